@@ -1,0 +1,197 @@
+import { execFile } from 'node:child_process'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { describe, expect, test } from 'vitest'
+
+const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+const program = at('../dist/main.js')
+const folder = mkdtempSync(join(tmpdir(), 'truelay-cli-'))
+const bonnet = at('../../../demo/forms/pipit-bonnet.json')
+
+interface Ran {
+  readonly code: number
+  readonly out: string
+  readonly err: string
+}
+const run = (words: string[], input = ''): Promise<Ran> =>
+  new Promise((resolve) => {
+    const child = execFile(process.execPath, [program, ...words], { maxBuffer: 1 << 26 }, (error, out, err) => {
+      resolve({ code: error === null ? 0 : Number(error.code), out, err })
+    })
+    child.stdin?.end(input)
+  })
+const answer = async (words: string[], input?: unknown) => {
+  const { code, out, err } = await run(words, input === undefined ? '' : JSON.stringify(input))
+  expect(err).toBe('')
+  expect(code).toBe(0)
+  return JSON.parse(out)
+}
+const file = (name: string, text: string) => {
+  writeFileSync(join(folder, name), text)
+  return join(folder, name)
+}
+
+describe('answers', () => {
+  test('form, and its mesh laid', async () => {
+    const mesh = join(folder, 'bonnet.obj')
+    const form = await answer(['form', bonnet, '--triangles', '800', '--out', mesh])
+    expect(Object.keys(form)).toEqual(
+      expect.arrayContaining([
+        'areaMm2',
+        'outlineMm',
+        'triangles',
+        'minRadiusMm',
+        'gaussIntegralSr',
+        'deepestRecessMm',
+        'grade',
+      ]),
+    )
+    const flat = join(folder, 'flat.obj')
+    const lay = await answer([
+      'lay',
+      '--mesh',
+      mesh,
+      '--holes',
+      'keep',
+      '--mode',
+      'worked',
+      '--take',
+      '0.004',
+      '--flat',
+      flat,
+    ])
+    expect(lay).toMatchObject({ mode: 'worked', flipped: 0, triangles: form.triangles })
+    expect(lay.minor.min).toBeGreaterThan(0.996 - 1e-9)
+    expect(lay.solveMs).toBeGreaterThan(0)
+    for (const spread of [lay.minor, lay.major]) expect(Object.keys(spread)).toEqual(['min', 'p1', 'p50', 'p99', 'max'])
+    const zs = readFileSync(flat, 'utf8')
+      .split('\n')
+      .filter((l) => l.startsWith('v '))
+      .map((l) => Number(l.split(' ')[3]))
+    expect(zs.length).toBe(lay.vertices)
+    expect(zs.every((z) => z === 0)).toBe(true)
+  })
+  test('metres are metres', async () => {
+    const small = file('m.obj', 'v 0 0 0\nv 1 0 0\nv 1 1 0.2\nv 0 1 0\nf 1 2 3\nf 1 3 4\n')
+    expect((await answer(['lay', '--mesh', small, '--units', 'm'])).vertices).toBe(4)
+  })
+  test('align', async () => {
+    const checks = [
+      { at: [0, 0], normal: [0, 1], measuredMm: 3.5, wantedMm: 2.5 },
+      { at: [500, 0], normal: [0, 1], measuredMm: 3.5, wantedMm: 2.5 },
+      { at: [600, 300], normal: [-1, 0], measuredMm: 2, wantedMm: 2.5 },
+    ]
+    const found = await answer(['align', '-'], { checks })
+    expect(found.moveMm[0]).toBeCloseTo(-0.5, 6)
+    expect(found.moveMm[1]).toBeCloseTo(-1, 6)
+    expect(found.residualMm.length).toBe(3)
+    expect(found.words).toContain('towards the bottom')
+    expect(found.sigma.turnDeg).toBeGreaterThan(0)
+  })
+  test('mix, repair, light', async () => {
+    const batch = await answer(['mix', '-'], {
+      target: { alcoholPercent: 10, soapMlPerL: 2 },
+      stock: { alcoholPercent: 70 },
+      batchMl: 500,
+    })
+    expect(batch.add.map((a: { what: string }) => a.what)).toEqual(['water', 'alcohol stock', 'soap'])
+    const repair = await answer(['mix', '-'], {
+      have: { volumeMl: 900, alcoholPercent: 20 },
+      target: { alcoholPercent: 10 },
+      stock: { alcoholPercent: 70 },
+      bottleMl: 1000,
+    })
+    expect(repair).toMatchObject({ pourOffMl: 400, finalMl: 1000 })
+    expect((await answer(['light', '-'], { layers: [{ transmission: 0.62 }] })).outputRatio).toBe(0.62)
+  })
+  test('plan of a whole job', async () => {
+    const read = (path: string) => JSON.parse(readFileSync(at(`../../../demo/${path}`), 'utf8'))
+    const { job, parts } = read('jobs/0412.json')
+    const { shop, people } = read('shop.json')
+    const { arrivesHour: _a, dueHour: _d, ...rest } = job
+    const moment = '2030-05-01T08:00:00.000Z'
+    const bundle = {
+      job: { ...rest, arrivedAt: moment, dueAt: moment },
+      shop,
+      people,
+      parts: parts.map((p: object) => ({ shift: { xMm: 0, yMm: 0, turnDeg: 0 }, ...p, jobId: '0412' })),
+      forms: ['pipit-bonnet', 'pipit-headlamp-right'].map((id) => read(`forms/${id}.json`)),
+      films: ['clearcoat-hull-180', 'dusk-glass-dry'].map((id) => read(`films/${id}.json`)),
+      pieces: ['pipit-bonnet-piece', 'pipit-headlamp-right-piece'].map((id) => read(`pieces/${id}.json`)),
+    }
+    const sheets = await answer(['plan', '-'], bundle)
+    expect(sheets.parts.map((p: { partName: string }) => p.partName)).toEqual(['Bonnet', 'Headlamp, driver’s side'])
+    for (const sheet of sheets.parts)
+      expect(Object.keys(sheet)).toEqual(
+        expect.arrayContaining([
+          'solutions',
+          'anchors',
+          'stretchPlan',
+          'fingerForecast',
+          'edges',
+          'heat',
+          'waits',
+          'steps',
+          'cautions',
+        ]),
+      )
+  })
+})
+
+describe('bad input: nothing on standard output, one line on standard error, exit 2', () => {
+  const quad = 'v 0 0 0\nv 1 0 0\nv 1 1 0\nv 0 1 0\n'
+  test.each([
+    ['no command', [], '', 'no command'],
+    ['an unknown command', ['fly'], '', 'unknown command'],
+    ['no file', ['form'], '', 'no input'],
+    ['a file that is not there', ['form', '/nowhere.json'], '', 'cannot be read'],
+    ['wrong JSON', ['mix', '-'], '{"target":', 'not JSON'],
+    ['a missing field', ['mix', '-'], '{"target":{},"stock":{}}', 'batchMl'],
+    ['an unknown field', ['light', '-'], '{"layers":[{"transmission":0.5}],"colour":1}', 'colour'],
+    [
+      'a target above the stock',
+      ['mix', '-'],
+      '{"target":{"alcoholPercent":80},"stock":{"alcoholPercent":70},"batchMl":500}',
+      '80 %',
+    ],
+    [
+      'a negative volume',
+      ['mix', '-'],
+      '{"target":{"alcoholPercent":8},"stock":{"alcoholPercent":70},"batchMl":-500}',
+      'batch volume',
+    ],
+    ['one gap', ['align', '-'], '{"checks":[{"at":[0,0],"normal":[0,1],"measuredMm":1,"wantedMm":2}]}', 'too few'],
+    ['an unknown option', ['lay', '--mesh', 'x.obj', '--speed', '3'], '', '--speed'],
+    ['an unknown mode', ['lay', '--mesh', '-', '--mode', 'lazy'], `${quad}f 1 2 3\n`, '--mode lazy'],
+    ['a take of nonsense', ['lay', '--mesh', '-', '--take', 'much'], `${quad}f 1 2 3\n`, '--take much'],
+    [
+      'a mesh in two pieces',
+      ['lay', '--mesh', '-'],
+      `${quad}v 5 5 0\nv 6 5 0\nv 6 6 0\nf 1 2 3\nf 5 6 7\n`,
+      '2 separate pieces',
+    ],
+    ['a broken mesh file', ['lay', '--mesh', '-'], `${quad}f 1 2 9\n`, 'line 5'],
+  ])('%s', async (_, words, input, says) => {
+    const { code, out, err } = await run(words, input)
+    expect(out).toBe('')
+    expect(err.trim().split('\n').length).toBe(1)
+    expect(err).toContain(says)
+    expect(code).toBe(2)
+  })
+  test('a mesh with a hole', async () => {
+    const mesh = join(folder, 'holed.obj')
+    await answer(['form', bonnet, '--triangles', '400', '--out', mesh])
+    const { code, out, err } = await run(['lay', '--mesh', mesh])
+    expect({ code, out }).toEqual({ code: 2, out: '' })
+    expect(err).toContain('1 hole')
+  })
+  test('bow readings that contradict each other', async () => {
+    const form = JSON.parse(readFileSync(bonnet, 'utf8'))
+    form.bow.push({ ...form.bow[1], name: 'across, again', sagittaMm: 12 })
+    const { code, err } = await run(['form', '-'], JSON.stringify(form))
+    expect(code).toBe(2)
+    expect(err).toContain('contradict')
+  })
+})

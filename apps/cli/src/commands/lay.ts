@@ -1,0 +1,47 @@
+import { writeFileSync } from 'node:fs'
+import { performance } from 'node:perf_hooks'
+import { checkSheet, triangleCount, type TriangleMesh, vertexCount } from '@truelay/core/geometry'
+import { grade, layFigures, naturalLay, workedLay } from '@truelay/core/lay'
+import { readObj, writeObj } from '@truelay/formats/obj'
+import { BadInput, numberOption, readText, valueOrBadInput, wordOption } from '../input.ts'
+
+/** `lay --mesh FILE.obj [--units m|mm] [--mode natural|worked] [--take 0.006] [--holes refuse|keep] [--flat OUT.obj]` */
+export function lay(file: string | undefined, options: Record<string, string | undefined>) {
+  const name = options.mesh ?? file
+  const units = wordOption(options.units, 'units', ['mm', 'm'])
+  const mode = wordOption(options.mode, 'mode', ['natural', 'worked'])
+  const holes = wordOption(options.holes, 'holes', ['refuse', 'keep'])
+  const take = numberOption(options.take, 'take', 0.006, 0, 0.2)
+  const mesh = readMesh(name, units === 'm' ? 1000 : 1)
+  valueOrBadInput(checkSheet(mesh, { holesExpected: holes === 'keep' }))
+
+  const began = performance.now()
+  const worked = mode === 'worked' ? valueOrBadInput(workedLay(mesh, { take })) : null
+  const laid = worked ?? valueOrBadInput(naturalLay(mesh))
+  const solveMs = performance.now() - began
+  const figures = layFigures(mesh, laid)
+  if (options.flat !== undefined) writeFileSync(options.flat, writeObj(flatMesh(mesh, laid.flat), 'flat piece'))
+  return {
+    mode,
+    vertices: vertexCount(mesh),
+    triangles: triangleCount(mesh),
+    solveMs,
+    flipped: laid.flipped,
+    ...figures,
+    grade: grade(figures),
+    ...(worked ? { neededStretch: worked.neededStretch, leftCompression: worked.leftCompression } : {}),
+    ...(options.flat === undefined ? {} : { flat: options.flat }),
+  }
+}
+
+function readMesh(name: string | undefined, toMm: number): TriangleMesh {
+  const read = readObj(readText(name), toMm)
+  if (!read.ok) throw new BadInput(`${name}, line ${read.line}: ${read.problem}`)
+  return read.mesh
+}
+
+function flatMesh(mesh: TriangleMesh, flat: Float64Array): TriangleMesh {
+  const position = new Float64Array(mesh.position.length)
+  for (let v = 0; v < flat.length / 2; v++) position.set([flat[2 * v] ?? 0, flat[2 * v + 1] ?? 0, 0], 3 * v)
+  return { position, triangle: mesh.triangle }
+}

@@ -1,0 +1,62 @@
+import { type JobBundle, jobBundle, type Part } from '@truelay/contract'
+import { buildSurface } from '@truelay/core/form'
+import { naturalLay, workedLay } from '@truelay/core/lay'
+import { usualSchools, workOutPart } from '@truelay/core/plan'
+import { practiceWith } from '@truelay/core/practice'
+import { BadInput, readDocument, valueOrBadInput } from '../input.ts'
+
+/** `plan JOB.json`: the lay sheet of every part of a job bundle, in the job's order. */
+export function plan(file: string | undefined) {
+  const bundle = readDocument(file, jobBundle)
+  return {
+    job: { id: bundle.job.id, number: bundle.job.number, vehicle: bundle.job.vehicle },
+    parts: bundle.parts.map((part) => laySheet(bundle, part)),
+  }
+}
+
+function laySheet(bundle: JobBundle, part: Part) {
+  const form = needed(bundle.forms, part.formId, 'form', part.name)
+  const film = needed(bundle.films, part.filmId, 'film', part.name)
+  const piece = needed(bundle.pieces, part.pieceId, 'piece', part.name)
+  const surface = valueOrBadInput(buildSurface(form))
+  const natural = valueOrBadInput(naturalLay(surface.mesh))
+  const worked = valueOrBadInput(
+    workedLay(surface.mesh, { take: film.handling.take, limit: 1 + film.handling.warmStretch }),
+  )
+  const sheet = valueOrBadInput(
+    workOutPart({
+      partId: part.id,
+      partName: part.name,
+      form,
+      film,
+      pattern: piece.pattern,
+      schools: usualSchools(form, film),
+      stock: { alcoholPercent: bundle.shop.stockAlcoholPercent },
+      practice: practiceWith(bundle.shop.practice),
+      surface,
+      natural,
+      worked,
+      shift: part.shift,
+    }),
+  )
+  const { drawing: _, ...rest } = sheet
+  return {
+    ...rest,
+    stretchPlan: sheet.pulls,
+    fingerForecast: sheet.edges.map(({ name, unpulledMmPer100, leftMmPer100 }) => ({
+      edge: name,
+      unpulledMmPer100,
+      leftMmPer100,
+    })),
+    heat: sheet.steps.filter((s) => s.phase === 'heat').map(({ id, headline, detail }) => ({ id, headline, detail })),
+    waits: sheet.steps.flatMap((s) => (s.wait ? [{ after: s.id, ...s.wait }] : [])),
+    cautions: [...new Set(sheet.steps.flatMap((s) => s.cautions))],
+  }
+}
+
+function needed<T extends { id: string }>(list: readonly T[], id: string, what: string, partName: string): T {
+  const found = list.find((item) => item.id === id)
+  if (found === undefined)
+    throw new BadInput(`part "${partName}" needs the ${what} "${id}", which is not in the bundle; export the job again`)
+  return found
+}

@@ -1,0 +1,64 @@
+import { readFileSync } from 'node:fs'
+import { sayProblem } from '@truelay/contract'
+import { type AnyFailure, inOneLine, type Result } from '@truelay/core/result'
+import type { z } from 'zod'
+
+/** Ends the program with one line on standard error and code 2. */
+export class BadInput extends Error {}
+
+/** The text of a file, or of standard input for "-". */
+export function readText(file: string | undefined): string {
+  if (file === undefined) throw new BadInput('no input: give a file name, or - for standard input')
+  try {
+    return readFileSync(file === '-' ? 0 : file, 'utf8')
+  } catch {
+    throw new BadInput(`${file}: cannot be read; check the name of the file`)
+  }
+}
+
+/** A JSON document that passes its schema. */
+export function readDocument<T>(file: string | undefined, schema: z.ZodType<T, unknown>): T {
+  const name = file === '-' ? 'standard input' : file
+  const parsed = schema.safeParse(parseJson(readText(file), name ?? ''))
+  if (parsed.success) return parsed.data
+  throw new BadInput(`${name}: ${sayProblem(parsed.error).sentence}`)
+}
+
+function parseJson(text: string, name: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch (error) {
+    throw new BadInput(`${name}: not JSON (${error instanceof Error ? error.message : 'unreadable'}); correct it there`)
+  }
+}
+
+/** The value of a result; its failure becomes the one line on standard error. */
+export function valueOrBadInput<T>(result: Result<T>): T {
+  if (result.ok) return result.value
+  throw new BadInput(failureLine(result.failure))
+}
+
+const failureLine = (failure: AnyFailure) => inOneLine(failure)
+
+/** The value after `--name`, which must be a number in a range. */
+export function numberOption(
+  value: string | undefined,
+  name: string,
+  fallback: number,
+  least: number,
+  most: number,
+): number {
+  if (value === undefined) return fallback
+  const number = Number(value)
+  if (value.trim() === '' || !(number >= least && number <= most))
+    throw new BadInput(`--${name} ${value}: must be a number from ${least} to ${most}`)
+  return number
+}
+
+/** The value after `--name`, which must be one of a few words. */
+export function wordOption<W extends string>(value: string | undefined, name: string, words: readonly [W, ...W[]]): W {
+  if (value === undefined) return words[0]
+  const word = words.find((w) => w === value)
+  if (word === undefined) throw new BadInput(`--${name} ${value}: must be one of ${words.join(', ')}`)
+  return word
+}

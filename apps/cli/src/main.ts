@@ -1,0 +1,47 @@
+import { parseArgs } from 'node:util'
+import { align } from './commands/align.ts'
+import { form } from './commands/form.ts'
+import { lay } from './commands/lay.ts'
+import { light } from './commands/light.ts'
+import { mix } from './commands/mix.ts'
+import { plan } from './commands/plan.ts'
+import { BadInput } from './input.ts'
+
+const commands = { form, lay, align, mix, light, plan }
+const text = { type: 'string' } as const
+const optionsOf: Record<keyof typeof commands, Record<string, typeof text>> = {
+  form: { triangles: text, out: text },
+  lay: { mesh: text, units: text, mode: text, take: text, holes: text, flat: text },
+  align: {},
+  mix: {},
+  light: {},
+  plan: {},
+}
+
+function run(words: string[]): unknown {
+  const [name, ...rest] = words
+  if (name === undefined || !(name in commands))
+    throw new BadInput(
+      `${name === undefined ? 'no command' : `unknown command "${name}"`}: use one of ${Object.keys(commands).join(', ')}`,
+    )
+  const command = name as keyof typeof commands
+  let parsed: { values: Record<string, string | boolean | undefined>; positionals: string[] }
+  try {
+    parsed = parseArgs({ args: rest, options: optionsOf[command], allowPositionals: true })
+  } catch (error) {
+    throw new BadInput(
+      `${command}: ${error instanceof Error ? (error.message.split('. ')[0] ?? '') : 'unreadable options'}`,
+    )
+  }
+  if (parsed.positionals.length > 1)
+    throw new BadInput(`${command}: one file at a time; "${parsed.positionals[1]}" is too many`)
+  return commands[command](parsed.positionals[0], parsed.values as Record<string, string | undefined>)
+}
+
+try {
+  process.stdout.write(`${JSON.stringify(run(process.argv.slice(2)))}\n`)
+} catch (error) {
+  if (!(error instanceof BadInput)) throw error
+  process.stderr.write(`${error.message.replace(/\s*\n\s*/g, ' ')}\n`)
+  process.exitCode = 2
+}

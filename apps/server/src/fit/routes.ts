@@ -1,0 +1,38 @@
+import { fitEvents, partId } from '@truelay/contract'
+import { Router } from 'express'
+import type { Database } from '../database/openDatabase.ts'
+import { readPart } from '../jobs/queries.ts'
+import { Refused } from '../reply/reply.ts'
+import { readPeople } from '../shop/queries.ts'
+import { addFitEvents, readFitLog } from './queries.ts'
+
+export function fitRoutes(database: Database, now: () => Date): Router {
+  const routes = Router()
+  routes.get('/parts/:partId/fit', async (req, res) => {
+    const id = partId.parse(req.params.partId)
+    await readPart(database, id)
+    res.json(await readFitLog(database, id))
+  })
+  routes.post('/parts/:partId/fit', async (req, res) => {
+    const id = partId.parse(req.params.partId)
+    await readPart(database, id)
+    const events = fitEvents.parse(req.body)
+    const people = new Set((await readPeople(database)).map((p) => p.id))
+    for (const event of events) {
+      if (event.partId !== id)
+        throw new Refused({
+          code: 'OTHER_PART',
+          sentence: `An event of part "${event.partId}" was sent to part "${id}".`,
+          fix: 'Send each event to its own part.',
+        })
+      if (!people.has(event.personId))
+        throw new Refused({
+          code: 'UNKNOWN_PERSON',
+          sentence: `Nobody here is called "${event.personId}".`,
+          fix: 'Choose a person of the shop.',
+        })
+    }
+    res.json(await addFitEvents(database, events, now().toISOString()))
+  })
+  return routes
+}

@@ -1,0 +1,71 @@
+import { existsSync } from 'node:fs'
+import { join } from 'node:path'
+import express, { type Express } from 'express'
+import helmet from 'helmet'
+import type { Logger } from 'pino'
+import type { Database } from '../database/openDatabase.ts'
+import { fitRoutes } from '../fit/routes.ts'
+import { jobRoutes } from '../jobs/routes.ts'
+import { recordRoutes } from '../records/routes.ts'
+import { errorHandler, NotFound } from '../reply/reply.ts'
+import { shopRoutes } from '../shop/routes.ts'
+import { onlyThisMachine } from './onlyThisMachine.ts'
+
+export interface AppParts {
+  readonly database: Database
+  readonly log: Logger
+  /** Folder of the built web app; left out where only the interface for programs is wanted. */
+  readonly web?: string | undefined
+  readonly now: () => Date
+}
+
+/** The server's routes, without a port. */
+export function createApp({ database, log, web, now }: AppParts): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          'script-src': ["'self'", "'wasm-unsafe-eval'"],
+          'worker-src': ["'self'"],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:', 'blob:'],
+          'upgrade-insecure-requests': null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  )
+  app.use(onlyThisMachine)
+  app.use((req, res, next) => {
+    const began = performance.now()
+    res.on('finish', () => {
+      if (req.path.startsWith('/api'))
+        log.info(
+          { method: req.method, path: req.path, status: res.statusCode, ms: Math.round(performance.now() - began) },
+          'request',
+        )
+    })
+    next()
+  })
+  app.use('/api', express.json({ limit: '4mb' }))
+  app.get('/api/health', async (_req, res) => {
+    await database.read.query.shops.findFirst()
+    res.json({ ok: true })
+  })
+  app.use('/api/shop', shopRoutes(database))
+  app.use('/api', jobRoutes(database), fitRoutes(database, now), recordRoutes(database))
+  app.use('/api', () => {
+    throw new NotFound('The server has nothing at that address.', 'Check the address.')
+  })
+  if (web !== undefined && existsSync(join(web, 'index.html'))) {
+    app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y' }))
+    app.use(express.static(web, { index: false }))
+    app.get('/{*path}', (_req, res) => {
+      res.sendFile(join(web, 'index.html'))
+    })
+  }
+  app.use(errorHandler(log))
+  return app
+}

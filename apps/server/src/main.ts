@@ -1,0 +1,47 @@
+import { existsSync } from 'node:fs'
+import { dirname, join, resolve } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import pino from 'pino'
+import { openDatabase } from './database/openDatabase.ts'
+import { createApp } from './http/app.ts'
+import { seedDemo } from './seed/seedDemo.ts'
+
+const here = dirname(fileURLToPath(import.meta.url))
+const root = resolve(here, '../../..')
+const port = Number(process.env.PORT ?? 4600)
+const folder = resolve(process.env.TRUELAY_DATA ?? join(root, 'data/shop'))
+const log = pino({ level: process.env.TRUELAY_LOG ?? 'info' }, pino.destination(2))
+
+if (!Number.isInteger(port) || port < 1 || port > 65535) {
+  process.stderr.write(`PORT ${process.env.PORT}: must be a whole number from 1 to 65535\n`)
+  process.exit(2)
+}
+
+const database = await openDatabase(folder, join(here, '../migrations'))
+if (process.argv.includes('--demo')) {
+  const seeded = await seedDemo(database, join(root, 'demo'), new Date())
+  log.info({ folder, seeded }, 'demo shop')
+}
+const web = join(root, 'apps/web/dist')
+if (!existsSync(web)) log.warn('the web app is not built; only /api answers')
+const server = createApp({ database, log, web, now: () => new Date() }).listen(port, '127.0.0.1', (error?: Error) => {
+  if (error) {
+    process.stderr.write(`Port ${port} cannot be used (${error.message}). Set PORT to a free one.\n`)
+    process.exit(1)
+  }
+  process.stdout.write(`True Lay is ready at http://localhost:${port}\n`)
+})
+
+let stopping = false
+function stop(signal: string) {
+  if (stopping) return
+  stopping = true
+  log.info({ signal }, 'stopping')
+  server.close(() => {
+    void database.close().then(() => process.exit(0))
+  })
+  server.closeIdleConnections()
+  setTimeout(() => server.closeAllConnections(), 2000).unref()
+}
+process.on('SIGINT', () => stop('SIGINT'))
+process.on('SIGTERM', () => stop('SIGTERM'))

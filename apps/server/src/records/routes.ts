@@ -1,0 +1,40 @@
+import { type PartId, partId, replayFit } from '@truelay/contract'
+import { Router } from 'express'
+import type { Database } from '../database/openDatabase.ts'
+import { readFitLog } from '../fit/queries.ts'
+import { readJob, readPart } from '../jobs/queries.ts'
+import { NotFound } from '../reply/reply.ts'
+import { readFilms, readPieces } from '../shelf/queries.ts'
+import { readPeople, readShop } from '../shop/queries.ts'
+import { recordOf } from './recordOf.ts'
+import { writePdf } from './writePdf.ts'
+
+export function recordRoutes(database: Database): Router {
+  const routes = Router()
+  routes.get('/parts/:partId/record', async (req, res) => {
+    res.json((await readRecord(database, partId.parse(req.params.partId))).record)
+  })
+  routes.get('/parts/:partId/record.pdf', async (req, res) => {
+    const { record, shop } = await readRecord(database, partId.parse(req.params.partId))
+    res.type('application/pdf')
+    res.setHeader('Content-Disposition', `inline; filename="${record.job.number}-${record.part.id}.pdf"`)
+    writePdf(record, shop.name, shop.units).pipe(res)
+  })
+  return routes
+}
+
+async function readRecord(database: Database, id: PartId) {
+  const part = await readPart(database, id)
+  const [job, [film], [piece], people, log, shop] = await Promise.all([
+    readJob(database, part.jobId),
+    readFilms(database, [part.filmId]),
+    readPieces(database, [part.pieceId]),
+    readPeople(database),
+    readFitLog(database, id),
+    readShop(database),
+  ])
+  if (film === undefined || piece === undefined)
+    throw new NotFound(`The film or the piece of part "${id}" is gone from the shelf.`, 'Put it back on the shelf.')
+  const record = recordOf({ job, part, film, piece, people, state: replayFit(log.events), units: shop.units })
+  return { record, shop }
+}

@@ -1,0 +1,68 @@
+import { sayProblem, type WireFailure } from '@truelay/contract'
+import type { AnyFailure } from '@truelay/core/result'
+import type { ErrorRequestHandler, Response } from 'express'
+import type { Logger } from 'pino'
+import { ZodError } from 'zod'
+
+/** Something that the request named is not there. */
+export class NotFound extends Error {
+  constructor(
+    readonly sentence: string,
+    readonly fix: string,
+  ) {
+    super(sentence)
+  }
+}
+
+/** The request is understood but cannot be done. */
+export class Refused extends Error {
+  constructor(readonly failure: Pick<AnyFailure, 'sentence' | 'fix'> & { code: string }) {
+    super(failure.sentence)
+  }
+}
+
+const fail = (res: Response, status: number, failure: WireFailure) => {
+  res.status(status).json(failure)
+}
+
+interface BodyError {
+  readonly type?: string
+  readonly status?: number
+}
+
+/** The one place where errors become answers: a sentence, what to do, and where. */
+export const errorHandler =
+  (log: Logger): ErrorRequestHandler =>
+  (error: unknown, req, res, _next) => {
+    if (error instanceof NotFound)
+      return fail(res, 404, { code: 'NOT_FOUND', sentence: error.sentence, fix: error.fix })
+    if (error instanceof Refused) return fail(res, 422, error.failure)
+    if (error instanceof ZodError) {
+      const { where, sentence } = sayProblem(error)
+      return fail(res, 400, {
+        code: 'BAD_REQUEST',
+        sentence,
+        fix: 'Correct that value and send it again; nothing was changed.',
+        where,
+      })
+    }
+    const body = error as BodyError
+    if (body.type === 'entity.parse.failed')
+      return fail(res, 400, {
+        code: 'NOT_JSON',
+        sentence: 'The request is not valid JSON.',
+        fix: 'Send one JSON document.',
+      })
+    if (body.type === 'entity.too.large')
+      return fail(res, 413, {
+        code: 'TOO_LARGE',
+        sentence: 'The request is larger than 4 MB.',
+        fix: 'Send less at a time.',
+      })
+    log.error({ err: error, method: req.method, path: req.path }, 'request failed')
+    return fail(res, 500, {
+      code: 'SERVER_FAULT',
+      sentence: 'The server could not do that, and the fault is not yours.',
+      fix: 'Try again; the server log has the details.',
+    })
+  }

@@ -1,0 +1,230 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import type { Server } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { bay, fitLog, jobBundle, partPlan, partRecord } from '@truelay/contract'
+import { buildSurface } from '@truelay/core/form'
+import { naturalLay } from '@truelay/core/lay'
+import { unshifted, usualSchools, workOutPart } from '@truelay/core/plan'
+import { practiceWith } from '@truelay/core/practice'
+import pino from 'pino'
+import { afterEach, beforeEach, expect, test } from 'vitest'
+import { type Database, openDatabase } from './database/openDatabase.ts'
+import { createApp } from './http/app.ts'
+import { seedDemo } from './seed/seedDemo.ts'
+
+const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+const noon = new Date('2030-05-01T12:00:00.000Z')
+let folder: string
+let database: Database
+let server: Server
+let base: string
+
+async function start() {
+  database = await openDatabase(folder, at('../migrations'))
+  await seedDemo(database, at('../../../demo'), noon)
+  const app = createApp({ database, log: pino({ level: 'silent' }), now: () => noon })
+  server = app.listen(0, '127.0.0.1')
+  await new Promise((resolve) => server.once('listening', resolve))
+  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+}
+async function stop() {
+  await new Promise((resolve) => server.close(resolve))
+  await database.close()
+}
+beforeEach(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'truelay-'))
+  await start()
+})
+afterEach(async () => {
+  await stop()
+  rmSync(folder, { recursive: true, force: true })
+})
+
+const get = async (path: string) => {
+  const res = await fetch(base + path)
+  return { status: res.status, body: await res.json() }
+}
+const send = async (method: string, path: string, body: unknown, raw = false) => {
+  const res = await fetch(base + path, {
+    method,
+    headers: { 'content-type': 'application/json' },
+    body: raw ? String(body) : JSON.stringify(body),
+  })
+  return { status: res.status, body: await res.json() }
+}
+let serial = 0
+const event = (kind: string, more: object = {}) => ({
+  id: `00000000-0000-4000-8000-${String(++serial).padStart(12, '0')}`,
+  partId: '0412-bonnet',
+  personId: 'ines',
+  at: '2030-05-01T09:00:00.000Z',
+  kind,
+  ...more,
+})
+
+async function bonnetPlan() {
+  const bundle = jobBundle.parse((await get('/api/jobs/0412')).body)
+  const part = bundle.parts[0]!
+  const form = bundle.forms.find((f) => f.id === part.formId)!
+  const film = bundle.films.find((f) => f.id === part.filmId)!
+  const surface = buildSurface(form, { triangles: 400 })
+  if (!surface.ok) throw new Error(surface.failure.sentence)
+  const natural = naturalLay(surface.value.mesh)
+  if (!natural.ok) throw new Error(natural.failure.sentence)
+  const plan = workOutPart({
+    partId: part.id,
+    partName: part.name,
+    form,
+    film,
+    pattern: bundle.pieces.find((p) => p.id === part.pieceId)!.pattern,
+    schools: usualSchools(form, film),
+    stock: { alcoholPercent: 70 },
+    practice: practiceWith(),
+    surface: surface.value,
+    natural: natural.value,
+    worked: natural.value,
+    shift: unshifted,
+  })
+  if (!plan.ok) throw new Error(plan.failure.sentence)
+  return partPlan.parse(plan.value)
+}
+
+test('is healthy, and shows the bay with its vehicle', async () => {
+  expect(await get('/api/health')).toEqual({ status: 200, body: { ok: true } })
+  const { jobs } = bay.parse((await get('/api/bay')).body)
+  expect(jobs.map((j) => j.job.vehicle.model)).toEqual(['Velmora Pipit'])
+  expect(jobs[0]?.parts.map((p) => p.state)).toEqual(['waiting', 'waiting'])
+})
+
+test('a fit is stored event by event, once, and stands after a restart', async () => {
+  const plan = await bonnetPlan()
+  const first = plan.steps[0]!
+  const started = event('fitStarted', { plan })
+  const done = event('stepDone', { stepId: first.id })
+  expect((await send('POST', '/api/parts/0412-bonnet/fit', [started, done])).body).toEqual({
+    stored: [started.id, done.id],
+    known: [],
+  })
+  expect((await send('POST', '/api/parts/0412-bonnet/fit', [started, done])).body).toEqual({
+    stored: [],
+    known: expect.arrayContaining([started.id, done.id]),
+  })
+  await stop()
+  await start()
+  const log = fitLog.parse((await get('/api/parts/0412-bonnet/fit')).body)
+  expect(log.events.map((e) => e.kind)).toEqual(['fitStarted', 'stepDone'])
+  const { jobs } = bay.parse((await get('/api/bay')).body)
+  expect(jobs[0]?.parts[0]).toMatchObject({ state: 'fitting', stepsDone: 1, nextStep: plan.steps[1]!.headline })
+})
+
+test('many tablets writing at once lose nothing', async () => {
+  const plan = await bonnetPlan()
+  await send('POST', '/api/parts/0412-bonnet/fit', [event('fitStarted', { plan })])
+  const events = Array.from({ length: 40 }, () =>
+    event('problemSeen', { stepId: 'clean', problem: 'fingers', place: 'rear edge', comeBack: true }),
+  )
+  const answers = await Promise.all(events.map((e) => send('POST', '/api/parts/0412-bonnet/fit', [e])))
+  expect(answers.every((a) => a.status === 200)).toBe(true)
+  expect(fitLog.parse((await get('/api/parts/0412-bonnet/fit')).body).events.length).toBe(41)
+})
+
+test('the record tells film, batches, gaps before and after, and prints as PDF', async () => {
+  const plan = await bonnetPlan()
+  const reading = (measuredMm: number) =>
+    plan.checks.map((c) => ({ checkId: c.id, measuredMm: c.wantedMm + measuredMm * c.normal[0] }))
+  await send('POST', '/api/parts/0412-bonnet/fit', [
+    event('fitStarted', { plan }),
+    event('batchMixed', {
+      stepId: 'mix',
+      batchNumber: '0412-1',
+      says: 'light slip',
+      batchMl: 1400,
+      alcoholPercent: 0,
+      soapMlPerL: 1.3,
+    }),
+    event('gapsMeasured', { stepId: 'measure-gaps', readings: reading(1.5) }),
+    event('gapsMeasured', { stepId: 'measure-gaps', readings: reading(0.1) }),
+    event('problemSeen', { stepId: 'light-pass', problem: 'dirt or hair', place: 'in the middle', comeBack: true }),
+  ])
+  const record = partRecord.parse((await get('/api/parts/0412-bonnet/record')).body)
+  expect(record).toMatchObject({ lot: 'H180-2611-04', state: 'fitting', film: { name: 'Hullskin 180 clear' } })
+  expect(record.batches[0]).toMatchObject({ number: '0412-1', by: 'Ines' })
+  expect(record.gaps.map((g) => g.withinTolerance)).toEqual([false, true])
+  expect(record.gaps[0]?.words).toMatch(/1\.5 mm towards the passenger's side/)
+  expect(record.problems[0]).toMatchObject({ problem: 'dirt or hair', comeBack: true })
+  const pdf = await fetch(`${base}/api/parts/0412-bonnet/record.pdf`)
+  expect(pdf.headers.get('content-type')).toContain('application/pdf')
+  expect(
+    Buffer.from(await pdf.arrayBuffer())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe('%PDF-')
+})
+
+test('a moved piece stays where it was put', async () => {
+  const shift = { xMm: 0.7, yMm: -0.2, turnDeg: 0.05 }
+  expect((await send('PUT', '/api/parts/0412-bonnet/shift', shift)).body).toMatchObject({ shift })
+  expect(jobBundle.parse((await get('/api/jobs/0412')).body).parts[0]?.shift).toEqual(shift)
+})
+
+test('settings change, and a figure out of its range is refused by name', async () => {
+  const inches = { units: { length: 'in', temperature: 'F', volume: 'fl oz' } }
+  expect((await send('PATCH', '/api/shop', inches)).body).toMatchObject(inches)
+  const wrong = await send('PATCH', '/api/shop', { practice: { stopShortLeast: 40 } })
+  expect(wrong.status).toBe(400)
+  expect(wrong.body.sentence).toContain('Stop short, least gap')
+  expect((await get('/api/shop')).body.practice).toEqual({})
+})
+
+test.each([
+  ['an unknown job', 'GET', '/api/jobs/nowhere', undefined, 404, 'There is no job "nowhere".'],
+  ['an unknown part', 'GET', '/api/parts/nowhere/fit', undefined, 404, 'There is no part "nowhere".'],
+  ['an unknown address', 'GET', '/api/nothing', undefined, 404, 'nothing at that address'],
+  ['text that is no JSON', 'PATCH', '/api/shop', '{broken', 400, 'not valid JSON'],
+  [
+    'an event of another part',
+    'POST',
+    '/api/parts/0412-headlamp-right/fit',
+    [event('stepDone', { stepId: 'x' })],
+    422,
+    'was sent to part',
+  ],
+  [
+    'an event by nobody',
+    'POST',
+    '/api/parts/0412-bonnet/fit',
+    [{ ...event('stepDone', { stepId: 'x' }), personId: 'zed' }],
+    422,
+    'Nobody here',
+  ],
+  [
+    'an event with a field too many',
+    'POST',
+    '/api/parts/0412-bonnet/fit',
+    [{ ...event('stepDone', { stepId: 'x' }), extra: 1 }],
+    400,
+    'extra',
+  ],
+  ['a shift beyond reason', 'PUT', '/api/parts/0412-bonnet/shift', { xMm: 9999, yMm: 0, turnDeg: 0 }, 400, 'xMm'],
+])('%s gets its sentence and changes nothing', async (_, method, path, body, status, words) => {
+  const before = (await get('/api/jobs/0412')).body
+  const answer = body === undefined ? await get(path) : await send(method, path, body, typeof body === 'string')
+  expect(answer.status).toBe(status)
+  expect(answer.body.sentence).toContain(words)
+  expect(answer.body.fix.length).toBeGreaterThan(10)
+  expect((await get('/api/jobs/0412')).body).toEqual(before)
+})
+
+test('a foreign name for this machine is turned away', async () => {
+  const { request } = await import('node:http')
+  const status = await new Promise((resolve) => {
+    request(`${base}/api/health`, { headers: { host: 'evil.example' } }, (res) => {
+      res.resume()
+      resolve(res.statusCode)
+    }).end()
+  })
+  expect(status).toBe(403)
+})

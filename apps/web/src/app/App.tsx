@@ -1,0 +1,15 @@
+import { Provider } from 'react-redux'
+import { RouterProvider } from 'react-router/dom'
+import { store } from '../store/store.ts'
+import { ShopSettings } from './ShopSettings.tsx'
+import { router } from './router.tsx'
+
+export function App() {
+  return (
+    <Provider store={store}>
+      <ShopSettings>
+        <RouterProvider router={router} />
+      </ShopSettings>
+    </Provider>
+  )
+}

@@ -1,0 +1,40 @@
+import { createBrowserRouter } from 'react-router'
+import { BayScreen } from '../screens/bay/BayScreen.tsx'
+import { Frame } from '../screens/frame/Frame.tsx'
+import { LostScreen } from '../screens/frame/LostScreen.tsx'
+import { JobFrame } from '../screens/job/JobFrame.tsx'
+import { Busy } from '../ui/Failed.tsx'
+
+export const router = createBrowserRouter([
+  {
+    path: '/',
+    element: <Frame />,
+    errorElement: <LostScreen />,
+    hydrateFallbackElement: <Busy text="Opening" />,
+    children: [
+      { index: true, element: <BayScreen /> },
+      {
+        path: 'jobs/:jobId',
+        element: <JobFrame />,
+        children: [
+          {
+            path: 'lay-sheets/:partId',
+            lazy: async () => ({ Component: (await import('../screens/laySheet/LaySheetScreen.tsx')).LaySheetScreen }),
+          },
+          {
+            path: 'record/:partId',
+            lazy: async () => ({ Component: (await import('../screens/record/RecordScreen.tsx')).RecordScreen }),
+          },
+        ],
+      },
+      { path: 'shop', lazy: async () => ({ Component: (await import('../screens/shop/ShopScreen.tsx')).ShopScreen }) },
+      { path: '*', element: <LostScreen /> },
+    ],
+  },
+  {
+    path: '/jobs/:jobId/fit/:partId',
+    errorElement: <LostScreen />,
+    hydrateFallbackElement: <Busy text="Opening the fit" />,
+    lazy: async () => ({ Component: (await import('../screens/fit/FitScreen.tsx')).FitScreen }),
+  },
+])

@@ -1,0 +1,55 @@
+import type { Ingredient } from '@truelay/core/mix'
+import type { PlannedBatch } from '@truelay/core/plan'
+import { Quantity } from '../ui/Quantity.tsx'
+
+const colors: Record<Ingredient, string> = {
+  water: 'var(--film)',
+  'alcohol stock': 'var(--petrol)',
+  soap: 'var(--amber)',
+  'activator concentrate': 'var(--petrol)',
+}
+const bottle = { x: 60, top: 70, width: 130, height: 300 }
+
+/** Bottles as they should look when they are mixed: what is poured first lies lowest. */
+export function BottleDrawing({ batches }: { readonly batches: readonly PlannedBatch[] }) {
+  return (
+    <figure className="flex size-full items-center justify-center gap-6 p-4">
+      {batches.map((batch) => (
+        <div key={batch.use} className="h-full max-h-[460px] min-w-0 text-center">
+          <svg
+            viewBox="0 0 250 400"
+            className="h-[85%] max-w-full"
+            role="img"
+            aria-label={`${batch.says}: ${batch.add.map((a) => `${Math.round(a.ml * 10) / 10} millilitres of ${a.what}`).join(', ')}`}
+          >
+            <Layers batch={batch} />
+            <path
+              d="M100 30h50v24c0 10 40 10 40 34v262c0 14-8 22-22 22H82c-14 0-22-8-22-22V88c0-24 40-24 40-34z"
+              fill="none"
+              stroke="var(--ink)"
+              strokeWidth="4"
+            />
+            <rect x="96" y="12" width="58" height="20" fill="var(--ink)" />
+          </svg>
+          <figcaption className="text-[22px] font-bold leading-tight">
+            {batch.says}
+            <span className="block">
+              <Quantity volumeMl={batch.batchMl} />
+            </span>
+          </figcaption>
+        </div>
+      ))}
+    </figure>
+  )
+}
+
+/** Soap is a thin line on top: drawn at least 5 high, so that it is seen. */
+function Layers({ batch }: { readonly batch: PlannedBatch }) {
+  const full = bottle.height - 30
+  let y = bottle.top + bottle.height
+  return batch.add.map(({ what, ml }) => {
+    const height = Math.max(5, (full * ml) / batch.batchMl)
+    y -= height
+    return <rect key={what} x={bottle.x + 3} y={y} width={bottle.width - 6} height={height} fill={colors[what]} />
+  })
+}

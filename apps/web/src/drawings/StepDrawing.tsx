@@ -1,0 +1,381 @@
+import { boundsOf, lerp, nearestOnOutline, type Vec2 } from '@truelay/core/geometry'
+import type { PictureMark, PlanDrawing, StepPicture } from '@truelay/core/plan'
+import { closedPath, openPath } from './svgPath.ts'
+
+interface StepDrawingProps {
+  readonly drawing: PlanDrawing
+  readonly picture: StepPicture
+  /** Shows a length in the shop's unit. */
+  readonly length: (lengthMm: number) => string
+  readonly label: string
+  /** Width over height of the place for the picture. */
+  readonly aspect: number
+  /** Measured gaps to show at the check points, with whether each is right. */
+  readonly readings?: Readonly<Record<string, { readonly text: string; readonly good: boolean }>>
+}
+
+/** How wide a gap is drawn, as a share of the picture: a true one would not be seen at two metres. */
+const gapShareNear = 0.06
+const gapShareWhole = 0.02
+
+/** What to do, drawn on the part as it lies in the film plane: solid ink is the part, dashed petrol the film. */
+export function StepDrawing({ drawing, picture, length, label, aspect, readings }: StepDrawingProps) {
+  const view = viewOf(drawing, picture, aspect)
+  // Sizes of marks are for a place of 800 by 560 and shrink with a smaller one.
+  const unit = Math.min(view.width / 800, view.height / 560)
+  const magnify = enlargement(drawing, (picture.middle === undefined ? gapShareWhole : gapShareNear) * view.width)
+  const film = picture.film === 'none' ? null : magnify === 1 ? drawing.piece : filmEdge(drawing, magnify)
+  const known = new Map(drawing.edges.map((e) => [e.name, e.line]))
+  return (
+    <figure className="relative size-full">
+      <svg
+        viewBox={`${view.x} ${view.y} ${view.width} ${view.height}`}
+        className="size-full"
+        role="img"
+        aria-label={label}
+        preserveAspectRatio="xMidYMid slice"
+      >
+        <path
+          d={[closedPath(drawing.part), ...drawing.holes.map(closedPath)].join('')}
+          fillRule="evenodd"
+          fill="var(--bench)"
+          stroke="var(--ink)"
+          strokeWidth={4 * unit}
+        />
+        {film === null ? null : (
+          <path
+            d={[closedPath(film), ...drawing.cutOuts.map(closedPath)].join('')}
+            fillRule="evenodd"
+            fill={picture.film === 'laid' ? 'var(--film)' : 'var(--paper)'}
+            fillOpacity={picture.film === 'laid' ? 0.75 : 0.92}
+            stroke="var(--petrol)"
+            strokeWidth={4.5 * unit}
+            strokeDasharray={`${16 * unit} ${10 * unit}`}
+          />
+        )}
+        <path
+          d={[closedPath(drawing.part), ...drawing.holes.map(closedPath)].join('')}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth={4 * unit}
+        />
+        {[...picture.marks]
+          .sort((a, b) => Number(a.kind === 'anchor') - Number(b.kind === 'anchor'))
+          .map((mark, i) => (
+            <Mark
+              key={`${mark.kind}-${i}`}
+              mark={mark}
+              unit={unit}
+              length={length}
+              magnify={magnify}
+              near={picture.middle !== undefined}
+              edges={known}
+              whole={drawing.part}
+              readings={readings}
+              view={view}
+            />
+          ))}
+      </svg>
+      {magnify > 1 && film !== null ? (
+        <figcaption className="label absolute bottom-2 right-3 text-[15px] text-quiet">
+          gap drawn {magnify} times too large
+        </figcaption>
+      ) : null}
+    </figure>
+  )
+}
+
+interface View {
+  readonly x: number
+  readonly y: number
+  readonly width: number
+  readonly height: number
+}
+
+function viewOf(drawing: PlanDrawing, picture: StepPicture, aspect: number): View {
+  if (picture.middle !== undefined) {
+    const r = picture.radiusMm ?? 150
+    const [width, height] = aspect >= 1 ? [2 * r * aspect, 2 * r] : [2 * r, (2 * r) / aspect]
+    return { x: picture.middle[0] - width / 2, y: -picture.middle[1] - height / 2, width, height }
+  }
+  const box = boundsOf([...drawing.part, ...drawing.piece])
+  const middle = lerp(box.min, box.max, 0.5)
+  const spareX = (box.max[0] - box.min[0]) * (picture.marks.some((m) => m.kind === 'check') ? 1.36 : 1.16)
+  const spareY = (box.max[1] - box.min[1]) * (picture.marks.some((m) => m.kind === 'check') ? 1.36 : 1.2)
+  const width = Math.max(spareX, spareY * aspect)
+  const height = width / aspect
+  return { x: middle[0] - width / 2, y: -middle[1] - height / 2, width, height }
+}
+
+function enlargement(drawing: PlanDrawing, wantedMm: number): number {
+  const gaps = drawing.part.filter((_, i) => i % 8 === 0).map((p) => nearestOnOutline(drawing.piece, p).distanceMm)
+  const mean = gaps.reduce((sum, gap) => sum + gap, 0) / Math.max(1, gaps.length)
+  return Math.max(1, Math.round(wantedMm / Math.max(mean, 0.1)))
+}
+
+/** The film's edge as far from the part's edge as it is drawn: each gap so many times too large. */
+function filmEdge(drawing: PlanDrawing, magnify: number): Vec2[] {
+  return drawing.part.map((p) => {
+    const { point } = nearestOnOutline(drawing.piece, p)
+    return [p[0] + (point[0] - p[0]) * magnify, p[1] + (point[1] - p[1]) * magnify]
+  })
+}
+
+interface MarkProps {
+  readonly mark: PictureMark
+  readonly unit: number
+  readonly magnify: number
+  readonly near: boolean
+  readonly length: (lengthMm: number) => string
+  readonly edges: ReadonlyMap<string, readonly Vec2[]>
+  readonly whole: readonly Vec2[]
+  readonly readings: StepDrawingProps['readings']
+  readonly view: View
+}
+
+function Mark(props: MarkProps) {
+  const { mark, unit } = props
+  switch (mark.kind) {
+    case 'anchor':
+      return (
+        <Numbered
+          at={mark.at}
+          text={String(mark.number)}
+          unit={unit}
+          inward={inwardOf(mark.at, props.view, props.near, unit)}
+        />
+      )
+    case 'gap':
+      return <Gap {...props} mark={mark} />
+    case 'check':
+      return <Check {...props} mark={mark} />
+    case 'stroke':
+    case 'pull':
+    case 'sweep':
+      return <Arrow from={mark.from} to={mark.to} unit={unit} heavy={mark.kind === 'pull'} text={mark.text} />
+    case 'zone':
+      return (
+        <g>
+          <circle
+            cx={mark.at[0]}
+            cy={-mark.at[1]}
+            r={mark.radiusMm}
+            fill="var(--amber)"
+            fillOpacity="0.16"
+            stroke="var(--amber)"
+            strokeWidth={3 * unit}
+            strokeDasharray={`${8 * unit} ${7 * unit}`}
+          />
+          {mark.text === undefined ? null : <Words at={mark.at} text={mark.text} unit={unit} color="var(--amber)" />}
+        </g>
+      )
+    case 'edge': {
+      const line = mark.edge === '*' ? [...props.whole, ...props.whole.slice(0, 1)] : (props.edges.get(mark.edge) ?? [])
+      const middle = mark.edge === '*' ? lowest(line) : line[Math.floor(line.length / 2)]
+      return (
+        <g>
+          <path
+            d={openPath(line)}
+            fill="none"
+            stroke="var(--amber)"
+            strokeWidth={13 * unit}
+            strokeOpacity="0.75"
+            strokeLinecap="round"
+            strokeLinejoin="round"
+          />
+          {mark.text === undefined || middle === undefined ? null : (
+            <Words at={towards(middle, props.view, 46 * unit)} text={mark.text} unit={unit} color="var(--amber)" />
+          )}
+        </g>
+      )
+    }
+  }
+}
+
+const lowest = (line: readonly Vec2[]) =>
+  line.reduce<Vec2 | undefined>((low, p) => (low === undefined || p[1] < low[1] ? p : low), undefined)
+
+/** A spot moved towards the middle of the view. */
+function towards([x, y]: Vec2, view: View, by: number): Vec2 {
+  const mx = view.x + view.width / 2
+  const my = -(view.y + view.height / 2)
+  const d = Math.hypot(mx - x, my - y) || 1
+  return [x + ((mx - x) * by) / d, y + ((my - y) * by) / d]
+}
+
+/** Seen near, a number stands beside its corner and not on the part's edge. */
+const inwardOf = (at: Vec2, view: View, near: boolean, unit: number): Vec2 =>
+  near ? towards(at, view, 120 * unit) : at
+
+function Numbered({
+  text,
+  unit,
+  inward,
+}: {
+  readonly at: Vec2
+  readonly text: string
+  readonly unit: number
+  readonly inward: Vec2
+}) {
+  return (
+    <g>
+      <circle
+        cx={inward[0]}
+        cy={-inward[1]}
+        r={30 * unit}
+        fill="var(--paper)"
+        stroke="var(--petrol)"
+        strokeWidth={5 * unit}
+      />
+      <text
+        x={inward[0]}
+        y={-inward[1] + 12.5 * unit}
+        textAnchor="middle"
+        fontSize={36 * unit}
+        fontWeight="700"
+        fill="var(--petrol)"
+      >
+        {text}
+      </text>
+    </g>
+  )
+}
+
+function Words({
+  at,
+  text,
+  unit,
+  color,
+}: {
+  readonly at: Vec2
+  readonly text: string
+  readonly unit: number
+  readonly color: string
+}) {
+  return (
+    <text
+      x={at[0]}
+      y={-at[1] + 9 * unit}
+      textAnchor="middle"
+      fontSize={27 * unit}
+      fontWeight="700"
+      fill={color}
+      stroke="var(--chalk)"
+      strokeWidth={7 * unit}
+      paintOrder="stroke"
+    >
+      {text}
+    </text>
+  )
+}
+
+function Gap({ mark, unit, magnify, length }: MarkProps & { readonly mark: Extract<PictureMark, { kind: 'gap' }> }) {
+  const end: Vec2 = [mark.at[0] + mark.normal[0] * mark.mm * magnify, mark.at[1] + mark.normal[1] * mark.mm * magnify]
+  const text: Vec2 = [mark.at[0] - mark.normal[0] * 84 * unit, mark.at[1] - mark.normal[1] * 40 * unit]
+  return (
+    <g>
+      <line x1={mark.at[0]} y1={-mark.at[1]} x2={end[0]} y2={-end[1]} stroke="var(--amber)" strokeWidth={6 * unit} />
+      <circle cx={mark.at[0]} cy={-mark.at[1]} r={8 * unit} fill="var(--amber)" />
+      <circle cx={end[0]} cy={-end[1]} r={8 * unit} fill="var(--amber)" />
+      <text
+        x={text[0]}
+        y={-text[1] + 12 * unit}
+        textAnchor="middle"
+        fontSize={38 * unit}
+        fontWeight="700"
+        fill="var(--amber)"
+        stroke="var(--paper)"
+        strokeWidth={8 * unit}
+        paintOrder="stroke"
+      >
+        {length(mark.mm)}
+      </text>
+    </g>
+  )
+}
+
+function Check({ mark, unit, readings }: MarkProps & { readonly mark: Extract<PictureMark, { kind: 'check' }> }) {
+  const at: Vec2 = [mark.at[0] + mark.normal[0] * 36 * unit, mark.at[1] + mark.normal[1] * 36 * unit]
+  const reading = readings?.[mark.id]
+  const out: Vec2 = [mark.at[0] - mark.normal[0] * 62 * unit, mark.at[1] - mark.normal[1] * 34 * unit]
+  return (
+    <g>
+      <line x1={mark.at[0]} y1={-mark.at[1]} x2={at[0]} y2={-at[1]} stroke="var(--amber)" strokeWidth={5 * unit} />
+      <rect
+        x={at[0] - 20 * unit}
+        y={-at[1] - 20 * unit}
+        width={40 * unit}
+        height={40 * unit}
+        fill="var(--paper)"
+        stroke="var(--amber)"
+        strokeWidth={4 * unit}
+      />
+      <text
+        x={at[0]}
+        y={-at[1] + 10 * unit}
+        textAnchor="middle"
+        fontSize={28 * unit}
+        fontWeight="700"
+        fill="var(--amber)"
+      >
+        {mark.id}
+      </text>
+      {reading === undefined ? null : (
+        <text
+          x={out[0]}
+          y={-out[1] + 9 * unit}
+          textAnchor="middle"
+          fontSize={26 * unit}
+          fontWeight="700"
+          fill={reading.good ? 'var(--good)' : 'var(--amber)'}
+          stroke="var(--chalk)"
+          strokeWidth={6 * unit}
+          paintOrder="stroke"
+        >
+          {reading.text}
+        </text>
+      )}
+    </g>
+  )
+}
+
+function Arrow({
+  from,
+  to,
+  unit,
+  heavy,
+  text,
+}: {
+  readonly from: Vec2
+  readonly to: Vec2
+  readonly unit: number
+  readonly heavy: boolean
+  readonly text?: string | undefined
+}) {
+  const dx = to[0] - from[0]
+  const dy = to[1] - from[1]
+  const l = Math.hypot(dx, dy) || 1
+  const [ux, uy] = [dx / l, dy / l]
+  const head = (heavy ? 38 : 28) * unit
+  const wing = (side: number): Vec2 => [
+    to[0] - head * (ux * 0.87 - side * uy * 0.5),
+    to[1] - head * (uy * 0.87 + side * ux * 0.5),
+  ]
+  const width = (heavy ? 10 : 7) * unit
+  return (
+    <g fill="none" stroke="var(--ink)" strokeWidth={width} strokeLinecap="round" strokeLinejoin="round">
+      <path d={openPath([from, to])} />
+      <path d={openPath([wing(1), to, wing(-1)])} />
+      {text === undefined ? null : (
+        <g stroke="none">
+          <Words
+            at={[from[0] - uy * 34 * unit, from[1] + ux * 34 * unit]}
+            text={text}
+            unit={unit * 1.25}
+            color="var(--ink)"
+          />
+        </g>
+      )}
+    </g>
+  )
+}

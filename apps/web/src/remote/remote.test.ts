@@ -1,0 +1,55 @@
+import type { FitEvent, PartId, PersonId } from '@truelay/contract'
+import { describe, expect, test } from 'vitest'
+import { failureOf } from './failureOf.ts'
+import { eventHappened, eventsConfirmed, eventsFound, eventsRefused, outboxSlice, serverAway } from './outboxSlice.ts'
+
+const event = (id: string): FitEvent => ({
+  id,
+  partId: 'p' as PartId,
+  personId: 'ines' as PersonId,
+  at: '2030-05-01T09:00:00.000Z',
+  kind: 'stepDone',
+  stepId: 'wash',
+})
+const reduce = outboxSlice.reducer
+const empty = reduce(undefined, { type: 'begin' })
+
+describe('the outbox', () => {
+  test('events wait in the order in which they happened', () => {
+    const state = [event('a'), event('b')].reduce((s, e) => reduce(s, eventHappened(e)), empty)
+    expect(state.waiting.map((e) => e.id)).toEqual(['a', 'b'])
+  })
+  test('what a reload finds on the tablet comes before what happened since, and nothing twice', () => {
+    const since = reduce(empty, eventHappened(event('c')))
+    const state = reduce(since, eventsFound([event('a'), event('b'), event('c')]))
+    expect(state.waiting.map((e) => e.id)).toEqual(['a', 'b', 'c'])
+  })
+  test('what the server confirms is gone, and the server is there again', () => {
+    const away = reduce(reduce(reduce(empty, eventHappened(event('a'))), eventHappened(event('b'))), serverAway())
+    expect(away.reach).toBe('away')
+    const state = reduce(away, eventsConfirmed(['a']))
+    expect(state).toMatchObject({ reach: 'reached' })
+    expect(state.waiting.map((e) => e.id)).toEqual(['b'])
+  })
+})
+
+test('what the server refuses stays, with its reason, until it is taken', () => {
+  const refusedOnce = reduce(reduce(empty, eventHappened(event('a'))), eventsRefused('Nobody here is called "zed".'))
+  expect(refusedOnce).toMatchObject({ refusal: 'Nobody here is called "zed".', reach: 'reached' })
+  expect(refusedOnce.waiting.length).toBe(1)
+  expect(reduce(refusedOnce, eventsConfirmed(['a']))).toMatchObject({ refusal: null, waiting: [] })
+})
+
+describe('failed requests as sentences', () => {
+  test('the server’s own words go before any other', () => {
+    const data = { code: 'NOT_FOUND', sentence: 'There is no job "9".', fix: 'Go to the bay.' }
+    expect(failureOf({ status: 404, data })).toEqual({ sentence: data.sentence, fix: data.fix })
+  })
+  test('a server that is away is said to be away', () => {
+    expect(failureOf({ status: 'FETCH_ERROR', error: 'x' }).sentence).toContain('does not answer')
+  })
+  test('an answer that does not fit its schema is not shown as if it did', () => {
+    expect(failureOf({ status: 200, data: { odd: true } }).sentence).toContain('does not understand')
+    expect(failureOf(undefined).fix).toContain('Reload')
+  })
+})

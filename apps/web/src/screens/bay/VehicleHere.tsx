@@ -1,0 +1,126 @@
+import type { Job, PartProgress, Person } from '@truelay/contract'
+import type { FormDoc } from '@truelay/core/form'
+import { Link } from 'react-router'
+import { PartShape } from '../../drawings/PartShape.tsx'
+import { useJobQuery } from '../../remote/api.ts'
+import { buttonClass } from '../../ui/Button.tsx'
+import { clockText } from '../../ui/clockText.ts'
+
+interface VehicleHereProps {
+  readonly job: Job
+  readonly parts: readonly PartProgress[]
+  readonly people: readonly Person[]
+  readonly now: Date
+}
+
+/** One vehicle with its parts and the next step of each. */
+export function VehicleHere({ job, parts, people, now }: VehicleHereProps) {
+  const { data: bundle } = useJobQuery(job.id)
+  const formOf = (partId: string) => {
+    const part = bundle?.parts.find((p) => p.id === partId)
+    return bundle?.forms.find((f) => f.id === part?.formId)
+  }
+  const done = parts.filter((p) => p.state === 'done').length
+  const next = parts.find((p) => p.state === 'fitting') ?? parts.find((p) => p.state === 'waiting')
+  const person = people.find((p) => p.id === job.personId)
+  return (
+    <section aria-label={`${job.vehicle.model}, fleet ${job.vehicle.fleetNumber}`} className="border-b border-hair">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6 px-6 pt-5">
+        <h2 className="text-[26px] font-bold">
+          {job.vehicle.model}
+          <span className="pl-3 text-[18px] font-normal text-quiet">
+            {job.vehicle.colour}, fleet {job.vehicle.fleetNumber}
+          </span>
+        </h2>
+        <p className="text-quiet">
+          {job.bay}, {person?.name}. Job {job.number}, {job.customer},{' '}
+          <a
+            href={`/api/jobs/${job.id}`}
+            download={`job-${job.number}.json`}
+            className="text-petrol underline underline-offset-2"
+          >
+            save as file
+          </a>
+        </p>
+      </div>
+      <p className="px-6 pb-1 text-[17px]">
+        {done} of {parts.length} parts done, must leave at <strong>{clockText(job.dueAt)}</strong>
+        {new Date(job.dueAt) < now ? <strong className="text-amber"> (that has passed)</strong> : null}
+      </p>
+      <ul className="mt-2">
+        {parts.map((part) => (
+          <PartRow key={part.partId} part={part} form={formOf(part.partId)} isNext={part === next} now={now} />
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+function PartRow({
+  part,
+  form,
+  isNext,
+  now,
+}: {
+  readonly part: PartProgress
+  readonly form: FormDoc | undefined
+  readonly isNext: boolean
+  readonly now: Date
+}) {
+  return (
+    <li
+      className={`grid grid-cols-[176px_1fr_auto] items-center gap-x-7 border-t border-hair px-6 py-4 ${isNext ? 'bg-paper' : ''}`}
+    >
+      {form === undefined ? <span /> : <PartShape form={form} className="h-30 w-44" />}
+      <div className="min-w-0">
+        <p className="text-[15px] text-quiet">
+          <span className="label-strong text-[17px] text-ink">{part.name}</span>, {part.filmName}
+        </p>
+        <p className={`font-bold leading-tight ${isNext ? 'text-[28px]' : 'text-[20px]'}`}>{headline(part)}</p>
+        <Progress part={part} now={now} />
+      </div>
+      <div className="flex flex-col items-stretch gap-2">
+        {part.state === 'fitting' ? (
+          <Link to={`/jobs/${part.jobId}/fit/${part.partId}`} className={buttonClass('go')}>
+            Go on
+          </Link>
+        ) : null}
+        {part.state === 'done' ? (
+          <Link to={`/jobs/${part.jobId}/record/${part.partId}`} className={buttonClass('plain')}>
+            Record
+          </Link>
+        ) : (
+          <Link
+            to={`/jobs/${part.jobId}/lay-sheets/${part.partId}`}
+            className={buttonClass(part.state === 'waiting' && isNext ? 'go' : 'plain')}
+          >
+            Lay sheet
+          </Link>
+        )}
+      </div>
+    </li>
+  )
+}
+
+function headline(part: PartProgress): string {
+  if (part.state === 'done') return part.finishedAt === null ? 'Done' : `Done at ${clockText(part.finishedAt)}`
+  if (part.state === 'fitting') return part.nextStep ?? 'Last step'
+  return 'See how it will lie, then fit'
+}
+
+function Progress({ part, now }: { readonly part: PartProgress; readonly now: Date }) {
+  if (part.state === 'waiting') return <p className="mt-1 text-[17px] text-quiet">Not begun</p>
+  return (
+    <div className="mt-2 flex items-center gap-3">
+      <div className="flex h-2 max-w-96 flex-1 gap-px" aria-hidden="true">
+        {Array.from({ length: part.stepsTotal }, (_, i) => (
+          <span key={i} className={`flex-1 ${i < part.stepsDone ? 'bg-petrol' : 'bg-hair'}`} />
+        ))}
+      </div>
+      <span className="label text-[15px] text-quiet">
+        {part.stepsDone} of {part.stepsTotal} steps
+        {part.readyAt !== null && new Date(part.readyAt) > now ? `, drying until ${clockText(part.readyAt)}` : ''}
+      </span>
+    </div>
+  )
+}

@@ -1,0 +1,239 @@
+import { type JobBundle, type Part, runningWait } from '@truelay/contract'
+import { inWords, showLength } from '@truelay/core/units'
+import { X } from 'lucide-react'
+import { useCallback, useEffect, useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import { BottleDrawing } from '../../drawings/BottleDrawing.tsx'
+import { StepDrawing } from '../../drawings/StepDrawing.tsx'
+import { useNow } from '../../ui/useNow.ts'
+import { useUnits } from '../../ui/units.ts'
+import { BatchList } from './BatchList.tsx'
+import { Clocks } from './Clocks.tsx'
+import type { Fitting } from './fitting.ts'
+import { GapEntry } from './GapEntry.tsx'
+import { type GapDrafts, readGaps } from './readGaps.ts'
+import { readingsShown } from './readingsShown.ts'
+import { SomethingWrong } from './SomethingWrong.tsx'
+import { Targets } from './Targets.tsx'
+import type { NewFitEvent } from './useFit.ts'
+import { useAspect } from './useAspect.ts'
+import { WaitView } from './WaitView.tsx'
+
+interface FitRunProps {
+  readonly bundle: JobBundle
+  readonly part: Part
+  readonly state: Fitting
+  readonly happened: (event: NewFitEvent) => void
+  readonly unsent: number
+  readonly away: boolean
+  readonly refusal: string | null
+}
+
+/** One step at a time. */
+export function FitRun({ bundle, part, state, happened, unsent, away, refusal }: FitRunProps) {
+  const units = useUnits()
+  const now = useNow(1000)
+  const [wrong, setWrong] = useState(false)
+  const [noted, setNoted] = useState<string | null>(null)
+  const { plan } = state
+  const index = state.done.length
+  const step = plan.steps[index]
+  const wait = runningWait(state)
+  const waiting = wait !== null && wait.until > now
+  const [gaps, setGaps] = useState<GapDrafts>({})
+  const [gapProblem, setGapProblem] = useState<string | null>(null)
+  const rounds = state.gapRounds.filter((r) => r.stepId === step?.id)
+  const lastRound = rounds[rounds.length - 1]
+  const [ref, aspect] = useAspect()
+  const length = useCallback((mm: number) => inWords(showLength(mm, units.length)), [units])
+
+  const measuring = step?.records === 'gaps' && !waiting
+  const typed = Object.values(gaps).some((text) => text.trim() !== '')
+  const answering = measuring && (typed || lastRound === undefined)
+  const done = useCallback(() => {
+    if (step === undefined || waiting) return
+    if (answering) {
+      const round = readGaps(plan, gaps, units)
+      setGapProblem(round.ok ? null : round.problem)
+      if (!round.ok) return
+      happened({ kind: 'gapsMeasured', stepId: step.id, readings: round.readings })
+      setGaps({})
+      return
+    }
+    if (step.records === 'batches') {
+      plan.solutions.forEach((batch, i) => {
+        happened({
+          kind: 'batchMixed',
+          stepId: step.id,
+          batchNumber: `${bundle.job.number}-${state.batches.length + i + 1}`,
+          says: batch.says,
+          batchMl: batch.batchMl,
+          alcoholPercent: batch.strength.alcoholPercent,
+          soapMlPerL: batch.strength.soapMlPerL,
+        })
+      })
+    }
+    happened({ kind: 'stepDone', stepId: step.id })
+    setNoted(null)
+  }, [step, waiting, answering, gaps, units, plan, bundle, state.batches.length, happened])
+  const readyEarly = () => {
+    const previous = plan.steps[index - 1]
+    if (step === undefined || wait === null || previous === undefined) return
+    happened({
+      kind: 'waitEnded',
+      stepId: previous.id,
+      earlySeconds: Math.max(0, Math.round((wait.until.getTime() - Date.now()) / 1000)),
+    })
+  }
+  const back = useCallback(() => {
+    const last = state.done[state.done.length - 1]
+    if (last !== undefined) happened({ kind: 'stepReopened', stepId: last.stepId })
+  }, [state.done, happened])
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (wrong || event.repeat) return
+      // Space on a button or in a field belongs to that; the foot pedal (Page Down) always goes on.
+      const onControl = event.target instanceof HTMLElement && event.target.closest('button, a, input') !== null
+      if (event.key === ' ' && onControl) return
+      if (event.key === ' ' || event.key === 'PageDown') {
+        event.preventDefault()
+        done()
+      }
+      if (event.key === 'PageUp') {
+        event.preventDefault()
+        back()
+      }
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [done, back, wrong])
+
+  const readings = useMemo(() => readingsShown(plan, lastRound?.readings, length), [plan, lastRound, length])
+  if (step === undefined) return null
+  return (
+    <main className="flex h-full flex-col overflow-hidden bg-chalk">
+      <header className="flex shrink-0 items-center gap-4 bg-paper px-6 py-2.5">
+        <Link
+          to="/"
+          aria-label="Leave the fit; it stays where it is"
+          className="-ml-2 flex size-11 items-center justify-center text-quiet hover:text-petrol"
+        >
+          <X size={26} />
+        </Link>
+        <h1 className="text-[22px] font-bold">{part.name}</h1>
+        <p className="label min-w-0 truncate text-[19px] text-quiet">
+          {bundle.job.vehicle.model}, fleet {bundle.job.vehicle.fleetNumber}
+        </p>
+        <p className="label ml-auto whitespace-nowrap text-[20px]">
+          {unsent > 0 ? (
+            <span className={away ? 'pr-4 text-amber' : 'pr-4 text-quiet'}>
+              {away ? `server away, ${unsent} kept here` : 'storing'}
+            </span>
+          ) : null}
+          step {index + 1} of {plan.steps.length}
+        </p>
+      </header>
+      <div className="flex h-1.5 shrink-0 gap-0.5" aria-hidden="true">
+        {plan.steps.map((s, i) => (
+          <span key={s.id} className={`flex-1 ${i < index ? 'bg-petrol' : i === index ? 'bg-amber' : 'bg-film'}`} />
+        ))}
+      </div>
+      {refusal === null ? null : (
+        <p role="alert" className="shrink-0 border-l-8 border-stop bg-stop-tint px-6 py-2 text-[19px]">
+          The server does not take the last steps: {refusal} They stay on this tablet; tell the shop lead.
+        </p>
+      )}
+      {waiting ? (
+        <WaitView wait={wait} now={now} then={step.headline} onReady={readyEarly} />
+      ) : (
+        <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
+          <div className="flex min-h-0 flex-col overflow-y-auto px-7 pt-4 lg:pb-4">
+            <h2
+              className={`font-bold leading-[1.08] ${measuring ? 'text-[34px] portrait:text-[40px]' : 'text-[44px] portrait:text-[50px]'}`}
+              data-testid="headline"
+            >
+              {step.headline}
+            </h2>
+            {measuring ? null : <p className="mt-3 text-[25px] leading-snug">{step.detail}</p>}
+            {step.gate === undefined ? null : (
+              <p className="mt-3 border-l-[5px] border-petrol pl-3 text-[22px] font-bold">Only if: {step.gate}</p>
+            )}
+            {step.cautions.map((caution) => (
+              <p
+                key={caution}
+                className="mt-3 border-l-[5px] border-amber bg-amber-tint px-3 py-1.5 text-[19px] leading-snug"
+              >
+                {caution}
+              </p>
+            ))}
+            {step.records === 'batches' ? <BatchList batches={plan.solutions} /> : null}
+            {measuring ? (
+              <GapEntry
+                plan={plan}
+                drafts={gaps}
+                rounds={rounds.map((r) => r.readings)}
+                problem={gapProblem}
+                onDraft={(id, text) => setGaps((before) => ({ ...before, [id]: text }))}
+              />
+            ) : (
+              <p className="mt-3 text-[18px] leading-snug text-quiet">{step.why}</p>
+            )}
+            {noted === null ? null : (
+              <p role="status" className="mt-3 border-l-[5px] border-good bg-paper px-3 py-1.5 text-[19px]">
+                {noted}
+              </p>
+            )}
+          </div>
+          <div
+            ref={ref}
+            className={`min-h-0 overflow-hidden ${measuring ? 'min-h-[270px] flex-1 lg:h-auto' : 'flex-1'}`}
+          >
+            {step.records === 'batches' ? (
+              <BottleDrawing batches={plan.solutions} />
+            ) : (
+              <StepDrawing
+                drawing={plan.drawing}
+                picture={step.picture}
+                length={length}
+                label={`Picture of the step: ${step.headline}`}
+                aspect={aspect}
+                readings={readings.byCheck}
+              />
+            )}
+          </div>
+        </div>
+      )}
+      <Clocks state={state} now={now} step={step} waiting={waiting} />
+      <Targets
+        text={
+          answering
+            ? lastRound === undefined
+              ? 'How do I move it?'
+              : 'Measured again'
+            : measuring && !readings.allGood
+              ? 'Go on as it is'
+              : 'Done'
+        }
+        hint={
+          waiting ? 'waiting until it may go on' : answering && !typed ? 'enter the gaps first' : 'or space, or foot'
+        }
+        disabled={waiting || (answering && !typed)}
+        canGoBack={state.done.length > 0}
+        onDone={done}
+        onWrong={() => setWrong(true)}
+        onBack={back}
+      />
+      <SomethingWrong
+        open={wrong}
+        edges={plan.edges.map((e) => e.label)}
+        onClose={() => setWrong(false)}
+        onNoted={(problem, place) => {
+          happened({ kind: 'problemSeen', stepId: step.id, problem, place, comeBack: true })
+          setNoted(`Noted: ${problem}, ${place}. It stands on the come-back list.`)
+          setWrong(false)
+        }}
+      />
+    </main>
+  )
+}

@@ -1,0 +1,41 @@
+interface TargetsProps {
+  readonly text: string
+  readonly hint: string
+  readonly disabled: boolean
+  readonly canGoBack: boolean
+  readonly onDone: () => void
+  readonly onWrong: () => void
+  readonly onBack: () => void
+}
+
+/** One huge target to go on; trouble and the way back beside it. */
+export function Targets({ text, hint, disabled, canGoBack, onDone, onWrong, onBack }: TargetsProps) {
+  return (
+    <div className="grid h-44 shrink-0 grid-cols-[1fr_250px] grid-rows-2 portrait:h-52 landscape:h-36">
+      <button
+        type="button"
+        disabled={disabled}
+        onClick={onDone}
+        className="row-span-2 flex items-center justify-between gap-4 bg-petrol px-9 text-on-petrol hover:bg-petrol-deep disabled:bg-bench disabled:text-quiet"
+      >
+        <span className="text-[46px] font-bold">{text}</span>
+        <span className="label text-[21px]">{hint}</span>
+      </button>
+      <button
+        type="button"
+        onClick={onWrong}
+        className="label-strong border-l-8 border-amber bg-amber-tint px-5 text-left text-[23px] text-amber-ink"
+      >
+        Something is wrong
+      </button>
+      <button
+        type="button"
+        disabled={!canGoBack}
+        onClick={onBack}
+        className="label-strong border-l-8 border-transparent bg-bench px-5 text-left text-[23px] disabled:text-quiet"
+      >
+        Back one step
+      </button>
+    </div>
+  )
+}

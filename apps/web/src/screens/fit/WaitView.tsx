@@ -1,0 +1,38 @@
+import { clockText, countText } from '../../ui/clockText.ts'
+
+interface WaitViewProps {
+  readonly wait: { readonly label: string; readonly from: Date; readonly until: Date }
+  readonly now: Date
+  readonly then: string
+  readonly onReady: () => void
+}
+
+/** A wait that counts down, and what comes after it. */
+export function WaitView({ wait, now, then, onReady }: WaitViewProps) {
+  const whole = wait.until.getTime() - wait.from.getTime()
+  const left = Math.max(0, wait.until.getTime() - now.getTime())
+  return (
+    <section aria-label="Wait" className="flex min-h-0 flex-1 flex-col justify-center gap-5 px-7">
+      <h2 className="text-[44px] font-bold leading-tight">Wait: {wait.label}</h2>
+      <p className="text-[128px] font-bold leading-none portrait:text-[170px]" role="timer" data-testid="countdown">
+        {countText(left)}
+      </p>
+      <div className="h-4 max-w-4xl bg-film" aria-hidden="true">
+        <div className="h-full bg-petrol" style={{ width: `${100 - (100 * left) / Math.max(1, whole)}%` }} />
+      </div>
+      <p className="text-[26px]">
+        Ready at <strong>{clockText(wait.until)}</strong>, then: {then}
+      </p>
+      <p className="text-[20px] text-quiet">
+        At ordinary room temperature. Cold or damp air makes it longer: test an edge before you go on.
+      </p>
+      <button
+        type="button"
+        onClick={onReady}
+        className="label-strong min-h-18 self-start border border-ink/50 bg-paper px-6 text-[22px] hover:border-petrol"
+      >
+        It is ready already
+      </button>
+    </section>
+  )
+}

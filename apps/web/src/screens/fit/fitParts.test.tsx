@@ -1,0 +1,149 @@
+import type { PartPlan, PlanStep } from '@truelay/core/plan'
+import { renderToStaticMarkup } from 'react-dom/server'
+import { describe, expect, test } from 'vitest'
+import { BatchList } from './BatchList.tsx'
+import { Clocks } from './Clocks.tsx'
+import type { Fitting } from './fitting.ts'
+import { GapEntry } from './GapEntry.tsx'
+import { Targets } from './Targets.tsx'
+import { WaitView } from './WaitView.tsx'
+
+const text = (markup: string) => markup.replace(/<[^>]+>/g, ' ').replace(/\s+/g, ' ')
+const nothing = () => {}
+
+const check = (id: string, at: readonly [number, number], normal: readonly [number, number]) => ({
+  id,
+  label: `place ${id}`,
+  edge: 'rear',
+  at,
+  normal,
+  wantedMm: 2.5,
+  reads: 'gap' as const,
+})
+const plan = {
+  checks: [check('P', [0, 300], [0, -1]), check('Q', [400, 300], [0, -1]), check('R', [400, 150], [-1, 0])],
+  gapToleranceMm: 0.5,
+  directions: { right: 'the driver', left: 'the passenger', up: 'the windscreen', down: 'the nose' },
+} as unknown as PartPlan
+
+describe('measuring the gaps', () => {
+  const show = (rounds: { checkId: string; measuredMm: number }[][], problem: string | null = null) =>
+    text(renderToStaticMarkup(<GapEntry plan={plan} drafts={{}} rounds={rounds} problem={problem} onDraft={nothing} />))
+
+  test('says what is wanted before anything is measured', () => {
+    expect(show([])).toContain('wanted 2.5 mm everywhere')
+  })
+  test('answers with a move, what is left after it, and how sure it is', () => {
+    const answer = show([
+      [
+        { checkId: 'P', measuredMm: 3.7 },
+        { checkId: 'Q', measuredMm: 3.7 },
+        { checkId: 'R', measuredMm: 1.7 },
+      ],
+    ])
+    expect(answer).toContain('Move the film 1.2 mm towards the windscreen and 0.8 mm towards the passenger.')
+    expect(answer).toContain('Then every gap is right to 0.0 mm.')
+    expect(answer).toMatch(/Sure to about 0\.\d mm/)
+  })
+  test('says what two gaps on one edge cannot tell', () => {
+    const answer = show([
+      [
+        { checkId: 'P', measuredMm: 3.7 },
+        { checkId: 'Q', measuredMm: 3.7 },
+      ],
+    ])
+    expect(answer).toContain('measure another edge too')
+  })
+  test('leaves film alone that sits right', () => {
+    const right = [
+      { checkId: 'P', measuredMm: 2.6 },
+      { checkId: 'R', measuredMm: 2.3 },
+    ]
+    expect(show([right])).toContain('Within 0.5 mm everywhere. Leave it.')
+    expect(show([right, right])).toContain('Within 0.5 mm everywhere now.')
+  })
+  test('shows a problem as it is told', () => {
+    expect(show([], 'Q: two is no gap.')).toContain('Q: two is no gap.')
+  })
+})
+
+test('a wait counts down, says when it is over and what comes then', () => {
+  const from = new Date('2030-05-01T09:00:00')
+  const view = text(
+    renderToStaticMarkup(
+      <WaitView
+        wait={{ label: 'initial grab', from, until: new Date('2030-05-01T09:20:00') }}
+        now={new Date('2030-05-01T09:05:30')}
+        then="Seal the edges"
+        onReady={nothing}
+      />,
+    ),
+  )
+  expect(view).toContain('14:30')
+  expect(view).toContain('09:20')
+  expect(view).toContain('then: Seal the edges')
+})
+
+describe('the clocks', () => {
+  const state = {
+    startedAt: '2030-05-01T09:00:00.000Z',
+    done: [{ stepId: 'float', at: '2030-05-01T09:10:00.000Z', personId: 'ines' }],
+  } as unknown as Fitting
+  const step = { inHand: ['tack', 'squeegee'], people: 2, driesInMinutes: 6 } as unknown as PlanStep
+  const show = (at: string, waiting = false) =>
+    text(renderToStaticMarkup(<Clocks state={state} now={new Date(at)} step={step} waiting={waiting} />))
+
+  test('tell how long the film stays wet, how long the part takes, and what is in hand', () => {
+    const clocks = show('2030-05-01T09:12:20.000Z')
+    expect(clocks).toContain('film dries here in 3:40')
+    expect(clocks).toContain('on this part 12:20')
+    expect(clocks).toContain('2 people; in your hand tack, squeegee')
+  })
+  test('say when it has dried, and hold still while one waits', () => {
+    expect(show('2030-05-01T09:30:00.000Z')).toContain('wet it again now 0:00')
+    expect(show('2030-05-01T09:12:20.000Z', true)).not.toContain('film dries')
+  })
+})
+
+test('a batch is poured in order, with its strength', () => {
+  const list = text(
+    renderToStaticMarkup(
+      <BatchList
+        batches={[
+          {
+            use: 'slip',
+            school: 'light slip',
+            says: 'light slip',
+            needMl: 1140,
+            batchMl: 1400,
+            add: [
+              { what: 'water', ml: 1398.2 },
+              { what: 'soap', ml: 1.82 },
+            ],
+            strength: { alcoholPercent: 0, soapMlPerL: 1.3 },
+            warnings: [],
+          },
+        ]}
+      />,
+    ),
+  )
+  expect(list).toContain('1.3 mL/L soap')
+  expect(list.indexOf('water')).toBeLessThan(list.indexOf('soap 1.8'))
+})
+
+test('the huge target is off while one waits, and back is off at the start', () => {
+  const show = (disabled: boolean, canGoBack: boolean) =>
+    renderToStaticMarkup(
+      <Targets
+        text="Done"
+        hint="or space"
+        disabled={disabled}
+        canGoBack={canGoBack}
+        onDone={nothing}
+        onWrong={nothing}
+        onBack={nothing}
+      />,
+    )
+  expect(show(true, false).match(/disabled=""/g)?.length).toBe(2)
+  expect(show(false, true)).not.toContain('disabled=""')
+})

@@ -1,0 +1,83 @@
+import type { PartPlan } from '@truelay/core/plan'
+import { metricUnits } from '@truelay/core/units'
+import { describe, expect, test } from 'vitest'
+import { draftMm, gapFigure, readGaps } from './readGaps.ts'
+import { readingsShown } from './readingsShown.ts'
+
+const check = (id: string, wantedMm: number) => ({
+  id,
+  label: id,
+  edge: 'rear',
+  at: [0, 0] as const,
+  normal: [0, 1] as const,
+  wantedMm,
+  reads: wantedMm < 0 ? ('film past the edge' as const) : ('gap' as const),
+})
+const plan = { checks: [check('P', 2.5), check('Q', 2.5), check('R', -26)], gapToleranceMm: 0.5 } as unknown as PartPlan
+const inches = { ...metricUnits, length: 'in' as const }
+
+describe('typed gaps', () => {
+  test('a comma is a point, and film past the edge is typed without a sign', () => {
+    const round = readGaps(plan, { P: '2,6', R: '25.5' }, metricUnits)
+    expect(round).toEqual({
+      ok: true,
+      readings: [
+        { checkId: 'P', measuredMm: 2.6 },
+        { checkId: 'R', measuredMm: -25.5 },
+      ],
+    })
+  })
+  test('inches come out in millimetres', () => {
+    const round = readGaps(plan, { P: '0.1', Q: '0.100' }, inches)
+    expect(round.ok && round.readings.map((r) => r.measuredMm)).toEqual([2.54, 2.54])
+    expect(gapFigure(2.54, inches)).toBe('0.100')
+    expect(gapFigure(-25.96, metricUnits)).toBe('26.0')
+  })
+  test('what is no gap is named with its letter and an example', () => {
+    expect(readGaps(plan, { P: '2.5', Q: 'two' }, metricUnits)).toEqual({
+      ok: false,
+      problem: 'Q: "two" is no gap. Give it in mm, for example 2.5.',
+    })
+    expect(readGaps(plan, { P: '2.5', Q: '4000' }, metricUnits).ok).toBe(false)
+  })
+  test('one place is not enough', () => {
+    expect(readGaps(plan, { P: '2.5', Q: ' ' }, metricUnits)).toEqual({
+      ok: false,
+      problem: 'Measure at least two places, best far apart.',
+    })
+  })
+  test('nothing typed is nothing, not zero', () => {
+    expect(draftMm('', metricUnits)).toBeNull()
+    expect(draftMm('0', metricUnits)).toBe(0)
+  })
+})
+
+describe('measured gaps on the picture', () => {
+  const show = (mm: number) => `${mm}`
+  test('each is right or not by the tolerance; all right only when every one is', () => {
+    const mixed = readingsShown(
+      plan,
+      [
+        { checkId: 'P', measuredMm: 3 },
+        { checkId: 'R', measuredMm: -27 },
+      ],
+      show,
+    )
+    expect(mixed.byCheck.P).toEqual({ text: '3', good: true })
+    expect(mixed.byCheck.R).toEqual({ text: '27', good: false })
+    expect(mixed.allGood).toBe(false)
+    expect(
+      readingsShown(
+        plan,
+        [
+          { checkId: 'P', measuredMm: 2.4 },
+          { checkId: 'Q', measuredMm: 2.6 },
+        ],
+        show,
+      ).allGood,
+    ).toBe(true)
+  })
+  test('without a round there is nothing to be right', () => {
+    expect(readingsShown(plan, undefined, show)).toEqual({ byCheck: {}, allGood: false })
+  })
+})

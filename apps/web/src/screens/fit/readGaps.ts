@@ -1,0 +1,44 @@
+import type { GapReading } from '@truelay/contract'
+import type { CheckPoint, PartPlan } from '@truelay/core/plan'
+import { inchFromMm, mmFromInch, type UnitChoice } from '@truelay/core/units'
+
+/** Typed gaps by check point, as they stand in the fields. */
+export type GapDrafts = Readonly<Record<string, string>>
+
+const leastReadings = 2
+const mostMm = 100
+
+/** A gap without its sign, as it is typed: film past the edge is read as a positive number too. */
+export const gapFigure = (gapMm: number, units: UnitChoice) =>
+  units.length === 'in' ? inchFromMm(Math.abs(gapMm)).toFixed(3) : Math.abs(gapMm).toFixed(1)
+
+/** A typed figure in mm, or null where it is none. */
+export function draftMm(text: string, units: UnitChoice): number | null {
+  const value = Number(text.trim().replace(',', '.'))
+  if (text.trim() === '' || !Number.isFinite(value)) return null
+  return units.length === 'in' ? mmFromInch(value) : value
+}
+
+export type GapRound =
+  | { readonly ok: true; readonly readings: GapReading[] }
+  | { readonly ok: false; readonly problem: string }
+
+/** The typed gaps as readings with their signs, or what is wrong with them. */
+export function readGaps(plan: PartPlan, drafts: GapDrafts, units: UnitChoice): GapRound {
+  const readings: GapReading[] = []
+  for (const check of plan.checks) {
+    const text = drafts[check.id] ?? ''
+    if (text.trim() === '') continue
+    const mm = draftMm(text, units)
+    if (mm === null || Math.abs(mm) > mostMm)
+      return {
+        ok: false,
+        problem: `${check.id}: "${text}" is no gap. Give it in ${units.length}, for example ${gapFigure(check.wantedMm, units)}.`,
+      }
+    readings.push({ checkId: check.id, measuredMm: signOf(check) * mm })
+  }
+  if (readings.length < leastReadings) return { ok: false, problem: 'Measure at least two places, best far apart.' }
+  return { ok: true, readings }
+}
+
+const signOf = (check: CheckPoint) => (check.reads === 'gap' ? 1 : -1)

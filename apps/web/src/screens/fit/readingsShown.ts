@@ -1,0 +1,15 @@
+import type { GapReading } from '@truelay/contract'
+import { measuredGaps, type PartPlan } from '@truelay/core/plan'
+
+/** The measured gaps as the picture shows them, by check point. */
+export function readingsShown(
+  plan: Pick<PartPlan, 'checks' | 'gapToleranceMm'>,
+  readings: readonly GapReading[] | undefined,
+  length: (mm: number) => string,
+) {
+  const gaps = measuredGaps(plan, readings ?? [])
+  const byCheck = Object.fromEntries(
+    gaps.map(({ check, measuredMm, right }) => [check.id, { text: length(Math.abs(measuredMm)), good: right }]),
+  )
+  return { byCheck, allGood: readings !== undefined && gaps.every((gap) => gap.right) }
+}

@@ -1,0 +1,83 @@
+import { type JobBundle, jobId as jobIdSchema, type Part } from '@truelay/contract'
+import { Link, NavLink, Outlet, useOutletContext, useParams } from 'react-router'
+import { useJobQuery } from '../../remote/api.ts'
+import { failureOf } from '../../remote/failureOf.ts'
+import { buttonClass } from '../../ui/Button.tsx'
+import { Busy, Failed } from '../../ui/Failed.tsx'
+import { Quantity } from '../../ui/Quantity.tsx'
+
+export interface JobContext {
+  readonly bundle: JobBundle
+  readonly part: Part
+}
+
+export const useJobContext = () => useOutletContext<JobContext>()
+
+/** The head of a job: vehicle, the stages of the work, its parts. */
+export function JobFrame() {
+  const { jobId = '', partId = '' } = useParams()
+  const id = jobIdSchema.safeParse(jobId)
+  const { data: bundle, error } = useJobQuery(id.success ? id.data : jobIdSchema.parse('none'), { skip: !id.success })
+  if (!id.success) return <NoSuch what={`a job "${jobId}"`} />
+  if (bundle === undefined)
+    return error === undefined ? <Busy text="Opening the job" /> : <Failed {...failureOf(error)}>{toBay}</Failed>
+  const part = bundle.parts.find((p) => p.id === partId)
+  if (part === undefined) return <NoSuch what={`a part "${partId}" in job ${bundle.job.number}`} />
+  const { job } = bundle
+  const person = bundle.people.find((p) => p.id === job.personId)
+  return (
+    <div className="flex min-h-full flex-col lg:h-full lg:min-h-[700px] print:min-h-0">
+      <header className="no-print flex flex-wrap items-stretch gap-x-10 border-b border-hair bg-paper px-5">
+        <div className="py-1.5">
+          <p className="label text-[14px] text-quiet">
+            Job {job.number}, {job.customer}, fleet {job.vehicle.fleetNumber}
+          </p>
+          <h1 className="text-[20px] font-bold leading-tight">
+            {job.vehicle.model}, {part.name}
+          </h1>
+        </div>
+        <nav aria-label="Stages of the job" className="flex">
+          <Stage to={`/jobs/${job.id}/lay-sheets/${part.id}`} text="Lay sheet" />
+          <Stage to={`/jobs/${job.id}/fit/${part.id}`} text="Fit" />
+          <Stage to={`/jobs/${job.id}/record/${part.id}`} text="Record" />
+        </nav>
+        <p className="label ml-auto flex items-center gap-3 text-[15px] text-quiet">
+          {job.bay}
+          <span className="font-sans text-[18px] font-bold text-ink">
+            <Quantity temperatureC={job.room.temperatureC} digits={1} />{' '}
+            <span className="pl-1">{job.room.humidityPercent} %</span>
+          </span>
+          {person?.name} at the bench
+        </p>
+      </header>
+      <Outlet context={{ bundle, part } satisfies JobContext} />
+    </div>
+  )
+}
+
+function Stage({ to, text }: { readonly to: string; readonly text: string }) {
+  return (
+    <NavLink
+      to={to}
+      className={({ isActive }) =>
+        `label-strong flex min-h-13 items-center border-b-4 px-4 text-[18px] ${isActive ? 'border-petrol text-petrol' : 'border-transparent text-quiet hover:text-petrol'}`
+      }
+    >
+      {text}
+    </NavLink>
+  )
+}
+
+const toBay = (
+  <Link to="/" className={buttonClass('go')}>
+    To the bay
+  </Link>
+)
+
+function NoSuch({ what }: { readonly what: string }) {
+  return (
+    <Failed sentence={`There is no such thing as ${what}.`} fix="Go to the bay and choose a vehicle there.">
+      {toBay}
+    </Failed>
+  )
+}

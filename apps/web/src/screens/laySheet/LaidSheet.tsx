@@ -1,0 +1,88 @@
+import type { JobBundle, Part, Shift } from '@truelay/contract'
+import type { PlaceOnMesh } from '@truelay/core/geometry'
+import type { LayMode } from '@truelay/core/lay'
+import type { PartPlan } from '@truelay/core/plan'
+import { useEffect, useState } from 'react'
+import type { FirstAnswer, FullAnswer, LayQuestion } from '../../workers/layWork.ts'
+import type { OpenLayWorker } from '../../workers/openLayWorker.ts'
+import { OnThePart } from './OnThePart.tsx'
+import { SheetNumbers } from './SheetNumbers.tsx'
+import { StepStrip } from './StepStrip.tsx'
+import { TheFlatPiece } from './TheFlatPiece.tsx'
+import { usePlacedMargins } from './usePlacedMargins.ts'
+
+interface LaidSheetProps {
+  readonly bundle: JobBundle
+  readonly part: Part
+  readonly question: LayQuestion
+  readonly first: FirstAnswer
+  readonly full: FullAnswer
+  readonly worker: OpenLayWorker | null
+  readonly shift: Shift
+}
+
+/** The whole lay sheet: the part, the flat piece, the numbers that matter, the steps. */
+export function LaidSheet({ bundle, part, question, first, full, worker, shift }: LaidSheetProps) {
+  const [mode, setMode] = useState<LayMode>('worked')
+  const [pointed, setPointed] = useState<PlaceOnMesh | null>(null)
+  const placed = usePlacedMargins(full.placement, shift)
+  const plan = useReplanned(full.plan, worker, shift)
+  return (
+    <div className="flex-1 lg:grid lg:min-h-0 lg:grid-cols-[1fr_316px]">
+      <div className="min-w-0 lg:grid lg:min-h-0 lg:grid-rows-[1fr_auto]">
+        <div className="grid h-[560px] min-w-0 grid-rows-1 md:grid-cols-2 lg:h-auto lg:min-h-0">
+          <OnThePart
+            first={first}
+            full={full}
+            form={question.form}
+            mode={mode}
+            onMode={setMode}
+            pointed={pointed}
+            onPoint={setPointed}
+          />
+          <TheFlatPiece
+            bundle={bundle}
+            part={part}
+            question={question}
+            first={first}
+            full={full}
+            placed={placed}
+            shift={shift}
+            pointed={pointed}
+            onPoint={setPointed}
+          />
+        </div>
+        <StepStrip plan={plan} />
+      </div>
+      <SheetNumbers
+        bundle={bundle}
+        part={part}
+        first={first}
+        full={full}
+        placed={placed}
+        plan={plan}
+        shift={shift}
+        mode={mode}
+      />
+    </div>
+  )
+}
+
+/** The plan for the piece as it lies now; the last one stays until the new one is there. */
+function useReplanned(before: PartPlan, worker: OpenLayWorker | null, shift: Shift): PartPlan {
+  const [plan, setPlan] = useState(before)
+  useEffect(() => {
+    if (worker === null) return
+    let current = true
+    const timer = setTimeout(() => {
+      void worker.replan(shift).then((result) => {
+        if (current && result.ok) setPlan(result.value)
+      })
+    }, 250)
+    return () => {
+      current = false
+      clearTimeout(timer)
+    }
+  }, [worker, shift])
+  return plan
+}

@@ -1,0 +1,73 @@
+import { useEffect, useMemo } from 'react'
+import { pieceTakenUp } from '../../bench/shiftSlice.ts'
+import { useAppDispatch, useAppSelector } from '../../store/store.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Busy, Failed } from '../../ui/Failed.tsx'
+import { useLayRun } from '../../workers/useLayRun.ts'
+import { useJobContext } from '../job/JobFrame.tsx'
+import { PartTabs } from '../job/PartTabs.tsx'
+import { LaidSheet } from './LaidSheet.tsx'
+import { OnThePart } from './OnThePart.tsx'
+import { useLayQuestion } from './useLayQuestion.ts'
+
+/** How one part will lie, before its liner is peeled. */
+export function LaySheetScreen() {
+  const { bundle, part } = useJobContext()
+  const question = useLayQuestion(bundle, part)
+  const dispatch = useAppDispatch()
+  const moved = useAppSelector((state) => state.shift[part.id]?.now)
+  const shift = useMemo(() => moved ?? part.shift, [moved, part.shift])
+  const { run, worker, again } = useLayRun(question, shift)
+  useEffect(() => {
+    dispatch(pieceTakenUp({ partId: part.id, shift: part.shift }))
+  }, [dispatch, part.id, part.shift])
+
+  return (
+    <>
+      <PartTabs bundle={bundle} stage="lay-sheets" />
+      {question === null ? (
+        <Failed
+          sentence={`The form, the film or the piece of ${part.name} is missing.`}
+          fix="Add it on the shelf; then this sheet works itself out."
+        />
+      ) : run.phase === 'building' ? (
+        <Busy text="Building the form and laying the film on it" />
+      ) : run.phase === 'refused' ? (
+        <Failed sentence={run.failure.sentence} fix={run.failure.fix}>
+          <Button look="go" onClick={again}>
+            Work it out again
+          </Button>
+        </Failed>
+      ) : run.phase === 'working' ? (
+        <div className="grid h-[700px] flex-1 grid-rows-1 lg:h-auto lg:min-h-0 lg:grid-cols-[1fr_316px]">
+          <OnThePart
+            first={run.first}
+            full={null}
+            form={question.form}
+            mode="natural"
+            onMode={() => {}}
+            pointed={null}
+            onPoint={() => {}}
+          />
+          <div className="border-l border-hair bg-paper p-5">
+            <p role="status" className="label text-[17px] text-quiet">
+              Working out what hands and heat can do
+              <progress className="mt-2 block h-2 w-full accent-[var(--petrol)]" value={run.share} max={1} />
+            </p>
+          </div>
+        </div>
+      ) : (
+        <LaidSheet
+          key={part.id}
+          bundle={bundle}
+          part={part}
+          question={question}
+          first={run.first}
+          full={run.full}
+          worker={worker}
+          shift={shift}
+        />
+      )}
+    </>
+  )
+}

@@ -1,0 +1,89 @@
+import type { FormDoc } from '@truelay/core/form'
+import type { PlaceOnMesh } from '@truelay/core/geometry'
+import type { LayMode } from '@truelay/core/lay'
+import { lazy, Suspense, useMemo } from 'react'
+import { StretchLegend } from '../../drawings/StretchLegend.tsx'
+import { scaleEnd, signedStretch } from '../../drawings/stretchColor.ts'
+import { Choice } from '../../ui/Choice.tsx'
+import { Busy } from '../../ui/Failed.tsx'
+import type { FirstAnswer, FullAnswer } from '../../workers/layWork.ts'
+
+const PartView3D = lazy(async () => ({ default: (await import('../../drawings/PartView3D.tsx')).PartView3D }))
+
+interface OnThePartProps {
+  readonly first: FirstAnswer
+  readonly full: FullAnswer | null
+  readonly form: FormDoc
+  readonly mode: LayMode
+  readonly onMode: (mode: LayMode) => void
+  readonly pointed: PlaceOnMesh | null
+  readonly onPoint: (place: PlaceOnMesh | null) => void
+}
+
+/** The part in space with its stretch map, for the natural or the worked lay. */
+export function OnThePart({ first, full, form, mode, onMode, pointed, onPoint }: OnThePartProps) {
+  const shown = mode === 'worked' && full !== null ? full.worked : first.natural
+  const scale = useMemo(
+    () => Math.max(scaleEnd(first.natural.lay.stretch), full === null ? 0 : scaleEnd(full.worked.lay.stretch)),
+    [first, full],
+  )
+  const anchors = full?.plan.anchors ?? []
+  return (
+    <section aria-labelledby="on-part" className="relative flex min-h-0 min-w-0 flex-col">
+      <div className="flex items-start justify-between gap-3 px-4 pt-3">
+        <div>
+          <h2 id="on-part" className="label-strong text-[18px] leading-tight">
+            On the part
+          </h2>
+          <p className="label text-[14px] text-quiet">
+            {mode === 'worked'
+              ? 'stretch after the pulls; drag to turn it'
+              : 'what the film does by itself; drag to turn it'}
+          </p>
+        </div>
+        <Choice
+          label="Which lay is shown"
+          value={full === null ? 'natural' : mode}
+          onChange={onMode}
+          options={[
+            { value: 'natural', text: 'By itself' },
+            { value: 'worked', text: 'Worked', disabled: full === null },
+          ]}
+        />
+      </div>
+      <div className="min-h-0 flex-1">
+        <Suspense fallback={<Busy text="Drawing the part" />}>
+          <PartView3D
+            surface={first.surface}
+            stretch={shown.lay.stretch}
+            full={scale}
+            anchors={anchors}
+            pulls={mode === 'worked' ? shown.pulls : []}
+            lines={form.bodyLines.map((line) => line.along)}
+            pointed={pointed}
+            onPoint={onPoint}
+          />
+        </Suspense>
+      </div>
+      <div className="flex items-end justify-between gap-4 px-4 pb-3">
+        <StretchLegend full={scale} />
+        <p aria-live="polite" className="pb-0.5 text-right text-[15px]">
+          {pointed === null ? (
+            <span className="text-quiet">point at the part or the piece</span>
+          ) : (
+            hereWords(shown.lay.stretch, pointed.triangle)
+          )}
+        </p>
+      </div>
+    </section>
+  )
+}
+
+function hereWords(stretch: Float64Array, triangle: number) {
+  const most = stretch[2 * triangle] ?? 1
+  const least = stretch[2 * triangle + 1] ?? 1
+  const value = signedStretch(most, least)
+  const percent = Math.abs(100 * value).toFixed(1)
+  if (percent === '0.0') return <strong>at rest here</strong>
+  return <strong>{value > 0 ? `${percent} % stretched here` : `${percent} % too much film here`}</strong>
+}

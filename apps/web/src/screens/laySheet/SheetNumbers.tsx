@@ -1,0 +1,313 @@
+import type { JobBundle, Part, Shift } from '@truelay/contract'
+import { correctionWords, endOfEdge, type Room } from '@truelay/core/align'
+import type { LayMode, Pull } from '@truelay/core/lay'
+import { strengthWords } from '@truelay/core/mix'
+import { edgeCodeWords, type PartPlan } from '@truelay/core/plan'
+import { inWords, showLength } from '@truelay/core/units'
+import type { ReactNode } from 'react'
+import { Link } from 'react-router'
+import { pieceMoved } from '../../bench/shiftSlice.ts'
+import { FingerBars } from '../../drawings/FingerBars.tsx'
+import { useSaveShiftMutation } from '../../remote/api.ts'
+import { useAppDispatch } from '../../store/store.ts'
+import { Button, buttonClass } from '../../ui/Button.tsx'
+import { GradeBars } from '../../ui/GradeBars.tsx'
+import { Notice } from '../../ui/Notice.tsx'
+import { Quantity } from '../../ui/Quantity.tsx'
+import { useUnits } from '../../ui/units.ts'
+import type { FirstAnswer, FullAnswer } from '../../workers/layWork.ts'
+import { type PlacedMargins, useCoverage, useSuggestion } from './usePlacedMargins.ts'
+
+interface SheetNumbersProps {
+  readonly bundle: JobBundle
+  readonly part: Part
+  readonly first: FirstAnswer
+  readonly full: FullAnswer
+  readonly placed: PlacedMargins
+  readonly plan: PartPlan
+  readonly shift: Shift
+  readonly mode: LayMode
+}
+
+/** Beside the drawings: the few numbers that a hand needs next. */
+export function SheetNumbers(props: SheetNumbersProps) {
+  const { bundle, part, first, full, placed, plan, mode } = props
+  const units = useUnits()
+  const show = (mm: number) => inWords(showLength(mm, units.length))
+  const fingers = (mode === 'worked' ? full.worked : first.natural).fingers
+  return (
+    <aside className="border-hair bg-paper lg:flex lg:min-h-0 lg:flex-col lg:border-l">
+      <div className="lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
+        <HardestPull {...props} />
+        <WorstEdge {...props} />
+        <HowFar placed={placed} plan={plan} />
+        <Block title="Pull">
+          {plan.pulls.length === 0 ? (
+            <p>Nowhere: it lies down by itself.</p>
+          ) : (
+            <ul>
+              {plan.pulls.map((pull) => (
+                <li key={pull.letter} className="flex justify-between gap-3">
+                  <span>
+                    <strong>{pull.letter}</strong> {pullWords(pull, plan)}
+                  </span>
+                  <strong className="whitespace-nowrap">{pull.percent.toFixed(1)} %</strong>
+                </li>
+              ))}
+            </ul>
+          )}
+        </Block>
+        <Block
+          title={
+            mode === 'worked'
+              ? `Too much film left after the pulls, per ${inWords(showLength(100, units.length, 0))}`
+              : `Too much film if nobody pulls, per ${inWords(showLength(100, units.length, 0))}`
+          }
+        >
+          <FingerBars
+            rows={plan.edges.map((edge) => ({
+              label: edge.label.replace(/ edge$/, ''),
+              mmPer100: fingers.find((f) => f.edge === edge.name)?.excessMmPer100 ?? 0,
+            }))}
+            unit={`per ${show(100)} of edge`}
+            show={show}
+          />
+        </Block>
+        <Block title="Mix for this part">
+          {plan.solutions.length === 0 ? (
+            <p>Nothing: it is laid dry. The part must be bone dry.</p>
+          ) : (
+            <ul className="space-y-1.5">
+              {plan.solutions.map((batch) => (
+                <li key={batch.use}>
+                  <p className="flex justify-between gap-3">
+                    <span>
+                      {batch.says} <span className="text-quiet">{strengthWords(batch.strength)}</span>
+                    </span>
+                    <strong>
+                      <Quantity volumeMl={batch.batchMl} />
+                    </strong>
+                  </p>
+                  <p className="text-[14px] text-quiet">
+                    {batch.add.map((a, i) => (
+                      <span key={a.what}>
+                        {i > 0 ? ' + ' : ''}
+                        {a.what} <Quantity volumeMl={a.ml} />
+                      </span>
+                    ))}
+                  </p>
+                </li>
+              ))}
+            </ul>
+          )}
+          {plan.light === undefined ? null : (
+            <p className="mt-2 border-t border-hair pt-2 text-[15px] leading-snug">{plan.light.words}</p>
+          )}
+        </Block>
+        <Block title="Edges">
+          <ul>
+            {plan.edges.map((edge) => (
+              <li key={edge.name} className="flex justify-between gap-3" title={edge.advice}>
+                <span>{edge.label}</span>
+                <span className="text-right">
+                  {edgeCodeWords[edge.code]}{' '}
+                  <span className="text-quiet">
+                    {edge.rule.maxMm < 0
+                      ? `${show(-edge.rule.maxMm)} to ${show(-edge.rule.minMm)} over`
+                      : `${show(edge.rule.minMm)} to ${show(edge.rule.maxMm)}`}
+                  </span>
+                </span>
+              </li>
+            ))}
+          </ul>
+        </Block>
+        <Block title="How it is worked out">
+          <p className="flex items-center gap-2">
+            <GradeBars grade={plan.grade} /> {plan.gradeWords}
+          </p>
+          {plan.schools.map((school) => (
+            <p key={school.question} className="mt-1.5 text-[15px] leading-snug">
+              <strong>{school.choice}</strong>: {school.reason} <span className="text-quiet">{school.otherwise}</span>
+            </p>
+          ))}
+          <p className="mt-1.5 text-[14px] leading-snug text-quiet">
+            From {first.surface.bowFit.readings} bow readings; between them the form may be off by about{' '}
+            {show(first.surface.bowFit.unsureMm)}. Film as a membrane without friction.
+          </p>
+        </Block>
+      </div>
+      <div className="no-print sticky bottom-0 flex gap-2.5 border-t border-hair bg-paper p-4">
+        <Link to={`/jobs/${bundle.job.id}/fit/${part.id}`} className={`${buttonClass('go')} flex-1`}>
+          To the fit
+        </Link>
+      </div>
+    </aside>
+  )
+}
+
+function Block({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <section className="border-t border-hair px-4 py-2.5">
+      <h3 className="label text-[14px] text-quiet">{title}</h3>
+      {children}
+    </section>
+  )
+}
+
+function pullWords(pull: Pull, plan: PartPlan): string {
+  const edge = plan.edges.find((e) => e.name === pull.edge)?.label.replace(/ edge$/, '') ?? pull.edge
+  return `${edge}, ${pull.way === 'towards' ? 'outward' : 'along it'}, ${pull.heat}`
+}
+
+/** Room that makes the margin the lesser worry, mm, and stretch from which a pull is the greater one, per cent. */
+const easyRoomMm = 3
+const hardPullPercent = 2
+
+const pullDecides = (plan: PartPlan, placed: PlacedMargins) =>
+  (placed.edges[0]?.outsideMm ?? 0) < -easyRoomMm && (plan.pulls[0]?.percent ?? 0) >= hardPullPercent
+
+/** Where stretch is the hard part, it comes first. */
+function HardestPull({ plan, placed }: SheetNumbersProps) {
+  const pull = plan.pulls[0]
+  if (pull === undefined || !pullDecides(plan, placed)) return null
+  const edge = plan.edges.find((e) => e.name === pull.edge)?.label ?? pull.edge
+  return (
+    <section className="border-b border-hair px-4 pb-3 pt-3">
+      <h3 className="label text-[15px] text-quiet">Hardest pull, {pull.letter}</h3>
+      <p className="flex items-baseline gap-2.5">
+        <strong className="text-[44px] leading-none">{pull.percent.toFixed(1)}</strong>
+        <span className="text-[17px] text-quiet">
+          % longer {pull.way === 'towards' ? `towards the ${edge}` : `along the ${edge}`}, {pull.heat}
+        </span>
+      </p>
+      {pull.glueLineRisk ? (
+        <div className="mt-2">
+          <Notice look="caution">
+            Let it relax before laying: this much leaves a glue line if it is laid at once.
+          </Notice>
+        </div>
+      ) : null}
+    </section>
+  )
+}
+
+function WorstEdge({ bundle, part, full, placed, shift, plan }: SheetNumbersProps) {
+  const units = useUnits()
+  const dispatch = useAppDispatch()
+  const [saveShift] = useSaveShiftMutation()
+  const covered = useCoverage(full.placement, placed.piece)
+  const suggestion = useSuggestion(full.placement, placed, shift)
+  const worst = placed.edges[0]
+  if (worst === undefined) return null
+  const rule = full.placement.rules[worst.edge]
+  const over = worst.worst.marginMm < 0
+  const label = plan.edges.find((e) => e.name === worst.edge)?.label ?? worst.edge
+  const bad = worst.outsideMm > 0
+  const end = endOfEdge(
+    plan.directions,
+    placed.margins.filter((m) => m.edge === worst.edge),
+    worst.worst,
+  )
+  const show = (mm: number) => inWords(showLength(mm, units.length))
+  return (
+    <section className="px-4 pb-3 pt-3">
+      <h3 className="label text-[15px] text-quiet">
+        {rule === undefined
+          ? 'Edge margin'
+          : rule.maxMm < 0
+            ? `Film past the edge, rule ${show(-rule.maxMm)} to ${show(-rule.minMm)}`
+            : `Edge margin, rule ${show(rule.minMm)} to ${show(rule.maxMm)}`}
+      </h3>
+      <p className="flex items-baseline gap-2.5" data-testid="worst-edge">
+        <strong
+          className={`leading-none ${pullDecides(plan, placed) ? 'text-[28px]' : 'text-[44px]'} ${bad ? 'text-amber' : ''}`}
+        >
+          <Quantity lengthMm={Math.abs(worst.worst.marginMm)} bare />
+        </strong>
+        <span className="text-[17px] text-quiet">
+          {units.length} {over && (rule?.maxMm ?? 0) >= 0 ? 'over the edge' : ''} at the {label}
+          {end === null ? '' : `, towards ${end}`}
+        </span>
+      </p>
+      <div className="mt-2">
+        {bad && suggestion !== null ? (
+          <Notice look="caution">
+            {correctionWords(suggestion.move as { moveMm: [number, number]; turnDeg: number }, {
+              directions: plan.directions,
+              length: show,
+            })}{' '}
+            {suggestion.clears
+              ? 'Then it clears the rule all round.'
+              : 'That is the best it can do: the piece does not fit the rule all round.'}
+            <Button
+              look="caution"
+              className="mt-2 w-full"
+              onClick={() => {
+                dispatch(pieceMoved({ partId: part.id, from: shift, shift: suggestion.shift }))
+                void saveShift({ jobId: bundle.job.id, partId: part.id, shift: suggestion.shift })
+              }}
+            >
+              Move it there
+            </Button>
+          </Notice>
+        ) : bad ? (
+          <Notice look="caution">Outside the rule by {show(worst.outsideMm)}.</Notice>
+        ) : (
+          <Notice look="good">
+            Inside the rule all round; {show(-worst.outsideMm)} of room at the tightest place.
+          </Notice>
+        )}
+      </div>
+      <p className="mt-2 text-[15px]">
+        covers <strong>{(100 * covered).toFixed(1)} %</strong> of the part
+      </p>
+    </section>
+  )
+}
+
+function HowFar({ placed, plan }: { readonly placed: PlacedMargins; readonly plan: PartPlan }) {
+  const { sideMm, upMm, turnDeg, firstToBreak } = placed.tolerance
+  const holds = (placed.edges[0]?.outsideMm ?? 0) <= 0
+  const nameOf = (edge: string) => plan.edges.find((e) => e.name === edge)?.label ?? edge
+  const { directions } = plan
+  if (!holds)
+    return (
+      <Block title="How far it may be off">
+        <p>No room now: the {nameOf(placed.edges[0]?.edge ?? '')} is outside its rule.</p>
+      </Block>
+    )
+  return (
+    <Block title="How far it may still be off">
+      <table className="w-full">
+        <tbody>
+          <RoomRow to={directions.left} room={sideMm} way="minus" />
+          <RoomRow to={directions.right} room={sideMm} way="plus" />
+          <RoomRow to={directions.up} room={upMm} way="plus" />
+          <RoomRow to={directions.down} room={upMm} way="minus" />
+          <tr>
+            <th scope="row" className="text-left font-normal">
+              turned
+            </th>
+            <td className="text-right font-bold">± {Math.min(turnDeg.plus, turnDeg.minus).toFixed(2)}°</td>
+          </tr>
+        </tbody>
+      </table>
+      {firstToBreak === null ? null : (
+        <p className="mt-0.5 text-[15px] text-quiet">The {nameOf(firstToBreak.edge)} decides. Set it first.</p>
+      )}
+    </Block>
+  )
+}
+
+function RoomRow({ to, room, way }: { readonly to: string; readonly room: Room; readonly way: 'plus' | 'minus' }) {
+  return (
+    <tr>
+      <th scope="row" className="text-left font-normal">
+        towards {to}
+      </th>
+      <td className="whitespace-nowrap text-right font-bold">
+        <Quantity lengthMm={room[way]} />
+      </td>
+    </tr>
+  )
+}

@@ -1,0 +1,75 @@
+import type { PartPlan, PlanStep } from '@truelay/core/plan'
+import { useState } from 'react'
+
+const phaseWords: Record<PlanStep['phase'], string> = {
+  prepare: 'Prepare',
+  mix: 'Mix',
+  place: 'Place',
+  lay: 'Lay',
+  edges: 'Edges',
+  heat: 'Heat',
+  look: 'Look',
+}
+
+/** The steps in order; the one under the slider is told in full. */
+export function StepStrip({ plan }: { readonly plan: PartPlan }) {
+  const [index, setIndex] = useState(0)
+  const step = plan.steps[Math.min(index, plan.steps.length - 1)]
+  if (step === undefined) return null
+  const hours = Math.floor(plan.minutes / 60)
+  const minutes = Math.round(plan.minutes % 60)
+  return (
+    <section aria-label="Steps" className="no-print border-t border-hair bg-paper px-4 pb-3 pt-2">
+      <div className="flex items-baseline justify-between gap-4">
+        <p className="min-w-0 truncate">
+          <span className="label text-[15px] text-quiet">
+            {index + 1} of {plan.steps.length}, {phaseWords[step.phase]}
+          </span>{' '}
+          <strong className="pl-1 text-[18px]">{step.headline}</strong>
+        </p>
+        <p className="label shrink-0 text-[15px] text-quiet">
+          all steps {hours > 0 ? `${hours} h ` : ''}
+          {minutes} min, waits included
+        </p>
+      </div>
+      <input
+        type="range"
+        aria-label="Step"
+        aria-valuetext={`Step ${index + 1}: ${step.headline}`}
+        min={0}
+        max={plan.steps.length - 1}
+        value={index}
+        onChange={(event) => setIndex(Number(event.target.value))}
+        className="mt-1 h-7 w-full accent-[var(--petrol)]"
+      />
+      <Phases plan={plan} current={step.phase} />
+      <p className="min-h-[42px] text-[15px] leading-snug">
+        {step.detail} <span className="text-quiet">{step.why}</span>
+        {step.cautions.length === 0 ? null : <span className="text-amber-ink"> {step.cautions.join(' ')}</span>}
+      </p>
+    </section>
+  )
+}
+
+/** The phases under the slider, each as wide as it has steps. */
+function Phases({ plan, current }: { readonly plan: PartPlan; readonly current: PlanStep['phase'] }) {
+  const runs: { phase: PlanStep['phase']; count: number; key: string }[] = []
+  for (const { phase, id } of plan.steps) {
+    const last = runs[runs.length - 1]
+    if (last?.phase === phase) last.count++
+    else runs.push({ phase, count: 1, key: id })
+  }
+  return (
+    <div className="label mb-1.5 flex gap-0.5 text-[14px]" aria-hidden="true">
+      {runs.map((run) => (
+        <span
+          key={run.key}
+          style={{ flexGrow: run.count, flexBasis: 0 }}
+          className={`min-w-0 overflow-hidden border-t-2 pt-0.5 ${run.phase === current ? 'border-petrol text-petrol' : 'border-hair text-quiet'}`}
+        >
+          {run.count > 1 || plan.steps.length < 20 ? phaseWords[run.phase] : ''}
+        </span>
+      ))}
+    </div>
+  )
+}

@@ -1,0 +1,54 @@
+import type { EdgeRules, EdgeSpots, PiecePattern, PlacedPiece } from '@truelay/core/align'
+import type { FormDoc, PartSurface } from '@truelay/core/form'
+import type { FingerPlace, FlatOutline, Lay, LayFigures, Pull } from '@truelay/core/lay'
+import type { Stock } from '@truelay/core/mix'
+import type { FilmDoc, PartPlan, PieceShift, Schools } from '@truelay/core/plan'
+import type { Practice } from '@truelay/core/practice'
+import type { UnitChoice } from '@truelay/core/units'
+
+/** What a lay sheet asks of the worker. */
+export interface LayQuestion {
+  readonly partId: string
+  readonly partName: string
+  readonly form: FormDoc
+  readonly film: FilmDoc
+  readonly pattern: PiecePattern
+  readonly schools: Schools
+  readonly stock: Stock
+  readonly practice: Practice
+  readonly units: UnitChoice
+}
+
+/** One lay as a screen needs it. */
+export interface ShownLay {
+  readonly lay: Lay
+  readonly figures: LayFigures
+  readonly fingers: readonly FingerPlace[]
+  readonly pulls: readonly Pull[]
+}
+
+/** The piece on the flat part: what margins are worked out from in every frame. */
+export interface ShownPlacement {
+  readonly outline: FlatOutline
+  readonly holes: readonly FlatOutline[]
+  readonly spots: EdgeSpots
+  readonly rules: EdgeRules
+  /** The piece where it was registered, before any shift. */
+  readonly piece: PlacedPiece
+}
+
+export interface FirstAnswer {
+  readonly surface: PartSurface
+  readonly natural: ShownLay
+  readonly grade: number
+  readonly gradeWords: string
+}
+
+export interface FullAnswer {
+  readonly worked: ShownLay
+  readonly neededStretch: number
+  readonly placement: ShownPlacement
+  readonly plan: PartPlan
+}
+
+export type PlanQuestion = { readonly shift: PieceShift }

@@ -1,0 +1,31 @@
+import type { PieceShift } from '@truelay/core/plan'
+import { failure, type Result, refused } from '@truelay/core/result'
+import { proxy, wrap } from 'comlink'
+import type { LayWorker } from './lay.worker.ts'
+import type { LayQuestion } from './layWork.ts'
+
+/**
+ * A worker of its own for one part. Closing it stops whatever it does; calls under way then answer `WORK_STOPPED`,
+ * since comlink would leave them waiting for ever.
+ */
+export function openLayWorker() {
+  const worker = new Worker(new URL('./lay.worker.ts', import.meta.url), { type: 'module' })
+  const remote = wrap<LayWorker>(worker)
+  let stop: (why: Result<never>) => void = () => {}
+  const stopped = new Promise<Result<never>>((resolve) => {
+    stop = resolve
+  })
+  worker.onerror = () => stop(refused(failure('WORKER_LOST', { work: 'lay' })))
+  return {
+    begin: (question: LayQuestion) => Promise.race([remote.begin(question), stopped]),
+    finish: (shift: PieceShift, onProgress: (share: number) => void) =>
+      Promise.race([remote.finish(shift, proxy(onProgress)), stopped]),
+    replan: (shift: PieceShift) => Promise.race([remote.replan(shift), stopped]),
+    close() {
+      worker.terminate()
+      stop(refused(failure('WORK_STOPPED', { work: 'lay' })))
+    },
+  }
+}
+
+export type OpenLayWorker = ReturnType<typeof openLayWorker>

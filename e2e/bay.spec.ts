@@ -1,0 +1,75 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, goOnTo, openLaySheet, startFit, test } from './shop.ts'
+
+test('the bay shows the vehicle of today, its parts and what comes next', async ({ page, shop }) => {
+  await page.goto(shop.url)
+  await expect(page.getByRole('heading', { name: /Velmora Pipit/ })).toBeVisible()
+  await expect(page.getByText('0 of 2 parts done')).toBeVisible()
+  await expect(page.getByText('Bonnet: open the lay sheet')).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Lay sheet' })).toHaveCount(2)
+})
+
+test('an unknown job, part or page says so and leads back', async ({ page, shop, quiet }) => {
+  await page.goto(`${shop.url}/jobs/9999/lay-sheets/x`)
+  await expect(page.getByRole('alert')).toContainText('There is no job "9999"')
+  await page.getByRole('link', { name: 'To the bay' }).click()
+  await expect(page.getByRole('heading', { name: /Velmora Pipit/ })).toBeVisible()
+  await page.goto(`${shop.url}/jobs/0412/lay-sheets/roof`)
+  await expect(page.getByRole('alert')).toContainText('a part "roof"')
+  await page.goto(`${shop.url}/nowhere`)
+  await expect(page.getByRole('alert')).toContainText('nothing at this address')
+  quiet.splice(0, quiet.length, ...quiet.filter((line) => !/404/.test(line)))
+})
+
+test('units and theme are the shop’s choice, everywhere', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/shop`)
+  await page.getByRole('radio', { name: 'inch' }).click()
+  await page.getByRole('radio', { name: 'fl oz' }).click()
+  await page.getByRole('radio', { name: '°F' }).click()
+  await page.getByRole('radio', { name: 'Dark bay' }).click()
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'bay')
+  await openLaySheet(page, shop, 'Bonnet')
+  await expect(page.getByText(/rule 0\.079 in to 0\.118 in/)).toBeVisible()
+  await expect(page.getByText('70.5 °F')).toBeVisible()
+  await expect(page.getByText(/fl oz/).first()).toBeVisible()
+})
+
+test('a figure of the trade can be changed within its range, and not beyond', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/shop`)
+  const field = page.getByLabel('Stop short, least gap')
+  await field.fill('9')
+  await field.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('from 0.5 to 3')
+  await field.fill('1.5')
+  await field.press('Enter')
+  await expect(page.getByRole('button', { name: 'Back to usual' })).toBeVisible()
+  await openLaySheet(page, shop, 'Bonnet')
+  await expect(page.getByText(/rule 1\.5 mm to 3\.0 mm/)).toBeVisible()
+})
+
+async function noBarriers(page: Page) {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze()
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual([])
+}
+
+for (const theme of ['Daylight', 'Dark bay'])
+  test(`no barriers for anybody, ${theme}`, async ({ page, shop }) => {
+    await page.goto(`${shop.url}/shop`)
+    await page.getByRole('radio', { name: theme }).click()
+    await expect(page.locator('html')).toHaveAttribute('data-theme', theme === 'Daylight' ? 'day' : 'bay')
+    await noBarriers(page)
+    await page.goto(shop.url)
+    await expect(page.getByRole('heading', { name: /Velmora Pipit/ })).toBeVisible()
+    await noBarriers(page)
+    await openLaySheet(page, shop, 'Bonnet')
+    await noBarriers(page)
+    await startFit(page)
+    await goOnTo(page, /Measure/)
+    await noBarriers(page)
+    await page.goto(`${shop.url}/jobs/0412/record/0412-bonnet`)
+    await expect(page.getByRole('heading', { name: /Steps/ })).toBeVisible()
+    await noBarriers(page)
+  })

@@ -1,0 +1,160 @@
+import { readFileSync } from 'node:fs'
+import { expect, goOnTo, headline, openLaySheet, startFit, test, typeGaps } from './shop.ts'
+
+test('a bonnet from the first wash to the record, through a closed browser and a killed server', async ({
+  page,
+  shop,
+  context,
+}) => {
+  await openLaySheet(page, shop, 'Bonnet')
+  await page.getByRole('button', { name: 'Move it there' }).click()
+  await expect(page.getByText(/Inside the rule all round/)).toBeVisible()
+  await startFit(page)
+  await expect(headline(page)).toHaveText('Wash, clay, wipe')
+
+  // Space goes on, Back goes back.
+  await page.keyboard.press('Space')
+  await expect(headline(page)).toHaveText('Degrease the edges')
+  await page.getByRole('button', { name: 'Back one step' }).click()
+  await expect(headline(page)).toHaveText('Wash, clay, wipe')
+  await page.getByRole('button', { name: /^Done/ }).click()
+  await goOnTo(page, /Mix slip and tack/)
+  await expect(page.getByText('alcohol stock')).toBeVisible()
+  await goOnTo(page, /Measure the gaps/)
+
+  // Wrong, measured, moved, measured again.
+  await page.getByRole('button', { name: 'P more' }).click()
+  await typeGaps(page, { P: '3.6', Q: 'three' })
+  await page.getByRole('button', { name: /How do I move it/ }).click()
+  await expect(page.getByRole('alert')).toContainText('"three" is no gap')
+  await typeGaps(page, { P: '3.6', Q: '3.4', R: '1.4', S: '1.6', T: '2.2', U: '2.4', V: '3.6', W: '3.4' })
+  await page.getByRole('button', { name: /How do I move it/ }).click()
+  await expect(page.getByTestId('correction')).toHaveText(
+    "Move the film 1.0 mm towards the passenger's side and 0.6 mm towards the windscreen.",
+  )
+  await typeGaps(page, { P: '2.6', Q: '2.4', R: '2.4', S: '2.6', T: '2.3', U: '2.4', V: '2.6', W: '2.4' })
+  await page.getByRole('button', { name: /Measured again/ }).click()
+  await expect(page.getByText('Within 0.5 mm everywhere now. Leave it.')).toBeVisible()
+
+  // The browser is closed and the server killed in the middle: it goes on at the same step.
+  await page.keyboard.press('PageDown')
+  await expect(headline(page)).toContainText('corner')
+  const there = (await headline(page).textContent()) ?? ''
+  await page.close()
+  await shop.kill()
+  await shop.start()
+  const again = await context.newPage()
+  await again.goto(shop.url)
+  await expect(again.getByText(there).first()).toBeVisible()
+  await again.getByRole('link', { name: 'Go on' }).click()
+  await expect(headline(again)).toHaveText(there)
+
+  // Trouble in three taps.
+  await again.getByRole('button', { name: 'Something is wrong' }).click()
+  await again.getByRole('button', { name: 'Dirt or hair' }).click()
+  await again.getByRole('button', { name: 'In the middle' }).click()
+  await expect(again.getByText('Noted: dirt or hair, in the middle.')).toBeVisible()
+
+  // A wait counts down and holds the next step back.
+  await goOnTo(again, /Let it grab/)
+  await again.keyboard.press('PageDown')
+  await expect(again.getByTestId('countdown')).toHaveText(/^(20:00|19:5\d)$/)
+  await expect(again.getByRole('button', { name: /^Done/ })).toBeDisabled()
+  await again.goto(shop.url)
+  await expect(again.getByText(/then Seal the edges/)).toBeVisible()
+  await again.getByRole('link', { name: 'Go on' }).click()
+  await goOnTo(again, /Wipe, photograph, done/)
+  await again.keyboard.press('PageDown')
+  await expect(again.getByRole('heading', { name: 'Bonnet is done' })).toBeVisible()
+
+  await again.getByRole('link', { name: 'Record', exact: true }).click()
+  await expect(again.getByText('H180-2611-04')).toBeVisible()
+  await expect(again.getByText('0412-1')).toBeVisible()
+  const row = again.getByRole('row').filter({ hasText: "driver's side edge, nose" })
+  await expect(row).toContainText('1.6 mm')
+  await expect(row).toContainText('2.6 mm')
+  await expect(again.getByText('Within tolerance.')).toBeVisible()
+  await expect(again.getByText(/dirt or hair/)).toBeVisible()
+  await expect(again.getByText(/cut short by 20 min/)).toBeVisible()
+  const download = again.waitForEvent('download')
+  await again.getByRole('link', { name: 'PDF' }).click()
+  const pdf = readFileSync(await (await download).path())
+  expect(pdf.subarray(0, 5).toString()).toBe('%PDF-')
+  expect(pdf.length).toBeGreaterThan(2000)
+})
+
+test('a lamp laid dry: no mixing, mask, pull, shrink, cut in the gap, tuck', async ({ page, shop }) => {
+  await openLaySheet(page, shop, 'Headlamp')
+  await startFit(page)
+  const seen: string[] = []
+  for (const wanted of [
+    /Mask the paint/,
+    /Bone dry/,
+    /agreed to the tint/,
+    /hold by the bleed/,
+    /Check how it sits/,
+    /flattest place/,
+    /Pull A/,
+    /Shrink the flaps/,
+    /Post-heat/,
+  ]) {
+    await goOnTo(page, wanted)
+    seen.push((await headline(page).textContent()) ?? '')
+  }
+  await expect(page.getByText(/Never hold the gun still/)).toBeVisible()
+  await page.keyboard.press('PageDown')
+  await expect(page.getByRole('heading', { name: 'Wait: cool before the cut' })).toBeVisible()
+  await goOnTo(page, /Cut in the gap/)
+  await expect(page.getByText(/sharps box/).first()).toBeVisible()
+  await goOnTo(page, /Tuck/)
+  expect(seen.join()).not.toContain('Mix')
+  await page.goto(`${shop.url}/jobs/0412/record/0412-headlamp-right`)
+  await expect(page.getByText(/62 % of the light is left/)).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Batches' })).toBeHidden()
+})
+
+test('without the server the fit goes on, and everything arrives once', async ({ page, shop, quiet }) => {
+  await openLaySheet(page, shop, 'Bonnet')
+  await startFit(page)
+  const stored = async (): Promise<string[]> => {
+    const log = await (await fetch(`${shop.url}/api/parts/0412-bonnet/fit`)).json()
+    return log.events.map((e: { kind: string }) => e.kind)
+  }
+  await expect.poll(stored).toEqual(['fitStarted'])
+  await expect(page.getByText('storing')).toBeHidden()
+  await shop.kill()
+  await page.keyboard.press('PageDown')
+  await page.keyboard.press('PageDown')
+  await expect(headline(page)).toHaveText('Mix slip and tack')
+  await expect(page.getByText(/server away, 2 kept here/)).toBeVisible()
+  await shop.start()
+  await expect(page.getByText(/kept here|storing/)).toBeHidden({ timeout: 30_000 })
+  expect(await stored()).toEqual(['fitStarted', 'stepDone', 'stepDone'])
+  quiet.splice(0, quiet.length, ...quiet.filter((line) => !/ERR_CONNECTION_REFUSED/.test(line)))
+})
+
+for (const [name, size] of [
+  ['a laptop', { width: 1280, height: 800 }],
+  ['a tablet held upright', { width: 820, height: 1180 }],
+] as const)
+  test(`on ${name} every step fits: words, picture and the huge target`, async ({ page, shop }) => {
+    await page.setViewportSize(size)
+    await page.goto(`${shop.url}/jobs/0412/lay-sheets/0412-bonnet`)
+    await expect(page.getByTestId('worst-edge')).toBeVisible({ timeout: 60_000 })
+    await startFit(page)
+    for (let i = 0; i < 9; i++) {
+      const target = page.getByRole('button', { name: /^(Done|How do I move it|Go on as it is)/ })
+      const box = (await target.boundingBox())!
+      expect(box.y + box.height).toBeLessThanOrEqual(size.height + 1)
+      expect(box.height).toBeGreaterThanOrEqual(72)
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(size.width)
+      for (const button of await page.getByRole('button', { name: /wrong|Back one/ }).all())
+        expect((await button.boundingBox())!.height).toBeGreaterThanOrEqual(72)
+      await expect(page.getByRole('img', { name: /Picture of the step|millilitres/ }).first()).toBeVisible()
+      const now = (await headline(page).textContent()) ?? ''
+      if (/Measure the gaps/.test(now)) break
+      await page.keyboard.press('PageDown')
+      await expect(headline(page)).not.toHaveText(now)
+    }
+    await expect(headline(page)).toHaveText('Measure the gaps')
+  })

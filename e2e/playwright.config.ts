@@ -1,0 +1,29 @@
+import { defineConfig } from '@playwright/test'
+
+/** Debian's Chromium against the production build; every test starts a server of its own. */
+export default defineConfig({
+  testDir: '.',
+  timeout: 120_000,
+  expect: { timeout: 10_000 },
+  workers: 1,
+  fullyParallel: false,
+  reporter: [['list'], ['json']],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--use-gl=angle',
+        '--use-angle=swiftshader',
+        '--enable-unsafe-swiftshader',
+      ],
+    },
+  },
+})

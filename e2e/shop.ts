@@ -1,0 +1,130 @@
+import { type ChildProcess, spawn } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { test as base, expect, type Page } from '@playwright/test'
+
+/** A demo shop of its own: a server on a free port with an empty data folder. */
+export interface DemoShop {
+  readonly url: string
+  /** Stops the server the hard way, as a power cut would. */
+  kill(): Promise<void>
+  start(): Promise<void>
+}
+
+const freePort = () =>
+  new Promise<number>((resolve) => {
+    const probe = createServer()
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address()
+      const port = typeof address === 'object' && address !== null ? address.port : 0
+      probe.close(() => resolve(port))
+    })
+  })
+
+export const test = base.extend<{ shop: DemoShop; quiet: string[] }>({
+  // biome-ignore lint/correctness/noEmptyPattern: a fixture has to name what it uses
+  shop: async ({}, use) => {
+    const folder = mkdtempSync(join(tmpdir(), 'truelay-e2e-'))
+    const port = await freePort()
+    const url = `http://localhost:${port}`
+    let server: ChildProcess | null = null
+    const shop: DemoShop = {
+      url,
+      async start() {
+        server = spawn(process.execPath, ['apps/server/dist/main.js', '--demo'], {
+          env: { ...process.env, PORT: String(port), TRUELAY_DATA: folder, TRUELAY_LOG: 'error' },
+          stdio: ['ignore', 'ignore', 'inherit'],
+        })
+        for (let i = 0; i < 100; i++) {
+          const answer = await fetch(`${url}/api/health`).catch(() => null)
+          if (answer?.ok) return
+          await new Promise((resolve) => setTimeout(resolve, 100))
+        }
+        throw new Error('the server did not start')
+      },
+      async kill() {
+        const running = server
+        if (running === null || running.exitCode !== null) return
+        await new Promise((resolve) => {
+          running.once('exit', resolve)
+          running.kill('SIGKILL')
+        })
+      },
+    }
+    await shop.start()
+    await use(shop)
+    await shop.kill()
+    rmSync(folder, { recursive: true, force: true })
+  },
+  /** Every warning and error of the page; a test fails on any that is not expected. */
+  quiet: [
+    async ({ page }, use) => {
+      const heard: string[] = []
+      page.on('console', (message) => {
+        if (!['error', 'warning'].includes(message.type())) return
+        // The 3D library warns about its own clock; software drawing about speed.
+        if (/THREE\.Clock|GPU stall|WebGL-/.test(message.text())) return
+        heard.push(message.text())
+      })
+      page.on('pageerror', (error) => heard.push(error.message))
+      await use(heard)
+      expect(heard).toEqual([])
+    },
+    { auto: true },
+  ],
+})
+
+export { expect }
+
+export async function openLaySheet(page: Page, shop: DemoShop, part: string) {
+  await page.goto(shop.url)
+  const row = page
+    .getByRole('listitem')
+    .filter({ hasText: part })
+    .filter({ has: page.getByRole('link', { name: 'Lay sheet' }) })
+  await row.getByRole('link', { name: 'Lay sheet' }).click()
+  await expect(page.getByTestId('worst-edge')).toBeVisible({ timeout: 60_000 })
+}
+
+export async function startFit(page: Page) {
+  await page.getByRole('link', { name: 'To the fit' }).click()
+  await page.getByRole('button', { name: /Start/ }).click({ timeout: 60_000 })
+  await expect(page.getByTestId('headline')).toBeVisible()
+}
+
+export const headline = (page: Page) => page.getByTestId('headline')
+
+/** Presses the foot pedal until a step with that headline is on the screen; ends waits that come by. */
+export async function goOnTo(page: Page, wanted: RegExp) {
+  for (let i = 0; i < 40; i++) {
+    const ready = page.getByRole('button', { name: 'It is ready already' })
+    await expect(headline(page).or(ready)).toBeVisible()
+    if (await ready.isVisible()) {
+      await ready.click()
+      await expect(ready).toBeHidden()
+      continue
+    }
+    const now = (await headline(page).textContent()) ?? ''
+    if (wanted.test(now)) return
+    if (/Measure the gaps|Check how it sits/.test(now)) await measureAsWanted(page)
+    await page.keyboard.press('PageDown')
+    await expect(page.getByText(now, { exact: true }).first()).toBeHidden()
+  }
+  throw new Error(`no step ${wanted}`)
+}
+
+const gapField = (page: Page, letter: string) => page.getByRole('textbox', { name: new RegExp(`^${letter} `) })
+
+export async function typeGaps(page: Page, gaps: Record<string, string>) {
+  for (const [letter, text] of Object.entries(gaps)) await gapField(page, letter).fill(text)
+}
+
+/** Types what each field says is wanted. */
+export async function measureAsWanted(page: Page) {
+  for (const field of await page.getByRole('textbox').all())
+    await field.fill((await field.getAttribute('placeholder')) ?? '')
+  await page.getByRole('button', { name: /How do I move it|Measured again/ }).click()
+  await expect(page.getByText(/Leave it\./)).toBeVisible()
+}

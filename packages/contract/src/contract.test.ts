@@ -1,0 +1,120 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from 'vitest'
+import {
+  applyFitEvent,
+  type FitEvent,
+  filmDoc,
+  fitEvents,
+  formDoc,
+  notBegun,
+  partPlan,
+  pieceDoc,
+  replayFit,
+  runningWait,
+  sayProblem,
+} from './index.ts'
+
+const read = (file: string): unknown =>
+  JSON.parse(readFileSync(new URL(`../../../demo/${file}`, import.meta.url), 'utf8'))
+
+const step = (id: string, more: object = {}) => ({
+  id,
+  phase: 'prepare',
+  headline: id,
+  detail: '',
+  why: 'because',
+  picture: { film: 'none', marks: [] },
+  inHand: [],
+  people: 1,
+  minutes: 1,
+  cautions: [],
+  ...more,
+})
+const square = [
+  [0, 0],
+  [1, 0],
+  [1, 1],
+]
+const plan = partPlan.parse({
+  partId: 'p',
+  partName: 'Part',
+  film: { id: 'f', name: 'Film', type: 'paint film', laid: 'wet' },
+  material: 'painted steel',
+  grade: 1,
+  gradeWords: '',
+  schools: [],
+  solutions: [],
+  anchors: [],
+  pulls: [],
+  edges: [],
+  checks: [],
+  gapToleranceMm: 0.5,
+  directions: { right: 'r', left: 'l', up: 'u', down: 'd' },
+  drawing: { part: square, holes: [], piece: square, cutOuts: [], edges: [] },
+  steps: [step('wash'), step('grab', { wait: { label: 'grab', leastMinutes: 20 } }), step('look')],
+  minutes: 3,
+})
+let serial = 0
+const event = (kind: string, more: object = {}, at = '2030-05-01T09:00:00.000Z') =>
+  fitEvents.parse([
+    {
+      id: `00000000-0000-4000-8000-${String(++serial).padStart(12, '0')}`,
+      partId: 'p',
+      personId: 'ines',
+      at,
+      kind,
+      ...more,
+    },
+  ])[0] as FitEvent
+const begun = () => applyFitEvent(notBegun, event('fitStarted', { plan }))
+
+test('every file of the demo shop passes its schema', () => {
+  for (const id of ['pipit-bonnet', 'pipit-headlamp-right'])
+    expect(formDoc.safeParse(read(`forms/${id}.json`)).success).toBe(true)
+  for (const id of ['clearcoat-hull-180', 'dusk-glass-dry'])
+    expect(filmDoc.safeParse(read(`films/${id}.json`)).success).toBe(true)
+  for (const id of ['pipit-bonnet-piece', 'pipit-headlamp-right-piece'])
+    expect(pieceDoc.safeParse(read(`pieces/${id}.json`)).success).toBe(true)
+})
+
+test('a form whose outline names an unknown edge is told which, and where', () => {
+  const form = read('forms/pipit-bonnet.json') as { outline: { edge: string }[] }
+  form.outline[2]!.edge = 'roof'
+  const parsed = formDoc.safeParse(form)
+  expect(parsed.success).toBe(false)
+  if (!parsed.success)
+    expect(sayProblem(parsed.error).sentence).toBe(
+      'outline[2].edge: no edge is called "roof"; add it to "edges" or use one of rear, driver, nose, passenger',
+    )
+})
+
+test('a missing field is named with what is expected there', () => {
+  const parsed = formDoc.safeParse({ ...(read('forms/pipit-bonnet.json') as object), start: undefined })
+  expect(parsed.success ? '' : sayProblem(parsed.error).sentence).toContain('start')
+})
+
+test('a fit goes on step by step, back, and to its end', () => {
+  let state = begun()
+  state = applyFitEvent(state, event('stepDone', { stepId: 'wash' }))
+  expect(state.phase === 'fitting' && state.done.length).toBe(1)
+  state = applyFitEvent(state, event('stepReopened', { stepId: 'wash' }))
+  expect(state.phase === 'fitting' && state.done.length).toBe(0)
+  for (const stepId of ['wash', 'grab', 'look']) state = applyFitEvent(state, event('stepDone', { stepId }))
+  expect(state.phase).toBe('finished')
+})
+
+test('an event that does not fit where the work stands changes nothing', () => {
+  expect(applyFitEvent(notBegun, event('stepDone', { stepId: 'wash' }))).toBe(notBegun)
+  const state = begun()
+  expect(applyFitEvent(state, event('stepDone', { stepId: 'look' }))).toBe(state)
+  expect(applyFitEvent(state, event('fitStarted', { plan }))).toBe(state)
+})
+
+test('a wait runs from the step before it, until it is cut short', () => {
+  let state = replayFit([event('fitStarted', { plan }), event('stepDone', { stepId: 'wash' })])
+  expect(runningWait(state)).toBeNull()
+  state = applyFitEvent(state, event('stepDone', { stepId: 'grab' }, '2030-05-01T10:00:00.000Z'))
+  expect(runningWait(state)?.until.toISOString()).toBe('2030-05-01T10:20:00.000Z')
+  state = applyFitEvent(state, event('waitEnded', { stepId: 'grab', earlySeconds: 300 }))
+  expect(runningWait(state)).toBeNull()
+})

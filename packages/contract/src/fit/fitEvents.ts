@@ -1,0 +1,77 @@
+import { z } from 'zod'
+import { moment, partId, personId } from '../ids.ts'
+import { partPlan } from '../partPlan.ts'
+
+const common = {
+  /** Made by the tablet: sent twice, stored once. */
+  id: z.uuid(),
+  partId,
+  personId,
+  /** The tablet's clock when it happened. */
+  at: moment,
+}
+const stepId = z.string().min(1).max(60)
+
+export const gapReading = z.strictObject({
+  checkId: z.string().min(1).max(8),
+  measuredMm: z.number().min(-120).max(120),
+})
+export type GapReading = z.infer<typeof gapReading>
+
+export const problemKinds = [
+  'fingers',
+  'air bubble',
+  'water bubble',
+  'dirt or hair',
+  'crease',
+  'glue line',
+  'lifting edge',
+  'bridging',
+  'silvering',
+  'grabbed too early',
+  'will not grab',
+  'gap uneven',
+  'knife mark',
+  'torn piece',
+  'burnt film',
+] as const
+
+/** What happens during a fit, in the order in which it happened; never changed, only added to. */
+export const fitEvent = z.discriminatedUnion('kind', [
+  z.strictObject({ ...common, kind: z.literal('fitStarted'), plan: partPlan }),
+  z.strictObject({ ...common, kind: z.literal('stepDone'), stepId }),
+  /** The wait after a step was cut short by hand, by this much. */
+  z.strictObject({ ...common, kind: z.literal('waitEnded'), stepId, earlySeconds: z.number().min(0).max(1e6) }),
+  /** Back to a step: it and all after it are open again. */
+  z.strictObject({ ...common, kind: z.literal('stepReopened'), stepId }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('batchMixed'),
+    stepId,
+    batchNumber: z.string().min(1).max(30),
+    says: z.string().max(60),
+    batchMl: z.number().min(0).max(100_000),
+    alcoholPercent: z.number().min(0).max(100),
+    soapMlPerL: z.number().min(0).max(200),
+  }),
+  z.strictObject({ ...common, kind: z.literal('gapsMeasured'), stepId, readings: z.array(gapReading).min(2).max(8) }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('problemSeen'),
+    stepId,
+    problem: z.enum(problemKinds),
+    place: z.string().max(80),
+    comeBack: z.boolean(),
+  }),
+])
+export type FitEvent = z.infer<typeof fitEvent>
+export type FitEventOf<K extends FitEvent['kind']> = Extract<FitEvent, { kind: K }>
+
+export const fitEvents = z.array(fitEvent).min(1).max(200)
+
+/** What the server says to events: which it has now, whether or not it had them before. */
+export const fitReceipt = z.strictObject({ stored: z.array(z.uuid()), known: z.array(z.uuid()) })
+export type FitReceipt = z.infer<typeof fitReceipt>
+
+export const fitLog = z.strictObject({ partId, events: z.array(fitEvent) })
+export type FitLog = z.infer<typeof fitLog>

@@ -1,0 +1,120 @@
+import type { FormDoc } from '@truelay/core/form'
+import { z } from 'zod'
+import { point, polygon } from './geometry.ts'
+import { formId } from './ids.ts'
+
+const name = z.string().min(1).max(60)
+const marginMm = z.number().min(-80).max(40)
+
+export const edgeCode = z.enum(['stop-short', 'lip-stop', 'wrap', 'tuck', 'gap-cut', 'surface-cut', 'butt', 'overlap'])
+export const partMaterial = z.enum([
+  'painted steel',
+  'painted aluminium',
+  'painted plastic',
+  'lens plastic',
+  'gloss trim',
+  'glass',
+])
+
+const outlineSegment = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('line'), to: point, edge: name }),
+  z.strictObject({
+    kind: z.literal('arc'),
+    to: point,
+    radiusMm: z.number().positive().max(50_000),
+    turn: z.enum(['left', 'right']),
+    edge: name,
+  }),
+  z.strictObject({ kind: z.literal('spline'), through: z.array(point).max(200), to: point, edge: name }),
+])
+
+const hole = z.strictObject({
+  name,
+  label: name,
+  outline: polygon,
+  code: edgeCode,
+  marginMinMm: marginMm.optional(),
+  marginMaxMm: marginMm.optional(),
+})
+
+const direction = z.string().min(1).max(40)
+
+/** A part's measured shape as it is saved. */
+export const formDoc = z
+  .strictObject({
+    id: formId,
+    name,
+    version: z.number().int().min(1),
+    family: z.enum(['panel', 'lamp']),
+    material: partMaterial,
+    start: point,
+    outline: z.array(outlineSegment).min(2).max(500),
+    edges: z
+      .array(
+        z.strictObject({
+          name,
+          label: name,
+          code: edgeCode,
+          marginMinMm: marginMm.optional(),
+          marginMaxMm: marginMm.optional(),
+          behind: z.string().max(60).optional(),
+        }),
+      )
+      .min(1)
+      .max(40),
+    directions: z.strictObject({ right: direction, left: direction, up: direction, down: direction }),
+    bow: z
+      .array(
+        z.strictObject({
+          name,
+          from: point,
+          to: point,
+          sagittaMm: z.number().min(-500).max(1000),
+          atFraction: z.number().gt(0).lt(1).optional(),
+          chordMm: z.number().positive().max(20_000).optional(),
+        }),
+      )
+      .max(100),
+    bodyLines: z
+      .array(
+        z.strictObject({
+          name,
+          along: z.array(point).min(2).max(200),
+          turnDeg: z.number().min(-60).max(60),
+          radiusMm: z.number().min(0.5).max(500),
+          reachMm: z.number().min(5).max(1000),
+        }),
+      )
+      .max(20),
+    recesses: z
+      .array(
+        z.strictObject({
+          name,
+          outline: polygon,
+          depthMm: z.number().positive().max(200),
+          wallDeg: z.number().min(1).max(80),
+        }),
+      )
+      .max(20),
+    holes: z.array(hole).max(20),
+    marks: z.array(z.strictObject({ name, label: name, at: point, weight: z.number().positive().max(100) })).max(40),
+  })
+  .superRefine((form, context) => {
+    const edges = new Set(form.edges.map((e) => e.name))
+    form.outline.forEach((segment, i) => {
+      if (!edges.has(segment.edge))
+        context.addIssue({
+          code: 'custom',
+          path: ['outline', i, 'edge'],
+          message: `no edge is called "${segment.edge}"; add it to "edges" or use one of ${[...edges].join(', ')}`,
+        })
+    })
+    for (const [i, edge] of [...form.edges, ...form.holes].entries()) {
+      if (edge.marginMinMm !== undefined && edge.marginMaxMm !== undefined && edge.marginMinMm > edge.marginMaxMm)
+        context.addIssue({
+          code: 'custom',
+          path: ['edges', i],
+          message: 'marginMinMm must not be larger than marginMaxMm',
+        })
+    }
+  }) satisfies z.ZodType<FormDoc>

@@ -1,0 +1,26 @@
+import { z } from 'zod'
+
+const id = <B extends string>(brand: B) =>
+  z
+    .string()
+    .min(1)
+    .max(64)
+    .regex(/^[a-z0-9][a-z0-9-]*$/i)
+    .brand<B, 'inout'>()
+    .describe(brand)
+
+export const jobId = id('JobId')
+export const partId = id('PartId')
+export const formId = id('FormId')
+export const filmId = id('FilmId')
+export const pieceId = id('PieceId')
+export const personId = id('PersonId')
+export type JobId = z.infer<typeof jobId>
+export type PartId = z.infer<typeof partId>
+export type FormId = z.infer<typeof formId>
+export type FilmId = z.infer<typeof filmId>
+export type PieceId = z.infer<typeof pieceId>
+export type PersonId = z.infer<typeof personId>
+
+/** A moment in ISO 8601 with its zone. */
+export const moment = z.iso.datetime({ offset: true })

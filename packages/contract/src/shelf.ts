@@ -1,0 +1,45 @@
+import type { PiecePattern } from '@truelay/core/align'
+import type { FilmDoc } from '@truelay/core/plan'
+import { z } from 'zod'
+import { point, polygon } from './geometry.ts'
+import { filmId, pieceId } from './ids.ts'
+
+const share = z.number().min(0).max(1)
+
+export const filmDoc = z.strictObject({
+  id: filmId,
+  name: z.string().min(1).max(80),
+  type: z.enum(['paint film', 'lens tint', 'trim vinyl']),
+  laid: z.enum(['wet', 'dry']),
+  thicknessUm: z.number().min(20).max(500),
+  handling: z.strictObject({
+    take: z.number().min(0).max(0.1),
+    coldStretch: share,
+    warmStretch: share,
+    glueLineStretch: share,
+  }),
+  transmission: z.number().gt(0).max(1).optional(),
+  damageC: z.number().min(60).max(200),
+}) satisfies z.ZodType<FilmDoc>
+export type Film = z.infer<typeof filmDoc>
+
+export const piecePattern = z.strictObject({
+  name: z.string().min(1).max(80),
+  outline: polygon,
+  cutOuts: z.array(polygon).max(20),
+  marks: z.array(z.strictObject({ name: z.string().min(1).max(60), at: point })).max(40),
+}) satisfies z.ZodType<PiecePattern>
+
+/** One shape of a kit. */
+export const pieceDoc = z.strictObject({
+  id: pieceId,
+  kit: z.string().min(1).max(80),
+  name: z.string().min(1).max(80),
+  side: z.enum(['left', 'right', 'middle']),
+  count: z.number().int().min(1).max(20),
+  spares: z.number().int().min(0).max(20),
+  filmId,
+  lot: z.string().min(1).max(40),
+  pattern: piecePattern,
+})
+export type Piece = z.infer<typeof pieceDoc>

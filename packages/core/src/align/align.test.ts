@@ -1,0 +1,191 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { applyRigid, type Polygon, turnAbout, type Vec2 } from '../geometry/index.ts'
+import {
+  correctionFromGaps,
+  correctionWords,
+  coverage,
+  edgeMargins,
+  edgeSpots,
+  endOfEdge,
+  type GapCheck,
+  place,
+  plainDirections,
+  registerPiece,
+  roomiestMove,
+  summarizeEdges,
+  thenPlaced,
+  tolerance,
+} from './index.ts'
+
+const rectangle = (w: number, h: number, inset = 0): Polygon => [
+  [inset, inset],
+  [w - inset, inset],
+  [w - inset, h - inset],
+  [inset, h - inset],
+]
+const part = {
+  outline: { polygon: rectangle(400, 300), edgeOfSide: ['bottom', 'right', 'top', 'left'], corners: [0, 1, 2, 3] },
+  holes: [],
+}
+const rules = Object.fromEntries(['bottom', 'right', 'top', 'left'].map((edge) => [edge, { minMm: 2, maxMm: 3 }]))
+const spots = edgeSpots(part, 10)
+const piece = { outline: rectangle(400, 300, 2.5), cutOuts: [] }
+
+describe('edge margins', () => {
+  test('a rectangle inside a rectangle has its inset all along, corners too', () => {
+    for (const m of edgeMargins(spots, piece)) expect(m.marginMm).toBeCloseTo(2.5, 9)
+  })
+  test('film past the edge counts as negative', () => {
+    const margins = edgeMargins(spots, { outline: rectangle(400, 300, -12), cutOuts: [] })
+    for (const m of margins) expect(m.marginMm).toBeCloseTo(-12, 9)
+  })
+  test('a move shows on both sides with opposite signs', () => {
+    const margins = edgeMargins(spots, thenPlaced(piece, { xMm: 0.7, yMm: 0, turnDeg: 0 }))
+    const middle = (edge: string) => margins.filter((m) => m.edge === edge)[15]!
+    expect(middle('left').marginMm).toBeCloseTo(3.2, 9)
+    expect(middle('right').marginMm).toBeCloseTo(1.8, 9)
+    expect(summarizeEdges(margins, rules)[0]).toMatchObject({ edge: 'left' })
+  })
+  test('a cut-out over a hole stops short of it on the outside', () => {
+    const ring = (r: number): Polygon =>
+      Array.from({ length: 60 }, (_, k) => [
+        200 + r * Math.cos((k * Math.PI) / 30),
+        150 + r * Math.sin((k * Math.PI) / 30),
+      ])
+    const holed = { ...part, holes: [{ polygon: ring(20), edgeOfSide: ring(20).map(() => 'badge'), corners: [0] }] }
+    const margins = edgeMargins(edgeSpots(holed, 10), { ...piece, cutOuts: [ring(22)] })
+    for (const m of margins.filter((x) => x.edge === 'badge')) expect(m.marginMm).toBeCloseTo(2, 1)
+    const over = edgeMargins(edgeSpots(holed, 10), { ...piece, cutOuts: [ring(18)] })
+    for (const m of over.filter((x) => x.edge === 'badge')) expect(m.marginMm).toBeCloseTo(-2, 1)
+  })
+})
+
+test('coverage is a share of the part', () => {
+  expect(coverage(part, piece).covered).toBeCloseTo((395 * 295) / 120_000, 6)
+  expect(coverage(part, thenPlaced(piece, { xMm: 40, yMm: 0, turnDeg: 0 })).covered).toBeCloseTo(
+    (357.5 * 295) / 120_000,
+    6,
+  )
+})
+
+test('tolerance of a centred rectangle is half a millimetre each way', () => {
+  const { sideMm, upMm, turnDeg } = tolerance(edgeMargins(spots, piece), rules, [200, 150])
+  expect(sideMm.plus).toBeCloseTo(0.5, 6)
+  expect(sideMm.minus).toBeCloseTo(0.5, 6)
+  expect(upMm.plus).toBeCloseTo(0.5, 6)
+  expect(turnDeg.plus).toBeGreaterThan(0.1)
+  expect(turnDeg.plus).toBeLessThan(0.16)
+})
+
+describe('registration', () => {
+  const marks = [
+    { name: 'a', at: [0, 0] as Vec2, weight: 1 },
+    { name: 'b', at: [400, 0] as Vec2, weight: 1 },
+    { name: 'c', at: [400, 300] as Vec2, weight: 1 },
+  ]
+  const pattern = { name: 'Piece', ...piece, marks: marks.map(({ name, at }) => ({ name, at })) }
+  test('a pattern drawn anywhere comes to lie on its part', () => {
+    const away = turnAbout([50, 20], 0.8, [700, -300])
+    const moved = {
+      ...pattern,
+      outline: pattern.outline.map((p) => applyRigid(away, p)),
+      marks: pattern.marks.map((m) => ({ ...m, at: applyRigid(away, m.at) })),
+    }
+    const found = registerPiece(part, marks, moved, spots, rules)
+    if (!found.ok) throw new Error(found.failure.sentence)
+    const back = place(moved, found.value).outline
+    back.forEach((p, i) => {
+      expect(Math.hypot(p[0] - piece.outline[i]![0], p[1] - piece.outline[i]![1])).toBeLessThan(0.02)
+    })
+  })
+  test.each([
+    ['far too small', { ...pattern, outline: rectangle(100, 80) }, 'PIECE_TOO_SMALL'],
+    ['far too large', { ...pattern, outline: rectangle(900, 800) }, 'PIECE_TOO_LARGE'],
+    ['without common marks', { ...pattern, marks: [] }, 'MARKS_TOO_FEW'],
+  ])('a piece %s is refused', (_, wrong, code) => {
+    const found = registerPiece(part, marks, wrong, spots, rules)
+    expect(found.ok ? 'fine' : found.failure.code).toBe(code)
+  })
+  test('the roomiest move brings a displaced piece back', () => {
+    const off = thenPlaced(piece, { xMm: 1.3, yMm: -0.8, turnDeg: 0.1 })
+    const back = place({ outline: off.outline, cutOuts: [] }, roomiestMove(off, spots, rules))
+    expect(summarizeEdges(edgeMargins(spots, back), rules)[0]!.outsideMm).toBeLessThan(-0.4)
+  })
+})
+
+describe('correction from gaps', () => {
+  const places: { at: Vec2; normal: Vec2 }[] = [
+    { at: [100, 0], normal: [0, 1] },
+    { at: [300, 0], normal: [0, 1] },
+    { at: [400, 150], normal: [-1, 0] },
+    { at: [200, 300], normal: [0, -1] },
+    { at: [0, 150], normal: [1, 0] },
+  ]
+  /** Gaps that a film shows after it was moved away from 2.5 mm everywhere, for straight edges. */
+  const gapsAfter = (x: number, y: number, turnDeg: number): GapCheck[] =>
+    places.map(({ at, normal }) => {
+      const film: Vec2 = [at[0] + 2.5 * normal[0], at[1] + 2.5 * normal[1]]
+      const a = (turnDeg * Math.PI) / 180
+      const q: Vec2 = [film[0] - 200, film[1] - 150]
+      const moved: Vec2 = [
+        200 + q[0] * Math.cos(a) - q[1] * Math.sin(a) + x,
+        150 + q[0] * Math.sin(a) + q[1] * Math.cos(a) + y,
+      ]
+      const n: Vec2 = [
+        normal[0] * Math.cos(a) - normal[1] * Math.sin(a),
+        normal[0] * Math.sin(a) + normal[1] * Math.cos(a),
+      ]
+      const gap = ((moved[0] - at[0]) * n[0] + (moved[1] - at[1]) * n[1]) / (n[0] * normal[0] + n[1] * normal[1])
+      return { at, normal, measuredMm: gap, wantedMm: 2.5 }
+    })
+  test('undoes any small displacement', () => {
+    const small = fc.double({ min: -4, max: 4, noNaN: true })
+    fc.assert(
+      fc.property(small, small, fc.double({ min: -0.5, max: 0.5, noNaN: true }), (x, y, turnDeg) => {
+        const found = correctionFromGaps(gapsAfter(x, y, turnDeg))
+        if (!found.ok) throw new Error(found.failure.sentence)
+        expect(found.value.turnDeg).toBeCloseTo(-turnDeg, 1)
+        for (const residual of found.value.residualMm) expect(Math.abs(residual)).toBeLessThan(0.06)
+      }),
+    )
+  })
+  test('says what gaps on one side cannot tell', () => {
+    const found = correctionFromGaps(gapsAfter(1, 1, 0).slice(0, 2))
+    if (!found.ok) throw new Error(found.failure.sentence)
+    expect(found.value.sigma.moveMm[0]).toBe(Number.POSITIVE_INFINITY)
+    expect(Number.isFinite(found.value.sigma.moveMm[1])).toBe(true)
+    expect(found.value.moveMm[0]).toBeCloseTo(0, 9)
+    expect(found.value.moveMm[1]).toBeCloseTo(-1, 2)
+  })
+  test('more readings make it surer', () => {
+    const sigma = (count: number) => {
+      const found = correctionFromGaps(gapsAfter(1, 0, 0).slice(0, count))
+      return found.ok ? found.value.sigma.moveMm[1] : Number.NaN
+    }
+    expect(sigma(5)).toBeLessThan(sigma(3))
+  })
+  test('one gap is too few, and a normal of nothing has no direction', () => {
+    const [one] = gapsAfter(0, 0, 0)
+    expect(correctionFromGaps([one!]).ok).toBe(false)
+    expect(correctionFromGaps([one!, { ...one!, normal: [0, 0] }]).ok).toBe(false)
+  })
+})
+
+test('a correction in words', () => {
+  expect(correctionWords({ moveMm: [-2.5, 0.02], turnDeg: -0.2 })).toBe(
+    'Turn the film 0.2° clockwise, then move it 2.5 mm towards the left.',
+  )
+  expect(correctionWords({ moveMm: [0.4, 1.2], turnDeg: 0 })).toBe(
+    'Move the film 1.2 mm towards the top and 0.4 mm towards the right.',
+  )
+  expect(correctionWords({ moveMm: [0, 0], turnDeg: 0.02 })).toBe('Turn the film 0.02° counter-clockwise.')
+  expect(correctionWords({ moveMm: [0, 0], turnDeg: 0 })).toBe('It sits right: leave it.')
+})
+
+test('a spot near an end of its edge is named after that end', () => {
+  const along = [0, 100, 200, 300].map((x) => ({ at: [x, 0] as Vec2 }))
+  expect(endOfEdge(plainDirections, along, { at: [20, 0] })).toBe('the left')
+  expect(endOfEdge(plainDirections, along, { at: [290, 0] })).toBe('the right')
+  expect(endOfEdge(plainDirections, along, { at: [150, 0] })).toBeNull()
+})

@@ -1,0 +1,28 @@
+export { correctionFromGaps, type Correction, defaultGapSigmaMm, type GapCheck } from './correction.ts'
+export { type Coverage, coverage } from './coverage.ts'
+export {
+  type EdgeMargin,
+  type EdgeRule,
+  type EdgeRules,
+  type EdgeSpot,
+  type EdgeSpots,
+  type EdgeSummary,
+  edgeMargins,
+  edgeSpots,
+  outsideRule,
+  type PlacedPiece,
+  summarizeEdges,
+} from './edgeMargins.ts'
+export {
+  movePiece,
+  type PieceMark,
+  type PiecePattern,
+  place,
+  registerPiece,
+  roomiestMove,
+  type TargetMark,
+} from './registerPiece.ts'
+export { thenPlaced } from './shiftPiece.ts'
+export { type Room, type Tolerance, tolerance } from './tolerance.ts'
+export { correctionWords, type DirectionWords, plainDirections, plainWords, type WordOptions } from './words.ts'
+export { endOfEdge } from './whereOnEdge.ts'

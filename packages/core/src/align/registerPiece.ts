@@ -1,0 +1,141 @@
+import {
+  applyRigid,
+  centroid,
+  fitRigid,
+  type Polygon,
+  type RigidMove,
+  signedArea,
+  thenRigid,
+  turnAbout,
+  type Vec2,
+} from '../geometry/index.ts'
+import type { FlatPart } from '../lay/index.ts'
+import { done, failure, type Result, refused } from '../result/index.ts'
+import {
+  type EdgeRules,
+  type EdgeSpots,
+  edgeMargins,
+  growthPerRad,
+  outsideRule,
+  type PlacedPiece,
+} from './edgeMargins.ts'
+import { estimate, type Wish } from './leastSquares.ts'
+
+export interface PieceMark {
+  readonly name: string
+  readonly at: Vec2
+}
+
+/** A piece's pattern in its own coordinates, mm. */
+export interface PiecePattern {
+  readonly name: string
+  readonly outline: Polygon
+  /** In the order of the part's holes. */
+  readonly cutOuts: readonly Polygon[]
+  readonly marks: readonly PieceMark[]
+}
+
+/** A mark of the part carried into the film. */
+export interface TargetMark extends PieceMark {
+  readonly weight: number
+}
+
+const leastShare = 0.6
+const mostShare = 1.8
+
+/**
+ * Where the piece belongs: first its marks onto the part's marks (weighted Procrustes), then a few Gauss-Newton steps
+ * that bring every edge as near as it goes to the middle of its rule, the marks still counting.
+ * Can be refused: `MARKS_TOO_FEW`, `PIECE_TOO_SMALL`, `PIECE_TOO_LARGE`.
+ */
+export function registerPiece(
+  part: Pick<FlatPart, 'outline' | 'holes'>,
+  targets: readonly TargetMark[],
+  pattern: PiecePattern,
+  spots: EdgeSpots,
+  rules: EdgeRules,
+): Result<RigidMove> {
+  const piecePercent = (100 * Math.abs(signedArea(pattern.outline))) / Math.abs(signedArea(part.outline.polygon))
+  if (piecePercent < 100 * leastShare) return refused(failure('PIECE_TOO_SMALL', { piece: pattern.name, piecePercent }))
+  if (piecePercent > 100 * mostShare) return refused(failure('PIECE_TOO_LARGE', { piece: pattern.name, piecePercent }))
+  const pairs = targets.flatMap((target) => {
+    const mark = pattern.marks.find((m) => m.name === target.name)
+    return mark ? [{ from: mark.at, to: target.at, weight: target.weight }] : []
+  })
+  if (pairs.length < 2) return refused(failure('MARKS_TOO_FEW', { piece: pattern.name, found: pairs.length }))
+  let move = fitRigid(
+    pairs.map((p) => p.from),
+    pairs.map((p) => p.to),
+    pairs.map((p) => p.weight),
+  )
+  const markSigmaMm = 2
+  for (let round = 0; round < 4; round++) {
+    const marks: Wish[] = pairs.flatMap(({ from, to, weight }) => {
+      const [x, y] = applyRigid(move, from)
+      const sigma = markSigmaMm / Math.sqrt(weight)
+      const about = applyRigid(move, centroid(pattern.outline))
+      return [
+        { row: [1, 0, -(y - about[1]) / leverMm], wanted: to[0] - x, sigma },
+        { row: [0, 1, (x - about[0]) / leverMm], wanted: to[1] - y, sigma },
+      ] satisfies Wish[]
+    })
+    move = thenRigid(
+      move,
+      stepToMiddle(place(pattern, move), spots, rules, () => 1, marks),
+    )
+  }
+  return done(move)
+}
+
+/** Turns are counted in mm at this distance, so that all three unknowns are of like size. */
+const leverMm = 300
+
+/**
+ * From where the piece lies now, the move that leaves the most room to every rule: the largest departure from the
+ * middle of the rules is made small by reweighted least squares (about the 8-norm).
+ */
+export function roomiestMove(piece: PlacedPiece, spots: EdgeSpots, rules: EdgeRules): RigidMove {
+  let total: RigidMove = { turnRad: 0, moveMm: [0, 0] }
+  let now = piece
+  for (let round = 0; round < 8; round++) {
+    const step = stepToMiddle(now, spots, rules, (departure) => Math.max(0.05, departure) ** 3, [])
+    total = thenRigid(total, step)
+    now = movePiece(piece, total)
+  }
+  return total
+}
+
+function stepToMiddle(
+  piece: PlacedPiece,
+  spots: EdgeSpots,
+  rules: EdgeRules,
+  weight: (departureShare: number) => number,
+  more: readonly Wish[],
+): RigidMove {
+  const about = centroid(piece.outline)
+  const wishes: Wish[] = []
+  for (const margin of edgeMargins(spots, piece)) {
+    const rule = rules[margin.edge]
+    if (rule === undefined) continue
+    const half = Math.max(0.1, (rule.maxMm - rule.minMm) / 2)
+    const departure = Math.abs(outsideRule(margin, rules) + half) / half
+    const sigma = half / Math.sqrt(weight(departure))
+    wishes.push({
+      row: [margin.growth[0], margin.growth[1], growthPerRad(margin, about) / leverMm],
+      wanted: (rule.minMm + rule.maxMm) / 2 - margin.marginMm,
+      sigma: sigma * Math.sqrt(spots.spots.length / 40),
+    })
+  }
+  const { value } = estimate([...wishes, ...more])
+  return turnAbout(about, value[2] / leverMm, [value[0], value[1]])
+}
+
+/** The pattern as it lies after a move. */
+export function place(pattern: Pick<PiecePattern, 'outline' | 'cutOuts'>, move: RigidMove): PlacedPiece {
+  return movePiece(pattern, move)
+}
+
+export function movePiece(piece: PlacedPiece, move: RigidMove): PlacedPiece {
+  const all = (polygon: Polygon) => polygon.map((p) => applyRigid(move, p))
+  return { outline: all(piece.outline), cutOuts: piece.cutOuts.map(all) }
+}

@@ -1,0 +1,217 @@
+import { CholeskyDecomposition, Matrix } from 'ml-matrix'
+import { boundsOf, contains, distance, lerp, nearestOnOutline, type Polygon, type Vec2 } from '../geometry/index.ts'
+import { done, failure, type Result, refused } from '../result/index.ts'
+import type { BowReading } from './formTypes.ts'
+
+export interface BowOptions {
+  /** How well a sagitta is read under a straightedge, mm. */
+  readonly readingToleranceMm: number
+  /** How far a real part departs from an even bow, as a share of its largest sagitta. */
+  readonly unevenShare: number
+  /** How far along the part such a departure reaches, as a share of the part's diagonal. */
+  readonly reachShare: number
+}
+
+export const bowDefaults: BowOptions = { readingToleranceMm: 0.5, unevenShare: 0.6, reachShare: 0.5 }
+
+export interface FittedBow {
+  heightAt(p: Vec2): number
+  /** One standard deviation of what the sagitta of a chord could still be, mm. */
+  unsureOfChord(from: Vec2, to: Vec2): number
+}
+
+/** A chord with its reading, in the part's scale: height(middle) - weighted heights of the ends. */
+interface Functional {
+  readonly points: readonly Vec2[]
+  readonly weights: readonly number[]
+}
+
+const contactToleranceMm = 2
+const evenVariance = 1e4
+const relativeNugget = 1e-11
+
+/**
+ * The smoothest surface that has exactly the measured sagitta under every straightedge: an even bow (a quadratic,
+ * taken as far as it goes) plus a smooth departure (universal kriging with a Matérn 5/2 covariance; Rasmussen and
+ * Williams, "Gaussian Processes for Machine Learning", 2.7 and 4.2; leave-one-out residuals as in their 5.4.2).
+ * The part's tilt and height are free: a straightedge cannot see them, and film does not care.
+ *
+ * @param outline the part seen straight on
+ * @param underneath height of body lines and recesses, which the readings include
+ * Can be refused: `BOW_OUTSIDE`, `BOW_CHORD_SHORT`, `BOW_CONTRADICTS`.
+ */
+export function fitBow(
+  outline: Polygon,
+  readings: readonly BowReading[],
+  underneath: (p: Vec2) => number,
+  options: BowOptions = bowDefaults,
+): Result<FittedBow> {
+  for (const reading of readings) {
+    for (const p of [reading.from, reading.to]) {
+      if (!contains(outline, p) && nearestOnOutline(outline, p).distanceMm > contactToleranceMm)
+        return refused(failure('BOW_OUTSIDE', { reading: reading.name, xMm: p[0], yMm: p[1] }))
+    }
+    const planMm = distance(reading.from, reading.to)
+    if (reading.chordMm !== undefined && reading.chordMm < planMm - 2 * options.readingToleranceMm)
+      return refused(failure('BOW_CHORD_SHORT', { reading: reading.name, chordMm: reading.chordMm, planMm }))
+  }
+  if (readings.length === 0) return done({ heightAt: () => 0, unsureOfChord: () => Number.POSITIVE_INFINITY })
+
+  const box = boundsOf(outline)
+  const diagonal = distance(box.min, box.max)
+  const centre = lerp(box.min, box.max, 0.5)
+  const scaled = (p: Vec2): Vec2 => [(2 * (p[0] - centre[0])) / diagonal, (2 * (p[1] - centre[1])) / diagonal]
+  const reach = 2 * options.reachShare
+  const functionals = readings.map((r) => chordFunctional(scaled(r.from), scaled(r.to), r.atFraction ?? 0.5))
+
+  const size = functionals.length
+  const covariance = Matrix.zeros(size, size)
+  for (let i = 0; i < size; i++) {
+    for (let j = 0; j <= i; j++) {
+      const value = covarianceOf(functionals[i]!, functionals[j]!, reach)
+      covariance.set(i, j, value)
+      covariance.set(j, i, value)
+    }
+  }
+  const nugget = (relativeNugget * covariance.trace()) / size
+  for (let i = 0; i < size; i++) covariance.set(i, i, covariance.get(i, i) + nugget)
+  const factor = new CholeskyDecomposition(covariance)
+  const inverse = factor.solve(Matrix.eye(size))
+
+  // The gap is read square to the straightedge, the surface is a height: the tilt of a chord links the two.
+  let weights = Matrix.zeros(size, 1)
+  for (let round = 0; round < 4; round++) {
+    const height = heightFunction(functionals, weights, reach)
+    const right = readings.map((r) => {
+      const rise = height(scaled(r.to)) - height(scaled(r.from))
+      const featureRise = underneath(r.to) - underneath(r.from)
+      const tilt = Math.hypot(1, (rise + featureRise) / distance(r.from, r.to))
+      return r.sagittaMm * tilt - sagittaOf(r, underneath)
+    })
+    weights = factor.solve(Matrix.columnVector(right))
+  }
+
+  const contradiction = findContradiction(readings, covariance, inverse, weights, options)
+  if (contradiction !== null) return refused(contradiction)
+
+  const amplitude = amplitudeMm(readings, options)
+  const height = heightFunction(functionals, weights, reach)
+  return done({
+    heightAt: (p) => height(scaled(p)),
+    unsureOfChord: (from, to) => {
+      const f = chordFunctional(scaled(from), scaled(to), 0.5)
+      const k = Matrix.columnVector(functionals.map((g) => covarianceOf(f, g, reach)))
+      const left = covarianceOf(f, f, reach) - k.transpose().mmul(inverse).mmul(k).get(0, 0)
+      return amplitude * Math.sqrt(Math.max(0, left))
+    },
+  })
+}
+
+const amplitudeMm = (readings: readonly BowReading[], options: BowOptions) =>
+  Math.max(2, options.unevenShare * Math.max(...readings.map((r) => Math.abs(r.sagittaMm))))
+
+const sagittaOf = (r: BowReading, height: (p: Vec2) => number) => {
+  const t = r.atFraction ?? 0.5
+  return height(lerp(r.from, r.to, t)) - (1 - t) * height(r.from) - t * height(r.to)
+}
+
+const chordFunctional = (from: Vec2, to: Vec2, t: number): Functional => ({
+  points: [lerp(from, to, t), from, to],
+  weights: [1, t - 1, -t],
+})
+
+const evenShapes = ([x, y]: Vec2) => [x * x, x * y, y * y] as const
+
+function matern(r: number, reach: number) {
+  const s = (Math.sqrt(5) * r) / reach
+  return (1 + s + (s * s) / 3) * Math.exp(-s)
+}
+
+function covarianceOf(f: Functional, g: Functional, reach: number): number {
+  let sum = 0
+  for (let i = 0; i < 3; i++) {
+    for (let j = 0; j < 3; j++)
+      sum += f.weights[i]! * g.weights[j]! * matern(distance(f.points[i]!, g.points[j]!), reach)
+  }
+  const a = evenOf(f)
+  const b = evenOf(g)
+  return sum + evenVariance * (a[0]! * b[0]! + a[1]! * b[1]! + a[2]! * b[2]!)
+}
+
+function evenOf(f: Functional): number[] {
+  const sum = [0, 0, 0]
+  for (let i = 0; i < 3; i++) {
+    const shapes = evenShapes(f.points[i]!)
+    for (let k = 0; k < 3; k++) sum[k]! += f.weights[i]! * shapes[k]!
+  }
+  return sum
+}
+
+/** The fitted height as a function of the scaled place; everything that does not depend on the place is summed once. */
+function heightFunction(functionals: readonly Functional[], weights: Matrix, reach: number): (p: Vec2) => number {
+  const even = [0, 0, 0]
+  const count = 3 * functionals.length
+  const x = new Float64Array(count)
+  const y = new Float64Array(count)
+  const w = new Float64Array(count)
+  functionals.forEach((f, i) => {
+    const weight = weights.get(i, 0)
+    evenOf(f).forEach((e, k) => {
+      even[k]! += weight * evenVariance * e
+    })
+    f.points.forEach(([px, py], c) => {
+      x[3 * i + c] = px
+      y[3 * i + c] = py
+      w[3 * i + c] = weight * f.weights[c]!
+    })
+  })
+  return ([px, py]) => {
+    let height = even[0]! * px * px + even[1]! * px * py + even[2]! * py * py
+    for (let k = 0; k < count; k++) {
+      const dx = px - x[k]!
+      const dy = py - y[k]!
+      height += w[k]! * matern(Math.sqrt(dx * dx + dy * dy), reach)
+    }
+    return height
+  }
+}
+
+/** The reading that the others leave no room for, named together with the one it clashes with most. */
+function findContradiction(
+  readings: readonly BowReading[],
+  covariance: Matrix,
+  inverse: Matrix,
+  weights: Matrix,
+  options: BowOptions,
+) {
+  const amplitude = amplitudeMm(readings, options)
+  let worst = -1
+  let worstRatio = 4
+  for (let i = 0; i < readings.length; i++) {
+    const missMm = weights.get(i, 0) / inverse.get(i, i)
+    const roomMm = Math.hypot(amplitude * Math.sqrt(1 / inverse.get(i, i)), options.readingToleranceMm)
+    const ratio = Math.abs(missMm) / roomMm
+    if (ratio > worstRatio) {
+      worst = i
+      worstRatio = ratio
+    }
+  }
+  if (worst < 0) return null
+  let partner = worst === 0 ? 1 : 0
+  let closest = -1
+  for (let j = 0; j < readings.length; j++) {
+    if (j === worst) continue
+    const tie = Math.abs(covariance.get(worst, j)) / Math.sqrt(covariance.get(worst, worst) * covariance.get(j, j))
+    if (tie > closest) {
+      closest = tie
+      partner = j
+    }
+  }
+  const missMm = weights.get(worst, 0) / inverse.get(worst, worst)
+  return failure('BOW_CONTRADICTS', {
+    first: readings[worst]!.name,
+    second: readings[partner]!.name,
+    measuredMm: readings[worst]!.sagittaMm,
+    expectedMm: readings[worst]!.sagittaMm - missMm,
+  })
+}

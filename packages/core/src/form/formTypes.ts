@@ -1,0 +1,151 @@
+import type { Polygon, TriangleMesh, Vec2 } from '../geometry/index.ts'
+
+/** How a stretch of edge ends. */
+export type EdgeCode = 'stop-short' | 'lip-stop' | 'wrap' | 'tuck' | 'gap-cut' | 'surface-cut' | 'butt' | 'overlap'
+
+/** What the part is made of, as far as cleaning, heat and liquids care. */
+export type PartMaterial =
+  | 'painted steel'
+  | 'painted aluminium'
+  | 'painted plastic'
+  | 'lens plastic'
+  | 'gloss trim'
+  | 'glass'
+
+/** One stretch of an outline, from where the last one ended. Arcs turn left (counter-clockwise) or right. */
+export type OutlineSegment =
+  | { readonly kind: 'line'; readonly to: Vec2; readonly edge: string }
+  | {
+      readonly kind: 'arc'
+      readonly to: Vec2
+      readonly radiusMm: number
+      readonly turn: 'left' | 'right'
+      readonly edge: string
+    }
+  | { readonly kind: 'spline'; readonly through: readonly Vec2[]; readonly to: Vec2; readonly edge: string }
+
+export interface FormEdge {
+  readonly name: string
+  /** As an installer would say it: "rear edge". */
+  readonly label: string
+  readonly code: EdgeCode
+  /** Signed edge margin that the rule allows, mm; left out = the shop's default for the code. */
+  readonly marginMinMm?: number | undefined
+  readonly marginMaxMm?: number | undefined
+  /** What is behind the edge: decides whether a wrap has anything to hold on to. */
+  readonly behind?: string | undefined
+}
+
+/**
+ * A straightedge laid across the part between two contact points, and the gap under it.
+ * Positive sagitta = the part bulges towards the eye.
+ */
+export interface BowReading {
+  readonly name: string
+  readonly from: Vec2
+  readonly to: Vec2
+  readonly sagittaMm: number
+  /** Where along the straightedge the gap was read, 0..1; 0.5 when left out. */
+  readonly atFraction?: number | undefined
+  /** Length of the straightedge between its contact points, when it was read; only checked. */
+  readonly chordMm?: number | undefined
+}
+
+export interface BodyLine {
+  readonly name: string
+  readonly along: readonly Vec2[]
+  /** How far the surface turns across the line; positive = a ridge. */
+  readonly turnDeg: number
+  readonly radiusMm: number
+  /** How far to each side the line shapes the surface, mm. */
+  readonly reachMm: number
+}
+
+export interface Recess {
+  readonly name: string
+  readonly outline: readonly Vec2[]
+  readonly depthMm: number
+  /** Steepest wall against the surface around it. */
+  readonly wallDeg: number
+}
+
+export interface FormHole {
+  readonly name: string
+  readonly label: string
+  readonly outline: readonly Vec2[]
+  readonly code: EdgeCode
+  readonly marginMinMm?: number | undefined
+  readonly marginMaxMm?: number | undefined
+}
+
+/** A spot that a piece must meet. */
+export interface ReferenceMark {
+  readonly name: string
+  readonly label: string
+  readonly at: Vec2
+  /** 1 = as important as any other. */
+  readonly weight: number
+}
+
+/** A part's measured shape, seen straight on: x right, y up, mm, z towards the eye. */
+export interface FormDoc {
+  readonly id: string
+  readonly name: string
+  readonly version: number
+  readonly family: 'panel' | 'lamp'
+  readonly material: PartMaterial
+  readonly start: Vec2
+  readonly outline: readonly OutlineSegment[]
+  readonly edges: readonly FormEdge[]
+  /** What an installer calls the four directions of the drawing. */
+  readonly directions: { readonly right: string; readonly left: string; readonly up: string; readonly down: string }
+  readonly bow: readonly BowReading[]
+  readonly bodyLines: readonly BodyLine[]
+  readonly recesses: readonly Recess[]
+  readonly holes: readonly FormHole[]
+  readonly marks: readonly ReferenceMark[]
+}
+
+/** An outline as a fine polygon, each side knowing its edge. */
+export interface TracedOutline {
+  /** Counter-clockwise. */
+  readonly polygon: Polygon
+  /** Edge name of the side from point i to point i+1. */
+  readonly edgeOfSide: readonly string[]
+  /** Numbers of the points at which an edge or a segment begins, or the outline turns sharply. */
+  readonly corners: readonly number[]
+}
+
+/** A form built into a surface. */
+export interface PartSurface {
+  readonly mesh: TriangleMesh
+  /** The outline's row of vertices first, then those of the holes, in the order of the form. */
+  readonly loops: readonly Int32Array[]
+  /** Where each vertex lies in the drawing: `[x0, y0, …]`, length 2·V, mm. */
+  readonly plan: Float64Array
+  readonly outline: TracedOutline
+  readonly holes: readonly TracedOutline[]
+  readonly figures: FormFigures
+  readonly bowFit: BowFit
+}
+
+export interface FormFigures {
+  readonly areaMm2: number
+  readonly outlineMm: number
+  readonly triangles: number
+  /** Sharpest radius anywhere, mm; Infinity on a flat part. */
+  readonly minRadiusMm: number
+  /** Integral of Gaussian curvature over the surface: how far from developable, steradian. */
+  readonly gaussIntegralSr: number
+  /** The same, with bulges and saddles both counted as positive. */
+  readonly gaussAbsoluteSr: number
+  readonly deepestRecessMm: number
+}
+
+export interface BowFit {
+  /** Largest difference between a reading and the surface, mm. */
+  readonly worstMissMm: number
+  /** How far the surface may be off between the readings, mm (one standard deviation at the worst place). */
+  readonly unsureMm: number
+  readonly readings: number
+}

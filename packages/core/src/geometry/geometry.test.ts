@@ -1,0 +1,165 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import {
+  applyRigid,
+  checkSheet,
+  contains,
+  fitRigid,
+  nearestOnOutline,
+  outlineGauge,
+  perimeter,
+  selfCrossing,
+  signedArea,
+  surfaceArea,
+  type TriangleMesh,
+  thenRigid,
+  triangleLocator,
+  turnAbout,
+  type Vec2,
+} from './index.ts'
+
+const square: Vec2[] = [
+  [0, 0],
+  [10, 0],
+  [10, 10],
+  [0, 10],
+]
+const mesh = (position: number[], triangle: number[]): TriangleMesh => ({
+  position: Float64Array.from(position),
+  triangle: Int32Array.from(triangle),
+})
+const two = [0, 0, 0, 10, 0, 0, 10, 10, 0, 0, 10, 0]
+
+describe('polygons', () => {
+  test('a square of 10', () => {
+    expect(signedArea(square)).toBe(100)
+    expect(signedArea([...square].reverse())).toBe(-100)
+    expect(perimeter(square)).toBe(40)
+    expect(contains(square, [5, 5])).toBe(true)
+    expect(contains(square, [11, 5])).toBe(false)
+    expect(nearestOnOutline(square, [5, 13])).toMatchObject({ distanceMm: 3, point: [5, 10] })
+    expect(selfCrossing(square)).toBeNull()
+  })
+  test('a bow tie crosses itself in its middle', () => {
+    expect(
+      selfCrossing([
+        [0, 0],
+        [10, 10],
+        [10, 0],
+        [0, 10],
+      ]),
+    ).toEqual([5, 5])
+  })
+})
+
+test('a gauge answers as the plain questions do, whatever side it is told to begin at', () => {
+  const star: Vec2[] = Array.from({ length: 24 }, (_, k) => {
+    const r = k % 2 === 0 ? 100 : 55
+    return [r * Math.cos((k * Math.PI) / 12), r * Math.sin((k * Math.PI) / 12)]
+  })
+  const number = fc.double({ min: -130, max: 130, noNaN: true })
+  for (const polygon of [star, [...star].reverse()]) {
+    const gauge = outlineGauge(polygon)
+    fc.assert(
+      fc.property(number, number, fc.integer({ min: 0, max: 23 }), (x, y, side) => {
+        const gauged = gauge.nearest([x, y], side)
+        expect(gauged.distanceMm).toBeCloseTo(nearestOnOutline(polygon, [x, y]).distanceMm, 9)
+        if (gauged.distanceMm > 1e-6) expect(gauge.holds([x, y], gauged)).toBe(contains(polygon, [x, y]))
+      }),
+    )
+  }
+})
+
+describe('rigid moves', () => {
+  const number = fc.double({ min: -500, max: 500, noNaN: true })
+  test('a fit finds the turn and the move that were made', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -3, max: 3, noNaN: true }), number, number, (turnRad, x, y) => {
+        const made = { turnRad, moveMm: [x, y] as Vec2 }
+        const found = fitRigid(
+          square,
+          square.map((p) => applyRigid(made, p)),
+        )
+        for (const p of square) {
+          const [a, b] = [applyRigid(found, p), applyRigid(made, p)]
+          expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeLessThan(1e-9)
+        }
+      }),
+    )
+  })
+  test('a turn about a point leaves the point, and moves chain in order', () => {
+    const turn = turnAbout([3, 4], 1.2, [0, 0])
+    expect(applyRigid(turn, [3, 4])[0]).toBeCloseTo(3, 12)
+    const chained = thenRigid(turn, { turnRad: 0.3, moveMm: [1, 2] })
+    const direct = applyRigid({ turnRad: 0.3, moveMm: [1, 2] }, applyRigid(turn, [7, -2]))
+    expect(applyRigid(chained, [7, -2])[0]).toBeCloseTo(direct[0], 12)
+    expect(applyRigid(chained, [7, -2])[1]).toBeCloseTo(direct[1], 12)
+  })
+})
+
+describe('what film can be laid on', () => {
+  const refusal = (m: TriangleMesh) => {
+    const sheet = checkSheet(m, { holesExpected: false })
+    return sheet.ok ? 'fine' : sheet.failure.code
+  }
+  test('one open sheet is fine and knows its rim', () => {
+    const sheet = checkSheet(mesh(two, [0, 1, 2, 0, 2, 3]), { holesExpected: false })
+    expect(sheet.ok && sheet.value.loops.map((l) => l.length)).toEqual([4])
+    expect(surfaceArea(mesh(two, [0, 1, 2, 0, 2, 3]))).toBe(100)
+  })
+  test.each([
+    ['nothing', mesh([], []), 'MESH_EMPTY'],
+    ['a vertex that is not there', mesh(two, [0, 1, 9]), 'MESH_BAD_INDEX'],
+    ['a triangle without area', mesh([0, 0, 0, 5, 0, 0, 10, 0, 0, 0, 9, 0], [0, 1, 2, 0, 2, 3]), 'MESH_TRIANGLE_FLAT'],
+    ['a face that is there twice', mesh(two, [0, 1, 2, 0, 2, 3, 0, 1, 2]), 'MESH_NOT_MANIFOLD'],
+    ['two pieces', mesh([...two, 50, 0, 0, 60, 0, 0, 60, 10, 0], [0, 1, 2, 0, 2, 3, 4, 5, 6]), 'MESH_IN_PIECES'],
+    ['a closed body', mesh([0, 0, 0, 1, 0, 0, 0, 1, 0, 0, 0, 1], [0, 2, 1, 0, 1, 3, 0, 3, 2, 1, 2, 3]), 'MESH_CLOSED'],
+    [
+      'two sheets that touch in a point',
+      mesh([0, 0, 0, 1, 0, 0, 0, 1, 0, -1, 0, 0, 0, -1, 0], [0, 1, 2, 0, 3, 4]),
+      'MESH_PINCHED',
+    ],
+  ])('%s is refused', (_, m, code) => {
+    expect(refusal(m)).toBe(code)
+  })
+  test('a hole is refused unless it is expected', () => {
+    const ring = mesh(
+      [...two, 3, 3, 0, 7, 3, 0, 7, 7, 0, 3, 7, 0],
+      [0, 1, 5, 0, 5, 4, 1, 2, 6, 1, 6, 5, 2, 3, 7, 2, 7, 6, 3, 0, 4, 3, 4, 7],
+    )
+    expect(refusal(ring)).toBe('MESH_HAS_HOLES')
+    expect(checkSheet(ring, { holesExpected: true }).ok).toBe(true)
+  })
+})
+
+describe('places on a triangulation', () => {
+  const corners = [0, 0, 10, 0, 10, 10, 0, 10]
+  const locator = triangleLocator(corners, Int32Array.of(0, 1, 2, 0, 2, 3))
+  const carried = (weight: readonly number[], triangle: number): Vec2 => {
+    const at = [0, 1, 2].map((c) => [0, 1, 2, 0, 2, 3][3 * triangle + c]!)
+    return [
+      at.reduce((sum, v, c) => sum + weight[c]! * corners[2 * v]!, 0),
+      at.reduce((sum, v, c) => sum + weight[c]! * corners[2 * v + 1]!, 0),
+    ]
+  }
+  test('a spot is found in its triangle, and nowhere outside', () => {
+    expect(locator.at([7, 2])).toMatchObject({ triangle: 0 })
+    expect(locator.at([2, 7])).toMatchObject({ triangle: 1 })
+    expect(locator.at([11, 5])).toBeNull()
+  })
+  test('outside, the nearest triangle carries its plane on, near and far', () => {
+    const near = locator.nearest([10.5, 3])
+    expect(near.triangle).toBe(0)
+    for (const p of [
+      [10.5, 3],
+      [-4, 6],
+      [500, -900],
+      [5, 5],
+    ] as Vec2[]) {
+      const { triangle, weight } = locator.nearest(p)
+      const [x, y] = carried(weight, triangle)
+      expect(x).toBeCloseTo(p[0], 9)
+      expect(y).toBeCloseTo(p[1], 9)
+    }
+  })
+})

@@ -1,0 +1,99 @@
+import { distance, type Vec2 } from '../geometry/index.ts'
+import type { PartSurface } from '../form/index.ts'
+import type { Lay } from './layTypes.ts'
+
+export interface FingerPlace {
+  readonly edge: string
+  /** Film left over beyond what it takes up by itself, mm per 100 mm of edge; 0 = none. */
+  readonly excessMmPer100: number
+  /** Where on the drawing the edge has most of it. */
+  readonly worstAt: Vec2
+}
+
+/**
+ * How much film is left over along each edge of the part: flat length against length on the surface of the rim's
+ * sides, averaged over windows of about 100 mm, less what the film takes up. The forecast is excess per 100 mm of
+ * edge at the worst place, not the place of every finger.
+ *
+ * @param take compression the film takes up without a finger, ratio
+ */
+export function fingerForecast(surface: PartSurface, lay: Pick<Lay, 'flat'>, take: number): FingerPlace[] {
+  const rim = surface.loops[0]
+  if (rim === undefined) return []
+  const sides = Array.from(rim, (v, i) => {
+    const w = rim[(i + 1) % rim.length] ?? v
+    const at: Vec2 = [
+      (surface.plan[2 * v]! + surface.plan[2 * w]!) / 2,
+      (surface.plan[2 * v + 1]! + surface.plan[2 * w + 1]!) / 2,
+    ]
+    const p = surface.mesh.position
+    const onPartMm = Math.hypot(p[3 * v]! - p[3 * w]!, p[3 * v + 1]! - p[3 * w + 1]!, p[3 * v + 2]! - p[3 * w + 2]!)
+    const inFilmMm = Math.hypot(lay.flat[2 * v]! - lay.flat[2 * w]!, lay.flat[2 * v + 1]! - lay.flat[2 * w + 1]!)
+    return { at, onPartMm, inFilmMm, edge: edgeAt(surface, at) }
+  })
+  const byEdge = new Map<string, FingerPlace>()
+  for (let i = 0; i < sides.length; i++) {
+    const side = sides[i]
+    if (side === undefined) continue
+    const { onPartMm, inFilmMm } = windowAround(sides, i)
+    const excess = Math.max(0, (100 * (inFilmMm * (1 - take) - onPartMm)) / onPartMm)
+    const known = byEdge.get(side.edge)
+    if (known === undefined || excess > known.excessMmPer100)
+      byEdge.set(side.edge, { edge: side.edge, excessMmPer100: excess, worstAt: side.at })
+  }
+  return [...byEdge.values()].sort((a, b) => b.excessMmPer100 - a.excessMmPer100)
+}
+
+interface RimSide {
+  readonly at: Vec2
+  readonly onPartMm: number
+  readonly inFilmMm: number
+  readonly edge: string
+}
+
+/** Lengths summed over about 100 mm of the same edge around side `i`; less where the edge is shorter. */
+function windowAround(sides: readonly RimSide[], i: number): { onPartMm: number; inFilmMm: number } {
+  const windowMm = 100
+  const edge = sides[i]?.edge
+  let onPartMm = sides[i]?.onPartMm ?? 0
+  let inFilmMm = sides[i]?.inFilmMm ?? 0
+  const count = sides.length
+  let ahead = true
+  let back = true
+  for (let k = 1; k < count / 2 && onPartMm < windowMm && (ahead || back); k++) {
+    for (const step of [k, -k]) {
+      if (step > 0 ? !ahead : !back) continue
+      const side = sides[(i + step + count) % count]
+      if (side === undefined || side.edge !== edge) {
+        if (step > 0) ahead = false
+        else back = false
+        continue
+      }
+      onPartMm += side.onPartMm
+      inFilmMm += side.inFilmMm
+    }
+  }
+  return { onPartMm, inFilmMm }
+}
+
+/** Name of the edge nearest to a spot of the drawing. */
+export function edgeAt(surface: Pick<PartSurface, 'outline'>, p: Vec2): string {
+  const { polygon, edgeOfSide } = surface.outline
+  let best = Number.POSITIVE_INFINITY
+  let edge = edgeOfSide[0] ?? ''
+  for (let i = 0; i < polygon.length; i++) {
+    const a = polygon[i]!
+    const b = polygon[(i + 1) % polygon.length]!
+    const length = distance(a, b)
+    const t =
+      length === 0
+        ? 0
+        : Math.min(1, Math.max(0, ((p[0] - a[0]) * (b[0] - a[0]) + (p[1] - a[1]) * (b[1] - a[1])) / length ** 2))
+    const d = Math.hypot(p[0] - a[0] - t * (b[0] - a[0]), p[1] - a[1] - t * (b[1] - a[1]))
+    if (d < best) {
+      best = d
+      edge = edgeOfSide[i] ?? edge
+    }
+  }
+  return edge
+}

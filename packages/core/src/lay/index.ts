@@ -1,0 +1,8 @@
+export { edgeAt, type FingerPlace, fingerForecast } from './fingerForecast.ts'
+export { type FlatOutline, type FlatPart, flatPart } from './flatOutline.ts'
+export { type GradeLimits, grade, gradeDefaults, gradeWords } from './grade.ts'
+export { layFigures, spreadOf } from './layFigures.ts'
+export type { Lay, LayFigures, LayMode, Spread } from './layTypes.ts'
+export { type NaturalOptions, naturalDefaults, naturalLay } from './naturalLay.ts'
+export { type FilmHandling, type Pull, stretchPlan } from './stretchPlan.ts'
+export { type WorkedLay, type WorkedOptions, workedDefaults, workedLay } from './workedLay.ts'

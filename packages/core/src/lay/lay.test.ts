@@ -1,0 +1,171 @@
+import { describe, expect, test } from 'vitest'
+import type { TriangleMesh } from '../geometry/index.ts'
+import { grade, layFigures, naturalLay, type Lay, workedLay } from './index.ts'
+import { cap, coneSector, cylinder, plate, saddle } from './testForms.ts'
+
+const laid = (mesh: TriangleMesh): Lay => {
+  const lay = naturalLay(mesh)
+  if (!lay.ok) throw new Error(lay.failure.sentence)
+  return lay.value
+}
+const worked = (mesh: TriangleMesh, take: number, limit = Number.POSITIVE_INFINITY) => {
+  const lay = workedLay(mesh, { take, limit })
+  if (!lay.ok) throw new Error(lay.failure.sentence)
+  return lay.value
+}
+const turned = (mesh: TriangleMesh, scale = 1): TriangleMesh => {
+  const [c, s] = [Math.cos(0.7), Math.sin(0.7)]
+  const position = mesh.position.slice()
+  for (let i = 0; i < position.length; i += 3) {
+    const [x, y, z] = [mesh.position[i]!, mesh.position[i + 1]!, mesh.position[i + 2]!]
+    position.set([scale * (c * x - s * z), scale * y, scale * (s * x + c * z)], i)
+  }
+  return { ...mesh, position }
+}
+const energyPerArea = (mesh: TriangleMesh, lay: Lay) => {
+  let sum = 0
+  let area = 0
+  const p = mesh.position
+  for (let t = 0; t < lay.stretch.length / 2; t++) {
+    const [a, b, c] = [0, 1, 2].map((k) => 3 * mesh.triangle[3 * t + k]!) as [number, number, number]
+    const u = [0, 1, 2].map((k) => p[b + k]! - p[a + k]!)
+    const v = [0, 1, 2].map((k) => p[c + k]! - p[a + k]!)
+    const w =
+      Math.hypot(u[1]! * v[2]! - u[2]! * v[1]!, u[2]! * v[0]! - u[0]! * v[2]!, u[0]! * v[1]! - u[1]! * v[0]!) / 2
+    area += w
+    sum += w * ((1 / lay.stretch[2 * t]! - 1) ** 2 + (1 / lay.stretch[2 * t + 1]! - 1) ** 2)
+  }
+  return sum / area
+}
+
+describe('natural lay', () => {
+  test.each([
+    ['plate', plate(300, 200, 12), 1e-9],
+    ['cylinder', cylinder(80, 120, 200, 24), 2e-4],
+    ['half cylinder, whose sides stand upright', cylinder(80, 180, 200, 24), 2e-4],
+    ['cone', coneSector(24), 2e-3],
+  ])('a %s develops: no stretch at all', (_, mesh, within) => {
+    const { major, minor } = layFigures(mesh, laid(mesh))
+    expect(major.max).toBeLessThan(1 + within)
+    expect(minor.min).toBeGreaterThan(1 - within)
+  })
+  test.each([
+    [30, 4.0053e-4],
+    [60, 6.8683e-3],
+  ])('a cap of half-angle %d reaches the least energy of the smooth problem', (degrees, least) => {
+    const mesh = cap(degrees, 30)
+    const lay = laid(mesh)
+    expect(lay.flipped).toBe(0)
+    expect(energyPerArea(mesh, lay) / least).toBeGreaterThan(0.99)
+    expect(energyPerArea(mesh, lay) / least).toBeLessThan(1.01)
+  })
+  test('lengths scale, stretches stay', () => {
+    const mesh = cap(40, 10)
+    const once = layFigures(mesh, laid(mesh))
+    const large = turned(mesh, 3)
+    const again = layFigures(large, laid(large))
+    expect(again.major.max).toBeCloseTo(once.major.max, 5)
+    expect(again.rmsStretch).toBeCloseTo(once.rmsStretch, 6)
+  })
+  test('a mirrored part lies mirrored', () => {
+    const mesh = saddle(14)
+    const mirrored: TriangleMesh = {
+      position: mesh.position.map((x, i) => (i % 3 === 0 ? -x : x)),
+      triangle: mesh.triangle.map((_, i) => mesh.triangle[i % 3 === 0 ? i : i % 3 === 1 ? i + 1 : i - 1]!),
+    }
+    expect(layFigures(mirrored, laid(mirrored)).major.max).toBeCloseTo(layFigures(mesh, laid(mesh)).major.max, 5)
+  })
+  test('the same input gives the same bits', () => {
+    expect(laid(cap(35, 8)).flat).toEqual(laid(cap(35, 8)).flat)
+  })
+  test('finer meshes come closer to each other', () => {
+    const rms = [6, 12, 24].map((rings) => layFigures(cap(45, rings), laid(cap(45, rings))).rmsStretch)
+    expect(Math.abs(rms[2]! - rms[1]!)).toBeLessThan(Math.abs(rms[1]! - rms[0]!))
+  })
+})
+
+describe('worked lay', () => {
+  test.each([
+    [30, 16],
+    [60, 16],
+  ])(
+    'a cap of half-angle %d, nothing taken up: radial stretch t / sin t everywhere, hoop 1 at the rim',
+    (degrees, rings) => {
+      const mesh = cap(degrees, rings)
+      const t = (degrees * Math.PI) / 180
+      const best = t / Math.sin(t) - 1
+      const lay = worked(mesh, 0)
+      const { major, minor } = layFigures(mesh, lay)
+      expect(lay.flipped).toBe(0)
+      expect(minor.min).toBeGreaterThan(1 - 1e-9)
+      expect((major.max - 1) / best).toBeLessThan(1.1)
+      expect((major.max - 1) / best).toBeGreaterThan(0.97)
+      expect((major.p50 - 1) / best).toBeGreaterThan(0.9)
+      const rim = minorAtRim(mesh, lay, rings)
+      expect(rim - 1).toBeLessThan(0.25 * best)
+    },
+  )
+  test('never compressed below what the film takes up, and less stretch the more it takes up', () => {
+    const mesh = cap(40, 10)
+    const needed = [0, 0.006, 0.02].map((take) => {
+      const lay = worked(mesh, take)
+      expect(layFigures(mesh, lay).minor.min).toBeGreaterThan(1 - take - 1e-9)
+      return lay.neededStretch
+    })
+    expect(needed[1]!).toBeLessThan(needed[0]!)
+    expect(needed[2]!).toBeLessThan(needed[1]!)
+  })
+  test('flat places stay unstretched: a plate with one dome', () => {
+    const mesh = plate(300, 300, 30)
+    const position = mesh.position.slice()
+    for (let i = 0; i < position.length; i += 3) {
+      const r = Math.hypot(position[i]! - 75, position[i + 1]! - 75) / 60
+      if (r < 1) position[i + 2] = 14 * (1 - r * r) ** 2
+    }
+    const dome = { ...mesh, position }
+    const lay = worked(dome, 0.004)
+    const far = Array.from(lay.stretch).filter((_, i) => {
+      const t = i >> 1
+      const v = dome.triangle[3 * t]!
+      return i % 2 === 0 && position[3 * v]! > 200 && position[3 * v + 1]! > 200
+    })
+    expect(lay.neededStretch).toBeGreaterThan(1.01)
+    expect(Math.max(...far) - 1).toBeLessThan(0.25 * (lay.neededStretch - 1))
+  })
+  test('a film that cannot be stretched enough leaves compression and says how much', () => {
+    const mesh = cap(60, 10)
+    const lay = worked(mesh, 0.006, 1.1)
+    expect(lay.neededStretch).toBeGreaterThan(1.15)
+    expect(lay.leftCompression).toBeGreaterThan(0.02)
+    expect(layFigures(mesh, lay).major.max).toBeLessThan(1.12)
+  })
+  test('a plate needs no work', () => {
+    expect(worked(plate(200, 200, 8), 0).neededStretch).toBeLessThan(1.001)
+  })
+  test('a take that no film has is refused', () => {
+    const lay = workedLay(plate(100, 100, 3), { take: 0.5 })
+    expect(lay.ok ? 'fine' : lay.failure.code).toBe('LAY_TAKE_OUT_OF_RANGE')
+  })
+})
+
+/** Mean smaller stretch of the triangles that touch the rim with a side. */
+function minorAtRim(mesh: TriangleMesh, lay: Lay, rings: number): number {
+  const firstOfRim = 1 + 3 * rings * (rings - 1)
+  let sum = 0
+  let count = 0
+  for (let t = 0; t < lay.stretch.length / 2; t++) {
+    const onRim = [0, 1, 2].filter((k) => mesh.triangle[3 * t + k]! >= firstOfRim).length
+    if (onRim < 2) continue
+    sum += lay.stretch[2 * t + 1]!
+    count++
+  }
+  return sum / count
+}
+
+test('grades follow the unevenness', () => {
+  const of = (mesh: TriangleMesh) => grade(layFigures(mesh, laid(mesh)))
+  expect(of(plate(100, 100, 5))).toBe(1)
+  expect(of(cylinder(60, 100, 100, 14))).toBe(1)
+  expect(of(cap(20, 8))).toBeGreaterThanOrEqual(2)
+  expect(of(cap(60, 8))).toBe(5)
+})

@@ -1,0 +1,1 @@
+export { type LampLight, type LightRequest, lampLight } from './lampLight.ts'

@@ -1,0 +1,46 @@
+import { done, failure, type Result, refused } from '../result/index.ts'
+
+export interface LightRequest {
+  /** Output of the bare lamp, candela; only to show the figure that is left. */
+  readonly lampCandela?: number | undefined
+  /** Films over the whole lens, each with the share of light it lets through. */
+  readonly layers: readonly { readonly transmission: number }[]
+  /** How many further layers of the last film lie on top of each other where pieces overlap. */
+  readonly overlapLayers?: number | undefined
+}
+
+export interface LampLight {
+  /** Light that is left, share of the bare lamp. */
+  readonly outputRatio: number
+  /** The same where pieces overlap. */
+  readonly overlapRatio: number
+  /** How far one still sees, share of the bare lamp. */
+  readonly seeingDistanceRatio: number
+  readonly outputCandela?: number
+  readonly words: string
+}
+
+/**
+ * Light left behind film: transmissions multiply (reflections between layers are ignored). Seeing distance goes with
+ * the square root of the output, since light on an object falls with the square of its distance; haze and glare,
+ * which make it worse, are left out. These are sums and no legal advice.
+ * Can be refused: `LIGHT_NO_LAYER`, `LIGHT_OUT_OF_RANGE`.
+ */
+export function lampLight({ lampCandela, layers, overlapLayers = 0 }: LightRequest): Result<LampLight> {
+  if (layers.length === 0) return refused(failure('LIGHT_NO_LAYER', {}))
+  const wrong = layers.findIndex(({ transmission }) => !(transmission > 0 && transmission <= 1))
+  if (wrong >= 0)
+    return refused(failure('LIGHT_OUT_OF_RANGE', { layer: wrong + 1, transmission: layers[wrong]?.transmission ?? 0 }))
+  const outputRatio = layers.reduce((product, { transmission }) => product * transmission, 1)
+  const overlapRatio = outputRatio * (layers[layers.length - 1]?.transmission ?? 1) ** overlapLayers
+  const seeingDistanceRatio = Math.sqrt(outputRatio)
+  const percent = (ratio: number) => `${Math.round(100 * ratio)} %`
+  const overlap = overlapLayers > 0 ? ` Where pieces overlap only ${percent(overlapRatio)} is left.` : ''
+  return done({
+    outputRatio,
+    overlapRatio,
+    seeingDistanceRatio,
+    ...(lampCandela === undefined ? {} : { outputCandela: lampCandela * outputRatio }),
+    words: `${percent(outputRatio)} of the light is left; one sees about ${percent(seeingDistanceRatio)} as far.${overlap} Local law and the inspection decide whether that is allowed.`,
+  })
+}

@@ -1,0 +1,58 @@
+import type { EdgeRule, EdgeRules } from '../align/index.ts'
+import type { EdgeCode, FormDoc } from '../form/index.ts'
+import type { Practice } from '../practice/index.ts'
+
+/** The margin that each way of ending an edge allows before anything is cut or turned, from the shop's figures. */
+export function ruleOfCode(code: EdgeCode, practice: Practice): EdgeRule {
+  switch (code) {
+    case 'stop-short':
+      return { minMm: practice.stopShortLeast, maxMm: practice.stopShortMost }
+    case 'lip-stop':
+      return { minMm: 0, maxMm: practice.lipStopMost }
+    case 'wrap':
+      return { minMm: -practice.wrapMost, maxMm: -practice.wrapLeast }
+    case 'tuck':
+      return { minMm: -practice.tuckMost, maxMm: -practice.tuckLeast }
+    case 'gap-cut':
+    case 'surface-cut':
+      return { minMm: -practice.bleedMost, maxMm: -practice.bleedLeast }
+    case 'butt':
+      return { minMm: 0, maxMm: 0.5 }
+    case 'overlap':
+      return { minMm: -8, maxMm: -3 }
+  }
+}
+
+/** The rule of every edge and hole of a form: its own figures where it has them, else those of its code. */
+export function edgeRulesOf(form: FormDoc, practice: Practice): EdgeRules {
+  return Object.fromEntries(
+    [...form.edges, ...form.holes].map((edge) => {
+      const usual = ruleOfCode(edge.code, practice)
+      return [edge.name, { minMm: edge.marginMinMm ?? usual.minMm, maxMm: edge.marginMaxMm ?? usual.maxMm }]
+    }),
+  )
+}
+
+const advice: Record<EdgeCode, string> = {
+  'stop-short': 'Even gap all round, corners first. Never over the edge.',
+  'lip-stop': 'Stop on the crest: film past a sharp lip lifts.',
+  wrap: 'Trim the overhang, notch each corner, let it dry, turn, press, hold, seal. Scissors, not a knife, near paint.',
+  tuck: 'Push it in as deep as it goes with a thin tool, trim the rest in the gap.',
+  'gap-cut': 'Blade in the empty gap, its back on the lamp, about 45°, away from the vehicle. Keep the waste taut.',
+  'surface-cut': 'Experts only: fresh segment, blade low, through two thirds of the film, then tear along the line.',
+  butt: 'Meets the next piece on the line. What lies underneath goes on first.',
+  overlap: 'Covers the next piece. What lies underneath goes on first.',
+}
+
+export const edgeAdvice = (code: EdgeCode) => advice[code]
+
+export const edgeCodeWords: Record<EdgeCode, string> = {
+  'stop-short': 'stop short',
+  'lip-stop': 'lip stop',
+  wrap: 'wrap',
+  tuck: 'tuck',
+  'gap-cut': 'gap cut',
+  'surface-cut': 'cut on the surface',
+  butt: 'butt',
+  overlap: 'overlap',
+}

@@ -1,0 +1,31 @@
+export { edgeAdvice, edgeCodeWords, edgeRulesOf, ruleOfCode } from './edgeRules.ts'
+export type {
+  Anchor,
+  BeginSchool,
+  CheckPoint,
+  FilmDoc,
+  FilmType,
+  GapMark,
+  PartPlan,
+  Phase,
+  PictureMark,
+  PlanDrawing,
+  PlannedBatch,
+  PlannedEdge,
+  PlanStep,
+  SchoolChoice,
+  Schools,
+  StepPicture,
+} from './planTypes.ts'
+export { correctionFor, type MeasuredGap, measuredGaps } from './measuredGaps.ts'
+export { usualSchools } from './schools.ts'
+export { strengthOf } from './solutionsFor.ts'
+export {
+  type PieceShift,
+  type PlacedPart,
+  type PlanRequest,
+  placePart,
+  spotStepMm,
+  unshifted,
+  workOutPart,
+} from './workOutPart.ts'

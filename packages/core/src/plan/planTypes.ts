@@ -1,0 +1,189 @@
+import type { EdgeRule } from '../align/index.ts'
+import type { EdgeCode, FormDoc, PartMaterial } from '../form/index.ts'
+import type { Polygon, Vec2 } from '../geometry/index.ts'
+import type { FilmHandling, FingerPlace, Pull } from '../lay/index.ts'
+import type { Addition, LiquidSchool, Strength } from '../mix/index.ts'
+
+export type FilmType = 'paint film' | 'lens tint' | 'trim vinyl'
+
+/** A film as the shelf knows it. */
+export interface FilmDoc {
+  readonly id: string
+  readonly name: string
+  readonly type: FilmType
+  /** How it may be laid. */
+  readonly laid: 'wet' | 'dry'
+  readonly thicknessUm: number
+  readonly handling: FilmHandling
+  /** Share of light it lets through; lens tint only. */
+  readonly transmission?: number | undefined
+  readonly damageC: number
+}
+
+export type BeginSchool = 'corners first' | 'flattest first'
+
+/** Named choices, one a question. */
+export interface Schools {
+  readonly slip: LiquidSchool
+  readonly tack: LiquidSchool
+  readonly begin: BeginSchool
+}
+
+export interface SchoolChoice {
+  readonly question: string
+  readonly choice: string
+  readonly reason: string
+  /** What the other school would change. */
+  readonly otherwise: string
+}
+
+export interface Anchor {
+  readonly number: number
+  readonly label: string
+  /** In the film plane, mm. */
+  readonly at: Vec2
+  /** On the drawing of the form, mm. */
+  readonly onForm: Vec2
+  readonly gaps: readonly GapMark[]
+}
+
+/** A margin that is set or measured at a spot. */
+export interface GapMark {
+  readonly at: Vec2
+  /** From the part's edge inward, length 1. */
+  readonly normal: Vec2
+  readonly wantedMm: number
+}
+
+/** A place at which the installer reads a gap. */
+export interface CheckPoint extends GapMark {
+  readonly id: string
+  readonly label: string
+  readonly edge: string
+  /** Whether the film ends before the edge there, or passes it. */
+  readonly reads: 'gap' | 'film past the edge'
+}
+
+export type PictureMark =
+  | { readonly kind: 'anchor'; readonly number: number; readonly at: Vec2 }
+  | { readonly kind: 'gap'; readonly at: Vec2; readonly normal: Vec2; readonly mm: number }
+  | { readonly kind: 'check'; readonly id: string; readonly at: Vec2; readonly normal: Vec2 }
+  | {
+      readonly kind: 'stroke' | 'pull' | 'sweep'
+      readonly from: Vec2
+      readonly to: Vec2
+      readonly text?: string | undefined
+    }
+  | { readonly kind: 'edge'; readonly edge: string; readonly text?: string | undefined }
+  | { readonly kind: 'zone'; readonly at: Vec2; readonly radiusMm: number; readonly text?: string | undefined }
+
+/** What a step shows, in the film plane. Without a middle the whole part is shown. */
+export interface StepPicture {
+  readonly film: 'none' | 'floating' | 'laid'
+  readonly middle?: Vec2 | undefined
+  readonly radiusMm?: number | undefined
+  readonly marks: readonly PictureMark[]
+}
+
+export type Phase = 'prepare' | 'mix' | 'place' | 'lay' | 'edges' | 'heat' | 'look'
+
+export interface StepWait {
+  readonly label: string
+  readonly leastMinutes: number
+}
+
+export interface PlanStep {
+  readonly id: string
+  readonly phase: Phase
+  /** What to do, read at two metres. */
+  readonly headline: string
+  readonly detail: string
+  readonly why: string
+  readonly picture: StepPicture
+  readonly inHand: readonly string[]
+  readonly people: number
+  readonly minutes: number
+  /** Must be true before one begins. */
+  readonly gate?: string | undefined
+  /** Counts down once the step is done, before the next may begin. */
+  readonly wait?: StepWait | undefined
+  readonly cautions: readonly string[]
+  /** Film that floats dries: minutes until it has to be wetted again. */
+  readonly driesInMinutes?: number | undefined
+  readonly records?: 'batches' | 'gaps' | 'fingers' | 'edges' | undefined
+}
+
+export interface PlannedBatch {
+  readonly use: 'slip' | 'tack'
+  readonly school: LiquidSchool
+  readonly says: string
+  readonly needMl: number
+  readonly batchMl: number
+  readonly add: readonly Addition[]
+  readonly strength: Strength
+  readonly warnings: readonly string[]
+}
+
+export interface PlannedEdge {
+  readonly name: string
+  readonly label: string
+  readonly code: EdgeCode
+  readonly rule: EdgeRule
+  readonly advice: string
+  /** Excess that comes when nobody pulls, and what is left after the pulls, mm per 100 mm. */
+  readonly unpulledMmPer100: number
+  readonly leftMmPer100: number
+}
+
+/** The part as the plan's pictures draw it, in the film plane. */
+export interface PlanDrawing {
+  readonly part: Polygon
+  readonly holes: readonly Polygon[]
+  readonly piece: Polygon
+  readonly cutOuts: readonly Polygon[]
+  readonly edges: readonly { readonly name: string; readonly line: readonly Vec2[] }[]
+}
+
+/** Everything an installer needs for one part, worked out beforehand; plain data, so that it can be kept. */
+export interface PartPlan {
+  readonly partId: string
+  readonly partName: string
+  readonly film: Pick<FilmDoc, 'id' | 'name' | 'type' | 'laid'>
+  readonly material: PartMaterial
+  readonly grade: number
+  readonly gradeWords: string
+  readonly schools: readonly SchoolChoice[]
+  readonly solutions: readonly PlannedBatch[]
+  readonly anchors: readonly Anchor[]
+  readonly pulls: readonly Pull[]
+  readonly edges: readonly PlannedEdge[]
+  readonly checks: readonly CheckPoint[]
+  readonly gapToleranceMm: number
+  readonly directions: FormDoc['directions']
+  readonly light?: { readonly outputRatio: number; readonly words: string } | undefined
+  readonly drawing: PlanDrawing
+  readonly steps: readonly PlanStep[]
+  readonly minutes: number
+}
+
+/** What the rules look at. */
+export interface PlanContext {
+  readonly form: FormDoc
+  readonly film: FilmDoc
+  readonly schools: Schools
+  readonly areaMm2: number
+  readonly edges: readonly PlannedEdge[]
+  readonly anchors: readonly Anchor[]
+  readonly pulls: readonly Pull[]
+  readonly checks: readonly CheckPoint[]
+  readonly solutions: readonly PlannedBatch[]
+  readonly fingers: readonly FingerPlace[]
+  readonly drawing: PlanDrawing
+  readonly practice: import('../practice/index.ts').Practice
+  /** From the form's drawing to the film plane. */
+  readonly toFlat: (p: Vec2) => Vec2
+  /** Shows a length in the shop's unit. */
+  readonly length: (lengthMm: number) => string
+  readonly temperature: (temperatureC: number) => string
+  readonly volume: (volumeMl: number) => string
+}

@@ -1,0 +1,46 @@
+import type { FormDoc } from '../form/index.ts'
+import type { FilmDoc, SchoolChoice, Schools } from './planTypes.ts'
+
+/** The schools that suit a film on a form, as a shop would choose them without thinking twice. */
+export function usualSchools(form: Pick<FormDoc, 'family'>, film: Pick<FilmDoc, 'laid' | 'type'>): Schools {
+  if (film.laid === 'dry')
+    return { slip: 'dry', tack: 'dry', begin: form.family === 'lamp' ? 'flattest first' : 'corners first' }
+  if (form.family === 'lamp') return { slip: 'water only', tack: 'weak tack', begin: 'flattest first' }
+  return { slip: 'light slip', tack: 'weak tack', begin: 'corners first' }
+}
+
+/** Each choice with its reason and what the other school would change. */
+export function explainSchools(schools: Schools, film: FilmDoc): SchoolChoice[] {
+  const liquid: SchoolChoice =
+    schools.slip === 'dry'
+      ? {
+          question: 'Liquid',
+          choice: 'dry',
+          reason: `${film.name} lets air out by itself; water under it stops the adhesive for good.`,
+          otherwise: 'A mist of water would let you slide it, but it bonds a day later.',
+        }
+      : {
+          question: 'Liquid',
+          choice: `${schools.slip}, ${schools.tack}`,
+          reason: 'Clear film on a panel: floats on little soap, and weak tack flushes it.',
+          otherwise:
+            schools.slip === 'heavy slip'
+              ? 'Light slip would bond sooner.'
+              : 'Heavy slip would slide further and bond later.',
+        }
+  const begin: SchoolChoice =
+    schools.begin === 'corners first'
+      ? {
+          question: 'Where to begin',
+          choice: 'corners first',
+          reason: 'The piece is pre-cut: the corners fix the gap all round.',
+          otherwise: 'Centre out would lay faster, but the gap comes out as it likes.',
+        }
+      : {
+          question: 'Where to begin',
+          choice: 'flattest place first',
+          reason: 'Nothing has to stretch there, so the film holds while you pull the rest.',
+          otherwise: 'One end and follow would keep a line, but the bulge has to be pulled from one side.',
+        }
+  return [liquid, begin]
+}

@@ -1,0 +1,69 @@
+import {
+  handyVolumeMl,
+  liquidNeed,
+  type LiquidSchool,
+  mixBatch,
+  mixByParts,
+  recipeOf,
+  type Stock,
+  type WantedStrength,
+} from '../mix/index.ts'
+import type { Practice } from '../practice/index.ts'
+import { done, type Result } from '../result/index.ts'
+import type { PlannedBatch, Schools } from './planTypes.ts'
+
+/** The strength a school is mixed to, from the shop's own figures; null where it is mixed by parts or not at all. */
+export function strengthOf(school: LiquidSchool, practice: Practice): WantedStrength | null {
+  switch (school) {
+    case 'light slip':
+      return { soapMlPerL: practice.lightSlipSoap }
+    case 'heavy slip':
+      return { soapMlPerL: practice.heavySlipSoap }
+    case 'weak tack':
+    case 'tack only':
+      return { alcoholPercent: practice.weakTackAlcohol }
+    case 'strong tack':
+      return { alcoholPercent: practice.strongTackAlcohol }
+    case 'hybrid':
+      return { alcoholPercent: practice.hybridAlcohol, soapMlPerL: practice.hybridSoap }
+    case 'water only':
+      return {}
+    case 'single fluid':
+    case 'dry':
+      return null
+  }
+}
+
+/** What to mix for a part and how much, in bottles that are handy to measure. */
+export function solutionsFor(
+  schools: Pick<Schools, 'slip' | 'tack'>,
+  areaMm2: number,
+  edgeMm: number,
+  stock: Stock,
+  practice: Practice,
+): Result<PlannedBatch[]> {
+  const need = liquidNeed(areaMm2, edgeMm, {
+    slipMlPerM2: practice.slipPerArea,
+    tackMlPerM2: practice.tackPerArea,
+    tackMlPerEdgeM: practice.tackPerEdge,
+  })
+  const planned: PlannedBatch[] = []
+  for (const [use, school, needMl] of [
+    ['slip', schools.slip, need.slipMl],
+    ['tack', schools.tack, need.tackMl],
+  ] as const) {
+    const target = strengthOf(school, practice)
+    const recipe = recipeOf(school)
+    if (target === null && recipe.parts === undefined) continue
+    const batchMl = handyVolumeMl(needMl * 1.15)
+    const batch = recipe.parts
+      ? mixByParts({ parts: recipe.parts, batchMl })
+      : mixBatch(
+          { target: target ?? {}, stock, batchMl },
+          { lensAlcoholPercent: practice.lensAlcohol, muchSoapMlPerL: 15 },
+        )
+    if (!batch.ok) return batch
+    planned.push({ use, school, says: recipe.says, needMl, batchMl, ...batch.value })
+  }
+  return done(planned)
+}

@@ -1,0 +1,328 @@
+/** A figure of the trade: a default that a shop may change within a plausible range, and why it is what it is. */
+export interface PracticeFigure {
+  readonly group: 'liquids' | 'edges' | 'waits' | 'heat' | 'lay' | 'measuring'
+  readonly label: string
+  readonly unit: 'mm' | 'mL/L' | '%' | 'mL/m²' | 'mL/m' | 'min' | '°C' | 'ratio'
+  readonly value: number
+  readonly min: number
+  readonly max: number
+  readonly reason: string
+}
+
+const table = {
+  lightSlipSoap: {
+    group: 'liquids',
+    label: 'Soap in light slip',
+    unit: 'mL/L',
+    value: 1.3,
+    min: 1,
+    max: 1.5,
+    reason: 'Enough to float clear film on a panel; more leaves residue and grabs late.',
+  },
+  heavySlipSoap: {
+    group: 'liquids',
+    label: 'Soap in heavy slip',
+    unit: 'mL/L',
+    value: 8,
+    min: 5,
+    max: 15,
+    reason: 'Lets big pieces slide far; slow to bond.',
+  },
+  weakTackAlcohol: {
+    group: 'liquids',
+    label: 'Alcohol in weak tack',
+    unit: '%',
+    value: 10,
+    min: 5,
+    max: 12,
+    reason: 'Flushes light slip without grabbing at once.',
+  },
+  strongTackAlcohol: {
+    group: 'liquids',
+    label: 'Alcohol in strong tack',
+    unit: '%',
+    value: 17.5,
+    min: 15,
+    max: 20,
+    reason: 'For deep shapes and edges; more attacks plastics.',
+  },
+  hybridAlcohol: {
+    group: 'liquids',
+    label: 'Alcohol in hybrid',
+    unit: '%',
+    value: 15,
+    min: 10,
+    max: 18,
+    reason: 'Slides for a moment, then dries fast.',
+  },
+  hybridSoap: {
+    group: 'liquids',
+    label: 'Soap in hybrid',
+    unit: 'mL/L',
+    value: 2,
+    min: 1,
+    max: 3,
+    reason: 'A little, so that it slides at all.',
+  },
+  lensAlcohol: {
+    group: 'liquids',
+    label: 'Most alcohol on lenses',
+    unit: '%',
+    value: 20,
+    min: 10,
+    max: 30,
+    reason: 'Strong alcohol crazes and cracks lens plastic.',
+  },
+  slipPerArea: {
+    group: 'liquids',
+    label: 'Slip used on a part',
+    unit: 'mL/m²',
+    value: 900,
+    min: 400,
+    max: 2000,
+    reason: 'Part, adhesive and face soaked once, wet again once.',
+  },
+  tackPerArea: {
+    group: 'liquids',
+    label: 'Tack used on a part',
+    unit: 'mL/m²',
+    value: 150,
+    min: 50,
+    max: 500,
+    reason: 'Under the anchors and where wrinkles are lifted.',
+  },
+  tackPerEdge: {
+    group: 'liquids',
+    label: 'Tack used along the edge',
+    unit: 'mL/m',
+    value: 40,
+    min: 15,
+    max: 100,
+    reason: 'The edge is flushed with tack before it is pressed.',
+  },
+  stopShortLeast: {
+    group: 'edges',
+    label: 'Stop short, least gap',
+    unit: 'mm',
+    value: 2,
+    min: 0.5,
+    max: 3,
+    reason: 'Closer, film reaches the rounding of the edge and lifts.',
+  },
+  stopShortMost: {
+    group: 'edges',
+    label: 'Stop short, greatest gap',
+    unit: 'mm',
+    value: 3,
+    min: 2,
+    max: 6,
+    reason: 'Wider, the eye sees it and stones reach the paint.',
+  },
+  lipStopMost: {
+    group: 'edges',
+    label: 'Lip stop, greatest gap',
+    unit: 'mm',
+    value: 2,
+    min: 0.5,
+    max: 3,
+    reason: 'Film stops on the crest of the lip, never past it.',
+  },
+  wrapLeast: {
+    group: 'edges',
+    label: 'Wrap, least overhang',
+    unit: 'mm',
+    value: 12,
+    min: 8,
+    max: 15,
+    reason: 'Less gives the adhesive nothing to hold on to.',
+  },
+  wrapMost: {
+    group: 'edges',
+    label: 'Wrap, greatest overhang',
+    unit: 'mm',
+    value: 20,
+    min: 15,
+    max: 30,
+    reason: 'More fights back at corners.',
+  },
+  tuckLeast: {
+    group: 'edges',
+    label: 'Tuck, least depth',
+    unit: 'mm',
+    value: 5,
+    min: 3,
+    max: 10,
+    reason: 'Enough to stay under the seal or in the gap.',
+  },
+  tuckMost: {
+    group: 'edges',
+    label: 'Tuck, greatest depth',
+    unit: 'mm',
+    value: 40,
+    min: 10,
+    max: 60,
+    reason: 'Bleed included: it is trimmed in the gap.',
+  },
+  bleedLeast: {
+    group: 'edges',
+    label: 'Bleed before a cut, least',
+    unit: 'mm',
+    value: 15,
+    min: 8,
+    max: 25,
+    reason: 'Less cannot be held and pulled.',
+  },
+  bleedMost: {
+    group: 'edges',
+    label: 'Bleed before a cut, greatest',
+    unit: 'mm',
+    value: 45,
+    min: 30,
+    max: 80,
+    reason: 'More gets in the way and sticks to the mask.',
+  },
+  waitInitialGrab: {
+    group: 'waits',
+    label: 'Initial grab',
+    unit: 'min',
+    value: 20,
+    min: 10,
+    max: 40,
+    reason: 'The adhesive holds against a gentle pull.',
+  },
+  waitBeforeWrap: {
+    group: 'waits',
+    label: 'Before wrapping an edge',
+    unit: 'min',
+    value: 15,
+    min: 10,
+    max: 20,
+    reason: 'A wet edge slides off when it is turned.',
+  },
+  waitBeforeTrim: {
+    group: 'waits',
+    label: 'Before trimming a wet lens',
+    unit: 'min',
+    value: 18,
+    min: 15,
+    max: 20,
+    reason: 'A blade drags film that still floats.',
+  },
+  waitCoolBeforeCut: {
+    group: 'waits',
+    label: 'Cooling before a cut',
+    unit: 'min',
+    value: 3,
+    min: 1,
+    max: 10,
+    reason: 'Hot film cuts ragged.',
+  },
+  waitWetFilm: {
+    group: 'waits',
+    label: 'Film dries out after',
+    unit: 'min',
+    value: 6,
+    min: 2,
+    max: 15,
+    reason: 'Slip dries while one works elsewhere: wet again before lifting.',
+  },
+  waitFullBondHours: {
+    group: 'waits',
+    label: 'Full bond',
+    unit: 'min',
+    value: 4320,
+    min: 2880,
+    max: 7200,
+    reason: 'About three days at room temperature; no washing before.',
+  },
+  waitEdgeLook: {
+    group: 'waits',
+    label: 'Press and look at edges until',
+    unit: 'min',
+    value: 2880,
+    min: 1440,
+    max: 4320,
+    reason: 'Edges that lift do so within two days.',
+  },
+  heatSoften: {
+    group: 'heat',
+    label: 'Soften and form',
+    unit: '°C',
+    value: 48,
+    min: 40,
+    max: 55,
+    reason: 'Soft enough to take a curve, far from damage.',
+  },
+  heatSeal: {
+    group: 'heat',
+    label: 'Seal edges',
+    unit: '°C',
+    value: 68,
+    min: 60,
+    max: 75,
+    reason: 'Sets the adhesive at the edge; a cloth follows the gun.',
+  },
+  heatPost: {
+    group: 'heat',
+    label: 'Post-heat',
+    unit: '°C',
+    value: 92,
+    min: 85,
+    max: 100,
+    reason: 'Ends the memory of stretched film in deep shapes.',
+  },
+  heatDamage: {
+    group: 'heat',
+    label: 'Damage begins',
+    unit: '°C',
+    value: 110,
+    min: 95,
+    max: 130,
+    reason: 'Streaks, shrinking, holes; depends on the film.',
+  },
+  take: {
+    group: 'lay',
+    label: 'Compression taken up without a finger',
+    unit: 'ratio',
+    value: 0.006,
+    min: 0,
+    max: 0.03,
+    reason: 'Soft film swallows a little excess under a firm pass.',
+  },
+  gapReading: {
+    group: 'measuring',
+    label: 'How well a gap is read',
+    unit: 'mm',
+    value: 0.25,
+    min: 0.1,
+    max: 1,
+    reason: 'Half a graduation of a steel rule.',
+  },
+  bowReading: {
+    group: 'measuring',
+    label: 'How well a bow is read',
+    unit: 'mm',
+    value: 0.5,
+    min: 0.1,
+    max: 2,
+    reason: 'A rule under a straightedge.',
+  },
+} as const satisfies Record<string, PracticeFigure>
+
+export type PracticeKey = keyof typeof table
+export type Practice = Readonly<Record<PracticeKey, number>>
+
+/** Every figure with its range and reason. */
+export const practiceTable: Readonly<Record<PracticeKey, PracticeFigure>> = table
+export const practiceKeys = Object.keys(table) as PracticeKey[]
+
+/** The defaults, with the shop's own figures in their place where they lie in range. */
+export function practiceWith(own: Partial<Record<PracticeKey, number>> = {}): Practice {
+  return Object.fromEntries(practiceKeys.map((key) => [key, own[key] ?? practiceTable[key].value])) as Practice
+}
+
+/** What is wrong with a shop's own figure, or null. */
+export function practiceProblem(key: PracticeKey, value: number): string | null {
+  const { label, unit, min, max } = practiceTable[key]
+  return value >= min && value <= max ? null : `${label}: ${value} ${unit} is outside ${min} to ${max} ${unit}.`
+}

@@ -1,0 +1,8 @@
+import type { AnyFailure } from './failures.ts'
+
+/** What a computation gives back: its value, or a failure that an installer can act on. */
+export type Result<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly failure: AnyFailure }
+
+export const done = <T>(value: T): Result<T> => ({ ok: true, value })
+
+export const refused = (failure: AnyFailure): Result<never> => ({ ok: false, failure })

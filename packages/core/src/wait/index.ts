@@ -1,0 +1,1 @@
+export { type Wait, type WaitKind, waitOf } from './waits.ts'

@@ -1,0 +1,2 @@
+export { type ObjReading, readObj } from './readObj.ts'
+export { writeObj } from './writeObj.ts'

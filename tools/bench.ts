@@ -1,0 +1,181 @@
+/**
+ * The benchmark of the core and of the built app: `./truelay bench`. Prints a table and writes docs/bench.md.
+ * Times are the least of a few runs in one process on a machine that may be shared: read them as a scale.
+ */
+import { spawn } from 'node:child_process'
+import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import { cpus, tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { performance } from 'node:perf_hooks'
+import { gzipSync } from 'node:zlib'
+import { filmDoc, formDoc, pieceDoc } from '@truelay/contract'
+import { coverage, edgeMargins, place, summarizeEdges, thenPlaced, tolerance } from '@truelay/core/align'
+import { buildSurface } from '@truelay/core/form'
+import { centroid, type TriangleMesh } from '@truelay/core/geometry'
+import { layFigures, naturalLay, workedLay } from '@truelay/core/lay'
+import { placePart } from '@truelay/core/plan'
+import { practiceWith } from '@truelay/core/practice'
+import type { Result } from '@truelay/core/result'
+import { cap, coneSector, cylinder, gridForm, saddle } from '../packages/core/src/lay/testForms.ts'
+
+const required = <T>(result: Result<T>): T => {
+  if (result.ok) return result.value
+  throw new Error(result.failure.sentence)
+}
+const bestOf = (runs: number, work: () => void): number => {
+  let best = Number.POSITIVE_INFINITY
+  for (let i = 0; i < runs; i++) {
+    const began = performance.now()
+    work()
+    best = Math.min(best, performance.now() - began)
+  }
+  return best
+}
+const ms = (value: number) => (value < 10 ? value.toFixed(1) : String(Math.round(value)))
+const read = (path: string): unknown => JSON.parse(readFileSync(path, 'utf8'))
+const lines: string[] = []
+const say = (line: string) => {
+  lines.push(line)
+  process.stdout.write(`${line}\n`)
+}
+
+const torusPatch = (n: number) =>
+  gridForm(n, n, (u, v) => {
+    const [a, b] = [(u - 0.5) * 1.2, (v - 0.5) * (Math.PI / 2)]
+    const r = 200 + 80 * Math.cos(b)
+    return [r * Math.sin(a), 80 * Math.sin(b), r * Math.cos(a)]
+  })
+const bonnet = formDoc.parse(read('demo/forms/pipit-bonnet.json'))
+const lamp = formDoc.parse(read('demo/forms/pipit-headlamp-right.json'))
+const grid = (triangles: number) => Math.round(Math.sqrt(triangles / 2))
+const rings = (triangles: number) => Math.round(Math.sqrt(triangles / 6))
+const shapes: Record<string, (triangles: number) => TriangleMesh> = {
+  'spherical cap, half-angle 30': (t) => cap(30, rings(t)),
+  'spherical cap, half-angle 60': (t) => cap(60, rings(t)),
+  'half cylinder': (t) => cylinder(100, 180, 300, grid(t)),
+  'cone sector': (t) => coneSector(grid(t)),
+  saddle: (t) => saddle(grid(t)),
+  'torus patch': (t) => torusPatch(grid(t)),
+  'demo bonnet': (t) => required(buildSurface(bonnet, { triangles: t })).mesh,
+  'demo headlamp': (t) => required(buildSurface(lamp, { triangles: t })).mesh,
+}
+
+say(`Node ${process.version}, ${cpus().length} cores, ${cpus()[0]?.model ?? 'unknown processor'}.`)
+say('')
+say('## Natural lay, ms (solver with its factorisation)')
+say('')
+const sizes = [1000, 3000, 20_000, 80_000]
+say(`| shape | ${sizes.map((s) => `${s} triangles`).join(' | ')} | min / max / rms at 20 000 | turned over |`)
+say(`|---|${sizes.map(() => '--:').join('|')}|---|--:|`)
+required(naturalLay(cap(30, 20)))
+for (const [name, make] of Object.entries(shapes)) {
+  const times: string[] = []
+  let figures = ''
+  let flipped = 0
+  for (const size of sizes) {
+    const mesh = make(size)
+    times.push(ms(bestOf(size > 10_000 ? 2 : 4, () => required(naturalLay(mesh)))))
+    const lay = required(naturalLay(mesh))
+    flipped += lay.flipped
+    if (size !== 20_000) continue
+    const { minor, major, rmsStretch } = layFigures(mesh, lay)
+    figures = `${minor.min.toFixed(4)} / ${major.max.toFixed(4)} / ${rmsStretch.toExponential(2)}`
+  }
+  say(`| ${name} | ${times.join(' | ')} | ${figures} | ${flipped} |`)
+}
+
+say('')
+say('## Worked lay at 3 000 triangles')
+say('')
+say('| shape | take | ms | largest stretch needed | best possible |')
+say('|---|--:|--:|--:|--:|')
+for (const [name, take] of [
+  ['spherical cap, half-angle 30', 0],
+  ['spherical cap, half-angle 60', 0],
+  ['saddle', 0.006],
+  ['demo bonnet', 0.004],
+  ['demo headlamp', 0.005],
+] as const) {
+  const mesh = (shapes[name] ?? cap.bind(null, 30))(3000)
+  const time = bestOf(2, () => required(workedLay(mesh, { take })))
+  const { neededStretch } = required(workedLay(mesh, { take }))
+  const half = name.includes('cap') ? (Number(name.slice(-2)) * Math.PI) / 180 : null
+  say(
+    `| ${name} | ${take} | ${ms(time)} | ${neededStretch.toFixed(4)} | ${half === null ? 'not known' : (half / Math.sin(half)).toFixed(4)} |`,
+  )
+}
+
+say('')
+say('## While a piece is dragged, ms a frame (margins along the whole outline, worst edge, tolerance)')
+say('')
+for (const [form, pieceFile, filmFile] of [
+  [bonnet, 'pipit-bonnet-piece', 'clearcoat-hull-180'],
+  [lamp, 'pipit-headlamp-right-piece', 'dusk-glass-dry'],
+] as const) {
+  const piece = pieceDoc.parse(read(`demo/pieces/${pieceFile}.json`))
+  const film = filmDoc.parse(read(`demo/films/${filmFile}.json`))
+  const surface = required(buildSurface(form))
+  const lay = required(workedLay(surface.mesh, { take: film.handling.take }))
+  const placed = required(placePart(form, surface, lay, piece.pattern, practiceWith()))
+  const registered = place(piece.pattern, placed.registered)
+  let x = 0
+  const frame = () => {
+    x += 0.01
+    const now = thenPlaced(registered, { xMm: x, yMm: 0, turnDeg: 0.01 })
+    const margins = edgeMargins(placed.spots, now)
+    summarizeEdges(margins, placed.rules)
+    tolerance(margins, placed.rules, centroid(now.outline))
+  }
+  for (let i = 0; i < 30; i++) frame()
+  const began = performance.now()
+  for (let i = 0; i < 60; i++) frame()
+  const perFrame = (performance.now() - began) / 60
+  const perCoverage = bestOf(10, () => coverage(placed.part, registered))
+  say(
+    `- ${form.name}: ${perFrame.toFixed(2)} ms with ${placed.spots.spots.length} places; coverage, which may lag, ${perCoverage.toFixed(2)} ms`,
+  )
+}
+
+say('')
+say('## The built app')
+say('')
+const html = readFileSync('apps/web/dist/index.html', 'utf8')
+const first = [...html.matchAll(/(?:src|href)="(\/assets\/[^"]+\.js)"/g)].map((m) => join('apps/web/dist', m[1] ?? ''))
+const gz = (file: string) => gzipSync(readFileSync(file)).length / 1000
+say(
+  `- first screen: ${first.reduce((sum, file) => sum + gz(file), 0).toFixed(0)} kB of gzipped script in ${first.length} files`,
+)
+const assets = readdirSync('apps/web/dist/assets')
+  .filter((f) => f.endsWith('.js'))
+  .sort((a, b) => statSync(join('apps/web/dist/assets', b)).size - statSync(join('apps/web/dist/assets', a)).size)
+say(
+  `- largest chunks: ${assets
+    .slice(0, 3)
+    .map((f) => `${f.split('-')[0]} ${gz(join('apps/web/dist/assets', f)).toFixed(0)} kB`)
+    .join(', ')}`,
+)
+say(`- demo shop from a built state, empty data folder, to the first answer: ${ms(await startTime())} ms`)
+
+writeFileSync(
+  'docs/bench.md',
+  `# Figures of \`./truelay bench\`\n\nOne run; the next one differs by some ten per cent. See \`tools/bench.ts\` for what is measured.\n\n${lines.join('\n')}\n`,
+)
+
+async function startTime(): Promise<number> {
+  const data = mkdtempSync(join(tmpdir(), 'truelay-bench-'))
+  const began = performance.now()
+  const server = spawn(process.execPath, ['apps/server/dist/main.js', '--demo'], {
+    env: { ...process.env, PORT: '4689', TRUELAY_DATA: data, TRUELAY_LOG: 'error' },
+    stdio: 'ignore',
+  })
+  try {
+    while (!(await fetch('http://localhost:4689/api/bay').catch(() => null))?.ok) {
+      if (performance.now() - began > 20_000) throw new Error('the server did not start')
+      await new Promise((resolve) => setTimeout(resolve, 20))
+    }
+    return performance.now() - began
+  } finally {
+    server.kill()
+    rmSync(data, { recursive: true, force: true })
+  }
+}

@@ -1,0 +1,76 @@
+/** Takes the pictures of docs/screenshots from a running demo shop: `node tools/takeScreenshots.mjs http://localhost:4600`. */
+import { chromium } from 'playwright-core'
+
+const url = process.argv[2] ?? 'http://localhost:4600'
+const folder = 'docs/screenshots'
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-quic', '--use-gl=angle', '--use-angle=swiftshader', '--enable-unsafe-swiftshader'],
+})
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+const laptop = () => page.setViewportSize({ width: 1280, height: 800 })
+const tablet = () => page.setViewportSize({ width: 820, height: 1180 })
+const keep = async (name, settleMs = 700) => {
+  await page.waitForTimeout(settleMs)
+  await page.screenshot({ path: `${folder}/${name}.png` })
+}
+const sheet = async (part) => {
+  await page.goto(`${url}/jobs/0412/lay-sheets/${part}`)
+  await page.getByTestId('worst-edge').waitFor({ timeout: 60_000 })
+}
+const theme = (name) => page.request.patch(`${url}/api/shop`, { data: { theme: name } })
+
+await theme('day')
+await sheet('0412-bonnet')
+await keep('lay-sheet-bonnet', 2500)
+await theme('bay')
+await sheet('0412-bonnet')
+await page.getByRole('button', { name: 'Move it there' }).click()
+await keep('lay-sheet-dark', 2500)
+await theme('day')
+await sheet('0412-headlamp-right')
+await keep('lay-sheet-headlamp', 2500)
+await page.goto(`${url}/shop`)
+await keep('shop')
+
+await page.goto(`${url}/jobs/0412/fit/0412-bonnet`)
+await page.getByRole('button', { name: /Start/ }).click({ timeout: 60_000 })
+for (let i = 0; i < 40; i++) {
+  const ready = page.getByRole('button', { name: 'It is ready already' })
+  await page.getByTestId('headline').or(ready).waitFor()
+  if (await ready.isVisible()) {
+    await tablet()
+    await keep('fit-wait-tablet')
+    await laptop()
+    await page.goto(url)
+    await keep('bay', 1500)
+    await page.getByRole('link', { name: 'Go on' }).click()
+    await ready.click()
+    continue
+  }
+  const now = await page.getByTestId('headline').textContent()
+  if (/Measure/.test(now)) {
+    const gaps = { P: '3.6', Q: '3.4', R: '1.4', S: '1.6', T: '2.2', U: '2.4', V: '3.6', W: '3.4' }
+    const fill = async (by) => {
+      for (const [letter, gap] of Object.entries(gaps))
+        await page.getByRole('textbox', { name: new RegExp(`^${letter} `) }).fill(by ?? gap)
+    }
+    await fill()
+    await page.getByRole('button', { name: /How do I move it/ }).click()
+    await keep('fit-gaps')
+    await fill('2.6')
+    await page.getByRole('button', { name: /Measured again/ }).click()
+  }
+  if (/Set the rear corner, driver/.test(now)) {
+    await tablet()
+    await keep('fit-corner-tablet')
+    await laptop()
+  }
+  if (/Pull A/.test(now)) await keep('fit-pull')
+  await page.keyboard.press('PageDown')
+  await page.waitForTimeout(250)
+  if (/Wipe/.test(now)) break
+}
+await page.goto(`${url}/jobs/0412/record/0412-bonnet`)
+await keep('record', 1200)
+await browser.close()
