@@ -27,6 +27,7 @@ if (checkStatus !== 0) {
   process.stdout.write('./truelay check failed; it counts as one failure\n')
   failed++
 }
+if (stats.flaky > 0) process.stdout.write(`${stats.flaky} browser tests passed only at the second try\n`)
 // A runner that stopped before its tests could fail still has failed.
 if (failed === 0 && (unitStatus !== 0 || browserStatus !== 0)) failed++
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`)

@@ -2,8 +2,8 @@ import type { FitEvent, PartId } from '@truelay/contract'
 import type { Dispatch, UnknownAction } from '@reduxjs/toolkit'
 import { api } from './api.ts'
 import { failureOf } from './failureOf.ts'
-import { eventHappened, eventsConfirmed, eventsFound, eventsRefused, type Outbox, serverAway } from './outboxSlice.ts'
-import { forgetEvents, keepEvent, keptEvents } from './outboxStore.ts'
+import { eventsHappened, eventsConfirmed, eventsFound, eventsRefused, type Outbox, serverAway } from './outboxSlice.ts'
+import { forgetEvents, keepEvents, keptEvents } from './outboxStore.ts'
 
 const retryMs = 3000
 
@@ -74,11 +74,14 @@ export function startOutbox(store: OutboxStore) {
   window.addEventListener('online', () => void send())
 
   return {
-    /** Something happened in a fit: it is on this tablet at once and on the server as soon as that can be reached. */
-    async add(event: FitEvent): Promise<void> {
-      store.dispatch(eventHappened(event))
-      // Without a store on this tablet the event still goes to the server.
-      await keepEvent(event).catch(() => undefined)
+    /**
+     * Something happened in a fit. It is kept on this tablet before anything shows it as done, so that what the
+     * installer has seen survives a closed browser; it goes to the server as soon as that can be reached.
+     */
+    async add(events: readonly FitEvent[]): Promise<void> {
+      // Without a store on this tablet the events still go to the server.
+      await keepEvents(events).catch(() => undefined)
+      store.dispatch(eventsHappened(events))
       void send()
     },
   }

@@ -17,9 +17,9 @@ export const outboxSlice = createSlice({
       const known = new Set(state.waiting.map((e) => e.id))
       return { ...state, waiting: [...payload.filter((e) => !known.has(e.id)), ...state.waiting] }
     },
-    eventHappened: (state, { payload }: PayloadAction<FitEvent>) => ({
+    eventsHappened: (state, { payload }: PayloadAction<readonly FitEvent[]>) => ({
       ...state,
-      waiting: [...state.waiting, payload],
+      waiting: [...state.waiting, ...payload],
     }),
     eventsConfirmed: (state, { payload }: PayloadAction<readonly string[]>) => ({
       reach: 'reached' as const,
@@ -35,4 +35,4 @@ export const outboxSlice = createSlice({
   },
 })
 
-export const { eventsFound, eventHappened, eventsConfirmed, eventsRefused, serverAway } = outboxSlice.actions
+export const { eventsFound, eventsHappened, eventsConfirmed, eventsRefused, serverAway } = outboxSlice.actions

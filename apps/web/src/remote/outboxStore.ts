@@ -17,9 +17,10 @@ const open = () => {
   return database
 }
 
-/** Keeps an event on the tablet until the server has it. */
-export async function keepEvent(event: FitEvent): Promise<void> {
-  await (await open()).add('events', event)
+/** Keeps events on the tablet until the server has them: all of them or none. */
+export async function keepEvents(events: readonly FitEvent[]): Promise<void> {
+  const transaction = (await open()).transaction('events', 'readwrite')
+  await Promise.all([...events.map((event) => transaction.store.add(event)), transaction.done])
 }
 
 /** All events the server does not have yet, in the order in which they happened. */

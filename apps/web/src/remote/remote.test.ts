@@ -1,7 +1,7 @@
 import type { FitEvent, PartId, PersonId } from '@truelay/contract'
 import { describe, expect, test } from 'vitest'
 import { failureOf } from './failureOf.ts'
-import { eventHappened, eventsConfirmed, eventsFound, eventsRefused, outboxSlice, serverAway } from './outboxSlice.ts'
+import { eventsHappened, eventsConfirmed, eventsFound, eventsRefused, outboxSlice, serverAway } from './outboxSlice.ts'
 
 const event = (id: string): FitEvent => ({
   id,
@@ -16,16 +16,16 @@ const empty = reduce(undefined, { type: 'begin' })
 
 describe('the outbox', () => {
   test('events wait in the order in which they happened', () => {
-    const state = [event('a'), event('b')].reduce((s, e) => reduce(s, eventHappened(e)), empty)
+    const state = [event('a'), event('b')].reduce((s, e) => reduce(s, eventsHappened([e])), empty)
     expect(state.waiting.map((e) => e.id)).toEqual(['a', 'b'])
   })
   test('what a reload finds on the tablet comes before what happened since, and nothing twice', () => {
-    const since = reduce(empty, eventHappened(event('c')))
+    const since = reduce(empty, eventsHappened([event('c')]))
     const state = reduce(since, eventsFound([event('a'), event('b'), event('c')]))
     expect(state.waiting.map((e) => e.id)).toEqual(['a', 'b', 'c'])
   })
   test('what the server confirms is gone, and the server is there again', () => {
-    const away = reduce(reduce(reduce(empty, eventHappened(event('a'))), eventHappened(event('b'))), serverAway())
+    const away = reduce(reduce(reduce(empty, eventsHappened([event('a')])), eventsHappened([event('b')])), serverAway())
     expect(away.reach).toBe('away')
     const state = reduce(away, eventsConfirmed(['a']))
     expect(state).toMatchObject({ reach: 'reached' })
@@ -34,7 +34,7 @@ describe('the outbox', () => {
 })
 
 test('what the server refuses stays, with its reason, until it is taken', () => {
-  const refusedOnce = reduce(reduce(empty, eventHappened(event('a'))), eventsRefused('Nobody here is called "zed".'))
+  const refusedOnce = reduce(reduce(empty, eventsHappened([event('a')])), eventsRefused('Nobody here is called "zed".'))
   expect(refusedOnce).toMatchObject({ refusal: 'Nobody here is called "zed".', reach: 'reached' })
   expect(refusedOnce.waiting.length).toBe(1)
   expect(reduce(refusedOnce, eventsConfirmed(['a']))).toMatchObject({ refusal: null, waiting: [] })

@@ -2,13 +2,13 @@ import type { JobBundle, Part } from '@truelay/contract'
 import { Link } from 'react-router'
 import { countText } from '../../ui/clockText.ts'
 import type { Fitting } from './fitting.ts'
-import type { NewFitEvent } from './useFit.ts'
+import type { Happened } from './useFit.ts'
 
 interface FitFinishedProps {
   readonly bundle: JobBundle
   readonly part: Part
   readonly state: Fitting
-  readonly happened: (event: NewFitEvent) => void
+  readonly happened: Happened
 }
 
 /** After the last step. */

@@ -15,7 +15,7 @@ import { type GapDrafts, readGaps } from './readGaps.ts'
 import { readingsShown } from './readingsShown.ts'
 import { SomethingWrong } from './SomethingWrong.tsx'
 import { Targets } from './Targets.tsx'
-import type { NewFitEvent } from './useFit.ts'
+import type { Happened } from './useFit.ts'
 import { useAspect } from './useAspect.ts'
 import { WaitView } from './WaitView.tsx'
 
@@ -23,7 +23,7 @@ interface FitRunProps {
   readonly bundle: JobBundle
   readonly part: Part
   readonly state: Fitting
-  readonly happened: (event: NewFitEvent) => void
+  readonly happened: Happened
   readonly unsent: number
   readonly away: boolean
   readonly refusal: string | null
@@ -60,20 +60,19 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
       setGaps({})
       return
     }
-    if (step.records === 'batches') {
-      plan.solutions.forEach((batch, i) => {
-        happened({
-          kind: 'batchMixed',
-          stepId: step.id,
-          batchNumber: `${bundle.job.number}-${state.batches.length + i + 1}`,
-          says: batch.says,
-          batchMl: batch.batchMl,
-          alcoholPercent: batch.strength.alcoholPercent,
-          soapMlPerL: batch.strength.soapMlPerL,
-        })
-      })
-    }
-    happened({ kind: 'stepDone', stepId: step.id })
+    const batches = step.records === 'batches' ? plan.solutions : []
+    happened(
+      ...batches.map((batch, i) => ({
+        kind: 'batchMixed' as const,
+        stepId: step.id,
+        batchNumber: `${bundle.job.number}-${state.batches.length + i + 1}`,
+        says: batch.says,
+        batchMl: batch.batchMl,
+        alcoholPercent: batch.strength.alcoholPercent,
+        soapMlPerL: batch.strength.soapMlPerL,
+      })),
+      { kind: 'stepDone', stepId: step.id },
+    )
     setNoted(null)
   }, [step, waiting, answering, gaps, units, plan, bundle, state.batches.length, happened])
   const readyEarly = () => {

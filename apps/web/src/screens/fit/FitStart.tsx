@@ -4,12 +4,12 @@ import { useAppSelector } from '../../store/store.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { useLayRun } from '../../workers/useLayRun.ts'
 import { useLayQuestion } from '../laySheet/useLayQuestion.ts'
-import type { NewFitEvent } from './useFit.ts'
+import type { Happened } from './useFit.ts'
 
 interface FitStartProps {
   readonly bundle: JobBundle
   readonly part: Part
-  readonly happened: (event: NewFitEvent) => void
+  readonly happened: Happened
 }
 
 /** Before the first step: the plan is worked out for the piece as it lies, and kept with the fit from then on. */

@@ -1,19 +1,22 @@
 import { type FitEvent, type FitState, type PartId, replayFit } from '@truelay/contract'
-import { useMemo } from 'react'
+import { useMemo, useRef } from 'react'
 import { useFitQuery } from '../../remote/api.ts'
 import { outbox, useAppSelector } from '../../store/store.ts'
 
 /** An event without what every event carries. */
-export type NewFitEvent = FitEvent extends infer E
+type NewFitEvent = FitEvent extends infer E
   ? E extends FitEvent
     ? Omit<E, 'id' | 'partId' | 'personId' | 'at'>
     : never
   : never
 
+/** What one press brings about; a second press before the first is kept is the same press twice, and changes nothing. */
+export type Happened = (...events: readonly NewFitEvent[]) => void
+
 export interface Fit {
   readonly state: FitState
-  /** Something happened: shown at once, kept on this tablet, sent to the server. */
-  readonly happened: (event: NewFitEvent) => void
+  /** Something happened: kept on this tablet, then shown, then sent to the server. */
+  readonly happened: Happened
   readonly unsent: number
   readonly away: boolean
   readonly refusal: string | null
@@ -25,6 +28,7 @@ export function useFit(partId: PartId, personId: string): { readonly fit: Fit | 
   const waiting = useAppSelector((state) => state.outbox.waiting)
   const reach = useAppSelector((state) => state.outbox.reach)
   const refusal = useAppSelector((state) => state.outbox.refusal)
+  const keeping = useRef(false)
   const fit = useMemo((): Fit | null => {
     if (log === undefined) return null
     const known = new Set(log.events.map((e) => e.id))
@@ -35,14 +39,14 @@ export function useFit(partId: PartId, personId: string): { readonly fit: Fit | 
       unsent: mine.length,
       away: reach === 'away',
       refusal,
-      happened: (event) => {
-        void outbox.add({
-          ...event,
-          id: crypto.randomUUID(),
-          partId,
-          personId,
-          at: new Date().toISOString(),
-        } as FitEvent)
+      happened: (...events) => {
+        if (keeping.current) return
+        keeping.current = true
+        const at = new Date().toISOString()
+        const whole = events.map((event) => ({ ...event, id: crypto.randomUUID(), partId, personId, at }) as FitEvent)
+        void outbox.add(whole).finally(() => {
+          keeping.current = false
+        })
       },
     }
   }, [log, waiting, reach, refusal, partId, personId])
