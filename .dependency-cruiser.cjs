@@ -12,7 +12,9 @@ const layers = {
   mix: ['numerics', 'units', 'result'],
   light: ['numerics', 'units', 'result'],
   wait: ['practice', 'numerics', 'units', 'result'],
-  plan: ['lay', 'form', 'align', 'mix', 'light', 'wait', 'practice', 'geometry', 'numerics', 'units', 'result'],
+  stock: ['align', 'lay', 'form', 'practice', 'geometry', 'numerics', 'units', 'result'],
+  vehicle: ['geometry', 'units', 'result'],
+  plan: ['stock', 'lay', 'form', 'align', 'mix', 'light', 'wait', 'practice', 'geometry', 'numerics', 'units', 'result'],
 }
 
 const coreRules = Object.entries(layers).map(([folder, allowed]) => ({

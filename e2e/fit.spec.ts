@@ -124,6 +124,7 @@ test('without the server the fit goes on, and everything arrives once', async ({
   await expect(page.getByText('storing')).toBeHidden()
   await shop.kill()
   await page.keyboard.press('PageDown')
+  await expect(headline(page)).toHaveText('Degrease the edges')
   await page.keyboard.press('PageDown')
   await expect(headline(page)).toHaveText('Mix slip and tack')
   await expect(page.getByText(/server away, 2 kept here/)).toBeVisible()

@@ -46,7 +46,7 @@ export const test = base.extend<{ shop: DemoShop; quiet: string[] }>({
       },
       async kill() {
         const running = server
-        if (running === null || running.exitCode !== null) return
+        if (running === null || running.exitCode !== null || running.signalCode !== null) return
         await new Promise((resolve) => {
           running.once('exit', resolve)
           running.kill('SIGKILL')

@@ -45,7 +45,7 @@ export const formDoc = z
     id: formId,
     name,
     version: z.number().int().min(1),
-    family: z.enum(['panel', 'lamp']),
+    family: z.enum(['panel', 'lamp', 'trim']),
     material: partMaterial,
     start: point,
     outline: z.array(outlineSegment).min(2).max(500),
@@ -58,6 +58,9 @@ export const formDoc = z
           marginMinMm: marginMm.optional(),
           marginMaxMm: marginMm.optional(),
           behind: z.string().max(60).optional(),
+          lip: z
+            .strictObject({ turnDeg: z.number().min(20).max(180), depthMm: z.number().min(0.5).max(200) })
+            .optional(),
         }),
       )
       .min(1)
@@ -96,6 +99,29 @@ export const formDoc = z
         }),
       )
       .max(20),
+    raised: z
+      .array(
+        z.strictObject({
+          name,
+          outline: polygon,
+          heightMm: z.number().positive().max(200),
+          wallDeg: z.number().min(1).max(80),
+        }),
+      )
+      .max(20)
+      .optional(),
+    channels: z
+      .array(
+        z.strictObject({
+          name,
+          along: z.array(point).min(2).max(200),
+          widthMm: z.number().positive().max(500),
+          depthMm: z.number().positive().max(200),
+          wallDeg: z.number().min(1).max(80),
+        }),
+      )
+      .max(20)
+      .optional(),
     holes: z.array(hole).max(20),
     marks: z.array(z.strictObject({ name, label: name, at: point, weight: z.number().positive().max(100) })).max(40),
   })

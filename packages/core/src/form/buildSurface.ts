@@ -8,7 +8,7 @@ import {
   type Vec2,
 } from '../geometry/index.ts'
 import { done, failure, type Result, refused } from '../result/index.ts'
-import { featureHeight } from './featureHeight.ts'
+import { featureHeight, wallRunMm } from './featureHeight.ts'
 import { type BowOptions, bowDefaults, fitBow } from './fitBow.ts'
 import type { BowFit, BowReading, FormDoc, FormFigures, PartSurface, TracedOutline } from './formTypes.ts'
 import { relaxMesh, sideKey } from './internal/relaxMesh.ts'
@@ -34,7 +34,7 @@ const mostTriangles = 100_000
  *
  * Not promised: undercuts. The surface is a height over the drawing, so a wall steeper than about 75 degrees needs a
  * scan instead.
- * Can be refused: everything of `traceOutline` and `fitBow`, and `FORM_TOO_COARSE`, `FORM_TOO_FINE`.
+ * Can be refused: everything of `traceOutline` and `fitBow`, and `CHANNEL_TOO_NARROW`, `FORM_TOO_COARSE`, `FORM_TOO_FINE`.
  */
 export function buildSurface(form: FormDoc, options: Partial<BuildOptions> = {}): Result<PartSurface> {
   const { triangles, bow } = { ...buildDefaults, ...options }
@@ -48,6 +48,11 @@ export function buildSurface(form: FormDoc, options: Partial<BuildOptions> = {})
     const tracedHole = tracePolygon(`the hole "${hole.name}"`, hole.outline, hole.name)
     if (!tracedHole.ok) return tracedHole
     holes.push(tracedHole.value)
+  }
+  for (const channel of form.channels ?? []) {
+    const leastMm = 2 * wallRunMm(channel)
+    if (channel.widthMm < leastMm)
+      return refused(failure('CHANNEL_TOO_NARROW', { channel: channel.name, widthMm: channel.widthMm, leastMm }))
   }
   const feature = featureHeight(form)
   const fitted = fitBow(outline.polygon, form.bow, feature, bow)
@@ -86,7 +91,7 @@ function meshOver(
   }
   const rim = addLoop(sampleOutline(outline, spacingMm, height, cutMm))
   const holeRims = holes.map((hole) => addLoop(sampleOutline(hole, spacingMm, height, cutMm)))
-  const lines = form.bodyLines.map((line) =>
+  const lines = [...form.bodyLines, ...(form.channels ?? [])].map((line) =>
     sampleStretch(line.along, spacingMm, height, cutMm).filter(
       (p) => clearOf(outline, p, 0.5 * planSpacingMm) && holes.every((h) => clearOf(h, p, 0.5 * planSpacingMm, true)),
     ),
@@ -211,7 +216,7 @@ function measureSurface(
     minRadiusMm: sharpest > 1e-9 ? 1 / sharpest : Number.POSITIVE_INFINITY,
     gaussIntegralSr: gauss,
     gaussAbsoluteSr: gaussAbsolute,
-    deepestRecessMm: Math.max(0, ...form.recesses.map((r) => r.depthMm)),
+    deepestRecessMm: Math.max(0, ...[...form.recesses, ...(form.channels ?? [])].map((r) => r.depthMm)),
   }
 }
 

@@ -34,6 +34,7 @@ export interface FormEdge {
   readonly marginMaxMm?: number | undefined
   /** What is behind the edge: decides whether a wrap has anything to hold on to. */
   readonly behind?: string | undefined
+  readonly lip?: Lip | undefined
 }
 
 /**
@@ -69,6 +70,34 @@ export interface Recess {
   readonly wallDeg: number
 }
 
+/** Something that stands up from the surface: a badge, a pillar, a moulding. */
+export interface RaisedFeature {
+  readonly name: string
+  readonly outline: readonly Vec2[]
+  readonly heightMm: number
+  /** Steepest wall against the surface around it. */
+  readonly wallDeg: number
+}
+
+/** A U channel along a line: flat bottom, two walls. */
+export interface Channel {
+  readonly name: string
+  readonly along: readonly Vec2[]
+  /** From shoulder to shoulder. */
+  readonly widthMm: number
+  readonly depthMm: number
+  /** Steepest wall against the surface around it. */
+  readonly wallDeg: number
+}
+
+/** A sharp return at an edge: film that runs over it lifts. */
+export interface Lip {
+  /** How far the surface turns away at the crest. */
+  readonly turnDeg: number
+  /** Depth of the return behind the crest. */
+  readonly depthMm: number
+}
+
 export interface FormHole {
   readonly name: string
   readonly label: string
@@ -87,12 +116,15 @@ export interface ReferenceMark {
   readonly weight: number
 }
 
+/** Which way of working a part belongs to: broad panels, lenses, narrow trim and bars. */
+export type PartFamily = 'panel' | 'lamp' | 'trim'
+
 /** A part's measured shape, seen straight on: x right, y up, mm, z towards the eye. */
 export interface FormDoc {
   readonly id: string
   readonly name: string
   readonly version: number
-  readonly family: 'panel' | 'lamp'
+  readonly family: PartFamily
   readonly material: PartMaterial
   readonly start: Vec2
   readonly outline: readonly OutlineSegment[]
@@ -102,6 +134,8 @@ export interface FormDoc {
   readonly bow: readonly BowReading[]
   readonly bodyLines: readonly BodyLine[]
   readonly recesses: readonly Recess[]
+  readonly raised?: readonly RaisedFeature[] | undefined
+  readonly channels?: readonly Channel[] | undefined
   readonly holes: readonly FormHole[]
   readonly marks: readonly ReferenceMark[]
 }

@@ -5,16 +5,21 @@ export type {
   BodyLine,
   BowFit,
   BowReading,
+  Channel,
   EdgeCode,
   FormDoc,
   FormEdge,
   FormFigures,
   FormHole,
+  Lip,
   OutlineSegment,
+  PartFamily,
   PartMaterial,
   PartSurface,
+  RaisedFeature,
   Recess,
   ReferenceMark,
   TracedOutline,
 } from './formTypes.ts'
+export { mirrorForm, type Mirror } from './mirrorForm.ts'
 export { traceOutline, tracePolygon } from './traceOutline.ts'

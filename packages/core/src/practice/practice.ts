@@ -1,6 +1,6 @@
 /** A figure of the trade: a default that a shop may change within a plausible range, and why it is what it is. */
 export interface PracticeFigure {
-  readonly group: 'liquids' | 'edges' | 'waits' | 'heat' | 'lay' | 'measuring'
+  readonly group: 'liquids' | 'edges' | 'waits' | 'heat' | 'lay' | 'measuring' | 'cutting' | 'room'
   readonly label: string
   readonly unit: 'mm' | 'mL/L' | '%' | 'mL/m²' | 'mL/m' | 'min' | '°C' | 'ratio'
   readonly value: number
@@ -288,6 +288,78 @@ const table = {
     min: 0,
     max: 0.03,
     reason: 'Soft film swallows a little excess under a firm pass.',
+  },
+  rollAllowancePanel: {
+    group: 'cutting',
+    label: 'From the roll, over on each side of a panel',
+    unit: 'mm',
+    value: 125,
+    min: 50,
+    max: 200,
+    reason: 'Enough to hold and pull; less runs out at the far corner.',
+  },
+  rollAllowanceLamp: {
+    group: 'cutting',
+    label: 'From the roll, over on each side of a lamp or bar',
+    unit: 'mm',
+    value: 38,
+    min: 25,
+    max: 60,
+    reason: 'Held by the bleed only; more sticks to the mask.',
+  },
+  patternStretchMost: {
+    group: 'cutting',
+    label: 'Most stretch for a pre-cut line',
+    unit: 'ratio',
+    value: 0.06,
+    min: 0.02,
+    max: 0.15,
+    reason: 'Film that gives more than this does not end where its pattern was cut.',
+  },
+  patternGap: {
+    group: 'cutting',
+    label: 'Gap in an outline that is closed',
+    unit: 'mm',
+    value: 0.5,
+    min: 0.05,
+    max: 5,
+    reason: 'Drawing programs leave ends that do not quite meet; wider gaps are faults.',
+  },
+  patternThin: {
+    group: 'cutting',
+    label: 'Outlines are thinned to',
+    unit: 'mm',
+    value: 0.05,
+    min: 0.005,
+    max: 0.5,
+    reason: 'Finer than a plotter cuts; coarser shows as corners.',
+  },
+  roomColdBelow: {
+    group: 'room',
+    label: 'A cold room is below',
+    unit: '°C',
+    value: 15,
+    min: 5,
+    max: 20,
+    reason: 'Film is stiff and slow to grab, and together with dry air it charges up.',
+  },
+  roomDryBelow: {
+    group: 'room',
+    label: 'A dry room is below',
+    unit: '%',
+    value: 35,
+    min: 20,
+    max: 50,
+    reason: 'Static curls the liner and pulls dust.',
+  },
+  outOfTrueSlack: {
+    group: 'edges',
+    label: 'Wider gap allowed on a body out of true',
+    unit: 'mm',
+    value: 1.5,
+    min: 0.5,
+    max: 4,
+    reason: 'Kits are cut for a true body: even left to right counts more than the figure.',
   },
   gapReading: {
     group: 'measuring',

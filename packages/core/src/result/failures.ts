@@ -43,6 +43,11 @@ const catalogue = {
       `Bow reading "${f.reading}" has a chord of ${round(f.chordMm)} mm, but its two contact points lie ${round(f.planMm)} mm apart.`,
     fix: 'A chord cannot be shorter than the distance of its ends seen from above: correct one of them.',
   },
+  CHANNEL_TOO_NARROW: {
+    says: (f: { channel: string; widthMm: number; leastMm: number }) =>
+      `The channel "${f.channel}" is ${round(f.widthMm)} mm wide; with its depth and walls it needs at least ${round(f.leastMm)} mm.`,
+    fix: 'Measure width, depth and wall angle again: one of them is off.',
+  },
   FORM_TOO_COARSE: {
     says: (f: { triangles: number; least: number }) =>
       `${f.triangles} triangles are too few for this outline; it needs at least ${f.least}.`,

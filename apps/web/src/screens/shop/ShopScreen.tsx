@@ -116,9 +116,11 @@ function Settings({ shop }: { readonly shop: Shop }) {
   )
 }
 
-const groups = ['edges', 'liquids', 'waits', 'heat', 'lay', 'measuring'] as const
+const groups = ['edges', 'cutting', 'liquids', 'waits', 'room', 'heat', 'lay', 'measuring'] as const
 const groupWords: Record<(typeof groups)[number], string> = {
   edges: 'Edges',
+  cutting: 'Cutting film',
+  room: 'Room',
   liquids: 'Liquids',
   waits: 'Waits',
   heat: 'Heat',

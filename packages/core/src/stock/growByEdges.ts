@@ -1,0 +1,84 @@
+import { areaD, Clipper, EndType, FillRule, inflatePathsD, JoinType, type PathsD } from 'clipper2-ts'
+import { type Polygon, signedArea, type Vec2 } from '../geometry/index.ts'
+
+/** How far each edge of an outline is moved outward, mm; negative = drawn in, left out = stays. */
+export type GrowthByEdge = Readonly<Record<string, number>>
+
+interface EdgedOutline {
+  readonly polygon: Polygon
+  /** Edge name of the side from point i to point i+1. */
+  readonly edgeOfSide: readonly string[]
+}
+
+const decimals = 4
+const arcToleranceMm = 0.02
+const mitreLimit = 2
+
+/**
+ * The outline with each of its edges moved by its own distance: outward edges gain a strip that ends square at the
+ * edge's ends, inward edges lose one. Counter-clockwise; the largest piece if a narrow outline falls apart; empty if
+ * nothing is left.
+ */
+export function growByEdges(outline: EdgedOutline, growth: GrowthByEdge): Vec2[] {
+  const distances = new Set(Object.values(growth))
+  const everyEdgeAlike = outline.edgeOfSide.every((edge) => growth[edge] !== undefined) && distances.size === 1
+  let shape: PathsD = [counterClockwise(outline.polygon)]
+  if (everyEdgeAlike) {
+    const [byMm = 0] = distances
+    if (byMm !== 0)
+      shape = inflatePathsD(shape, byMm, JoinType.Round, EndType.Polygon, mitreLimit, decimals, arcToleranceMm)
+    return largest(shape)
+  }
+  const stretches = edgeStretches(outline)
+  for (const { edge, line } of stretches) {
+    const byMm = growth[edge] ?? 0
+    if (byMm <= 0) continue
+    shape = Clipper.unionD(shape, strip(line, byMm, EndType.Butt), FillRule.NonZero, decimals)
+  }
+  for (const { edge, line } of stretches) {
+    const byMm = growth[edge] ?? 0
+    if (byMm >= 0) continue
+    shape = Clipper.differenceD(shape, strip(line, -byMm, EndType.Round), FillRule.NonZero, decimals)
+  }
+  return largest(shape)
+}
+
+const strip = (line: readonly Vec2[], reachMm: number, end: EndType): PathsD =>
+  inflatePathsD([line.map(asPoint)], reachMm, JoinType.Round, end, mitreLimit, decimals, arcToleranceMm)
+
+/** The stretches of an outline that belong to one edge each, in order. */
+export function edgeStretches({ polygon, edgeOfSide }: EdgedOutline): { edge: string; line: Vec2[] }[] {
+  const count = polygon.length
+  const first = edgeOfSide.findIndex((edge, i) => edge !== edgeOfSide[(i + count - 1) % count])
+  if (first < 0) return [{ edge: edgeOfSide[0] ?? '', line: [...polygon, ...polygon.slice(0, 1)] }]
+  const stretches: { edge: string; line: Vec2[] }[] = []
+  for (let k = 0; k < count; k++) {
+    const i = (first + k) % count
+    const edge = edgeOfSide[i]!
+    const last = stretches[stretches.length - 1]
+    const next = polygon[(i + 1) % count]!
+    if (last?.edge === edge && k > 0) last.line.push(next)
+    else stretches.push({ edge, line: [polygon[i]!, next] })
+  }
+  return stretches
+}
+
+const asPoint = ([x, y]: Vec2) => ({ x, y, z: 0 })
+const counterClockwise = (polygon: Polygon) => {
+  const points = polygon.map(asPoint)
+  return signedArea(polygon) >= 0 ? points : points.reverse()
+}
+
+function largest(paths: PathsD): Vec2[] {
+  let best: PathsD[number] = []
+  let most = 0
+  for (const path of paths) {
+    const area = Math.abs(areaD(path))
+    if (area > most) {
+      most = area
+      best = path
+    }
+  }
+  const points = best.map(({ x, y }): Vec2 => [x, y])
+  return signedArea(points) >= 0 ? points : points.reverse()
+}
