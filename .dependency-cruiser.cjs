@@ -14,7 +14,20 @@ const layers = {
   wait: ['practice', 'numerics', 'units', 'result'],
   stock: ['align', 'lay', 'form', 'practice', 'geometry', 'numerics', 'units', 'result'],
   vehicle: ['geometry', 'units', 'result'],
-  plan: ['stock', 'lay', 'form', 'align', 'mix', 'light', 'wait', 'practice', 'geometry', 'numerics', 'units', 'result'],
+  plan: [
+    'stock',
+    'lay',
+    'form',
+    'align',
+    'mix',
+    'light',
+    'wait',
+    'practice',
+    'geometry',
+    'numerics',
+    'units',
+    'result',
+  ],
 }
 
 const coreRules = Object.entries(layers).map(([folder, allowed]) => ({

@@ -108,7 +108,7 @@ test('a lamp laid dry: no mixing, mask, pull, shrink, cut in the gap, tuck', asy
   await expect(page.getByText(/sharps box/).first()).toBeVisible()
   await goOnTo(page, /Tuck/)
   expect(seen.join()).not.toContain('Mix')
-  await page.goto(`${shop.url}/jobs/0412/record/0412-headlamp-right`)
+  await page.goto(`${shop.url}/jobs/0412/record/0412-headlamp-left`)
   await expect(page.getByText(/62 % of the light is left/)).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Batches' })).toBeHidden()
 })

@@ -46,7 +46,7 @@ const torusPatch = (n: number) =>
     return [r * Math.sin(a), 80 * Math.sin(b), r * Math.cos(a)]
   })
 const bonnet = formDoc.parse(read('demo/forms/pipit-bonnet.json'))
-const lamp = formDoc.parse(read('demo/forms/pipit-headlamp-right.json'))
+const lamp = formDoc.parse(read('demo/forms/pipit-headlamp-left.json'))
 const grid = (triangles: number) => Math.round(Math.sqrt(triangles / 2))
 const rings = (triangles: number) => Math.round(Math.sqrt(triangles / 6))
 const shapes: Record<string, (triangles: number) => TriangleMesh> = {
@@ -110,7 +110,7 @@ say('## While a piece is dragged, ms a frame (margins along the whole outline, w
 say('')
 for (const [form, pieceFile, filmFile] of [
   [bonnet, 'pipit-bonnet-piece', 'clearcoat-hull-180'],
-  [lamp, 'pipit-headlamp-right-piece', 'dusk-glass-dry'],
+  [lamp, 'pipit-headlamp-left-piece', 'dusk-glass-dry'],
 ] as const) {
   const piece = pieceDoc.parse(read(`demo/pieces/${pieceFile}.json`))
   const film = filmDoc.parse(read(`demo/films/${filmFile}.json`))

@@ -1,121 +1,96 @@
 /**
- * Cuts the patterns of the demo kit from the demo forms, as a kit maker would: the worked lay of the form, drawn in or
+ * Cuts the patterns of the demo kits from the demo forms, as a kit maker would: the worked lay of the form, drawn in or
  * out by what each edge wants, with the small errors of a real kit, in a coordinate system of its own.
- * Run: `npx tsx demo/tools/cutPatterns.ts`; writes demo/pieces/*.json.
+ * Run: `npx tsx demo/tools/cutPatterns.ts`; writes demo/pieces, demo/kits and demo/models.
  */
-import { readFileSync, writeFileSync } from 'node:fs'
-import { filmDoc, formDoc, type Piece } from '@truelay/contract'
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { filmDoc, formDoc, kitDoc, pieceDoc, vehicleModel } from '@truelay/contract'
 import { buildSurface } from '@truelay/core/form'
-import { nearestOnOutline, rotate, signedArea, type Vec2 } from '@truelay/core/geometry'
+import { rotate, type Vec2 } from '@truelay/core/geometry'
 import { flatPart, workedLay } from '@truelay/core/lay'
-import { EndType, inflatePathsD, JoinType } from 'clipper2-ts'
+import { edgeRulesOf } from '@truelay/core/plan'
+import { practiceWith } from '@truelay/core/practice'
+import { cutPattern } from '@truelay/core/stock'
+import { type DemoKit, type KitPiece, kits, models } from './kits.ts'
+import { round } from './shapes.ts'
 
-interface Cut {
-  readonly form: string
-  readonly piece: Omit<Piece, 'pattern' | 'id' | 'filmId'> & { readonly id: string; readonly filmId: string }
-  /** How far the piece is drawn in from the part's edge, mm; negative = bleed. */
-  readonly drawnInMm: number
-  readonly cutOutWiderMm: number
-  /** The kit was cut for a slightly different body: size in x, size in y, bow of the outline, mm. */
-  readonly error: { readonly x: number; readonly y: number; readonly bowMm: number }
-  readonly turnDeg: number
+const practice = practiceWith()
+const read = (file: string): unknown => JSON.parse(readFileSync(file, 'utf8'))
+const idOf = (piece: KitPiece) =>
+  piece.form === 'pipit-bonnet' || piece.form.startsWith('pipit-headlamp') ? `${piece.form}-piece` : piece.form
+
+for (const folder of ['pieces', 'kits', 'models']) {
+  rmSync(`demo/${folder}`, { recursive: true, force: true })
+  mkdirSync(`demo/${folder}`)
 }
 
-const cuts: readonly Cut[] = [
-  {
-    form: 'pipit-bonnet',
-    piece: {
-      id: 'pipit-bonnet-piece',
-      kit: 'Pipit front kit',
-      name: 'Bonnet',
-      side: 'middle',
-      count: 1,
-      spares: 0,
-      filmId: 'clearcoat-hull-180',
-      lot: 'H180-2611-04',
-    },
-    drawnInMm: 2.5,
-    cutOutWiderMm: 2,
-    error: { x: 1.0003, y: 0.9998, bowMm: 0.25 },
-    turnDeg: 4,
-  },
-  {
-    form: 'pipit-headlamp-right',
-    piece: {
-      id: 'pipit-headlamp-right-piece',
-      kit: 'Pipit lamp kit',
-      name: 'Headlamp, driver’s side',
-      side: 'right',
-      count: 1,
-      spares: 1,
-      filmId: 'dusk-glass-dry',
-      lot: 'DG-2610-17',
-    },
-    drawnInMm: -26,
-    cutOutWiderMm: 0,
-    error: { x: 1.002, y: 1.001, bowMm: 0 },
-    turnDeg: -12,
-  },
-]
-
-for (const cut of cuts) {
-  const form = formDoc.parse(JSON.parse(readFileSync(`demo/forms/${cut.form}.json`, 'utf8')))
+function cut(kit: DemoKit, piece: KitPiece) {
+  const form = formDoc.parse(read(`demo/forms/${piece.form}.json`))
+  const film = filmDoc.parse(read(`demo/films/${piece.film}.json`))
   const surface = buildSurface(form, { triangles: 6000 })
-  if (!surface.ok) throw new Error(surface.failure.sentence)
-  const film = filmDoc.parse(JSON.parse(readFileSync(`demo/films/${cut.piece.filmId}.json`, 'utf8')))
-  const lay = workedLay(surface.value.mesh, { take: film.handling.take })
-  if (!lay.ok) throw new Error(lay.failure.sentence)
+  if (!surface.ok) throw new Error(`${piece.form}: ${surface.failure.sentence}`)
+  const lay = workedLay(surface.value.mesh, { take: film.handling.take, limit: 1 + film.handling.warmStretch })
+  if (!lay.ok) throw new Error(`${piece.form}: ${lay.failure.sentence}`)
+  if (lay.value.flipped > 0) throw new Error(`${piece.form}: ${lay.value.flipped} triangles lie turned over`)
   const part = flatPart(surface.value, lay.value)
-  const grown = (polygon: readonly Vec2[], byMm: number): Vec2[] => {
-    const [path] = inflatePathsD(
-      [polygon.map(([x, y]) => ({ x, y, z: 0 }))],
-      byMm,
-      JoinType.Round,
-      EndType.Polygon,
-      2,
-      3,
-      0.02,
-    )
-    if (path === undefined) throw new Error(`nothing is left of ${cut.form}`)
-    const points = path.map(({ x, y }): Vec2 => [x, y])
-    return thin(signedArea(points) > 0 ? points : points.reverse())
-  }
+  const growth = Object.fromEntries(
+    Object.entries(edgeRulesOf(form, practice)).map(([edge, rule]) => [edge, -(rule.minMm + rule.maxMm) / 2]),
+  )
+  const pattern = cutPattern(part, { name: piece.name, growth, marks: form.marks })
+  const error = piece.error ?? { x: 1, y: 1, bowMm: 0 }
   const size = Math.max(...part.outline.polygon.map(([x]) => Math.abs(x)))
   const asCut = ([x, y]: Vec2): Vec2 => {
-    const bow = cut.error.bowMm * (1 - (x / size) ** 2)
-    const [u, v] = rotate([x * cut.error.x, y * cut.error.y + bow], (cut.turnDeg * Math.PI) / 180)
+    const bow = error.bowMm * (1 - (x / size) ** 2)
+    const [u, v] = rotate([x * error.x, y * error.y + bow], ((piece.turnDeg ?? 0) * Math.PI) / 180)
     return [round(u + 800), round(v + 600)]
   }
-  const pattern = {
-    name: cut.piece.name,
-    outline: grown(part.outline.polygon, -cut.drawnInMm).map(asCut),
-    cutOuts: part.holes.map((hole) => grown(hole.polygon, cut.cutOutWiderMm).map(asCut)),
-    marks: form.marks.map((mark) => ({ name: mark.name, at: asCut(part.toFlat(mark.at)) })),
-  }
-  const nearest = nearestOnOutline(pattern.outline, pattern.marks[0]?.at ?? [0, 0]).distanceMm
-  writeFileSync(`demo/pieces/${cut.piece.id}.json`, `${JSON.stringify({ ...cut.piece, pattern })}\n`)
+  const id = idOf(piece)
+  const document = pieceDoc.parse({
+    id,
+    kitId: kit.id,
+    name: piece.name,
+    side: piece.side,
+    count: piece.count ?? 1,
+    spares: piece.spares ?? 0,
+    formId: piece.form,
+    filmId: piece.film,
+    lot: piece.lot,
+    pattern: {
+      name: pattern.name,
+      outline: pattern.outline.map(asCut),
+      cutOuts: pattern.cutOuts.map((hole) => hole.map(asCut)),
+      marks: pattern.marks.map(({ name, at }) => ({ name, at: asCut(at) })),
+    },
+  })
+  writeFileSync(`demo/pieces/${id}.json`, `${JSON.stringify(document)}\n`)
   process.stdout.write(
-    `${cut.piece.id}: ${pattern.outline.length} points, first mark ${nearest.toFixed(1)} mm from the edge\n`,
+    `${id}: ${pattern.outline.length} points, needs ${((lay.value.neededStretch - 1) * 100).toFixed(1)} %\n`,
   )
 }
 
-/** Leaves out points that change the outline by less than 0.02 mm. */
-function thin(points: readonly Vec2[]): Vec2[] {
-  const kept: Vec2[] = []
-  points.forEach((at, i) => {
-    const before = kept[kept.length - 1]
-    const after = points[(i + 1) % points.length] ?? at
-    if (before !== undefined) {
-      const dx = after[0] - before[0]
-      const dy = after[1] - before[1]
-      const off = Math.abs(dx * (at[1] - before[1]) - dy * (at[0] - before[0])) / (Math.hypot(dx, dy) || 1)
-      if (off < 0.02 && Math.hypot(at[0] - before[0], at[1] - before[1]) < 40) return
-    }
-    kept.push(at)
-  })
-  return kept
+for (const kit of kits) {
+  for (const piece of kit.pieces) cut(kit, piece)
+  const named = (form: string) => {
+    const piece = kit.pieces.find((p) => p.form === form)
+    if (piece === undefined) throw new Error(`${kit.id}: no piece for ${form}`)
+    return idOf(piece)
+  }
+  const rules = kit.rules.map(({ first, then, reason }) => ({ first: named(first), then: named(then), reason }))
+  const document = kitDoc.parse({ id: kit.id, name: kit.name, modelId: kit.model, rules, note: kit.note })
+  writeFileSync(`demo/kits/${kit.id}.json`, `${JSON.stringify(document, null, 1)}\n`)
 }
-
-function round(value: number) {
-  return Math.round(value * 100) / 100
+for (const model of models) {
+  const parts = kits
+    .filter((kit) => kit.model === model.id)
+    .flatMap((kit) => kit.pieces)
+    .map((piece) => ({
+      name: piece.name,
+      slot: piece.slot,
+      ...(piece.within === undefined ? {} : { within: piece.within }),
+      formId: piece.form,
+      pieceId: idOf(piece),
+      filmId: piece.film,
+    }))
+  const document = vehicleModel.parse({ ...model, parts })
+  writeFileSync(`demo/models/${model.id}.json`, `${JSON.stringify(document, null, 1)}\n`)
 }

@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process'
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -31,6 +31,45 @@ const answer = async (words: string[], input?: unknown) => {
 const file = (name: string, text: string) => {
   writeFileSync(join(folder, name), text)
   return join(folder, name)
+}
+
+/** A job on a demo model with all its parts, or those in some places. */
+function jobFor(model: string, slots?: readonly string[]) {
+  const read = (path: string) => JSON.parse(readFileSync(at(`../../../demo/${path}`), 'utf8'))
+  const all = (kind: string) => readdirSync(at(`../../../demo/${kind}`)).map((name) => read(`${kind}/${name}`))
+  const { id, name, kind, parts } = read(`models/${model}`)
+  const { shop, people } = read('shop.json')
+  const moment = '2030-05-01T08:00:00.000Z'
+  const wanted = parts.filter((p: { slot: string }) => slots === undefined || slots.includes(p.slot))
+  return {
+    job: {
+      id: '0900',
+      number: '0900',
+      customer: 'Private owner',
+      vehicle: { modelId: id, model: name, kind, year: null, colour: '', plate: 'T 1' },
+      bay: 'Bay 1',
+      personId: people[0].id,
+      room: { temperatureC: 20, humidityPercent: 50 },
+      arrivedAt: moment,
+      dueAt: moment,
+      closedAt: null,
+    },
+    shop,
+    people,
+    parts: wanted.map((p: object, i: number) => ({
+      ...p,
+      id: `0900-${i}`,
+      jobId: '0900',
+      formVersion: 1,
+      shift: { xMm: 0, yMm: 0, turnDeg: 0 },
+    })),
+    forms: all('forms'),
+    films: all('films'),
+    pieces: all('pieces'),
+    kits: all('kits'),
+    findings: [] as object[],
+    signOff: null,
+  }
 }
 
 describe('answers', () => {
@@ -106,21 +145,29 @@ describe('answers', () => {
     expect(repair).toMatchObject({ pourOffMl: 400, finalMl: 1000 })
     expect((await answer(['light', '-'], { layers: [{ transmission: 0.62 }] })).outputRatio).toBe(0.62)
   })
-  test('plan of a whole job', async () => {
-    const read = (path: string) => JSON.parse(readFileSync(at(`../../../demo/${path}`), 'utf8'))
-    const { job, parts } = read('jobs/0412.json')
-    const { shop, people } = read('shop.json')
-    const { arrivesHour: _a, dueHour: _d, ...rest } = job
-    const moment = '2030-05-01T08:00:00.000Z'
-    const bundle = {
-      job: { ...rest, arrivedAt: moment, dueAt: moment },
-      shop,
-      people,
-      parts: parts.map((p: object) => ({ shift: { xMm: 0, yMm: 0, turnDeg: 0 }, ...p, jobId: '0412' })),
-      forms: ['pipit-bonnet', 'pipit-headlamp-right'].map((id) => read(`forms/${id}.json`)),
-      films: ['clearcoat-hull-180', 'dusk-glass-dry'].map((id) => read(`films/${id}.json`)),
-      pieces: ['pipit-bonnet-piece', 'pipit-headlamp-right-piece'].map((id) => read(`pieces/${id}.json`)),
+  test('form over every demo form', async () => {
+    const forms = readdirSync(at('../../../demo/forms'))
+    expect(forms.length).toBeGreaterThan(30)
+    for (const name of forms) {
+      const figures = await answer(['form', at(`../../../demo/forms/${name}`), '--triangles', '600'])
+      expect(figures.areaMm2, name).toBeGreaterThan(4000)
+      expect(figures.minRadiusMm, name).toBeGreaterThan(1)
+      expect([1, 2, 3, 4, 5], name).toContain(figures.grade)
     }
+  })
+  test('plan over every part of every demo kit', async () => {
+    for (const model of readdirSync(at('../../../demo/models'))) {
+      const bundle = jobFor(model)
+      const sheets = await answer(['plan', '-'], bundle)
+      expect(sheets.parts.length).toBe(bundle.parts.length)
+      for (const sheet of sheets.parts) {
+        expect(sheet.steps.length, sheet.partName).toBeGreaterThan(6)
+        for (const step of sheet.steps) expect(step.why.length, step.headline).toBeGreaterThan(10)
+      }
+    }
+  }, 180_000)
+  test('plan of a whole job', async () => {
+    const bundle = jobFor('velmora-pipit.json', ['bonnet', 'headlamp-left'])
     const sheets = await answer(['plan', '-'], bundle)
     expect(sheets.parts.map((p: { partName: string }) => p.partName)).toEqual(['Bonnet', 'Headlamp, driver’s side'])
     for (const sheet of sheets.parts)

@@ -4,6 +4,7 @@ import { fileURLToPath } from 'node:url'
 import pino from 'pino'
 import { openDatabase } from './database/openDatabase.ts'
 import { createApp } from './http/app.ts'
+import { openPhotoStore } from './photos/photoStore.ts'
 import { seedDemo } from './seed/seedDemo.ts'
 
 const here = dirname(fileURLToPath(import.meta.url))
@@ -24,13 +25,18 @@ if (process.argv.includes('--demo')) {
 }
 const web = join(root, 'apps/web/dist')
 if (!existsSync(web)) log.warn('the web app is not built; only /api answers')
-const server = createApp({ database, log, web, now: () => new Date() }).listen(port, '127.0.0.1', (error?: Error) => {
-  if (error) {
-    process.stderr.write(`Port ${port} cannot be used (${error.message}). Set PORT to a free one.\n`)
-    process.exit(1)
-  }
-  process.stdout.write(`True Lay is ready at http://localhost:${port}\n`)
-})
+const photos = openPhotoStore(join(folder, 'photos'))
+const server = createApp({ database, photos, log, web, now: () => new Date() }).listen(
+  port,
+  '127.0.0.1',
+  (error?: Error) => {
+    if (error) {
+      process.stderr.write(`Port ${port} cannot be used (${error.message}). Set PORT to a free one.\n`)
+      process.exit(1)
+    }
+    process.stdout.write(`True Lay is ready at http://localhost:${port}\n`)
+  },
+)
 
 let stopping = false
 function stop(signal: string) {

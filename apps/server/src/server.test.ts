@@ -13,6 +13,7 @@ import pino from 'pino'
 import { afterEach, beforeEach, expect, test } from 'vitest'
 import { type Database, openDatabase } from './database/openDatabase.ts'
 import { createApp } from './http/app.ts'
+import { openPhotoStore } from './photos/photoStore.ts'
 import { seedDemo } from './seed/seedDemo.ts'
 
 const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
@@ -25,7 +26,12 @@ let base: string
 async function start() {
   database = await openDatabase(folder, at('../migrations'))
   await seedDemo(database, at('../../../demo'), noon)
-  const app = createApp({ database, log: pino({ level: 'silent' }), now: () => noon })
+  const app = createApp({
+    database,
+    photos: openPhotoStore(join(folder, 'photos')),
+    log: pino({ level: 'silent' }),
+    now: () => noon,
+  })
   server = app.listen(0, '127.0.0.1')
   await new Promise((resolve) => server.once('listening', resolve))
   base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
@@ -95,7 +101,8 @@ async function bonnetPlan() {
 test('is healthy, and shows the bay with its vehicle', async () => {
   expect(await get('/api/health')).toEqual({ status: 200, body: { ok: true } })
   const { jobs } = bay.parse((await get('/api/bay')).body)
-  expect(jobs.map((j) => j.job.vehicle.model)).toEqual(['Velmora Pipit'])
+  // Open jobs only, the one that has to leave first on top.
+  expect(jobs.map((j) => j.job.number)).toEqual(['0412', '0413', '0414', '0415'])
   expect(jobs[0]?.parts.map((p) => p.state)).toEqual(['waiting', 'waiting'])
 })
 
@@ -187,7 +194,7 @@ test.each([
   [
     'an event of another part',
     'POST',
-    '/api/parts/0412-headlamp-right/fit',
+    '/api/parts/0412-headlamp-left/fit',
     [event('stepDone', { stepId: 'x' })],
     422,
     'was sent to part',

@@ -69,11 +69,11 @@ const event = (kind: string, more: object = {}, at = '2030-05-01T09:00:00.000Z')
 const begun = () => applyFitEvent(notBegun, event('fitStarted', { plan }))
 
 test('every file of the demo shop passes its schema', () => {
-  for (const id of ['pipit-bonnet', 'pipit-headlamp-right'])
+  for (const id of ['pipit-bonnet', 'pipit-headlamp-left'])
     expect(formDoc.safeParse(read(`forms/${id}.json`)).success).toBe(true)
   for (const id of ['clearcoat-hull-180', 'dusk-glass-dry'])
     expect(filmDoc.safeParse(read(`films/${id}.json`)).success).toBe(true)
-  for (const id of ['pipit-bonnet-piece', 'pipit-headlamp-right-piece'])
+  for (const id of ['pipit-bonnet-piece', 'pipit-headlamp-left-piece'])
     expect(pieceDoc.safeParse(read(`pieces/${id}.json`)).success).toBe(true)
 })
 

@@ -144,3 +144,4 @@ export const formDoc = z
         })
     }
   }) satisfies z.ZodType<FormDoc>
+export type Form = z.infer<typeof formDoc>

@@ -15,12 +15,22 @@ export const formId = id('FormId')
 export const filmId = id('FilmId')
 export const pieceId = id('PieceId')
 export const personId = id('PersonId')
+export const modelId = id('ModelId')
+export const kitId = id('KitId')
+/** A photo is named by what it shows: the SHA-256 of its file, so the same photo is kept once. */
+export const photoId = z
+  .string()
+  .regex(/^[0-9a-f]{64}$/)
+  .brand<'PhotoId', 'inout'>()
 export type JobId = z.infer<typeof jobId>
 export type PartId = z.infer<typeof partId>
 export type FormId = z.infer<typeof formId>
 export type FilmId = z.infer<typeof filmId>
 export type PieceId = z.infer<typeof pieceId>
 export type PersonId = z.infer<typeof personId>
+export type ModelId = z.infer<typeof modelId>
+export type KitId = z.infer<typeof kitId>
+export type PhotoId = z.infer<typeof photoId>
 
 /** A moment in ISO 8601 with its zone. */
 export const moment = z.iso.datetime({ offset: true })

@@ -13,10 +13,16 @@ export {
   problemKinds,
 } from './fit/fitEvents.ts'
 export { applyFitEvent, type FitState, notBegun, replayFit, runningWait } from './fit/fitState.ts'
-export { formDoc } from './formDoc.ts'
+export { edgeCode, type Form, formDoc, partMaterial } from './formDoc.ts'
 export {
   type FilmId,
   type FormId,
+  type KitId,
+  kitId,
+  type ModelId,
+  modelId,
+  type PhotoId,
+  photoId,
   filmId,
   formId,
   type JobId,
@@ -42,7 +48,32 @@ export {
   pieceShift,
   type Shift,
 } from './job.ts'
+export {
+  type ArrivedDraft,
+  type ArrivedPiece,
+  arrivedDraft,
+  arrivedPiece,
+  type KitCheck,
+  kitCheck,
+} from './kitCheck.ts'
+export { type NewJob, newJob } from './newJob.ts'
 export { partPlan } from './partPlan.ts'
 export { type PartRecord, partRecord } from './record.ts'
-export { type Film, filmDoc, type Piece, pieceDoc } from './shelf.ts'
+export { type Film, filmDoc, type Kit, kitDoc, labelOf, type Piece, pieceDoc, piecePattern } from './shelf.ts'
 export { type Person, person, type Shop, type ShopChange, shop, shopChange, type Units, units } from './shop.ts'
+export { type ModelPart, modelPart, type NewModel, newModel, type VehicleModel, vehicleModel } from './vehicleModel.ts'
+export {
+  type Finding,
+  type FindingDraft,
+  finding,
+  findingDraft,
+  findings,
+  type Photo,
+  photo,
+  type SignOff,
+  type SignOffDraft,
+  signOff,
+  signOffDraft,
+  type WalkRound,
+  walkRound,
+} from './walkRound.ts'

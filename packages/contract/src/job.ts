@@ -1,8 +1,12 @@
 import { z } from 'zod'
-import { filmDoc, pieceDoc } from './shelf.ts'
-import { filmId, formId, jobId, moment, partId, personId, pieceId } from './ids.ts'
+import { bodyKinds } from '@truelay/core/vehicle'
+import { filmDoc, kitDoc, pieceDoc } from './shelf.ts'
+import { filmId, formId, jobId, modelId, moment, partId, personId, pieceId } from './ids.ts'
+import { findings, signOff } from './walkRound.ts'
 import { formDoc } from './formDoc.ts'
 import { person, shop } from './shop.ts'
+
+const share = z.number().min(0).max(1)
 
 /** Where the installer wants the piece, against where it was registered. */
 export const pieceShift = z.strictObject({
@@ -16,9 +20,17 @@ export const part = z.strictObject({
   id: partId,
   jobId,
   name: z.string().min(1).max(60),
-  formId,
+  /** Its place on the unfolded vehicle. */
+  slot: z.string().min(1).max(40),
+  /** Its share of that place, if several parts lie there: left, top, right, bottom, 0 to 1. */
+  within: z.tuple([share, share, share, share]).optional(),
+  /** Null while nobody has measured it. */
+  formId: formId.nullable(),
+  /** The version of the form that this part is worked from; a form that a fit has used is never changed. */
+  formVersion: z.number().int().min(1).nullable(),
   filmId,
-  pieceId,
+  /** Null where no pattern is at hand: cut from the roll. */
+  pieceId: pieceId.nullable(),
   shift: pieceShift,
 })
 export type Part = z.infer<typeof part>
@@ -28,10 +40,13 @@ export const job = z.strictObject({
   number: z.string().min(1).max(20),
   customer: z.string().min(1).max(80),
   vehicle: z.strictObject({
+    modelId,
     model: z.string().min(1).max(80),
-    kind: z.string().min(1).max(40),
+    kind: z.enum(bodyKinds),
+    year: z.number().int().min(1950).max(2100).nullable(),
     colour: z.string().max(40),
-    fleetNumber: z.string().max(20),
+    /** Number plate or fleet number: by this the vehicle is known again. */
+    plate: z.string().max(20),
   }),
   bay: z.string().max(20),
   /** Who fits. */
@@ -39,6 +54,8 @@ export const job = z.strictObject({
   room: z.strictObject({ temperatureC: z.number().min(-20).max(60), humidityPercent: z.number().min(0).max(100) }),
   arrivedAt: moment,
   dueAt: moment,
+  /** When it was handed over; null while it is open. */
+  closedAt: moment.nullable(),
 })
 export type Job = z.infer<typeof job>
 
@@ -51,6 +68,9 @@ export const jobBundle = z.strictObject({
   forms: z.array(formDoc),
   films: z.array(filmDoc),
   pieces: z.array(pieceDoc),
+  kits: z.array(kitDoc),
+  findings,
+  signOff: signOff.nullable(),
 })
 export type JobBundle = z.infer<typeof jobBundle>
 

@@ -32,6 +32,7 @@ const planStep = z.strictObject({
   people: z.number().int().min(1).max(6),
   minutes: z.number().min(0),
   gate: text.optional(),
+  because: text.optional(),
   wait: z.strictObject({ label: text, leastMinutes: z.number().min(0) }).optional(),
   cautions: z.array(text).max(10),
   driesInMinutes: z.number().min(0).optional(),
@@ -116,6 +117,10 @@ export const partPlan = z.strictObject({
     cutOuts: z.array(polygon),
     edges: z.array(z.strictObject({ name: text, line: z.array(point) })),
   }),
+  notes: z
+    .array(z.strictObject({ because: text, says: text }))
+    .max(60)
+    .optional(),
   steps: z.array(planStep).min(1).max(200),
   minutes: z.number(),
 }) satisfies z.ZodType<PartPlan>

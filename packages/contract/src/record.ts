@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { job, part } from './job.ts'
 import { moment } from './ids.ts'
 import { filmDoc } from './shelf.ts'
+import { finding } from './walkRound.ts'
 
 /** Everything that is kept of a fitted part. */
 export const partRecord = z.strictObject({
@@ -11,6 +12,7 @@ export const partRecord = z.strictObject({
   kit: z.string(),
   piece: z.string(),
   lot: z.string(),
+  found: z.array(finding.pick({ kind: true, note: true, later: true })),
   state: z.enum(['not begun', 'fitting', 'finished']),
   startedAt: moment.nullable(),
   finishedAt: moment.nullable(),

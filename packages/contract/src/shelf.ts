@@ -2,7 +2,7 @@ import type { PiecePattern } from '@truelay/core/align'
 import type { FilmDoc } from '@truelay/core/plan'
 import { z } from 'zod'
 import { point, polygon } from './geometry.ts'
-import { filmId, pieceId } from './ids.ts'
+import { filmId, formId, kitId, modelId, pieceId } from './ids.ts'
 
 const share = z.number().min(0).max(1)
 
@@ -33,13 +33,28 @@ export const piecePattern = z.strictObject({
 /** One shape of a kit. */
 export const pieceDoc = z.strictObject({
   id: pieceId,
-  kit: z.string().min(1).max(80),
+  kitId,
   name: z.string().min(1).max(80),
   side: z.enum(['left', 'right', 'middle']),
   count: z.number().int().min(1).max(20),
   spares: z.number().int().min(0).max(20),
+  /** The part that it covers. */
+  formId,
   filmId,
   lot: z.string().min(1).max(40),
   pattern: piecePattern,
 })
 export type Piece = z.infer<typeof pieceDoc>
+
+/** What one label of the shop says: the piece and its lot. */
+export const labelOf = (piece: Pick<Piece, 'id' | 'lot'>) => `TL1/${piece.id}/${piece.lot}`
+
+/** A kit: the pieces of one model that come in one box, and the order in which they have to go on. */
+export const kitDoc = z.strictObject({
+  id: kitId,
+  name: z.string().min(1).max(80),
+  modelId,
+  rules: z.array(z.strictObject({ first: pieceId, then: pieceId, reason: z.string().min(1).max(200) })).max(60),
+  note: z.string().max(400),
+})
+export type Kit = z.infer<typeof kitDoc>

@@ -2,6 +2,7 @@ import { type JobBundle, jobBundle, type Part } from '@truelay/contract'
 import { buildSurface } from '@truelay/core/form'
 import { naturalLay, workedLay } from '@truelay/core/lay'
 import { usualSchools, workOutPart } from '@truelay/core/plan'
+import { bodyPlan } from '@truelay/core/vehicle'
 import { practiceWith } from '@truelay/core/practice'
 import { BadInput, readDocument, valueOrBadInput } from '../input.ts'
 
@@ -15,9 +16,11 @@ export function plan(file: string | undefined) {
 }
 
 function laySheet(bundle: JobBundle, part: Part) {
+  if (part.formId === null) throw new BadInput(`part "${part.name}" has no form yet; measure it first`)
   const form = needed(bundle.forms, part.formId, 'form', part.name)
   const film = needed(bundle.films, part.filmId, 'film', part.name)
-  const piece = needed(bundle.pieces, part.pieceId, 'piece', part.name)
+  const piece = part.pieceId === null ? null : needed(bundle.pieces, part.pieceId, 'piece', part.name)
+  const found = bundle.findings.filter((f) => f.partId === part.id)
   const surface = valueOrBadInput(buildSurface(form))
   const natural = valueOrBadInput(naturalLay(surface.mesh))
   const worked = valueOrBadInput(
@@ -29,8 +32,11 @@ function laySheet(bundle: JobBundle, part: Part) {
       partName: part.name,
       form,
       film,
-      pattern: piece.pattern,
-      schools: usualSchools(form, film),
+      pattern: piece?.pattern ?? null,
+      schools: usualSchools(form, film, found),
+      found,
+      room: bundle.job.room,
+      low: bodyPlan(bundle.job.vehicle.kind).slots.find((s) => s.id === part.slot)?.low ?? false,
       stock: { alcoholPercent: bundle.shop.stockAlcoholPercent },
       practice: practiceWith(bundle.shop.practice),
       surface,

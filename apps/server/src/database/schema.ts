@@ -1,4 +1,7 @@
 export { fitEventRows } from '../fit/table.ts'
 export { jobs, parts } from '../jobs/table.ts'
-export { films, forms, pieces } from '../shelf/table.ts'
+export { arrivals } from '../kitCheck/table.ts'
+export { models } from '../models/table.ts'
+export { films, forms, kits, pieces } from '../shelf/table.ts'
 export { people, shops } from '../shop/table.ts'
+export { findingRows } from '../walkRound/table.ts'

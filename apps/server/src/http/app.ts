@@ -5,14 +5,22 @@ import helmet from 'helmet'
 import type { Logger } from 'pino'
 import type { Database } from '../database/openDatabase.ts'
 import { fitRoutes } from '../fit/routes.ts'
+import { formRoutes } from '../forms/routes.ts'
 import { jobRoutes } from '../jobs/routes.ts'
+import { kitCheckRoutes } from '../kitCheck/routes.ts'
+import { modelRoutes } from '../models/routes.ts'
+import type { PhotoStore } from '../photos/photoStore.ts'
+import { photoRoutes } from '../photos/routes.ts'
 import { recordRoutes } from '../records/routes.ts'
 import { errorHandler, NotFound } from '../reply/reply.ts'
+import { shelfRoutes } from '../shelf/routes.ts'
 import { shopRoutes } from '../shop/routes.ts'
+import { walkRoundRoutes } from '../walkRound/routes.ts'
 import { onlyThisMachine } from './onlyThisMachine.ts'
 
 export interface AppParts {
   readonly database: Database
+  readonly photos: PhotoStore
   readonly log: Logger
   /** Folder of the built web app; left out where only the interface for programs is wanted. */
   readonly web?: string | undefined
@@ -20,7 +28,7 @@ export interface AppParts {
 }
 
 /** The server's routes, without a port. */
-export function createApp({ database, log, web, now }: AppParts): Express {
+export function createApp({ database, photos, log, web, now }: AppParts): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(
@@ -49,13 +57,24 @@ export function createApp({ database, log, web, now }: AppParts): Express {
     })
     next()
   })
+  app.use('/api/photos', photoRoutes(photos))
   app.use('/api', express.json({ limit: '4mb' }))
   app.get('/api/health', async (_req, res) => {
     await database.read.query.shops.findFirst()
     res.json({ ok: true })
   })
   app.use('/api/shop', shopRoutes(database))
-  app.use('/api', jobRoutes(database), fitRoutes(database, now), recordRoutes(database))
+  app.use('/api/models', modelRoutes(database))
+  app.use(
+    '/api',
+    jobRoutes(database),
+    walkRoundRoutes(database, now),
+    kitCheckRoutes(database, now),
+    formRoutes(database),
+    shelfRoutes(database),
+    fitRoutes(database, now),
+    recordRoutes(database),
+  )
   app.use('/api', () => {
     throw new NotFound('The server has nothing at that address.', 'Check the address.')
   })

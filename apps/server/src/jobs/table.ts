@@ -1,24 +1,37 @@
-import { integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
-import { films, forms, pieces } from '../shelf/table.ts'
+import type { Part, SignOff } from '@truelay/contract'
+import type { BodyKind } from '@truelay/core/vehicle'
+import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { models } from '../models/table.ts'
+import { films, pieces } from '../shelf/table.ts'
 import { people } from '../shop/table.ts'
 
-export const jobs = sqliteTable('jobs', {
-  id: text('id').primaryKey(),
-  number: text('number').notNull().unique(),
-  customer: text('customer').notNull(),
-  vehicleModel: text('vehicle_model').notNull(),
-  vehicleKind: text('vehicle_kind').notNull(),
-  colour: text('colour').notNull(),
-  fleetNumber: text('fleet_number').notNull(),
-  bay: text('bay').notNull(),
-  personId: text('person_id')
-    .notNull()
-    .references(() => people.id),
-  roomTemperatureC: real('room_temperature_c').notNull(),
-  roomHumidityPercent: real('room_humidity_percent').notNull(),
-  arrivedAt: text('arrived_at').notNull(),
-  dueAt: text('due_at').notNull(),
-})
+export const jobs = sqliteTable(
+  'jobs',
+  {
+    id: text('id').primaryKey(),
+    number: text('number').notNull().unique(),
+    customer: text('customer').notNull(),
+    vehicleModelId: text('vehicle_model_id')
+      .notNull()
+      .references(() => models.id),
+    vehicleModel: text('vehicle_model').notNull(),
+    vehicleKind: text('vehicle_kind').$type<BodyKind>().notNull(),
+    vehicleYear: integer('vehicle_year'),
+    colour: text('colour').notNull(),
+    plate: text('plate').notNull(),
+    bay: text('bay').notNull(),
+    personId: text('person_id')
+      .notNull()
+      .references(() => people.id),
+    roomTemperatureC: real('room_temperature_c').notNull(),
+    roomHumidityPercent: real('room_humidity_percent').notNull(),
+    arrivedAt: text('arrived_at').notNull(),
+    dueAt: text('due_at').notNull(),
+    closedAt: text('closed_at'),
+    signOff: text('sign_off', { mode: 'json' }).$type<SignOff>(),
+  },
+  (table) => [index('jobs_by_plate').on(table.plate)],
+)
 
 export const parts = sqliteTable('parts', {
   id: text('id').primaryKey(),
@@ -27,15 +40,14 @@ export const parts = sqliteTable('parts', {
     .references(() => jobs.id),
   place: integer('place').notNull(),
   name: text('name').notNull(),
-  formId: text('form_id')
-    .notNull()
-    .references(() => forms.id),
+  slot: text('slot').notNull(),
+  within: text('within', { mode: 'json' }).$type<Part['within']>(),
+  formId: text('form_id'),
+  formVersion: integer('form_version'),
   filmId: text('film_id')
     .notNull()
     .references(() => films.id),
-  pieceId: text('piece_id')
-    .notNull()
-    .references(() => pieces.id),
+  pieceId: text('piece_id').references(() => pieces.id),
   shiftXMm: real('shift_x_mm').notNull(),
   shiftYMm: real('shift_y_mm').notNull(),
   shiftTurnDeg: real('shift_turn_deg').notNull(),

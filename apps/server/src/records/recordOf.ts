@@ -1,4 +1,4 @@
-import type { Film, FitEventOf, FitState, Job, Part, PartRecord, Person, Piece } from '@truelay/contract'
+import type { Film, Finding, FitEventOf, FitState, Job, Part, PartRecord, Person, Piece } from '@truelay/contract'
 import { correctionWords } from '@truelay/core/align'
 import { correctionFor, measuredGaps, type PartPlan } from '@truelay/core/plan'
 import { inWords, showLength, type UnitChoice } from '@truelay/core/units'
@@ -7,21 +7,37 @@ interface RecordSources {
   readonly job: Job
   readonly part: Part
   readonly film: Film
-  readonly piece: Piece
+  readonly piece: Piece | null
+  readonly kitName: string | null
+  /** The lot that was noted when the kit came in. */
+  readonly lot: string | null
+  readonly findings: readonly Finding[]
   readonly people: readonly Person[]
   readonly state: FitState
   readonly units: UnitChoice
 }
 
 /** What is kept of a part, from its job, its film and the log of its fit. */
-export function recordOf({ job, part, film, piece, people, state, units }: RecordSources): PartRecord {
+export function recordOf({
+  job,
+  part,
+  film,
+  piece,
+  kitName,
+  lot,
+  findings,
+  people,
+  state,
+  units,
+}: RecordSources): PartRecord {
   const common = {
     job,
     part,
     film: { id: film.id, name: film.name, type: film.type },
-    kit: piece.kit,
-    piece: piece.name,
-    lot: piece.lot,
+    kit: kitName ?? 'cut from the roll',
+    piece: piece?.name ?? part.name,
+    lot: lot ?? piece?.lot ?? 'not noted',
+    found: findings.map(({ kind, note, later }) => ({ kind, note, later })),
   }
   if (state.phase === 'not begun')
     return {

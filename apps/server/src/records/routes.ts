@@ -4,8 +4,10 @@ import type { Database } from '../database/openDatabase.ts'
 import { readFitLog } from '../fit/queries.ts'
 import { readJob, readPart } from '../jobs/queries.ts'
 import { NotFound } from '../reply/reply.ts'
-import { readFilms, readPieces } from '../shelf/queries.ts'
+import { readKitCheck } from '../kitCheck/queries.ts'
+import { readFilms, readKits, readPieces } from '../shelf/queries.ts'
 import { readPeople, readShop } from '../shop/queries.ts'
+import { readFindings } from '../walkRound/queries.ts'
 import { recordOf } from './recordOf.ts'
 import { writePdf } from './writePdf.ts'
 
@@ -25,16 +27,31 @@ export function recordRoutes(database: Database): Router {
 
 async function readRecord(database: Database, id: PartId) {
   const part = await readPart(database, id)
-  const [job, [film], [piece], people, log, shop] = await Promise.all([
+  const [job, [film], pieces, people, log, shop, check, findings] = await Promise.all([
     readJob(database, part.jobId),
     readFilms(database, [part.filmId]),
-    readPieces(database, [part.pieceId]),
+    readPieces(database, part.pieceId === null ? [] : [part.pieceId]),
     readPeople(database),
     readFitLog(database, id),
     readShop(database),
+    readKitCheck(database, part.jobId),
+    readFindings(database, part.jobId),
   ])
-  if (film === undefined || piece === undefined)
-    throw new NotFound(`The film or the piece of part "${id}" is gone from the shelf.`, 'Put it back on the shelf.')
-  const record = recordOf({ job, part, film, piece, people, state: replayFit(log.events), units: shop.units })
+  const piece = pieces[0] ?? null
+  const [kit] = piece === null ? [] : await readKits(database, [piece.kitId])
+  if (film === undefined)
+    throw new NotFound(`The film of part "${id}" is gone from the shelf.`, 'Put it back on the shelf.')
+  const record = recordOf({
+    job,
+    part,
+    film,
+    piece,
+    kitName: kit?.name ?? null,
+    lot: check.arrived.find((a) => a.pieceId === part.pieceId)?.lot ?? null,
+    findings: findings.filter((f) => f.partId === part.id),
+    people,
+    state: replayFit(log.events),
+    units: shop.units,
+  })
   return { record, shop }
 }

@@ -30,7 +30,7 @@ export function writePdf(record: PartRecord, shopName: string, units: UnitChoice
     .fillColor(ink)
     .text(`${record.job.vehicle.model}, ${record.part.name}`)
   doc.font('Helvetica').fontSize(10).fillColor(quiet)
-  doc.text(`Job ${record.job.number}, ${record.job.customer}, fleet number ${record.job.vehicle.fleetNumber}`)
+  doc.text(`Job ${record.job.number}, ${record.job.customer}, fleet number ${record.job.vehicle.plate}`)
   if (record.startedAt !== null)
     doc.text(
       `${day(record.startedAt)}, ${clock(record.startedAt)}${record.finishedAt === null ? ', not finished' : ` to ${clock(record.finishedAt)}`}`,

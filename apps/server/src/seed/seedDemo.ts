@@ -1,19 +1,28 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { filmDoc, formDoc, job, part, person, pieceDoc, shop } from '@truelay/contract'
-import { setHours, startOfDay } from 'date-fns'
+import { filmDoc, finding, formDoc, job, kitDoc, part, person, pieceDoc, shop, vehicleModel } from '@truelay/contract'
+import { addDays, setHours, startOfDay } from 'date-fns'
 import { z } from 'zod'
 import type { Database } from '../database/openDatabase.ts'
 import { jobs, parts } from '../jobs/table.ts'
-import { films, forms, pieces } from '../shelf/table.ts'
+import { models } from '../models/table.ts'
+import { films, forms, kits, pieces } from '../shelf/table.ts'
 import { saveShop } from '../shop/queries.ts'
 import { people, shops } from '../shop/table.ts'
+import { findingRows } from '../walkRound/table.ts'
 
 const shopFile = z.strictObject({ shop, people: z.array(person) })
 const hour = z.number().int().min(0).max(23)
+const day = z.number().int().min(-2000).max(60)
 const jobFile = z.strictObject({
-  job: job.omit({ arrivedAt: true, dueAt: true }).extend({ arrivesHour: hour, dueHour: hour }),
-  parts: z.array(part.omit({ jobId: true, shift: true }).extend({ shift: part.shape.shift.optional() })),
+  job: job
+    .omit({ arrivedAt: true, dueAt: true, closedAt: true })
+    /** Days are counted from the day of the seed, so that the demo is always about today. */
+    .extend({ arrivesDay: day, arrivesHour: hour, dueDay: day, dueHour: hour, closed: z.boolean() }),
+  parts: z.array(
+    part.omit({ jobId: true, shift: true, formVersion: true }).extend({ shift: part.shape.shift.optional() }),
+  ),
+  findings: z.array(finding.omit({ jobId: true, foundAt: true, photos: true, later: true })),
 })
 
 /** Fills an empty database with the demo shop from its open files; a database that holds a shop is left alone. */
@@ -26,31 +35,38 @@ export async function seedDemo(database: Database, folder: string, now: Date): P
       .sort()
       .map((f) => read(join(kind, f)))
   const { shop: settings, people: persons } = shopFile.parse(read('shop.json'))
-  const at = (h: number) => setHours(startOfDay(now), h).toISOString()
+  const at = (days: number, h: number) => setHours(addDays(startOfDay(now), days), h).toISOString()
 
   await database.write(async (db) => {
     await db.insert(people).values(persons)
     for (const document of all('forms').map((d) => formDoc.parse(d)))
-      await db.insert(forms).values({ id: document.id, document })
+      await db.insert(forms).values({ id: document.id, version: document.version, document })
     for (const document of all('films').map((d) => filmDoc.parse(d)))
       await db.insert(films).values({ id: document.id, document })
     for (const document of all('pieces').map((d) => pieceDoc.parse(d)))
-      await db.insert(pieces).values({ id: document.id, document })
-    for (const { job: j, parts: ofJob } of all('jobs').map((d) => jobFile.parse(d))) {
+      await db.insert(pieces).values({ id: document.id, kitId: document.kitId, document })
+    for (const document of all('kits').map((d) => kitDoc.parse(d)))
+      await db.insert(kits).values({ id: document.id, document })
+    for (const document of all('models').map((d) => vehicleModel.parse(d)))
+      await db.insert(models).values({ id: document.id, document })
+    for (const { job: j, parts: ofJob, findings: found } of all('jobs').map((d) => jobFile.parse(d))) {
       await db.insert(jobs).values({
         id: j.id,
         number: j.number,
         customer: j.customer,
+        vehicleModelId: j.vehicle.modelId,
         vehicleModel: j.vehicle.model,
         vehicleKind: j.vehicle.kind,
+        vehicleYear: j.vehicle.year,
         colour: j.vehicle.colour,
-        fleetNumber: j.vehicle.fleetNumber,
+        plate: j.vehicle.plate,
         bay: j.bay,
         personId: j.personId,
         roomTemperatureC: j.room.temperatureC,
         roomHumidityPercent: j.room.humidityPercent,
-        arrivedAt: at(j.arrivesHour),
-        dueAt: at(j.dueHour),
+        arrivedAt: at(j.arrivesDay, j.arrivesHour),
+        dueAt: at(j.dueDay, j.dueHour),
+        closedAt: j.closed ? at(j.dueDay, j.dueHour) : null,
       })
       for (const [place, p] of ofJob.entries())
         await db.insert(parts).values({
@@ -58,13 +74,21 @@ export async function seedDemo(database: Database, folder: string, now: Date): P
           jobId: j.id,
           place,
           name: p.name,
+          slot: p.slot,
+          within: p.within,
           formId: p.formId,
+          formVersion: p.formId === null ? null : 1,
           filmId: p.filmId,
           pieceId: p.pieceId,
           shiftXMm: p.shift?.xMm ?? 0,
           shiftYMm: p.shift?.yMm ?? 0,
           shiftTurnDeg: p.shift?.turnDeg ?? 0,
         })
+      for (const f of found) {
+        const foundAt = at(j.arrivesDay, j.arrivesHour)
+        const document = { ...f, jobId: j.id, foundAt, photos: [], later: false }
+        await db.insert(findingRows).values({ id: f.id, jobId: j.id, document })
+      }
     }
   })
   await saveShop(database, settings)

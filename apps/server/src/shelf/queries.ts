@@ -1,15 +1,36 @@
-import { type Film, filmDoc, formDoc, type Piece, pieceDoc } from '@truelay/contract'
-import { inArray } from 'drizzle-orm'
+import { type Film, filmDoc, type Form, formDoc, type Kit, kitDoc, type Piece, pieceDoc } from '@truelay/contract'
+import { desc, eq, inArray } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import { films, forms, pieces } from './table.ts'
+import { films, forms, kits, pieces } from './table.ts'
 
-export const readForms = async ({ read }: Database, ids: readonly string[]) =>
-  (
-    await read
-      .select()
-      .from(forms)
-      .where(inArray(forms.id, [...ids]))
-  ).map((row) => formDoc.parse(row.document))
+/** Forms in the versions asked for. */
+export async function readForms(
+  { read }: Database,
+  wanted: readonly { readonly id: string; readonly version: number }[],
+): Promise<Form[]> {
+  const rows = await read
+    .select()
+    .from(forms)
+    .where(
+      inArray(
+        forms.id,
+        wanted.map((w) => w.id),
+      ),
+    )
+  return rows
+    .filter((row) => wanted.some((w) => w.id === row.id && w.version === row.version))
+    .map((row) => formDoc.parse(row.document))
+}
+
+export async function newestVersionOf({ read }: Database, id: string): Promise<number | null> {
+  const [row] = await read
+    .select({ version: forms.version })
+    .from(forms)
+    .where(eq(forms.id, id))
+    .orderBy(desc(forms.version))
+    .limit(1)
+  return row?.version ?? null
+}
 
 export const readFilms = async ({ read }: Database, ids: readonly string[]): Promise<Film[]> =>
   (
@@ -19,6 +40,9 @@ export const readFilms = async ({ read }: Database, ids: readonly string[]): Pro
       .where(inArray(films.id, [...ids]))
   ).map((row) => filmDoc.parse(row.document))
 
+export const readAllFilms = async ({ read }: Database): Promise<Film[]> =>
+  (await read.select().from(films)).map((row) => filmDoc.parse(row.document))
+
 export const readPieces = async ({ read }: Database, ids: readonly string[]): Promise<Piece[]> =>
   (
     await read
@@ -26,3 +50,22 @@ export const readPieces = async ({ read }: Database, ids: readonly string[]): Pr
       .from(pieces)
       .where(inArray(pieces.id, [...ids]))
   ).map((row) => pieceDoc.parse(row.document))
+
+export const readPiecesOfKits = async ({ read }: Database, ids: readonly string[]): Promise<Piece[]> =>
+  (
+    await read
+      .select()
+      .from(pieces)
+      .where(inArray(pieces.kitId, [...ids]))
+  ).map((row) => pieceDoc.parse(row.document))
+
+export const readKits = async ({ read }: Database, ids: readonly string[]): Promise<Kit[]> =>
+  (
+    await read
+      .select()
+      .from(kits)
+      .where(inArray(kits.id, [...ids]))
+  ).map((row) => kitDoc.parse(row.document))
+
+export const readAllKits = async ({ read }: Database): Promise<Kit[]> =>
+  (await read.select().from(kits)).map((row) => kitDoc.parse(row.document))

@@ -52,15 +52,15 @@ const layWorker = {
     const worked = workedLay(surface.mesh, { take, limit: 1 + warmStretch }, onProgress)
     if (!worked.ok) return worked
     bench.worked = worked.value
-    const placed = placePart(question.form, surface, worked.value, question.pattern, question.practice)
+    const placed = placePart(question.form, surface, worked.value, question.pattern, question.practice, question.found)
     if (!placed.ok) return placed
     const plan = planFor(bench, shift)
     if (!plan.ok) return plan
-    const { part, spots, rules, registered } = placed.value
+    const { part, spots, rules, registered, pattern } = placed.value
     return done({
       worked: shownLay(bench, worked.value),
       neededStretch: worked.value.neededStretch,
-      placement: { outline: part.outline, holes: part.holes, spots, rules, piece: place(question.pattern, registered) },
+      placement: { outline: part.outline, holes: part.holes, spots, rules, piece: place(pattern, registered) },
       plan: plan.value,
     })
   },

@@ -2,7 +2,7 @@ import type { EdgeRules, EdgeSpots, PiecePattern, PlacedPiece } from '@truelay/c
 import type { FormDoc, PartSurface } from '@truelay/core/form'
 import type { FingerPlace, FlatOutline, Lay, LayFigures, Pull } from '@truelay/core/lay'
 import type { Stock } from '@truelay/core/mix'
-import type { FilmDoc, PartPlan, PieceShift, Schools } from '@truelay/core/plan'
+import type { FilmDoc, FoundOnPart, PartPlan, PieceShift, RoomClimate, Schools } from '@truelay/core/plan'
 import type { Practice } from '@truelay/core/practice'
 import type { UnitChoice } from '@truelay/core/units'
 
@@ -12,11 +12,15 @@ export interface LayQuestion {
   readonly partName: string
   readonly form: FormDoc
   readonly film: FilmDoc
-  readonly pattern: PiecePattern
+  /** Null where the film is cut from the roll. */
+  readonly pattern: PiecePattern | null
   readonly schools: Schools
   readonly stock: Stock
   readonly practice: Practice
   readonly units: UnitChoice
+  readonly found: readonly FoundOnPart[]
+  readonly room: RoomClimate
+  readonly low: boolean
 }
 
 /** One lay as a screen needs it. */

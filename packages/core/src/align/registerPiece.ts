@@ -1,6 +1,7 @@
 import {
   applyRigid,
   centroid,
+  distance,
   fitRigid,
   type Polygon,
   type RigidMove,
@@ -55,7 +56,7 @@ export function registerPiece(
   spots: EdgeSpots,
   rules: EdgeRules,
 ): Result<RigidMove> {
-  const piecePercent = (100 * Math.abs(signedArea(pattern.outline))) / Math.abs(signedArea(part.outline.polygon))
+  const piecePercent = (100 * Math.abs(signedArea(pattern.outline))) / wantedAreaMm2(part.outline, rules)
   if (piecePercent < 100 * leastShare) return refused(failure('PIECE_TOO_SMALL', { piece: pattern.name, piecePercent }))
   if (piecePercent > 100 * mostShare) return refused(failure('PIECE_TOO_LARGE', { piece: pattern.name, piecePercent }))
   const pairs = targets.flatMap((target) => {
@@ -85,6 +86,17 @@ export function registerPiece(
     )
   }
   return done(move)
+}
+
+/** Area of a piece that ends every edge in the middle of its rule, corners left out of account, mm². */
+function wantedAreaMm2({ polygon, edgeOfSide }: FlatPart['outline'], rules: EdgeRules): number {
+  let area = Math.abs(signedArea(polygon))
+  for (let i = 0; i < polygon.length; i++) {
+    const rule = rules[edgeOfSide[i] ?? '']
+    if (rule !== undefined)
+      area -= (distance(polygon[i]!, polygon[(i + 1) % polygon.length]!) * (rule.minMm + rule.maxMm)) / 2
+  }
+  return area
 }
 
 /** Turns are counted in mm at this distance, so that all three unknowns are of like size. */

@@ -1,4 +1,13 @@
-import { centroid, distance, subtract, unit, type Vec2, vertexCount, vertexNormals } from '../geometry/index.ts'
+import {
+  boundsOf,
+  centroid,
+  distance,
+  subtract,
+  unit,
+  type Vec2,
+  vertexCount,
+  vertexNormals,
+} from '../geometry/index.ts'
 import { type EdgeMargin, type EdgeRules, endOfEdge } from '../align/index.ts'
 import type { FormDoc, PartSurface } from '../form/index.ts'
 import type { FlatPart } from '../lay/index.ts'
@@ -15,7 +24,8 @@ interface AnchorInput {
 
 /** Where the film is fixed first, in order, as the school says. */
 export function anchorsFor(school: BeginSchool, input: AnchorInput): Anchor[] {
-  return school === 'corners first' ? cornerAnchors(input) : [flattestAnchor(input)]
+  if (school === 'corners first') return cornerAnchors(input)
+  return [school === 'one end and follow' ? endAnchor(input) : flattestAnchor(input)]
 }
 
 /** The corners at which two edges meet, the one with the least room first, then each the neighbour of the last. */
@@ -81,6 +91,19 @@ function gapBeside(corner: number, way: number, part: FlatPart, rules: EdgeRules
   if (rule === undefined) return []
   const [dx, dy] = unit(subtract(after, at))
   return [{ at, normal: [-dy, dx], wantedMm: (rule.minMm + rule.maxMm) / 2 }]
+}
+
+/** The middle of one end of a long part: the one with a reference mark, else the left one of the drawing. */
+function endAnchor({ form, surface, part }: AnchorInput): Anchor {
+  const { min, max } = boundsOf(surface.outline.polygon)
+  const wide = max[0] - min[0] >= max[1] - min[1]
+  const middle: Vec2 = [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2]
+  const end: Vec2 = wide ? [min[0], middle[1]] : [middle[0], min[1]]
+  const mark = [...form.marks].sort((a, b) => distance(a.at, end) - distance(b.at, end))[0]
+  const edge = mark?.at ?? end
+  const inward = unit(subtract(middle, edge))
+  const onForm: Vec2 = [edge[0] + 25 * inward[0], edge[1] + 25 * inward[1]]
+  return { number: 1, label: mark?.label ?? 'one end', at: part.toFlat(onForm), onForm, gaps: [] }
 }
 
 /** The place whose surroundings turn least: where normals within a sixth of the part agree best. */

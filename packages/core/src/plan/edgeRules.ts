@@ -1,5 +1,6 @@
 import type { EdgeRule, EdgeRules } from '../align/index.ts'
 import type { EdgeCode, FormDoc } from '../form/index.ts'
+import type { FoundOnPart } from './findings.ts'
 import type { Practice } from '../practice/index.ts'
 
 /** The margin that each way of ending an edge allows before anything is cut or turned, from the shop's figures. */
@@ -24,11 +25,17 @@ export function ruleOfCode(code: EdgeCode, practice: Practice): EdgeRule {
 }
 
 /** The rule of every edge and hole of a form: its own figures where it has them, else those of its code. */
-export function edgeRulesOf(form: FormDoc, practice: Practice): EdgeRules {
+export function edgeRulesOf(form: FormDoc, practice: Practice, found: readonly FoundOnPart[] = []): EdgeRules {
+  // Film that stops short may leave more bare on a body that is out of true; it still never passes the edge.
+  const slackMm = found.some((f) => f.kind === 'out of true') ? practice.outOfTrueSlack : 0
   return Object.fromEntries(
     [...form.edges, ...form.holes].map((edge) => {
       const usual = ruleOfCode(edge.code, practice)
-      return [edge.name, { minMm: edge.marginMinMm ?? usual.minMm, maxMm: edge.marginMaxMm ?? usual.maxMm }]
+      const mostMm = edge.marginMaxMm ?? usual.maxMm
+      return [
+        edge.name,
+        { minMm: edge.marginMinMm ?? usual.minMm, maxMm: edge.code === 'stop-short' ? mostMm + slackMm : mostMm },
+      ]
     }),
   )
 }

@@ -1,4 +1,5 @@
 export { edgeAdvice, edgeCodeWords, edgeRulesOf, ruleOfCode } from './edgeRules.ts'
+export { type FindingKind, findingKinds, findingMeanings, type FoundOnPart, type RoomClimate } from './findings.ts'
 export type {
   Anchor,
   BeginSchool,
@@ -12,6 +13,7 @@ export type {
   PlanDrawing,
   PlannedBatch,
   PlannedEdge,
+  PlanNote,
   PlanStep,
   SchoolChoice,
   Schools,

@@ -52,7 +52,7 @@ let bonnet: PlanRequest
 let lamp: PlanRequest
 beforeAll(() => {
   bonnet = requestFor('pipit-bonnet', 'clearcoat-hull-180', 'pipit-bonnet-piece', 1600)
-  lamp = requestFor('pipit-headlamp-right', 'dusk-glass-dry', 'pipit-headlamp-right-piece', 1600)
+  lamp = requestFor('pipit-headlamp-left', 'dusk-glass-dry', 'pipit-headlamp-left-piece', 1600)
 })
 
 describe('a bonnet laid wet', () => {

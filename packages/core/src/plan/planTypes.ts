@@ -1,3 +1,4 @@
+import type { FoundOnPart, RoomClimate } from './findings.ts'
 import type { EdgeRule } from '../align/index.ts'
 import type { EdgeCode, FormDoc, PartMaterial } from '../form/index.ts'
 import type { Polygon, Vec2 } from '../geometry/index.ts'
@@ -20,7 +21,7 @@ export interface FilmDoc {
   readonly damageC: number
 }
 
-export type BeginSchool = 'corners first' | 'flattest first'
+export type BeginSchool = 'corners first' | 'flattest first' | 'one end and follow'
 
 /** Named choices, one a question. */
 export interface Schools {
@@ -105,6 +106,8 @@ export interface PlanStep {
   readonly minutes: number
   /** Must be true before one begins. */
   readonly gate?: string | undefined
+  /** What was found on this vehicle that brought the step or changed it. */
+  readonly because?: string | undefined
   /** Counts down once the step is done, before the next may begin. */
   readonly wait?: StepWait | undefined
   readonly cautions: readonly string[]
@@ -144,6 +147,11 @@ export interface PlanDrawing {
   readonly edges: readonly { readonly name: string; readonly line: readonly Vec2[] }[]
 }
 
+export interface PlanNote {
+  readonly because: string
+  readonly says: string
+}
+
 /** Everything an installer needs for one part, worked out beforehand; plain data, so that it can be kept. */
 export interface PartPlan {
   readonly partId: string
@@ -162,12 +170,20 @@ export interface PartPlan {
   readonly directions: FormDoc['directions']
   readonly light?: { readonly outputRatio: number; readonly words: string } | undefined
   readonly drawing: PlanDrawing
+  /** What was found and what follows from it, beyond the steps. */
+  readonly notes?: readonly PlanNote[] | undefined
   readonly steps: readonly PlanStep[]
   readonly minutes: number
 }
 
 /** What the rules look at. */
 export interface PlanContext {
+  readonly found: readonly FoundOnPart[]
+  readonly room: RoomClimate | undefined
+  /** The part is so low that the vehicle has to be raised. */
+  readonly low: boolean
+  /** The part's outline as it was measured, mm. */
+  readonly outlineOnForm: Polygon
   readonly form: FormDoc
   readonly film: FilmDoc
   readonly schools: Schools

@@ -1,12 +1,27 @@
 import type { FormDoc } from '../form/index.ts'
-import type { FilmDoc, SchoolChoice, Schools } from './planTypes.ts'
+import type { FoundOnPart } from './findings.ts'
+import type { BeginSchool, FilmDoc, SchoolChoice, Schools } from './planTypes.ts'
 
 /** The schools that suit a film on a form, as a shop would choose them without thinking twice. */
-export function usualSchools(form: Pick<FormDoc, 'family'>, film: Pick<FilmDoc, 'laid' | 'type'>): Schools {
+export function usualSchools(
+  form: Pick<FormDoc, 'family'>,
+  film: Pick<FilmDoc, 'laid' | 'type'>,
+  found: readonly FoundOnPart[] = [],
+): Schools {
   if (film.laid === 'dry')
-    return { slip: 'dry', tack: 'dry', begin: form.family === 'lamp' ? 'flattest first' : 'corners first' }
+    return { slip: 'dry', tack: 'dry', begin: form.family === 'panel' ? 'corners first' : beginOf[form.family] }
+  // A damaged lens takes no alcohol: water washes the slip out instead, and bonds a day later.
+  if (found.some((f) => f.kind === 'cracked lens' || f.kind === 'crazed lens'))
+    return { slip: 'water only', tack: 'water only', begin: beginOf[form.family] }
+  if (form.family === 'trim') return { slip: 'light slip', tack: 'weak tack', begin: 'one end and follow' }
   if (form.family === 'lamp') return { slip: 'water only', tack: 'weak tack', begin: 'flattest first' }
   return { slip: 'light slip', tack: 'weak tack', begin: 'corners first' }
+}
+
+const beginOf: Readonly<Record<FormDoc['family'], BeginSchool>> = {
+  panel: 'corners first',
+  lamp: 'flattest first',
+  trim: 'one end and follow',
 }
 
 /** Each choice with its reason and what the other school would change. */
@@ -36,11 +51,18 @@ export function explainSchools(schools: Schools, film: FilmDoc): SchoolChoice[] 
           reason: 'The piece is pre-cut: the corners fix the gap all round.',
           otherwise: 'Centre out would lay faster, but the gap comes out as it likes.',
         }
-      : {
-          question: 'Where to begin',
-          choice: 'flattest place first',
-          reason: 'Nothing has to stretch there, so the film holds while you pull the rest.',
-          otherwise: 'One end and follow would keep a line, but the bulge has to be pulled from one side.',
-        }
+      : schools.begin === 'one end and follow'
+        ? {
+            question: 'Where to begin',
+            choice: 'one end and follow',
+            reason: 'Long and narrow: a hinge at one end keeps its line, and 300 mm at a time keeps it level.',
+            otherwise: 'Centre out would halve the way, but two lines have to meet.',
+          }
+        : {
+            question: 'Where to begin',
+            choice: 'flattest place first',
+            reason: 'Nothing has to stretch there, so the film holds while you pull the rest.',
+            otherwise: 'One end and follow would keep a line, but the bulge has to be pulled from one side.',
+          }
   return [liquid, begin]
 }

@@ -24,11 +24,14 @@ import { lampLight } from '../light/index.ts'
 import type { Stock } from '../mix/index.ts'
 import type { Practice } from '../practice/index.ts'
 import { done, type Result } from '../result/index.ts'
+import { cutPattern } from '../stock/index.ts'
 import { anchorsFor, checkPointsFor } from './anchors.ts'
 import { edgeAdvice, edgeRulesOf } from './edgeRules.ts'
 import type { FilmDoc, PartPlan, PlanContext, PlannedEdge, Schools } from './planTypes.ts'
 import { explainSchools } from './schools.ts'
 import { solutionsFor } from './solutionsFor.ts'
+import type { FoundOnPart, RoomClimate } from './findings.ts'
+import { notesOf } from './notesOf.ts'
 import { stepsOf } from './stepsOf.ts'
 
 export interface PlanRequest {
@@ -36,7 +39,8 @@ export interface PlanRequest {
   readonly partName: string
   readonly form: FormDoc
   readonly film: FilmDoc
-  readonly pattern: PiecePattern
+  /** Null where no pattern is at hand: the film is cut from the roll, to the middle of each edge's rule. */
+  readonly pattern: PiecePattern | null
   readonly schools: Schools
   readonly stock: Stock
   readonly practice: Practice
@@ -46,6 +50,11 @@ export interface PlanRequest {
   readonly worked: Lay
   /** The installer's own shift of the piece from where it was registered. */
   readonly shift: PieceShift
+  /** What the walk-round found on this part. */
+  readonly found?: readonly FoundOnPart[]
+  readonly room?: RoomClimate
+  /** The part sits so low that the vehicle has to be raised. */
+  readonly low?: boolean
   readonly words?: Partial<Pick<PlanContext, 'length' | 'temperature' | 'volume'>>
 }
 
@@ -67,6 +76,8 @@ export interface PlacedPart {
   readonly spots: EdgeSpots
   readonly rules: EdgeRules
   readonly registered: RigidMove
+  /** The pattern that is placed: the piece's own, or one cut to the rules. */
+  readonly pattern: PiecePattern
 }
 
 /** Carries the part into the film and registers the piece on it. Can be refused: what `registerPiece` finds. */
@@ -74,16 +85,26 @@ export function placePart(
   form: FormDoc,
   surface: PartSurface,
   lay: Pick<Lay, 'flat'>,
-  pattern: PiecePattern,
+  given: PiecePattern | null,
   practice: Practice,
+  found: readonly FoundOnPart[] = [],
 ): Result<PlacedPart> {
   const part = flatPart(surface, lay)
   const spots = edgeSpots(part, spotStepMm)
-  const rules = edgeRulesOf(form, practice)
+  const rules = edgeRulesOf(form, practice, found)
+  const pattern = given ?? patternToRules(form, part, rules)
   const targets = form.marks.map((m) => ({ name: m.name, at: part.toFlat(m.at), weight: m.weight }))
   const registered = registerPiece(part, targets, pattern, spots, rules)
-  return registered.ok ? done({ part, spots, rules, registered: registered.value }) : registered
+  return registered.ok ? done({ part, spots, rules, registered: registered.value, pattern }) : registered
 }
+
+/** A pattern that ends every edge in the middle of its rule. */
+const patternToRules = (form: FormDoc, part: FlatPart, rules: EdgeRules): PiecePattern =>
+  cutPattern(part, {
+    name: form.name,
+    growth: Object.fromEntries(Object.entries(rules).map(([edge, r]) => [edge, -(r.minMm + r.maxMm) / 2])),
+    marks: form.marks,
+  })
 
 const defaultWords = {
   length: (lengthMm: number) =>
@@ -98,10 +119,11 @@ const defaultWords = {
  * Can be refused: what `placePart` and `mixBatch` find.
  */
 export function workOutPart(request: PlanRequest): Result<PartPlan> {
-  const { form, film, surface, natural, worked, pattern, practice, schools, shift } = request
-  const placed = placePart(form, surface, worked, pattern, practice)
+  const { form, film, surface, natural, worked, practice, schools, shift } = request
+  const found = request.found ?? []
+  const placed = placePart(form, surface, worked, request.pattern, practice, found)
   if (!placed.ok) return placed
-  const { part, spots, rules, registered } = placed.value
+  const { part, spots, rules, registered, pattern } = placed.value
   const piece = thenPlaced(place(pattern, registered), shift)
   const margins = edgeMargins(spots, piece)
   const solutions = solutionsFor(schools, surface.figures.areaMm2, surface.figures.outlineMm, request.stock, practice)
@@ -132,6 +154,10 @@ export function workOutPart(request: PlanRequest): Result<PartPlan> {
     edges: edgeLines(part),
   }
   const context: PlanContext = {
+    found,
+    room: request.room,
+    low: request.low ?? false,
+    outlineOnForm: surface.outline.polygon,
     form,
     film,
     schools,
@@ -169,6 +195,7 @@ export function workOutPart(request: PlanRequest): Result<PartPlan> {
     directions: form.directions,
     ...(light === null ? {} : { light: { outputRatio: light.value.outputRatio, words: light.value.words } }),
     drawing,
+    notes: notesOf(context),
     steps,
     minutes: steps.reduce((sum, s) => sum + s.minutes + (s.wait?.leastMinutes ?? 0), 0),
   })

@@ -1,5 +1,5 @@
 import { areaD, Clipper, EndType, FillRule, inflatePathsD, JoinType, type PathsD } from 'clipper2-ts'
-import { type Polygon, signedArea, type Vec2 } from '../geometry/index.ts'
+import { add, type Polygon, scale, signedArea, subtract, unit, type Vec2 } from '../geometry/index.ts'
 
 /** How far each edge of an outline is moved outward, mm; negative = drawn in, left out = stays. */
 export type GrowthByEdge = Readonly<Record<string, number>>
@@ -35,11 +35,15 @@ export function growByEdges(outline: EdgedOutline, growth: GrowthByEdge): Vec2[]
     if (byMm <= 0) continue
     shape = Clipper.unionD(shape, strip(line, byMm, EndType.Butt), FillRule.NonZero, decimals)
   }
-  for (const { edge, line } of stretches) {
+  stretches.forEach(({ edge, line }, i) => {
     const byMm = growth[edge] ?? 0
-    if (byMm >= 0) continue
-    shape = Clipper.differenceD(shape, strip(line, -byMm, EndType.Round), FillRule.NonZero, decimals)
-  }
+    if (byMm >= 0) return
+    // Beside an edge that was moved outward, its strip is cut off too.
+    const beside = (k: number) =>
+      Math.max(0, growth[stretches[(i + k + stretches.length) % stretches.length]!.edge] ?? 0)
+    const cut = lengthened(line, beside(-1), beside(1))
+    shape = Clipper.differenceD(shape, strip(cut, -byMm, EndType.Round), FillRule.NonZero, decimals)
+  })
   return largest(shape)
 }
 
@@ -61,6 +65,15 @@ export function edgeStretches({ polygon, edgeOfSide }: EdgedOutline): { edge: st
     else stretches.push({ edge, line: [polygon[i]!, next] })
   }
   return stretches
+}
+
+/** The line with straight pieces added at its ends. */
+function lengthened(line: readonly Vec2[], atStartMm: number, atEndMm: number): Vec2[] {
+  const on = (from: Vec2, to: Vec2, byMm: number): Vec2[] =>
+    byMm === 0 ? [] : [add(to, scale(unit(subtract(to, from)), byMm))]
+  const [first, second] = [line[0]!, line[1]!]
+  const [last, before] = [line[line.length - 1]!, line[line.length - 2]!]
+  return [...on(second, first, atStartMm), ...line, ...on(before, last, atEndMm)]
 }
 
 const asPoint = ([x, y]: Vec2) => ({ x, y, z: 0 })

@@ -4,11 +4,7 @@ import { distance, type Polygon, type Vec2 } from '../geometry/index.ts'
  * The outline with needless points left out (Ramer 1972, Douglas and Peucker 1973): no point that is left out lies
  * further than `toleranceMm` from the outline that stays. Sides stay no longer than `longestSideMm`.
  */
-export function thinOutline(
-  polygon: Polygon,
-  toleranceMm: number,
-  longestSideMm = Number.POSITIVE_INFINITY,
-): Vec2[] {
+export function thinOutline(polygon: Polygon, toleranceMm: number, longestSideMm = Number.POSITIVE_INFINITY): Vec2[] {
   const count = polygon.length
   if (count < 4) return [...polygon]
   let far = 0

@@ -24,12 +24,12 @@ export function VehicleHere({ job, parts, people, now }: VehicleHereProps) {
   const next = parts.find((p) => p.state === 'fitting') ?? parts.find((p) => p.state === 'waiting')
   const person = people.find((p) => p.id === job.personId)
   return (
-    <section aria-label={`${job.vehicle.model}, fleet ${job.vehicle.fleetNumber}`} className="border-b border-hair">
+    <section aria-label={`${job.vehicle.model}, ${job.vehicle.plate}`} className="border-b border-hair">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 px-6 pt-5">
         <h2 className="text-[26px] font-bold">
           {job.vehicle.model}
           <span className="pl-3 text-[18px] font-normal text-quiet">
-            {job.vehicle.colour}, fleet {job.vehicle.fleetNumber}
+            {job.vehicle.colour}, {job.vehicle.plate}
           </span>
         </h2>
         <p className="text-quiet">

@@ -20,7 +20,7 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
     <main className="flex h-full flex-col bg-chalk">
       <div className="flex-1 p-7">
         <p className="text-[20px] text-quiet">
-          {bundle.job.vehicle.model}, fleet {bundle.job.vehicle.fleetNumber}
+          {bundle.job.vehicle.model}, {bundle.job.vehicle.plate}
         </p>
         <h1 className="text-[52px] font-bold leading-tight">{part.name} is done</h1>
         <p className="mt-2 text-[26px]">

@@ -122,7 +122,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
         </Link>
         <h1 className="text-[22px] font-bold">{part.name}</h1>
         <p className="label min-w-0 truncate text-[19px] text-quiet">
-          {bundle.job.vehicle.model}, fleet {bundle.job.vehicle.fleetNumber}
+          {bundle.job.vehicle.model}, {bundle.job.vehicle.plate}
         </p>
         <p className="label ml-auto whitespace-nowrap text-[20px]">
           {unsent > 0 ? (

@@ -3,6 +3,7 @@ import { Link } from 'react-router'
 import { useAppSelector } from '../../store/store.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { useLayRun } from '../../workers/useLayRun.ts'
+import { NotMeasured } from '../job/NotMeasured.tsx'
 import { useLayQuestion } from '../laySheet/useLayQuestion.ts'
 import type { Happened } from './useFit.ts'
 
@@ -18,13 +19,7 @@ export function FitStart({ bundle, part, happened }: FitStartProps) {
   const moved = useAppSelector((state) => state.shift[part.id]?.now)
   const shift = moved ?? part.shift
   const { run, worker } = useLayRun(question, shift)
-  if (question === null)
-    return (
-      <Failed
-        sentence={`The form, the film or the piece of ${part.name} is missing.`}
-        fix="Add it on the shelf first."
-      />
-    )
+  if (question === null) return <NotMeasured part={part} />
   if (run.phase === 'refused') return <Failed sentence={run.failure.sentence} fix={run.failure.fix} />
   if (run.phase !== 'laid') return <Busy text="Working out the steps" />
   const { plan } = run.full
@@ -38,7 +33,7 @@ export function FitStart({ bundle, part, happened }: FitStartProps) {
     <main className="flex h-full flex-col bg-chalk">
       <div className="flex-1 overflow-auto p-7">
         <p className="text-[20px] text-quiet">
-          {bundle.job.vehicle.model}, fleet {bundle.job.vehicle.fleetNumber}
+          {bundle.job.vehicle.model}, {bundle.job.vehicle.plate}
         </p>
         <h1 className="text-[52px] font-bold leading-tight">{part.name}</h1>
         <p className="mt-2 text-[26px]">

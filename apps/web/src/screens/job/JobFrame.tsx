@@ -30,7 +30,7 @@ export function JobFrame() {
       <header className="no-print flex flex-wrap items-stretch gap-x-10 border-b border-hair bg-paper px-5">
         <div className="py-1.5">
           <p className="label text-[14px] text-quiet">
-            Job {job.number}, {job.customer}, fleet {job.vehicle.fleetNumber}
+            Job {job.number}, {job.customer}, {job.vehicle.plate}
           </p>
           <h1 className="text-[20px] font-bold leading-tight">
             {job.vehicle.model}, {part.name}

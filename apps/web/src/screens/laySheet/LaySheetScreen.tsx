@@ -5,6 +5,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { useLayRun } from '../../workers/useLayRun.ts'
 import { useJobContext } from '../job/JobFrame.tsx'
+import { NotMeasured } from '../job/NotMeasured.tsx'
 import { PartTabs } from '../job/PartTabs.tsx'
 import { LaidSheet } from './LaidSheet.tsx'
 import { OnThePart } from './OnThePart.tsx'
@@ -26,10 +27,7 @@ export function LaySheetScreen() {
     <>
       <PartTabs bundle={bundle} stage="lay-sheets" />
       {question === null ? (
-        <Failed
-          sentence={`The form, the film or the piece of ${part.name} is missing.`}
-          fix="Add it on the shelf; then this sheet works itself out."
-        />
+        <NotMeasured part={part} />
       ) : run.phase === 'building' ? (
         <Busy text="Building the form and laying the film on it" />
       ) : run.phase === 'refused' ? (

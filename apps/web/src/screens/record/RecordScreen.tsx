@@ -69,7 +69,7 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
               {job.vehicle.model}, {part.name}
             </h2>
             <p className="text-quiet">
-              Job {job.number}, {job.customer}, fleet {job.vehicle.fleetNumber}, {job.vehicle.colour}
+              Job {job.number}, {job.customer}, {job.vehicle.plate}, {job.vehicle.colour}
             </p>
           </div>
           <p className="whitespace-nowrap text-right">

@@ -1,7 +1,9 @@
 import { waitOf } from '../../wait/index.ts'
 import type { PictureMark, PlanContext } from '../planTypes.ts'
 import { heatCautions } from './layRules.ts'
-import { edgesWith, hasCode, isLens, isWet, listed, type PlanRule, wholePart } from './rule.ts'
+import { findingMeanings } from '../findings.ts'
+import { keptOnRecord } from './findingRules.ts'
+import { edgesWith, hasCode, isLens, isWet, listed, type PlanRule, spotOf, wholePart } from './rule.ts'
 
 const named = (c: PlanContext, ...codes: readonly string[]) => listed(edgesWith(c, ...codes).map((e) => e.label))
 const marked = (c: PlanContext, text: string, ...codes: readonly string[]): PictureMark[] =>
@@ -167,6 +169,22 @@ export const finishRules: readonly PlanRule[] = [
     ],
   },
   {
+    name: 'stop on the crest of a lip',
+    when: (c) => hasCode(c, 'lip-stop'),
+    steps: (c) => [
+      {
+        id: 'lip-stop',
+        phase: 'edges',
+        headline: 'Stop on the crest',
+        detail: `${capital(named(c, 'lip-stop'))}: centred, the film ends on the crest all round. Trim what runs over it.`,
+        why: 'Film past a sharp return has nothing flat to hold on to, and lifts.',
+        minutes: 3,
+        inHand: ['sharp scissors', 'lamp light'],
+        picture: wholePart('laid', marked(c, 'crest', 'lip-stop')),
+      },
+    ],
+  },
+  {
     name: 'tuck',
     when: (c) => hasCode(c, 'tuck'),
     steps: (c) => [
@@ -216,7 +234,10 @@ export const finishRules: readonly PlanRule[] = [
           : 'Air in dry film stays unless it is pricked or drawn out.',
         minutes: 4,
         inHand: ['lamp light'],
-        picture: wholePart('laid', [{ kind: 'edge', edge: '*' }]),
+        picture: wholePart('laid', [{ kind: 'edge', edge: '*' }, ...marksFromBefore(c)]),
+        ...(marksFromBefore(c).length > 0
+          ? { because: 'Walk-round: marks that were there before are shown; they are no bubbles.' }
+          : {}),
         records: 'edges',
       },
       {
@@ -234,3 +255,14 @@ export const finishRules: readonly PlanRule[] = [
 ]
 
 const capital = (words: string) => `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}`
+
+/** Marks that were there before the film, so that nobody takes them for faults of the lay. */
+const marksFromBefore = (c: PlanContext): PictureMark[] =>
+  c.found
+    .filter((found) => keptOnRecord.includes(found.kind))
+    .map((found) => ({
+      kind: 'zone',
+      at: spotOf(c, found),
+      radiusMm: Math.max(12, (found.sizeMm ?? 0) / 2),
+      text: `${findingMeanings[found.kind].says}, was there`,
+    }))

@@ -1,7 +1,7 @@
 import { add, scale, subtract, unit, type Vec2, boundsOf, lerp } from '../../geometry/index.ts'
 import type { Pull } from '../../lay/index.ts'
 import type { PictureMark, PlanContext } from '../planTypes.ts'
-import { isLens, isWet, type PlanRule, type StepDraft, wholePart } from './rule.ts'
+import { foundOf, isLens, isWet, type PlanRule, type StepDraft, wholePart } from './rule.ts'
 
 /** Everything from the first tack to film that lies. */
 export const layRules: readonly PlanRule[] = [
@@ -66,8 +66,55 @@ export const layRules: readonly PlanRule[] = [
     ],
   },
   {
+    name: 'draw into a channel',
+    when: (c) => (c.form.channels ?? []).length > 0,
+    steps: (c) => [
+      {
+        id: 'channel',
+        phase: 'lay',
+        headline: `Deepest first: ${(c.form.channels ?? []).map((channel) => channel.name).join(', ')}`,
+        detail:
+          'Lay a thin cord in the channel, work 300 to 500 mm at a time with two hands, relax it warm, then draw the cord.',
+        why: 'Film that bridges a channel lets go there; the cord lets the air out.',
+        minutes: 8,
+        inHand: ['thin cord', 'soft squeegee', 'heat gun, always moving'],
+        cautions: heatCautions(c),
+        picture: wholePart(
+          'floating',
+          (c.form.channels ?? []).flatMap((channel) =>
+            channel.along.slice(1).map(
+              (to, i): PictureMark => ({
+                kind: 'sweep',
+                from: c.toFlat(channel.along[i] ?? to),
+                to: c.toFlat(to),
+                text: 'deepest first',
+              }),
+            ),
+          ),
+        ),
+      },
+    ],
+  },
+  {
+    name: 'release a dry strip from its hinge',
+    when: (c) => !isWet(c) && c.schools.begin === 'one end and follow',
+    steps: (c) => [
+      {
+        id: 'release',
+        phase: 'lay',
+        headline: 'Release 300 mm at a time',
+        detail:
+          'Check that it is level, draw off 300 mm of liner, press flat, go on. Lift and lay again gently: thin film tears.',
+        why: 'A line that is off by a millimetre at the hinge is off by a hand at the far end.',
+        minutes: 6,
+        inHand: ['felt squeegee', 'dry gloves'],
+        picture: wholePart('floating', strokes(c)),
+      },
+    ],
+  },
+  {
     name: 'lay dry outward',
-    when: (c) => !isWet(c),
+    when: (c) => !isWet(c) && c.schools.begin !== 'one end and follow',
     steps: (c) => [
       {
         id: 'lay-outward',
@@ -130,9 +177,15 @@ function anchorStep(c: PlanContext, anchor: PlanContext['anchors'][number]): Ste
   return {
     id: `anchor-${anchor.number}`,
     phase: 'lay',
-    headline: 'Fix the flattest place',
-    detail: `${anchor.label[0]?.toUpperCase()}${anchor.label.slice(1)}. Press a palm's width with the felt, nothing else touches.`,
-    why: 'Nothing has to stretch there: it holds while you pull the rest.',
+    headline: c.schools.begin === 'one end and follow' ? 'Hinge at one end' : 'Fix the flattest place',
+    detail:
+      c.schools.begin === 'one end and follow'
+        ? `${sentence(anchor.label)}. Open 50 mm of liner, set it level, press it down.`
+        : `${sentence(anchor.label)}. Press a palm's width with the felt, nothing else touches.`,
+    why:
+      c.schools.begin === 'one end and follow'
+        ? 'It holds the line while the rest is still under its liner.'
+        : 'Nothing has to stretch there: it holds while you pull the rest.',
     minutes: 2,
     inHand: ['felt squeegee', 'dry gloves'],
     picture: wholePart('floating', [...marks, { kind: 'zone', at: anchor.at, radiusMm: 45 }]),
@@ -162,10 +215,17 @@ function pullStep(c: PlanContext, pull: Pull): StepDraft {
     why: `Without it ${fingersWords(c, pull.edge)}${pull.glueLineRisk ? ' Let it relax before laying, or it leaves a glue line.' : ''}`,
     minutes: warm ? 4 : 2,
     inHand: warm ? ['heat gun, always moving', 'infra-red thermometer'] : [isWet(c) ? 'tack' : 'dry gloves'],
-    cautions: warm ? heatCautions(c) : [],
+    cautions: [
+      ...(warm ? heatCautions(c) : []),
+      ...(foundOf(c, 'repaint').length > 0
+        ? ['Repainted: pull from the middle of the film, never on an edge; stop if paint comes along.']
+        : []),
+    ],
     picture: wholePart('floating', marks),
   }
 }
+
+const sentence = (words: string) => `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}`
 
 function fingersWords(c: PlanContext, edge: string): string {
   const planned = c.edges.find((e) => e.name === edge)

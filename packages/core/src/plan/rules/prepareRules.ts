@@ -1,10 +1,12 @@
+import type { PlanContext } from '../planTypes.ts'
 import { strokes } from './layRules.ts'
-import { bottleOf, isLens, isWet, listed, type PlanRule, wholePart } from './rule.ts'
+import { staticCaution } from './findingRules.ts'
+import { barsHeat, bottleOf, isLens, isWet, listed, type PlanRule, wholePart } from './rule.ts'
 
 const largeMm2 = 600_000
 
-/** Everything before the liner is peeled. */
-export const prepareRules: readonly PlanRule[] = [
+/** Washing, masking, degreasing. */
+export const cleaningRules: readonly PlanRule[] = [
   {
     name: 'wash and clay',
     when: () => true,
@@ -47,19 +49,30 @@ export const prepareRules: readonly PlanRule[] = [
         id: 'degrease',
         phase: 'prepare',
         headline: isLens(c) ? 'Degrease with a damp cloth' : 'Degrease the edges',
-        detail: isLens(c)
-          ? 'Weak alcohol on the cloth, 70 % or less, never sprayed on. Wipe dry.'
-          : 'Degreaser on a cloth, most of all along and under the edges.',
+        detail: barsHeat(c)
+          ? 'No alcohol: soapy water on the cloth, then clear water. Wipe dry.'
+          : isLens(c)
+            ? 'Weak alcohol on the cloth, 70 % or less, never sprayed on. Wipe dry.'
+            : 'Degreaser on a cloth, most of all along and under the edges.',
         why: isLens(c) ? 'Strong alcohol crazes lens plastic.' : 'Edges are where lifting starts.',
         minutes: 3,
-        inHand: [isLens(c) ? 'alcohol up to 70 %, on a cloth' : 'degreaser', 'lint-free cloth'],
-        cautions: isLens(c)
-          ? ['Alcohol vapour catches fire: fresh air, no flame, no hot gun near. Follow the maker’s instructions.']
-          : ['Follow the degreaser’s instructions: gloves and fresh air.'],
+        inHand: [
+          barsHeat(c) ? 'soapy water' : isLens(c) ? 'alcohol up to 70 %, on a cloth' : 'degreaser',
+          'lint-free cloth',
+        ],
+        cautions: barsHeat(c)
+          ? ['No alcohol on this lens: it is damaged.']
+          : isLens(c)
+            ? ['Alcohol vapour catches fire: fresh air, no flame, no hot gun near. Follow the maker’s instructions.']
+            : ['Follow the degreaser’s instructions: gloves and fresh air.'],
         picture: wholePart('none', [{ kind: 'edge', edge: '*' }]),
       },
     ],
   },
+]
+
+/** From the clean part to the film that floats on it, or is held by its bleed. */
+export const readyRules: readonly PlanRule[] = [
   {
     name: 'dry film wants a dry part',
     when: (c) => !isWet(c),
@@ -152,6 +165,7 @@ export const prepareRules: readonly PlanRule[] = [
         minutes: 3,
         people: c.areaMm2 > largeMm2 ? 2 : 1,
         inHand: ['slip', 'wet hands'],
+        cautions: staticCautions(c),
         picture: wholePart('floating'),
       },
       {
@@ -171,7 +185,7 @@ export const prepareRules: readonly PlanRule[] = [
   {
     name: 'peel dry film by its bleed',
     when: (c) => !isWet(c),
-    steps: () => [
+    steps: (c) => [
       {
         id: 'peel',
         phase: 'place',
@@ -180,8 +194,14 @@ export const prepareRules: readonly PlanRule[] = [
         why: 'Fingerprints on the adhesive show for good.',
         minutes: 1,
         inHand: ['piece', 'gloves'],
+        cautions: staticCautions(c),
         picture: wholePart('floating'),
       },
     ],
   },
 ]
+
+function staticCautions(c: PlanContext): string[] {
+  const caution = staticCaution(c)
+  return caution === null ? [] : [caution]
+}

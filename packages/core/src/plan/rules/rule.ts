@@ -1,3 +1,5 @@
+import { boundsOf, type Vec2 } from '../../geometry/index.ts'
+import type { FindingKind, FoundOnPart } from '../findings.ts'
 import type { PlanContext, PlanStep, StepPicture } from '../planTypes.ts'
 
 /** A condition and the steps it brings. Rules stand in the order in which their steps are done. */
@@ -31,3 +33,14 @@ export const listed = (words: readonly string[]) =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`
 /** "towards the grille and the bottom" reads better without the second article. */
 export const bottleOf = (c: PlanContext, use: 'slip' | 'tack') => c.solutions.find((s) => s.use === use)
+
+export const foundOf = (c: PlanContext, kind: FindingKind) => c.found.filter((f) => f.kind === kind)
+/** A damaged lens takes neither heat nor alcohol. */
+export const barsHeat = (c: PlanContext) =>
+  foundOf(c, 'cracked lens').length > 0 || foundOf(c, 'crazed lens').length > 0
+
+/** A finding's place in the film plane. */
+export function spotOf(c: PlanContext, { at: [across, down] }: FoundOnPart): Vec2 {
+  const { min, max } = boundsOf(c.outlineOnForm)
+  return c.toFlat([min[0] + across * (max[0] - min[0]), max[1] - down * (max[1] - min[1])])
+}

@@ -1,0 +1,33 @@
+import { formDoc, formId, partId } from '@truelay/contract'
+import { Router } from 'express'
+import { z } from 'zod'
+import type { Database } from '../database/openDatabase.ts'
+import { readPart } from '../jobs/queries.ts'
+import { Refused } from '../reply/reply.ts'
+import { readNewestForm, readNewestForms, saveForm, takeForm } from './queries.ts'
+
+export function formRoutes(database: Database): Router {
+  const routes = Router()
+  routes.get('/forms', async (_req, res) => {
+    res.json(await readNewestForms(database))
+  })
+  routes.get('/forms/:formId', async (req, res) => {
+    res.json(await readNewestForm(database, formId.parse(req.params.formId)))
+  })
+  routes.put('/forms/:formId', async (req, res) => {
+    const draft = formDoc.parse(req.body)
+    if (draft.id !== formId.parse(req.params.formId))
+      throw new Refused({
+        code: 'OTHER_FORM',
+        sentence: `The form "${draft.id}" was sent to the address of "${req.params.formId}".`,
+        fix: 'Save each form under its own id.',
+      })
+    res.json(await saveForm(database, draft))
+  })
+  routes.put('/parts/:partId/form', async (req, res) => {
+    const part = await readPart(database, partId.parse(req.params.partId))
+    await takeForm(database, part.id, z.strictObject({ formId }).parse(req.body).formId)
+    res.json(await readPart(database, part.id))
+  })
+  return routes
+}

@@ -1,0 +1,70 @@
+import { type Job, jobId, type NewJob, partId } from '@truelay/contract'
+import { desc } from 'drizzle-orm'
+import type { Database } from '../database/openDatabase.ts'
+import { readModel } from '../models/queries.ts'
+import { NotFound } from '../reply/reply.ts'
+import { newestVersionOf, readFilms } from '../shelf/queries.ts'
+import { readPeople } from '../shop/queries.ts'
+import { readJob } from './queries.ts'
+import { jobs, parts } from './table.ts'
+
+/** Until a sensor tells the room, a new job takes the climate of the last one. */
+const usualRoom = { temperatureC: 20, humidityPercent: 50 }
+
+/** Takes in a vehicle: the next free number, its parts with the forms and pieces that the model knows. */
+export async function addJob(database: Database, draft: NewJob): Promise<Job> {
+  const model = await readModel(database, draft.modelId)
+  const people = await readPeople(database)
+  if (!people.some((p) => p.id === draft.personId))
+    throw new NotFound(`Nobody here is called "${draft.personId}".`, 'Choose a person of the shop.')
+  const films = await readFilms(
+    database,
+    draft.parts.map((p) => p.filmId),
+  )
+  const strange = draft.parts.find((p) => !films.some((f) => f.id === p.filmId))
+  if (strange !== undefined)
+    throw new NotFound(`There is no film "${strange.filmId}" on the shelf.`, 'Choose a film of the shelf.')
+  const id = await database.write(async (db) => {
+    const last = await db.select().from(jobs).orderBy(desc(jobs.number)).limit(1)
+    const all = await db.select({ number: jobs.number }).from(jobs)
+    const highest = Math.max(0, ...all.map((row) => Number.parseInt(row.number, 10) || 0))
+    const number = String(highest + 1).padStart(4, '0')
+    await db.insert(jobs).values({
+      id: number,
+      number,
+      customer: draft.customer,
+      vehicleModelId: model.id,
+      vehicleModel: model.name,
+      vehicleKind: model.kind,
+      vehicleYear: draft.year,
+      colour: draft.colour,
+      plate: draft.plate,
+      bay: draft.bay,
+      personId: draft.personId,
+      roomTemperatureC: last[0]?.roomTemperatureC ?? usualRoom.temperatureC,
+      roomHumidityPercent: last[0]?.roomHumidityPercent ?? usualRoom.humidityPercent,
+      arrivedAt: draft.arrivesAt,
+      dueAt: draft.dueAt,
+    })
+    for (const [place, wish] of draft.parts.entries()) {
+      const known = model.parts.find((p) => p.slot === wish.slot && p.name === wish.name)
+      await db.insert(parts).values({
+        id: partId.parse(`${number}-${String(place + 1).padStart(2, '0')}`),
+        jobId: number,
+        place,
+        name: wish.name,
+        slot: wish.slot,
+        within: known?.within,
+        formId: known?.formId ?? null,
+        formVersion: known?.formId ? await newestVersionOf(database, known.formId) : null,
+        filmId: wish.filmId,
+        pieceId: known?.pieceId ?? null,
+        shiftXMm: 0,
+        shiftYMm: 0,
+        shiftTurnDeg: 0,
+      })
+    }
+    return number
+  })
+  return readJob(database, jobId.parse(id))
+}

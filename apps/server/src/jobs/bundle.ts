@@ -1,0 +1,36 @@
+import type { JobBundle, JobId, Part } from '@truelay/contract'
+import type { Database } from '../database/openDatabase.ts'
+import { readFilms, readForms, readKits, readPieces, readPiecesOfKits } from '../shelf/queries.ts'
+import { readPeople, readShop } from '../shop/queries.ts'
+import { readFindings, readSignOff } from '../walkRound/queries.ts'
+import { readJob, readParts } from './queries.ts'
+
+const given = <T>(ids: readonly (T | null)[]): T[] => [...new Set(ids.filter((id) => id !== null))]
+
+/** A job with everything its parts need. */
+export async function readBundle(database: Database, id: JobId): Promise<JobBundle> {
+  const job = await readJob(database, id)
+  const parts = await readParts(database, id)
+  const used = await readPieces(database, given(parts.map((p) => p.pieceId)))
+  const kits = await readKits(database, given(used.map((p) => p.kitId)))
+  const [shop, people, forms, films, inKits, findings, signOff] = await Promise.all([
+    readShop(database),
+    readPeople(database),
+    readForms(
+      database,
+      parts.flatMap((p) => formOf(p)),
+    ),
+    readFilms(database, given(parts.map((p) => p.filmId))),
+    readPiecesOfKits(
+      database,
+      kits.map((k) => k.id),
+    ),
+    readFindings(database, id),
+    readSignOff(database, id),
+  ])
+  const pieces = [...new Map([...inKits, ...used].map((piece) => [piece.id, piece])).values()]
+  return { job, shop, people, parts, forms, films, pieces, kits, findings, signOff }
+}
+
+const formOf = ({ formId, formVersion }: Part) =>
+  formId === null || formVersion === null ? [] : [{ id: formId, version: formVersion }]

@@ -1,0 +1,42 @@
+import { type ModelId, modelId, type NewModel, type VehicleModel, vehicleModel } from '@truelay/contract'
+import { bodyPlan } from '@truelay/core/vehicle'
+import { eq } from 'drizzle-orm'
+import type { Database } from '../database/openDatabase.ts'
+import { idFrom } from '../names/idFrom.ts'
+import { NotFound, Refused } from '../reply/reply.ts'
+import { models } from './table.ts'
+
+export const readModels = async ({ read }: Database): Promise<VehicleModel[]> =>
+  (await read.select().from(models)).map((row) => vehicleModel.parse(row.document))
+
+export async function readModel({ read }: Database, id: ModelId): Promise<VehicleModel> {
+  const row = await read.query.models.findFirst({ where: eq(models.id, id) })
+  if (row === undefined) throw new NotFound(`There is no model "${id}".`, 'Choose one from the list, or add it.')
+  return vehicleModel.parse(row.document)
+}
+
+/** A new model: every part that a vehicle of its kind has, none of them measured yet. */
+export const addModel = (database: Database, draft: NewModel): Promise<VehicleModel> =>
+  database.write(async (db) => {
+    const known = await readModels(database)
+    const same = known.find((m) => m.name.toLowerCase() === draft.name.toLowerCase())
+    if (same !== undefined)
+      throw new Refused({
+        code: 'MODEL_EXISTS',
+        sentence: `"${same.name}" is in the list already.`,
+        fix: 'Choose it there, or give the new one another name.',
+      })
+    const model = vehicleModel.parse({
+      ...draft,
+      id: modelId.parse(idFrom(draft.name, new Set(known.map((m) => m.id)))),
+      parts: bodyPlan(draft.kind).slots.map(({ id, name }) => ({
+        name,
+        slot: id,
+        formId: null,
+        pieceId: null,
+        filmId: null,
+      })),
+    })
+    await db.insert(models).values({ id: model.id, document: model })
+    return model
+  })

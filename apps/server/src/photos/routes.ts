@@ -1,0 +1,33 @@
+import { photoId } from '@truelay/contract'
+import { stripJpeg } from '@truelay/formats/jpeg'
+import express, { Router } from 'express'
+import { NotFound, Refused } from '../reply/reply.ts'
+import type { PhotoStore } from './photoStore.ts'
+
+const mostPx = 4000
+
+/** Photos come as JPEG; whatever else the camera wrote into them, such as where it was, is left out. */
+export function photoRoutes(photos: PhotoStore): Router {
+  const routes = Router()
+  routes.post('/', express.raw({ type: () => true, limit: '6mb' }), async (req, res) => {
+    const stripped = stripJpeg(req.body instanceof Uint8Array ? req.body : new Uint8Array())
+    if (!stripped.ok) throw new Refused(stripped.failure)
+    const { widthPx, heightPx, bytes } = stripped.value
+    if (Math.max(widthPx, heightPx) > mostPx)
+      throw new Refused({
+        code: 'PHOTO_TOO_LARGE',
+        sentence: `The photo is ${widthPx} x ${heightPx} pixels; at most ${mostPx} each way are kept.`,
+        fix: 'Take it through the app, which scales it.',
+      })
+    res.status(201).json({ id: await photos.keep(bytes), widthPx, heightPx })
+  })
+  routes.get('/:photoId', (req, res) => {
+    const id = photoId.safeParse(req.params.photoId)
+    const file = id.success ? photos.fileOf(id.data) : null
+    if (file === null) throw new NotFound('There is no such photo.', 'Take it again.')
+    res.type('image/jpeg')
+    res.setHeader('X-Content-Type-Options', 'nosniff')
+    res.sendFile(file, { immutable: true, maxAge: '1y' })
+  })
+  return routes
+}

@@ -1,0 +1,52 @@
+import { partId, pieceDoc, pieceId } from '@truelay/contract'
+import { eq } from 'drizzle-orm'
+import { Router } from 'express'
+import { z } from 'zod'
+import type { Database } from '../database/openDatabase.ts'
+import { readPart } from '../jobs/queries.ts'
+import { parts } from '../jobs/table.ts'
+import { NotFound, Refused } from '../reply/reply.ts'
+import { readAllFilms, readAllKits, readKits, readPieces, readPiecesOfKits } from './queries.ts'
+import { pieces } from './table.ts'
+
+export function shelfRoutes(database: Database): Router {
+  const routes = Router()
+  routes.get('/shelf', async (_req, res) => {
+    const [films, kits] = await Promise.all([readAllFilms(database), readAllKits(database)])
+    res.json({
+      films,
+      kits,
+      pieces: await readPiecesOfKits(
+        database,
+        kits.map((k) => k.id),
+      ),
+    })
+  })
+  routes.put('/pieces/:pieceId', async (req, res) => {
+    const document = pieceDoc.parse(req.body)
+    if (document.id !== pieceId.parse(req.params.pieceId))
+      throw new Refused({
+        code: 'OTHER_PIECE',
+        sentence: `The piece "${document.id}" was sent to the address of "${req.params.pieceId}".`,
+        fix: 'Save each piece under its own id.',
+      })
+    if ((await readKits(database, [document.kitId])).length === 0)
+      throw new NotFound(`There is no kit "${document.kitId}".`, 'Put the piece into a kit of the shelf.')
+    await database.write((db) =>
+      db
+        .insert(pieces)
+        .values({ id: document.id, kitId: document.kitId, document })
+        .onConflictDoUpdate({ target: pieces.id, set: { kitId: document.kitId, document } }),
+    )
+    res.json(document)
+  })
+  routes.put('/parts/:partId/piece', async (req, res) => {
+    const part = await readPart(database, partId.parse(req.params.partId))
+    const { pieceId: id } = z.strictObject({ pieceId: pieceId.nullable() }).parse(req.body)
+    if (id !== null && (await readPieces(database, [id])).length === 0)
+      throw new NotFound(`There is no piece "${id}".`, 'Choose one of the shelf.')
+    await database.write((db) => db.update(parts).set({ pieceId: id }).where(eq(parts.id, part.id)))
+    res.json(await readPart(database, part.id))
+  })
+  return routes
+}

@@ -1,0 +1,108 @@
+import {
+  type Finding,
+  type FindingDraft,
+  finding,
+  type JobId,
+  type SignOff,
+  type SignOffDraft,
+  signOff,
+  type WalkRound,
+} from '@truelay/contract'
+import { and, asc, desc, eq, ne } from 'drizzle-orm'
+import type { Database } from '../database/openDatabase.ts'
+import { readFitLogs } from '../fit/queries.ts'
+import { readJob, readParts, toJob } from '../jobs/queries.ts'
+import { jobs } from '../jobs/table.ts'
+import { progressOf } from '../jobs/progressOf.ts'
+import { NotFound, Refused } from '../reply/reply.ts'
+import { findingRows } from './table.ts'
+
+export const readFindings = async ({ read }: Database, id: JobId): Promise<Finding[]> =>
+  (await read.select().from(findingRows).where(eq(findingRows.jobId, id)).orderBy(asc(findingRows.place))).map((row) =>
+    finding.parse(row.document),
+  )
+
+export async function readSignOff({ read }: Database, id: JobId): Promise<SignOff | null> {
+  const row = await read.query.jobs.findFirst({ where: eq(jobs.id, id), columns: { signOff: true } })
+  return row?.signOff ? signOff.parse(row.signOff) : null
+}
+
+/** The walk-round of a job, with what was found on the same vehicle before. */
+export async function readWalkRound(database: Database, id: JobId): Promise<WalkRound> {
+  const job = await readJob(database, id)
+  const before = await database.read
+    .select()
+    .from(jobs)
+    .where(and(eq(jobs.plate, job.vehicle.plate), ne(jobs.id, id)))
+    .orderBy(desc(jobs.arrivedAt))
+    .limit(20)
+  const earlier = await Promise.all(
+    before.map(toJob).map(async (visit) => {
+      const [found, parts] = await Promise.all([readFindings(database, visit.id), readParts(database, visit.id)])
+      const logs = await readFitLogs(
+        database,
+        parts.map((p) => p.id),
+      )
+      return {
+        jobId: visit.id,
+        number: visit.number,
+        arrivedAt: visit.arrivedAt,
+        findings: found,
+        parts: parts.map((part) => ({
+          partId: part.id,
+          name: part.name,
+          finished: progressOf(part, '', logs.get(part.id) ?? []).state === 'done',
+        })),
+      }
+    }),
+  )
+  const [findings, signed] = await Promise.all([readFindings(database, id), readSignOff(database, id)])
+  return { findings, signOff: signed, earlier }
+}
+
+/** Adds or changes a finding. What the customer has signed is locked; what comes after it is marked as found later. */
+export const saveFinding = (database: Database, id: JobId, draft: FindingDraft): Promise<Finding> =>
+  database.write(async (db) => {
+    await readJob(database, id)
+    const signed = await readSignOff(database, id)
+    if (signed?.findingIds.includes(draft.id)) throw locked('changed')
+    const parts = await readParts(database, id)
+    if (draft.partId !== null && !parts.some((p) => p.id === draft.partId))
+      throw new NotFound(`Part "${draft.partId}" is not in this job.`, 'Choose a part of this vehicle.')
+    const whole: Finding = { ...draft, jobId: id, later: signed !== null }
+    await db
+      .insert(findingRows)
+      .values({ id: whole.id, jobId: id, document: whole })
+      .onConflictDoUpdate({ target: findingRows.id, set: { document: whole }, setWhere: eq(findingRows.jobId, id) })
+    return whole
+  })
+
+export const removeFinding = (database: Database, id: JobId, findingId: string): Promise<void> =>
+  database.write(async (db) => {
+    const signed = await readSignOff(database, id)
+    if (signed?.findingIds.includes(findingId)) throw locked('removed')
+    await db.delete(findingRows).where(and(eq(findingRows.id, findingId), eq(findingRows.jobId, id)))
+  })
+
+/** The customer signs what was found so far. */
+export const saveSignOff = (database: Database, id: JobId, draft: SignOffDraft, now: Date): Promise<SignOff> =>
+  database.write(async (db) => {
+    await readJob(database, id)
+    if ((await readSignOff(database, id)) !== null)
+      throw new Refused({
+        code: 'SIGNED_ALREADY',
+        sentence: 'The findings of this job are signed already.',
+        fix: 'Add what was found since as "found later".',
+      })
+    const found = await readFindings(database, id)
+    const signed: SignOff = { ...draft, signedAt: now.toISOString(), findingIds: found.map((f) => f.id) }
+    await db.update(jobs).set({ signOff: signed }).where(eq(jobs.id, id))
+    return signed
+  })
+
+const locked = (what: 'changed' | 'removed') =>
+  new Refused({
+    code: 'FINDING_SIGNED',
+    sentence: `The customer has signed this finding, so it cannot be ${what}.`,
+    fix: 'Add a new finding instead; it is marked as found later.',
+  })

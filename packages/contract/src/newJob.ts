@@ -1,0 +1,25 @@
+import { z } from 'zod'
+import { filmId, moment, modelId, personId } from './ids.ts'
+
+/** A job as it is taken in at the desk. */
+export const newJob = z
+  .strictObject({
+    customer: z.string().trim().min(1).max(80),
+    modelId,
+    year: z.number().int().min(1950).max(2100).nullable(),
+    colour: z.string().trim().max(40),
+    plate: z.string().trim().min(1).max(20),
+    bay: z.string().trim().max(20),
+    personId,
+    arrivesAt: moment,
+    dueAt: moment,
+    parts: z
+      .array(z.strictObject({ slot: z.string().min(1).max(40), name: z.string().min(1).max(60), filmId }))
+      .min(1)
+      .max(60),
+  })
+  .superRefine((job, context) => {
+    if (new Date(job.dueAt) <= new Date(job.arrivesAt))
+      context.addIssue({ code: 'custom', path: ['dueAt'], message: 'the vehicle must leave after it has come' })
+  })
+export type NewJob = z.infer<typeof newJob>

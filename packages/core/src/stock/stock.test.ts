@@ -1,0 +1,124 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { boundsOf, nearestOnOutline, signedArea, standingStill, type Vec2 } from '../geometry/index.ts'
+import { practiceWith } from '../practice/index.ts'
+import { barWidthMm, cutPattern, cutSize, enlargePattern, growByEdges, rollOrPattern, thinOutline } from './index.ts'
+
+const box = (w: number, h: number) => ({
+  polygon: [
+    [0, 0],
+    [w, 0],
+    [w, h],
+    [0, h],
+  ] as Vec2[],
+  edgeOfSide: ['bottom', 'right', 'top', 'left'],
+  corners: [0, 1, 2, 3],
+})
+const size = (polygon: readonly Vec2[]) => {
+  const { min, max } = boundsOf(polygon)
+  return [max[0] - min[0], max[1] - min[1]]
+}
+
+describe('an outline grown edge by edge', () => {
+  test('one edge outward: a strip that ends square at its corners', () => {
+    const grown = growByEdges(box(100, 50), { top: 15 })
+    expect(size(grown).map((s) => Math.round(s * 100) / 100)).toEqual([100, 65])
+    expect(signedArea(grown)).toBeCloseTo(100 * 65, 1)
+  })
+  test('one outward, one inward, the others as they were', () => {
+    const grown = growByEdges(box(100, 50), { top: 15, left: -3 })
+    expect(signedArea(grown)).toBeCloseTo(97 * 65, 1)
+  })
+  test('all alike: the same distance all round', () => {
+    for (const by of [-2.5, 4]) {
+      const grown = growByEdges(box(100, 50), { bottom: by, right: by, top: by, left: by })
+      for (const p of grown)
+        expect(nearestOnOutline(box(100, 50).polygon, p).distanceMm).toBeGreaterThan(Math.abs(by) - 0.02)
+      expect(size(grown)[0]).toBeCloseTo(100 + 2 * by, 1)
+    }
+  })
+  test('drawn in too far, nothing is left', () => {
+    expect(growByEdges(box(10, 10), { bottom: -6, right: -6, top: -6, left: -6 })).toEqual([])
+  })
+})
+
+test('a pattern is enlarged along the chosen edges only, wherever its own coordinates lie', () => {
+  const part = { outline: box(200, 80), holes: [], toFlat: (p: Vec2) => p }
+  const pattern = cutPattern(part, { name: 'p', growth: { bottom: -2, right: -2, top: -2, left: -2 }, marks: [] })
+  const [w = 0, h = 0] = size(pattern.outline)
+  const wider = enlargePattern(pattern, part, standingStill, { right: 17 })
+  expect(size(wider.outline)[0]! - w).toBeCloseTo(17, 1)
+  expect(size(wider.outline)[1]! - h).toBeCloseTo(0, 1)
+})
+
+describe('thinned outlines', () => {
+  const circle = (n: number, r: number) =>
+    Array.from(
+      { length: n },
+      (_, i): Vec2 => [r * Math.cos((2 * Math.PI * i) / n), r * Math.sin((2 * Math.PI * i) / n)],
+    )
+  test('20 000 points keep their shape within the tolerance', () => {
+    const fine = circle(20_000, 300)
+    const thin = thinOutline(fine, 0.05)
+    expect(thin.length).toBeLessThan(300)
+    for (let i = 0; i < fine.length; i += 37)
+      expect(nearestOnOutline(thin, fine[i]!).distanceMm).toBeLessThanOrEqual(0.05 + 1e-9)
+  })
+  test('whatever the outline, no point that was left out is further off than the tolerance', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.double({ min: 5, max: 100, noNaN: true })), { minLength: 6, maxLength: 80 }),
+        fc.double({ min: 0.01, max: 5, noNaN: true }),
+        (radii, tolerance) => {
+          const outline = radii.map(([r], i): Vec2 => {
+            const turn = (2 * Math.PI * i) / radii.length
+            return [r * Math.cos(turn), r * Math.sin(turn)]
+          })
+          const thin = thinOutline(outline, tolerance)
+          return outline.every((p) => nearestOnOutline(thin, p).distanceMm <= tolerance + 1e-9)
+        },
+      ),
+    )
+  })
+})
+
+describe('cut from the roll', () => {
+  test('the sheet is the box and its allowance; film that may turn takes the least area', () => {
+    const slanted = box(100, 40).polygon.map(([x, y]): Vec2 => [x * 0.8 - y * 0.6, x * 0.6 + y * 0.8])
+    expect(cutSize(box(100, 40).polygon, 25, false)).toEqual({ lengthMm: 150, widthMm: 90, turnDeg: 0 })
+    const turned = cutSize(slanted, 25, true)
+    expect(turned.lengthMm).toBeCloseTo(150, 0)
+    expect(turned.widthMm).toBeCloseTo(90, 0)
+    expect(cutSize(slanted, 25, false).lengthMm).toBeGreaterThan(150)
+  })
+  test('a bar needs its face and the tuck on each side', () => {
+    expect(barWidthMm(30, 10)).toBe(50)
+  })
+  test('the advice follows from pattern, curvature and wraps, and says why', () => {
+    const practice = practiceWith()
+    const edges = [
+      { name: 'a', label: 'front edge', code: 'wrap' as const },
+      { name: 'b', label: 'rear edge', code: 'stop-short' as const },
+    ]
+    const facts = {
+      form: { family: 'panel' as const, edges },
+      patternAtHand: true,
+      neededStretch: 1.01,
+      hasDirection: false,
+    }
+    const precut = rollOrPattern(facts, practice)
+    expect(precut.advice).toBe('pre-cut')
+    expect(precut.reasons.join(' ')).toContain('Enlarge the pattern along front edge')
+    expect(rollOrPattern({ ...facts, patternAtHand: false }, practice)).toMatchObject({
+      advice: 'from the roll',
+      allowanceMm: 125,
+    })
+    const sharp = rollOrPattern({ ...facts, neededStretch: 1.09 }, practice)
+    expect(sharp.reasons[0]).toContain('9.0 %')
+    const wrapped = { family: 'lamp' as const, edges: edges.slice(0, 1) }
+    expect(rollOrPattern({ ...facts, form: wrapped }, practice)).toMatchObject({
+      advice: 'from the roll',
+      allowanceMm: 38,
+    })
+  })
+})

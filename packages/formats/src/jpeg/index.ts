@@ -1,0 +1,1 @@
+export { type StrippedJpeg, stripJpeg } from './stripJpeg.ts'

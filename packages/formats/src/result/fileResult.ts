@@ -1,0 +1,16 @@
+/** Why a file cannot be used: a code for programs, a sentence for people, and what to do. */
+export interface FileFailure {
+  readonly code: string
+  readonly sentence: string
+  readonly fix: string
+}
+
+export type FileResult<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly failure: FileFailure }
+
+export const read = <T>(value: T): FileResult<T> => ({ ok: true, value })
+export const unreadable = (code: string, sentence: string, fix: string): FileResult<never> => ({
+  ok: false,
+  failure: { code, sentence, fix },
+})

@@ -1,0 +1,1 @@
+export { type FileFailure, type FileResult, read, unreadable } from './fileResult.ts'
