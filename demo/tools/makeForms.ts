@@ -375,6 +375,8 @@ for (const [which, label, lean, wide] of [
         own(column.from, row.to),
       ] as const
       const seam = { marginMinMm: 0, marginMaxMm: 0.6 }
+      // Narrow strips carry little bleed: more than half their width would stick to itself.
+      const bleed = { marginMinMm: -14, marginMaxMm: -6 }
       const lower = row.name === 'bottom'
       const upper = row.name === 'top'
       const local = (x: number, y: number) => height(x + middle[0], y + middle[1])
@@ -385,16 +387,16 @@ for (const [which, label, lean, wide] of [
         ...fourSided(corners, ['lower', 'outer', 'upper', 'inner'], [lower ? 2 : 0, 0, upper ? 2 : 0, 0]),
         edges: [
           lower
-            ? edge('lower', 'bottom edge', 'gap-cut', { behind: 'gap to the body' })
+            ? edge('lower', 'bottom edge', 'gap-cut', { behind: 'gap to the body', ...bleed })
             : edge('lower', row.name === 'middle' ? 'colour change below' : 'seam below', 'butt', seam),
           column.name === 'side'
-            ? edge('outer', 'wing edge', 'gap-cut', { behind: 'gap to the wing' })
+            ? edge('outer', 'wing edge', 'gap-cut', { behind: 'gap to the wing', ...bleed })
             : edge('outer', 'seam to the side strip', 'butt', seam),
           upper
-            ? edge('upper', 'top edge', 'gap-cut', { behind: 'gap to the body' })
+            ? edge('upper', 'top edge', 'gap-cut', { behind: 'gap to the body', ...bleed })
             : edge('upper', row.name === 'bottom' ? 'colour change above' : 'seam above', 'butt', seam),
           column.name === 'front'
-            ? edge('inner', 'edge at the boot lid', 'gap-cut', { behind: 'gap to the boot lid' })
+            ? edge('inner', 'edge at the boot lid', 'gap-cut', { behind: 'gap to the boot lid', ...bleed })
             : edge('inner', 'seam to the rear face', 'butt', seam),
         ],
         bow: [

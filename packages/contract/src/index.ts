@@ -59,7 +59,18 @@ export {
 export { type NewJob, newJob } from './newJob.ts'
 export { partPlan } from './partPlan.ts'
 export { type PartRecord, partRecord } from './record.ts'
-export { type Film, filmDoc, type Kit, kitDoc, labelOf, type Piece, pieceDoc, piecePattern } from './shelf.ts'
+export {
+  type Film,
+  filmDoc,
+  type Kit,
+  kitDoc,
+  labelOf,
+  type Piece,
+  pieceDoc,
+  piecePattern,
+  type Shelf,
+  shelf,
+} from './shelf.ts'
 export { type Person, person, type Shop, type ShopChange, shop, shopChange, type Units, units } from './shop.ts'
 export { type ModelPart, modelPart, type NewModel, newModel, type VehicleModel, vehicleModel } from './vehicleModel.ts'
 export {

@@ -58,3 +58,7 @@ export const kitDoc = z.strictObject({
   note: z.string().max(400),
 })
 export type Kit = z.infer<typeof kitDoc>
+
+/** Everything on the shelf that a job can be fitted from. */
+export const shelf = z.strictObject({ films: z.array(filmDoc), kits: z.array(kitDoc), pieces: z.array(pieceDoc) })
+export type Shelf = z.infer<typeof shelf>

@@ -14,9 +14,23 @@ export const router = createBrowserRouter([
     children: [
       { index: true, element: <BayScreen /> },
       {
+        path: 'jobs/new',
+        lazy: async () => ({ Component: (await import('../screens/newJob/NewJobScreen.tsx')).NewJobScreen }),
+      },
+      {
         path: 'jobs/:jobId',
         element: <JobFrame />,
         children: [
+          {
+            path: 'walk-round',
+            lazy: async () => ({
+              Component: (await import('../screens/walkRound/WalkRoundScreen.tsx')).WalkRoundScreen,
+            }),
+          },
+          {
+            path: 'kit',
+            lazy: async () => ({ Component: (await import('../screens/kit/KitScreen.tsx')).KitScreen }),
+          },
           {
             path: 'lay-sheets/:partId',
             lazy: async () => ({ Component: (await import('../screens/laySheet/LaySheetScreen.tsx')).LaySheetScreen }),

@@ -1,50 +1,191 @@
 import {
+  type ArrivedDraft,
+  type ArrivedPiece,
+  arrivedPiece,
   type Bay,
   bay,
+  type Finding,
+  type FindingDraft,
   type FitEvent,
   type FitLog,
   type FitReceipt,
+  type Form,
+  type FormId,
+  finding,
   fitLog,
   fitReceipt,
+  formDoc,
+  type Job,
   type JobBundle,
   type JobId,
+  job,
   jobBundle,
+  type KitCheck,
+  kitCheck,
+  type NewJob,
+  type NewModel,
   type Part,
   type PartId,
   type PartRecord,
+  type Piece,
+  type PieceId,
   part,
   partRecord,
+  pieceDoc,
+  type Shelf,
   type Shift,
   type Shop,
   type ShopChange,
+  type SignOff,
+  type SignOffDraft,
+  shelf,
   shop,
+  signOff,
+  type VehicleModel,
+  vehicleModel,
+  type WalkRound,
+  walkRound,
 } from '@truelay/contract'
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
+import { z } from 'zod'
+
+const at = encodeURIComponent
 
 /** Everything that comes from the server; each answer is checked against its schema. */
 export const api = createApi({
   reducerPath: 'remote',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['Bay', 'Job', 'Fit', 'Record', 'Shop'],
+  tagTypes: ['Bay', 'Job', 'Fit', 'Record', 'Shop', 'Models', 'WalkRound', 'KitCheck', 'Forms', 'Shelf'],
   endpoints: (build) => ({
     bay: build.query<Bay, void>({ query: () => 'bay', responseSchema: bay, providesTags: ['Bay'] }),
     job: build.query<JobBundle, JobId>({
-      query: (id) => `jobs/${encodeURIComponent(id)}`,
+      query: (id) => `jobs/${at(id)}`,
       responseSchema: jobBundle,
       providesTags: (_job, _error, id) => [{ type: 'Job', id }],
     }),
+    addJob: build.mutation<Job, NewJob>({
+      query: (body) => ({ url: 'jobs', method: 'POST', body }),
+      responseSchema: job,
+      invalidatesTags: ['Bay'],
+    }),
+    models: build.query<VehicleModel[], void>({
+      query: () => 'models',
+      responseSchema: z.array(vehicleModel),
+      providesTags: ['Models'],
+    }),
+    addModel: build.mutation<VehicleModel, NewModel>({
+      query: (body) => ({ url: 'models', method: 'POST', body }),
+      responseSchema: vehicleModel,
+      invalidatesTags: ['Models'],
+    }),
+    walkRound: build.query<WalkRound, JobId>({
+      query: (id) => `jobs/${at(id)}/walk-round`,
+      responseSchema: walkRound,
+      providesTags: (_walk, _error, id) => [{ type: 'WalkRound', id }],
+    }),
+    saveFinding: build.mutation<Finding, { jobId: JobId; finding: FindingDraft }>({
+      query: ({ jobId, finding: { id, ...body } }) => ({
+        url: `jobs/${at(jobId)}/findings/${id}`,
+        method: 'PUT',
+        body,
+      }),
+      responseSchema: finding,
+      invalidatesTags: (_finding, _error, { jobId }) => [
+        { type: 'WalkRound', id: jobId },
+        { type: 'Job', id: jobId },
+        'Record',
+      ],
+      async onQueryStarted({ jobId, finding: draft }, { dispatch, queryFulfilled }) {
+        const shown = dispatch(
+          api.util.updateQueryData('walkRound', jobId, (walk) => {
+            const whole = { ...draft, jobId, later: walk.signOff !== null }
+            const index = walk.findings.findIndex((f) => f.id === draft.id)
+            if (index >= 0) walk.findings[index] = whole
+            else walk.findings.push(whole)
+          }),
+        )
+        await queryFulfilled.catch(() => shown.undo())
+      },
+    }),
+    removeFinding: build.mutation<unknown, { jobId: JobId; findingId: string }>({
+      query: ({ jobId, findingId }) => ({ url: `jobs/${at(jobId)}/findings/${findingId}`, method: 'DELETE' }),
+      invalidatesTags: (_finding, _error, { jobId }) => [
+        { type: 'WalkRound', id: jobId },
+        { type: 'Job', id: jobId },
+        'Record',
+      ],
+    }),
+    signOff: build.mutation<SignOff, { jobId: JobId; draft: SignOffDraft }>({
+      query: ({ jobId, draft }) => ({ url: `jobs/${at(jobId)}/sign-off`, method: 'PUT', body: draft }),
+      responseSchema: signOff,
+      invalidatesTags: (_sign, _error, { jobId }) => [
+        { type: 'WalkRound', id: jobId },
+        { type: 'Job', id: jobId },
+      ],
+    }),
+    kitCheck: build.query<KitCheck, JobId>({
+      query: (id) => `jobs/${at(id)}/kit-check`,
+      responseSchema: kitCheck,
+      providesTags: (_check, _error, id) => [{ type: 'KitCheck', id }],
+    }),
+    saveArrived: build.mutation<ArrivedPiece, { jobId: JobId; pieceId: PieceId; draft: ArrivedDraft }>({
+      query: ({ jobId, pieceId, draft }) => ({
+        url: `jobs/${at(jobId)}/kit-check/${at(pieceId)}`,
+        method: 'PUT',
+        body: draft,
+      }),
+      responseSchema: arrivedPiece,
+      invalidatesTags: (_arrived, _error, { jobId }) => [{ type: 'KitCheck', id: jobId }, 'Record'],
+      async onQueryStarted({ jobId, pieceId, draft }, { dispatch, queryFulfilled }) {
+        const shown = dispatch(
+          api.util.updateQueryData('kitCheck', jobId, (check) => {
+            const whole = { ...draft, pieceId, at: new Date().toISOString() }
+            const index = check.arrived.findIndex((a) => a.pieceId === pieceId)
+            if (index >= 0) check.arrived[index] = whole
+            else check.arrived.push(whole)
+          }),
+        )
+        await queryFulfilled.catch(() => shown.undo())
+      },
+    }),
+    forms: build.query<Form[], void>({
+      query: () => 'forms',
+      responseSchema: z.array(formDoc),
+      providesTags: ['Forms'],
+    }),
+    saveForm: build.mutation<Form, Form>({
+      query: (form) => ({ url: `forms/${at(form.id)}`, method: 'PUT', body: form }),
+      responseSchema: formDoc,
+      invalidatesTags: ['Forms', 'Job'],
+    }),
+    takeForm: build.mutation<Part, { partId: PartId; formId: FormId }>({
+      query: ({ partId, formId }) => ({ url: `parts/${at(partId)}/form`, method: 'PUT', body: { formId } }),
+      responseSchema: part,
+      invalidatesTags: ['Job'],
+    }),
+    shelf: build.query<Shelf, void>({ query: () => 'shelf', responseSchema: shelf, providesTags: ['Shelf'] }),
+    savePiece: build.mutation<Piece, Piece>({
+      query: (piece) => ({ url: `pieces/${at(piece.id)}`, method: 'PUT', body: piece }),
+      responseSchema: pieceDoc,
+      invalidatesTags: ['Shelf', 'Job'],
+    }),
+    takePiece: build.mutation<Part, { partId: PartId; pieceId: PieceId | null }>({
+      query: ({ partId, pieceId }) => ({ url: `parts/${at(partId)}/piece`, method: 'PUT', body: { pieceId } }),
+      responseSchema: part,
+      invalidatesTags: ['Job'],
+    }),
     fit: build.query<FitLog, PartId>({
-      query: (id) => `parts/${encodeURIComponent(id)}/fit`,
+      query: (id) => `parts/${at(id)}/fit`,
       responseSchema: fitLog,
       providesTags: (_log, _error, id) => [{ type: 'Fit', id }],
     }),
     sendFitEvents: build.mutation<FitReceipt, { partId: PartId; events: readonly FitEvent[] }>({
-      query: ({ partId, events }) => ({ url: `parts/${encodeURIComponent(partId)}/fit`, method: 'POST', body: events }),
+      query: ({ partId, events }) => ({ url: `parts/${at(partId)}/fit`, method: 'POST', body: events }),
       responseSchema: fitReceipt,
       invalidatesTags: ['Bay', 'Record'],
     }),
     record: build.query<PartRecord, PartId>({
-      query: (id) => `parts/${encodeURIComponent(id)}/record`,
+      query: (id) => `parts/${at(id)}/record`,
       responseSchema: partRecord,
       providesTags: ['Record'],
     }),
@@ -55,7 +196,7 @@ export const api = createApi({
       invalidatesTags: ['Shop', 'Job', 'Bay', 'Record'],
     }),
     saveShift: build.mutation<Part, { jobId: JobId; partId: PartId; shift: Shift }>({
-      query: ({ partId, shift }) => ({ url: `parts/${encodeURIComponent(partId)}/shift`, method: 'PUT', body: shift }),
+      query: ({ partId, shift }) => ({ url: `parts/${at(partId)}/shift`, method: 'PUT', body: shift }),
       responseSchema: part,
       async onQueryStarted({ jobId, partId }, { dispatch, queryFulfilled }) {
         const { data } = await queryFulfilled
@@ -73,6 +214,21 @@ export const api = createApi({
 export const {
   useBayQuery,
   useJobQuery,
+  useAddJobMutation,
+  useModelsQuery,
+  useAddModelMutation,
+  useWalkRoundQuery,
+  useSaveFindingMutation,
+  useRemoveFindingMutation,
+  useSignOffMutation,
+  useKitCheckQuery,
+  useSaveArrivedMutation,
+  useFormsQuery,
+  useSaveFormMutation,
+  useTakeFormMutation,
+  useShelfQuery,
+  useSavePieceMutation,
+  useTakePieceMutation,
   useFitQuery,
   useRecordQuery,
   useShopQuery,

@@ -5,14 +5,17 @@ import {
   correctionFromGaps,
   correctionWords,
   coverage,
+  dryCheck,
   edgeMargins,
   edgeSpots,
   endOfEdge,
   type GapCheck,
+  mirrored,
   place,
   plainDirections,
   registerPiece,
   roomiestMove,
+  ruleAt,
   summarizeEdges,
   thenPlaced,
   tolerance,
@@ -102,10 +105,32 @@ describe('registration', () => {
   test.each([
     ['far too small', { ...pattern, outline: rectangle(100, 80) }, 'PIECE_TOO_SMALL'],
     ['far too large', { ...pattern, outline: rectangle(900, 800) }, 'PIECE_TOO_LARGE'],
-    ['without common marks', { ...pattern, marks: [] }, 'MARKS_TOO_FEW'],
   ])('a piece %s is refused', (_, wrong, code) => {
     const found = registerPiece(part, marks, wrong, spots, rules)
     expect(found.ok ? 'fine' : found.failure.code).toBe(code)
+  })
+  test('a piece without common marks is placed by its shape, however it is turned', () => {
+    const odd: Polygon = [...rectangle(400, 300).slice(0, 3), [60, 300], [0, 220]]
+    const oddPart = {
+      outline: { polygon: odd, edgeOfSide: ['bottom', 'right', 'top', 'cut', 'left'], corners: [] },
+      holes: [],
+    }
+    const oddRules = { ...rules, cut: { minMm: 2, maxMm: 3 } }
+    const oddSpots = edgeSpots(oddPart, 10)
+    const inset: Polygon = [
+      [2.5, 2.5],
+      [397.5, 2.5],
+      [397.5, 297.5],
+      [61.3, 297.5],
+      [2.5, 219.1],
+    ]
+    for (const turnRad of [0.3, 2, 3.3, 5.5]) {
+      const moved = place({ outline: inset, cutOuts: [] }, turnAbout([0, 0], turnRad, [70, -40]))
+      const found = registerPiece(oddPart, [], { name: 'odd', ...moved, marks: [] }, oddSpots, oddRules)
+      if (!found.ok) throw new Error(found.failure.sentence)
+      const margins = edgeMargins(oddSpots, place(moved, found.value))
+      expect(summarizeEdges(margins, oddRules)[0]!.outsideMm).toBeLessThan(-0.3)
+    }
   })
   test('the roomiest move brings a displaced piece back', () => {
     const off = thenPlaced(piece, { xMm: 1.3, yMm: -0.8, turnDeg: 0.1 })
@@ -188,4 +213,91 @@ test('a spot near an end of its edge is named after that end', () => {
   expect(endOfEdge(plainDirections, along, { at: [20, 0] })).toBe('the left')
   expect(endOfEdge(plainDirections, along, { at: [290, 0] })).toBe('the right')
   expect(endOfEdge(plainDirections, along, { at: [150, 0] })).toBeNull()
+})
+
+describe('dry check', () => {
+  const odd: Polygon = [...rectangle(400, 300).slice(0, 3), [60, 300], [0, 220]]
+  const square = (x: number, y: number, half: number): Polygon => [
+    [x - half, y - half],
+    [x + half, y - half],
+    [x + half, y + half],
+    [x - half, y + half],
+  ]
+  const edges = ['bottom', 'right', 'top', 'cut', 'left']
+  const oddPart = {
+    outline: { polygon: odd, edgeOfSide: edges, corners: [] },
+    holes: [{ polygon: square(300, 80, 15), edgeOfSide: ['sensor', 'sensor', 'sensor', 'sensor'], corners: [] }],
+  }
+  const rule = { minMm: 2, maxMm: 3 }
+  const oddRules = { ...Object.fromEntries(edges.map((edge) => [edge, rule])), sensor: { minMm: 0.5, maxMm: 2.5 } }
+  const inset: Polygon = [
+    [2.5, 2.5],
+    [397.5, 2.5],
+    [397.5, 297.5],
+    [61.3, 297.5],
+    [2.5, 219.1],
+  ]
+  const marks = [
+    { name: 'a', at: [10, 10] as Vec2 },
+    { name: 'b', at: [390, 290] as Vec2 },
+    { name: 'c', at: [390, 10] as Vec2 },
+  ]
+  const fitting = { name: 'odd', outline: inset, cutOuts: [square(300, 80, 16.5)], marks }
+  const check = (pattern: typeof fitting) => {
+    const result = dryCheck({
+      part: oddPart,
+      holeNames: ['sensor'],
+      targets: marks.map((m) => ({ ...m, weight: 1 })),
+      pattern,
+      spots: edgeSpots(oddPart, 10),
+      rules: oddRules,
+      edgeLabel: (edge) => `${edge} edge`,
+      length: (mm) => `${mm.toFixed(1)} mm`,
+    })
+    if (!result.ok) throw new Error(result.failure.sentence)
+    return result.value
+  }
+  test('a piece cut for the part fits, end to end', () => {
+    const result = check(fitting)
+    expect(result.verdict).toBe('fits')
+    expect(result.covered).toBeGreaterThan(0.97)
+    expect(result.marksOffMm).toBeLessThan(0.01)
+    expect(result.holes).toEqual([{ name: 'sensor', coveredMm2: 0 }])
+  })
+  test('its mirror image is known as the piece for the other side, with marks and without', () => {
+    expect(check(mirrored(fitting)).verdict).toBe('other side')
+    expect(check({ ...mirrored(fitting), marks: [] }).verdict).toBe('other side')
+    expect(check({ ...fitting, marks: [] }).verdict).toBe('fits')
+  })
+  test('a sensor without its cut-out is said', () => {
+    const result = check({ ...fitting, cutOuts: [] })
+    expect(result.words.join(' ')).toContain('cut-out is missing: sensor')
+    expect(result.holes[0]?.coveredMm2).toBeGreaterThan(800)
+  })
+  test('a piece that is too short stays outside, however it is moved', () => {
+    const short = { ...fitting, outline: inset.map(([x, y]): Vec2 => [Math.min(x, 390), y]), marks: [] }
+    const result = check(short)
+    expect(result.verdict).toBe('does not fit')
+    expect(result.words.join(' ')).toContain('However it is moved')
+  })
+})
+
+describe('where two edges end differently', () => {
+  const mixed = { ...rules, top: { minMm: -20, maxMm: -12 } }
+  test('no rule is judged in the corner between them, and the rest is', () => {
+    const margins = edgeMargins(spots, {
+      outline: [
+        [2.5, 2.5],
+        [397.5, 2.5],
+        [397.5, 316],
+        [2.5, 316],
+      ],
+      cutOuts: [],
+    })
+    expect(summarizeEdges(margins, mixed)[0]!.outsideMm).toBeLessThan(-0.4)
+    const judged = margins.filter((m) => ruleAt(m, mixed) !== undefined)
+    expect(judged.length).toBeLessThan(margins.length)
+    for (const edge of ['bottom', 'right', 'top', 'left']) expect(judged.some((m) => m.edge === edge)).toBe(true)
+    expect(margins.every((m) => m.edge !== 'bottom' || ruleAt(m, rules) !== undefined)).toBe(true)
+  })
 })

@@ -1,6 +1,7 @@
 import {
   cross2,
   densify,
+  distance,
   outlineGauge,
   type Polygon,
   signedArea,
@@ -26,6 +27,8 @@ export interface EdgeSpot {
   readonly edge: string
   /** -1 = the outline, otherwise the number of the hole. */
   readonly hole: number
+  /** The nearer neighbour along the outline; null where the outline is one edge all round. */
+  readonly beside: { readonly edge: string; readonly awayMm: number; readonly ownLengthMm: number } | null
 }
 
 /** The spots of a part and the outlines they lie on; made once, used in every frame. */
@@ -64,12 +67,46 @@ function spotsOf(outline: FlatOutline, stepMm: number, hole: number): EdgeSpot[]
   const count = points.length
   // Inside lies left of a counter-clockwise outline; the film of a hole lies outside it.
   const turn = (signedArea(outline.polygon) > 0 ? 1 : -1) * (hole < 0 ? 1 : -1)
+  const edges = points.map((_, i) => outline.edgeOfSide[side[i] ?? 0] ?? '')
+  const beside = besides(points, edges)
   return points.map((at, i) => {
     const before = points[(i + count - 1) % count] ?? at
     const after = points[(i + 1) % count] ?? at
     const [dx, dy] = unit(subtract(after, before))
-    return { at, inward: [-dy * turn, dx * turn], edge: outline.edgeOfSide[side[i] ?? 0] ?? '', hole }
+    return { at, inward: [-dy * turn, dx * turn], edge: edges[i] ?? '', hole, beside: beside[i] ?? null }
   })
+}
+
+/** For each point of a closed line of points, the nearer of the two edges next to its own, along the line. */
+function besides(points: readonly Vec2[], edges: readonly string[]): EdgeSpot['beside'][] {
+  const count = points.length
+  const first = edges.findIndex((edge, i) => edge !== edges[(i + count - 1) % count])
+  if (first < 0) return points.map(() => null)
+  const result: EdgeSpot['beside'][] = new Array(count).fill(null)
+  let k = 0
+  while (k < count) {
+    const edge = edges[(first + k) % count]!
+    const along = [0]
+    let n = 1
+    while (n < count - k && edges[(first + k + n) % count] === edge) {
+      along.push(along[n - 1]! + distance(points[(first + k + n - 1) % count]!, points[(first + k + n) % count]!))
+      n++
+    }
+    const end = distance(points[(first + k + n - 1) % count]!, points[(first + k + n) % count]!)
+    const ownLengthMm = along[n - 1]! + end
+    const previous = edges[(first + k - 1 + count) % count]!
+    const next = edges[(first + k + n) % count]!
+    along.forEach((s, i) => {
+      const nearStart = s <= ownLengthMm - s
+      result[(first + k + i) % count] = {
+        edge: nearStart ? previous : next,
+        awayMm: nearStart ? s : ownLengthMm - s,
+        ownLengthMm,
+      }
+    })
+    k += n
+  }
+  return result
 }
 
 /**
@@ -150,9 +187,28 @@ export function summarizeEdges(margins: readonly EdgeMargin[], rules: EdgeRules)
     .sort((a, b) => b.outsideMm - a.outsideMm)
 }
 
-/** How far a margin is outside its rule, mm; negative inside. Edges without a rule are never outside. */
-export function outsideRule(margin: Pick<EdgeMargin, 'edge' | 'marginMm'>, rules: EdgeRules): number {
-  const rule = rules[margin.edge]
+/** No more than this share of an edge counts as its corner. */
+const cornerShare = 0.45
+
+/**
+ * The rule that holds at a spot. Where an edge meets another that ends differently, the film of one runs into that of
+ * the other: within the reach of the larger rule from such a corner no rule is judged.
+ */
+export function ruleAt({ edge, beside }: Pick<EdgeSpot, 'edge' | 'beside'>, rules: EdgeRules): EdgeRule | undefined {
+  const rule = rules[edge]
+  const other = beside === null ? undefined : rules[beside.edge]
+  if (rule === undefined || beside === null || other === undefined) return rule
+  if (other.minMm === rule.minMm && other.maxMm === rule.maxMm) return rule
+  const reach = Math.max(-rule.minMm, rule.maxMm, -other.minMm, other.maxMm)
+  return beside.awayMm < Math.min(reach, cornerShare * beside.ownLengthMm) ? undefined : rule
+}
+
+/** How far a margin is outside its rule, mm; negative inside. Where no rule holds it is never outside. */
+export function outsideRule(
+  margin: Pick<EdgeMargin, 'edge' | 'marginMm'> & { readonly beside?: EdgeSpot['beside'] },
+  rules: EdgeRules,
+): number {
+  const rule = ruleAt({ edge: margin.edge, beside: margin.beside ?? null }, rules)
   if (rule === undefined) return Number.NEGATIVE_INFINITY
   return Math.max(rule.minMm - margin.marginMm, margin.marginMm - rule.maxMm)
 }

@@ -1,4 +1,5 @@
 export { correctionFromGaps, type Correction, defaultGapSigmaMm, type GapCheck } from './correction.ts'
+export { type DryCheck, type DryCheckInput, dryCheck, mirrored } from './dryCheck.ts'
 export { type Coverage, coverage } from './coverage.ts'
 export {
   type EdgeMargin,
@@ -10,6 +11,7 @@ export {
   edgeMargins,
   edgeSpots,
   outsideRule,
+  ruleAt,
   type PlacedPiece,
   summarizeEdges,
 } from './edgeMargins.ts'

@@ -6,6 +6,7 @@ import {
   type Polygon,
   type RigidMove,
   signedArea,
+  subtract,
   thenRigid,
   turnAbout,
   type Vec2,
@@ -18,6 +19,7 @@ import {
   edgeMargins,
   growthPerRad,
   outsideRule,
+  ruleAt,
   type PlacedPiece,
 } from './edgeMargins.ts'
 import { estimate, type Wish } from './leastSquares.ts'
@@ -45,9 +47,10 @@ const leastShare = 0.6
 const mostShare = 1.8
 
 /**
- * Where the piece belongs: first its marks onto the part's marks (weighted Procrustes), then a few Gauss-Newton steps
- * that bring every edge as near as it goes to the middle of its rule, the marks still counting.
- * Can be refused: `MARKS_TOO_FEW`, `PIECE_TOO_SMALL`, `PIECE_TOO_LARGE`.
+ * Where the piece belongs: first its marks onto the part's marks (weighted Procrustes), or, where fewer than two are
+ * shared, the turn in which its shape fits best; then a few Gauss-Newton steps that bring every edge as near as it goes
+ * to the middle of its rule, the marks still counting.
+ * Can be refused: `PIECE_TOO_SMALL`, `PIECE_TOO_LARGE`.
  */
 export function registerPiece(
   part: Pick<FlatPart, 'outline' | 'holes'>,
@@ -63,12 +66,14 @@ export function registerPiece(
     const mark = pattern.marks.find((m) => m.name === target.name)
     return mark ? [{ from: mark.at, to: target.at, weight: target.weight }] : []
   })
-  if (pairs.length < 2) return refused(failure('MARKS_TOO_FEW', { piece: pattern.name, found: pairs.length }))
-  let move = fitRigid(
-    pairs.map((p) => p.from),
-    pairs.map((p) => p.to),
-    pairs.map((p) => p.weight),
-  )
+  let move =
+    pairs.length < 2
+      ? turnByShape(pattern, spots, rules)
+      : fitRigid(
+          pairs.map((p) => p.from),
+          pairs.map((p) => p.to),
+          pairs.map((p) => p.weight),
+        )
   const markSigmaMm = 2
   for (let round = 0; round < 4; round++) {
     const marks: Wish[] = pairs.flatMap(({ from, to, weight }) => {
@@ -86,6 +91,48 @@ export function registerPiece(
     )
   }
   return done(move)
+}
+
+const triedTurns = 36
+
+/** The move that fits the shape best of many turns about the middle, each improved by a step. */
+function turnByShape(pattern: PiecePattern, spots: EdgeSpots, rules: EdgeRules): RigidMove {
+  const stride = Math.max(1, Math.floor(spots.spots.length / 80))
+  const few: EdgeSpots = { ...spots, spots: spots.spots.filter((_, i) => i % stride === 0) }
+  const from = centroid(pattern.outline)
+  const to = centroid(spots.outline)
+  const tried = Array.from({ length: triedTurns }, (_, k): { move: RigidMove; off: number } => {
+    const turn = turnAbout(from, (2 * Math.PI * k) / triedTurns, subtract(to, from))
+    const move = thenRigid(
+      turn,
+      stepToMiddle(place(pattern, turn), few, rules, () => 1, []),
+    )
+    return { move, off: offRules(place(pattern, move), few, rules) }
+  })
+  const best = tried.sort((a, b) => a.off - b.off).slice(0, 3)
+  const finished = best.map(({ move: start }) => {
+    let move = start
+    for (let round = 0; round < 6; round++)
+      move = thenRigid(
+        move,
+        stepToMiddle(place(pattern, move), few, rules, () => 1, []),
+      )
+    return { move, off: offRules(place(pattern, move), few, rules) }
+  })
+  return finished.sort((a, b) => a.off - b.off)[0]!.move
+}
+
+/** Root mean square of how far the margins are from the middle of their rules, mm. */
+export function offRules(piece: PlacedPiece, spots: EdgeSpots, rules: EdgeRules): number {
+  let sum = 0
+  let count = 0
+  for (const margin of edgeMargins(spots, piece)) {
+    const rule = ruleAt(margin, rules)
+    if (rule === undefined) continue
+    sum += (margin.marginMm - (rule.minMm + rule.maxMm) / 2) ** 2
+    count++
+  }
+  return count === 0 ? 0 : Math.sqrt(sum / count)
 }
 
 /** Area of a piece that ends every edge in the middle of its rule, corners left out of account, mm². */
@@ -127,7 +174,7 @@ function stepToMiddle(
   const about = centroid(piece.outline)
   const wishes: Wish[] = []
   for (const margin of edgeMargins(spots, piece)) {
-    const rule = rules[margin.edge]
+    const rule = ruleAt(margin, rules)
     if (rule === undefined) continue
     const half = Math.max(0.1, (rule.maxMm - rule.minMm) / 2)
     const departure = Math.abs(outsideRule(margin, rules) + half) / half

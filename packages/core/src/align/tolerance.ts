@@ -1,6 +1,6 @@
 import { degFromRad } from '../units/index.ts'
 import type { Vec2 } from '../geometry/index.ts'
-import { type EdgeMargin, type EdgeRules, growthPerRad } from './edgeMargins.ts'
+import { type EdgeMargin, type EdgeRules, growthPerRad, ruleAt } from './edgeMargins.ts'
 
 /** How far the piece may go each way before an edge leaves its rule, and which edge that is. */
 export interface Room {
@@ -33,7 +33,7 @@ export function tolerance(margins: readonly EdgeMargin[], rules: EdgeRules, abou
     let plusEdge = ''
     let minusEdge = ''
     for (const m of margins) {
-      const rule = rules[m.edge]
+      const rule = ruleAt(m, rules)
       const g = growth(m)
       if (rule === undefined || Math.abs(g) < 1e-9) continue
       const up = (rule.maxMm - m.marginMm) / Math.abs(g)
@@ -54,7 +54,7 @@ export function tolerance(margins: readonly EdgeMargin[], rules: EdgeRules, abou
   let firstToBreak: EdgeMargin | null = null
   let least = Number.POSITIVE_INFINITY
   for (const m of margins) {
-    const rule = rules[m.edge]
+    const rule = ruleAt(m, rules)
     if (rule === undefined) continue
     const left = Math.min(m.marginMm - rule.minMm, rule.maxMm - m.marginMm)
     if (left < least) {

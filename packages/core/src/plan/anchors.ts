@@ -8,7 +8,7 @@ import {
   vertexCount,
   vertexNormals,
 } from '../geometry/index.ts'
-import { type EdgeMargin, type EdgeRules, endOfEdge } from '../align/index.ts'
+import { type EdgeMargin, type EdgeRules, endOfEdge, ruleAt } from '../align/index.ts'
 import type { FormDoc, PartSurface } from '../form/index.ts'
 import type { FlatPart } from '../lay/index.ts'
 import type { Anchor, BeginSchool, CheckPoint, GapMark } from './planTypes.ts'
@@ -56,7 +56,7 @@ function cornerAnchors({ form, part, surface, rules, margins }: AnchorInput): An
 function roomNear(at: Vec2, margins: readonly EdgeMargin[], rules: EdgeRules): number {
   let least = Number.POSITIVE_INFINITY
   for (const m of margins) {
-    const rule = rules[m.edge]
+    const rule = ruleAt(m, rules)
     if (rule === undefined || distance(m.at, at) > 120) continue
     least = Math.min(least, m.marginMm - rule.minMm, rule.maxMm - m.marginMm)
   }

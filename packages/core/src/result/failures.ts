@@ -117,11 +117,6 @@ const catalogue = {
       `Piece "${f.piece}" has ${round(f.piecePercent)} % of the area this part needs.`,
     fix: 'Check that it is the piece of this part, and that its pattern is in millimetres.',
   },
-  MARKS_TOO_FEW: {
-    says: (f: { piece: string; found: number }) =>
-      `Piece "${f.piece}" shares ${f.found} reference ${f.found === 1 ? 'mark' : 'marks'} with its part; it takes two to place it.`,
-    fix: 'Give the same mark names on the piece and on the form.',
-  },
   CHECKS_TOO_FEW: {
     says: (f: { found: number }) =>
       `${f.found} measured ${f.found === 1 ? 'gap is' : 'gaps are'} too few for a correction.`,

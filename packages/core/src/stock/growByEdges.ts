@@ -13,6 +13,7 @@ interface EdgedOutline {
 const decimals = 4
 const arcToleranceMm = 0.02
 const mitreLimit = 2
+const overlapMm = 0.01
 
 /**
  * The outline with each of its edges moved by its own distance: outward edges gain a strip that ends square at the
@@ -29,12 +30,24 @@ export function growByEdges(outline: EdgedOutline, growth: GrowthByEdge): Vec2[]
       shape = inflatePathsD(shape, byMm, JoinType.Round, EndType.Polygon, mitreLimit, decimals, arcToleranceMm)
     return largest(shape)
   }
-  const stretches = edgeStretches(outline)
+  const stretches = edgeStretches(
+    signedArea(outline.polygon) >= 0
+      ? outline
+      : {
+          polygon: [...outline.polygon].reverse(),
+          edgeOfSide: outline.edgeOfSide.map((_, i, all) => all[(2 * all.length - 2 - i) % all.length]!),
+        },
+  )
   for (const { edge, line } of stretches) {
     const byMm = growth[edge] ?? 0
     if (byMm <= 0) continue
     shape = Clipper.unionD(shape, strip(line, byMm, EndType.Butt), FillRule.NonZero, decimals)
   }
+  stretches.forEach(({ edge, line }, i) => {
+    const next = stretches[(i + 1) % stretches.length]!
+    const corner = filledCorner(line, growth[edge] ?? 0, next.line, growth[next.edge] ?? 0)
+    if (corner !== null) shape = Clipper.unionD(shape, corner, FillRule.NonZero, decimals)
+  })
   stretches.forEach(({ edge, line }, i) => {
     const byMm = growth[edge] ?? 0
     if (byMm >= 0) return
@@ -65,6 +78,23 @@ export function edgeStretches({ polygon, edgeOfSide }: EdgedOutline): { edge: st
     else stretches.push({ edge, line: [polygon[i]!, next] })
   }
   return stretches
+}
+
+/** The corner between two edges that both move outward, so that no notch is left there; null elsewhere. */
+function filledCorner(line: readonly Vec2[], byMm: number, next: readonly Vec2[], nextMm: number) {
+  if (byMm <= 0 || nextMm <= 0) return null
+  const at = line[line.length - 1]!
+  const outward = (from: Vec2, to: Vec2): Vec2 => {
+    const [dx, dy] = unit(subtract(to, from))
+    return [dy, -dx]
+  }
+  const one = scale(outward(line[line.length - 2]!, at), byMm)
+  const other = scale(outward(at, next[1]!), nextMm)
+  const corner = [at, add(at, one), add(add(at, one), other), add(at, other)]
+  // Edges that bend inward there have film on both sides already.
+  if (signedArea(corner) <= 1e-6) return null
+  // A hair larger than the gap, so that no slit of no width stays beside it.
+  return inflatePathsD([counterClockwise(corner)], overlapMm, JoinType.Miter, EndType.Polygon, mitreLimit, decimals)
 }
 
 /** The line with straight pieces added at its ends. */

@@ -6,37 +6,41 @@ import { buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 
-export interface JobContext {
+interface JobContext {
   readonly bundle: JobBundle
+  /** The part that the address names; on the stages that are about the whole vehicle, its first part. */
   readonly part: Part
 }
 
 export const useJobContext = () => useOutletContext<JobContext>()
 
-/** The head of a job: vehicle, the stages of the work, its parts. */
+/** The head of a job: vehicle, the stages of the work in their order. */
 export function JobFrame() {
-  const { jobId = '', partId = '' } = useParams()
+  const { jobId = '', partId } = useParams()
   const id = jobIdSchema.safeParse(jobId)
   const { data: bundle, error } = useJobQuery(id.success ? id.data : jobIdSchema.parse('none'), { skip: !id.success })
   if (!id.success) return <NoSuch what={`a job "${jobId}"`} />
   if (bundle === undefined)
     return error === undefined ? <Busy text="Opening the job" /> : <Failed {...failureOf(error)}>{toBay}</Failed>
-  const part = bundle.parts.find((p) => p.id === partId)
+  const part = partId === undefined ? bundle.parts[0] : bundle.parts.find((p) => p.id === partId)
   if (part === undefined) return <NoSuch what={`a part "${partId}" in job ${bundle.job.number}`} />
   const { job } = bundle
   const person = bundle.people.find((p) => p.id === job.personId)
   return (
     <div className="flex min-h-full flex-col lg:h-full lg:min-h-[700px] print:min-h-0">
-      <header className="no-print flex flex-wrap items-stretch gap-x-10 border-b border-hair bg-paper px-5">
+      <header className="no-print flex flex-wrap items-stretch gap-x-8 border-b border-hair bg-paper px-5">
         <div className="py-1.5">
           <p className="label text-[14px] text-quiet">
             Job {job.number}, {job.customer}, {job.vehicle.plate}
           </p>
           <h1 className="text-[20px] font-bold leading-tight">
-            {job.vehicle.model}, {part.name}
+            {job.vehicle.model}
+            {partId === undefined ? '' : `, ${part.name}`}
           </h1>
         </div>
         <nav aria-label="Stages of the job" className="flex">
+          <Stage to={`/jobs/${job.id}/walk-round`} text="Walk-round" />
+          <Stage to={`/jobs/${job.id}/kit`} text="Kit" />
           <Stage to={`/jobs/${job.id}/lay-sheets/${part.id}`} text="Lay sheet" />
           <Stage to={`/jobs/${job.id}/fit/${part.id}`} text="Fit" />
           <Stage to={`/jobs/${job.id}/record/${part.id}`} text="Record" />
@@ -47,7 +51,7 @@ export function JobFrame() {
             <Quantity temperatureC={job.room.temperatureC} digits={1} />{' '}
             <span className="pl-1">{job.room.humidityPercent} %</span>
           </span>
-          {person?.name} at the bench
+          {person?.name}
         </p>
       </header>
       <Outlet context={{ bundle, part } satisfies JobContext} />
@@ -60,7 +64,7 @@ function Stage({ to, text }: { readonly to: string; readonly text: string }) {
     <NavLink
       to={to}
       className={({ isActive }) =>
-        `label-strong flex min-h-13 items-center border-b-4 px-4 text-[18px] ${isActive ? 'border-petrol text-petrol' : 'border-transparent text-quiet hover:text-petrol'}`
+        `label-strong flex min-h-13 items-center border-b-4 px-3.5 text-[18px] ${isActive ? 'border-petrol text-petrol' : 'border-transparent text-quiet hover:text-petrol'}`
       }
     >
       {text}

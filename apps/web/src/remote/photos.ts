@@ -1,0 +1,57 @@
+import { type Photo, photo, photoId, wireFailure } from '@truelay/contract'
+import { z } from 'zod'
+
+const wholePx = 1600
+const smallPx = 320
+const quality = 0.85
+const kept = z.object({ id: photoId, widthPx: z.number(), heightPx: z.number() })
+
+export type PhotoOutcome =
+  | { readonly ok: true; readonly photo: Photo }
+  | { readonly ok: false; readonly problem: string }
+
+/** Turns a photo the right way, scales it, leaves out where it was taken, and keeps it with a small one beside it. */
+export async function keepPhoto(file: Blob): Promise<PhotoOutcome> {
+  const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => null)
+  if (bitmap === null)
+    return { ok: false, problem: 'That file is no photo this tablet can read. Take it again, or choose a JPEG or PNG.' }
+  try {
+    const whole = await send(await drawn(bitmap, wholePx))
+    const small = await send(await drawn(bitmap, smallPx))
+    return {
+      ok: true,
+      photo: photo.parse({ id: whole.id, smallId: small.id, widthPx: whole.widthPx, heightPx: whole.heightPx }),
+    }
+  } catch (error) {
+    return { ok: false, problem: error instanceof Error ? error.message : 'The photo could not be kept. Try again.' }
+  } finally {
+    bitmap.close()
+  }
+}
+
+async function drawn(bitmap: ImageBitmap, mostPx: number): Promise<Blob> {
+  const scale = Math.min(1, mostPx / Math.max(bitmap.width, bitmap.height))
+  const canvas = new OffscreenCanvas(
+    Math.max(1, Math.round(bitmap.width * scale)),
+    Math.max(1, Math.round(bitmap.height * scale)),
+  )
+  canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height)
+  return canvas.convertToBlob({ type: 'image/jpeg', quality })
+}
+
+async function send(jpeg: Blob) {
+  const answer = await fetch('/api/photos', {
+    method: 'POST',
+    headers: { 'content-type': 'image/jpeg' },
+    body: jpeg,
+  }).catch(() => null)
+  if (answer === null) throw new Error('The server does not answer; the photo is not kept. Try again when it does.')
+  const body: unknown = await answer.json().catch(() => null)
+  if (!answer.ok) {
+    const failure = wireFailure.safeParse(body)
+    throw new Error(failure.success ? `${failure.data.sentence} ${failure.data.fix}` : 'The photo could not be kept.')
+  }
+  return kept.parse(body)
+}
+
+export const photoUrl = (id: string) => `/api/photos/${id}`

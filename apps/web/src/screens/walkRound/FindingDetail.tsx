@@ -1,0 +1,162 @@
+import type { Finding, FindingDraft } from '@truelay/contract'
+import { findingMeanings } from '@truelay/core/plan'
+import { Camera, Trash2 } from 'lucide-react'
+import { useRef, useState } from 'react'
+import { keepPhoto, photoUrl } from '../../remote/photos.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Notice } from '../../ui/Notice.tsx'
+import { Quantity } from '../../ui/Quantity.tsx'
+import { handySizesMm } from './findingsFor.ts'
+
+interface FindingDetailProps {
+  readonly finding: Finding
+  readonly number: number
+  readonly place: string
+  /** The part of the job it lies on, if any. */
+  readonly part: string | null
+  readonly locked: boolean
+  readonly onChange: (more: Partial<FindingDraft>) => void
+  readonly onRemove: () => void
+  readonly onDone: () => void
+}
+
+/** One finding: it is kept already; size, photos and a note can be added. */
+export function FindingDetail({
+  finding,
+  number,
+  place,
+  part,
+  locked,
+  onChange,
+  onRemove,
+  onDone,
+}: FindingDetailProps) {
+  const camera = useRef<HTMLInputElement>(null)
+  const [note, setNote] = useState(finding.note)
+  const [busy, setBusy] = useState(0)
+  const [problem, setProblem] = useState<string | null>(null)
+  const meaning = findingMeanings[finding.kind]
+  const addPhotos = async (files: readonly File[]) => {
+    setProblem(null)
+    setBusy(files.length)
+    const photos = [...finding.photos]
+    for (const file of files) {
+      const outcome = await keepPhoto(file)
+      if (outcome.ok && !photos.some((p) => p.id === outcome.photo.id)) photos.push(outcome.photo)
+      if (!outcome.ok) setProblem(outcome.problem)
+      setBusy((left) => left - 1)
+    }
+    onChange({ photos })
+  }
+  return (
+    <section aria-label={`Finding ${number}`} className="flex min-h-0 flex-1 flex-col">
+      <div className="min-h-0 flex-1 overflow-y-auto px-5 pt-4">
+        <h2 className="flex items-center gap-3 text-[24px] font-bold leading-tight">
+          <span className="flex size-9 shrink-0 items-center justify-center rounded-full bg-amber text-[18px] text-paper">
+            {number}
+          </span>
+          <span className="first-letter:uppercase">{meaning.says}</span>
+        </h2>
+        <p className="mt-1 text-[17px]">
+          {place}
+          {finding.later ? ', found after the customer signed' : ''}
+        </p>
+        <div className="mt-3">
+          <Notice look="caution">
+            <strong>{part === null ? 'On record.' : `Changes the plan of ${part}.`}</strong> {meaning.follows}
+          </Notice>
+        </div>
+        {locked ? (
+          <p className="mt-3 text-[16px] text-quiet">The customer has signed this; it cannot be changed any more.</p>
+        ) : (
+          <>
+            <fieldset className="mt-4">
+              <legend className="label text-[16px] text-quiet">How large?</legend>
+              <div className="mt-1 flex flex-wrap gap-1.5">
+                {handySizesMm.map((size) => (
+                  <button
+                    key={size}
+                    type="button"
+                    aria-pressed={finding.sizeMm === size}
+                    onClick={() => onChange({ sizeMm: finding.sizeMm === size ? null : size })}
+                    className="label-strong min-h-11 min-w-14 border border-ink/40 px-2 text-[17px] aria-pressed:border-petrol aria-pressed:bg-petrol aria-pressed:text-on-petrol"
+                  >
+                    <Quantity lengthMm={size} digits={0} />
+                  </button>
+                ))}
+              </div>
+            </fieldset>
+            <label htmlFor="finding-note" className="label mt-4 block text-[16px] text-quiet">
+              Note, if needed
+            </label>
+            <textarea
+              id="finding-note"
+              value={note}
+              maxLength={300}
+              rows={2}
+              onChange={(event) => setNote(event.target.value)}
+              onBlur={() => {
+                if (note.trim() !== finding.note) onChange({ note: note.trim() })
+              }}
+              className="w-full border border-ink/40 bg-chalk p-2 text-[17px]"
+            />
+          </>
+        )}
+        <div className="mt-3 grid grid-cols-4 gap-2">
+          {finding.photos.map((photo) => (
+            <a key={photo.id} href={photoUrl(photo.id)} target="_blank" rel="noreferrer">
+              <img
+                src={photoUrl(photo.smallId)}
+                alt={`${meaning.says}, ${place}`}
+                className="aspect-square w-full object-cover"
+                loading="lazy"
+              />
+            </a>
+          ))}
+        </div>
+        {busy > 0 ? (
+          <p role="status" className="mt-2 text-[16px] text-quiet">
+            Keeping {busy} {busy === 1 ? 'photo' : 'photos'}
+          </p>
+        ) : null}
+        {problem === null ? null : (
+          <div className="mt-2">
+            <Notice look="stop" role="alert">
+              {problem}
+            </Notice>
+          </div>
+        )}
+      </div>
+      <div className="grid grid-cols-[1fr_auto] gap-2 border-t border-hair p-4">
+        {locked ? null : (
+          <>
+            <Button onClick={() => camera.current?.click()} className="min-h-14 text-[19px]" disabled={busy > 0}>
+              <Camera size={22} /> Add photos
+            </Button>
+            <input
+              ref={camera}
+              type="file"
+              accept="image/*"
+              capture="environment"
+              multiple
+              aria-label="Photos of the finding"
+              className="sr-only"
+              tabIndex={-1}
+              onChange={(event) => {
+                const files = [...(event.target.files ?? [])]
+                event.target.value = ''
+                void addPhotos(files)
+              }}
+            />
+            <Button onClick={onRemove} aria-label="Remove this finding" className="min-h-14">
+              <Trash2 size={22} />
+            </Button>
+          </>
+        )}
+        <Button look="go" onClick={onDone} className="col-span-2 min-h-14 text-[20px]">
+          Done
+        </Button>
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,117 @@
+import type { Finding, WalkRound } from '@truelay/contract'
+import { findingMeanings } from '@truelay/core/plan'
+import { format } from 'date-fns'
+import { Lock, PenLine } from 'lucide-react'
+import { photoUrl } from '../../remote/photos.ts'
+import { Button } from '../../ui/Button.tsx'
+import { clockText } from '../../ui/clockText.ts'
+
+interface FindingListProps {
+  readonly walk: WalkRound
+  readonly nameOf: (slot: string) => string
+  readonly onOpen: (id: string) => void
+  readonly onSign: () => void
+}
+
+/** What was found, what follows from it, and what was found on earlier visits. */
+export function FindingList({ walk, nameOf, onOpen, onSign }: FindingListProps) {
+  const { findings, signOff, earlier } = walk
+  const before = earlier.filter((visit) => visit.findings.length > 0)
+  return (
+    <>
+      <div className="min-h-0 flex-1 overflow-y-auto">
+        <h2 className="flex items-baseline justify-between px-5 pt-4 text-[24px] font-bold leading-tight">
+          Found
+          <span className="label text-[17px] font-medium text-quiet">
+            {findings.length === 0 ? 'nothing yet' : `${findings.length} places`}
+          </span>
+        </h2>
+        {findings.length === 0 ? (
+          <p className="px-5 pt-1 text-[16px] text-quiet">
+            Chips, repaint, coatings, old film, cracks, casting marks: what is noted now is not argued about later, and
+            changes how the parts are worked.
+          </p>
+        ) : (
+          <ol className="mt-2">
+            {findings.map((finding, i) => (
+              <Row key={finding.id} finding={finding} number={i + 1} place={nameOf(finding.slot)} onOpen={onOpen} />
+            ))}
+          </ol>
+        )}
+        {before.map((visit) => (
+          <section key={visit.jobId} className="border-t border-hair px-5 py-3">
+            <h3 className="label-strong text-[17px]">
+              Seen on {format(new Date(visit.arrivedAt), 'd MMMM yyyy')}, job {visit.number}
+            </h3>
+            <ul className="text-[16px] leading-snug text-quiet">
+              {visit.findings.map((finding) => (
+                <li key={finding.id} className="mt-1">
+                  <span className="text-ink">
+                    {nameOf(finding.slot)}: {findingMeanings[finding.kind].says}
+                  </span>
+                  {finding.note === '' ? '' : `. ${finding.note}`}
+                </li>
+              ))}
+            </ul>
+          </section>
+        ))}
+      </div>
+      <div className="border-t border-hair p-4">
+        {signOff === null ? (
+          <Button look="go" onClick={onSign} className="min-h-14 w-full text-[20px]">
+            <PenLine size={22} /> Customer reads and signs
+          </Button>
+        ) : (
+          <p className="flex items-center gap-3 text-[17px]">
+            <Lock size={22} className="shrink-0 text-good" />
+            <span>
+              Signed by <strong>{signOff.name}</strong> at {clockText(signOff.signedAt)}. What comes now is marked as
+              found later.
+            </span>
+          </p>
+        )}
+      </div>
+    </>
+  )
+}
+
+function Row({
+  finding,
+  number,
+  place,
+  onOpen,
+}: {
+  readonly finding: Finding
+  readonly number: number
+  readonly place: string
+  readonly onOpen: (id: string) => void
+}) {
+  const meaning = findingMeanings[finding.kind]
+  const first = finding.photos[0]
+  return (
+    <li className="border-t border-hair">
+      <button
+        type="button"
+        onClick={() => onOpen(finding.id)}
+        className="grid w-full grid-cols-[34px_1fr_auto] gap-x-3 px-5 py-2.5 text-left hover:bg-petrol-tint"
+      >
+        <span
+          className={`mt-0.5 flex size-8 items-center justify-center bg-amber text-[17px] font-bold text-paper ${finding.later ? '' : 'rounded-full'}`}
+        >
+          {number}
+        </span>
+        <span className="min-w-0 leading-snug">
+          <span className="block text-[19px] font-bold first-letter:uppercase">{meaning.says}</span>
+          <span className="block text-[16px]">
+            {place}
+            {finding.later ? ', found later' : ''}
+          </span>
+          <span className="block text-[15px] text-quiet">{meaning.follows}</span>
+        </span>
+        {first === undefined ? null : (
+          <img src={photoUrl(first.smallId)} alt="" className="size-16 object-cover" loading="lazy" />
+        )}
+      </button>
+    </li>
+  )
+}
