@@ -24,6 +24,13 @@ for (const folder of ['pieces', 'kits', 'models']) {
   mkdirSync(`demo/${folder}`)
 }
 
+/** Points that rounding has put on top of each other count once. */
+const once = (polygon: readonly Vec2[]) =>
+  polygon.filter((p, i) => {
+    const before = polygon[(i + polygon.length - 1) % polygon.length]
+    return before === undefined || before[0] !== p[0] || before[1] !== p[1]
+  })
+
 function cut(kit: DemoKit, piece: KitPiece) {
   const form = formDoc.parse(read(`demo/forms/${piece.form}.json`))
   const film = filmDoc.parse(read(`demo/films/${piece.film}.json`))
@@ -57,8 +64,8 @@ function cut(kit: DemoKit, piece: KitPiece) {
     lot: piece.lot,
     pattern: {
       name: pattern.name,
-      outline: pattern.outline.map(asCut),
-      cutOuts: pattern.cutOuts.map((hole) => hole.map(asCut)),
+      outline: once(pattern.outline.map(asCut)),
+      cutOuts: pattern.cutOuts.map((hole) => once(hole.map(asCut))),
       marks: pattern.marks.map(({ name, at }) => ({ name, at: asCut(at) })),
     },
   })

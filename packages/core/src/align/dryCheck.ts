@@ -1,3 +1,4 @@
+import { matchCutOuts } from './matchCutOuts.ts'
 import { applyRigid, distance, type RigidMove } from '../geometry/index.ts'
 import type { FlatPart } from '../lay/index.ts'
 import { done, type Result } from '../result/index.ts'
@@ -48,7 +49,8 @@ const notedMm = 1
  * Can be refused as `registerPiece` can.
  */
 export function dryCheck(input: DryCheckInput): Result<DryCheck> {
-  const { part, holeNames, targets, pattern, spots, rules, edgeLabel, length } = input
+  const { part, holeNames, targets, spots, rules, edgeLabel, length } = input
+  const pattern = matchCutOuts(part, targets, input.pattern, spots, rules)
   const asIs = registerPiece(part, targets, pattern, spots, rules)
   if (!asIs.ok) return asIs
   const turned = mirrored(pattern)

@@ -15,6 +15,7 @@ export {
   type PlacedPiece,
   summarizeEdges,
 } from './edgeMargins.ts'
+export { matchCutOuts } from './matchCutOuts.ts'
 export {
   movePiece,
   type PieceMark,

@@ -3,6 +3,7 @@ import {
   edgeSpots,
   type EdgeRules,
   type EdgeSpots,
+  matchCutOuts,
   type PiecePattern,
   place,
   registerPiece,
@@ -92,8 +93,8 @@ export function placePart(
   const part = flatPart(surface, lay)
   const spots = edgeSpots(part, spotStepMm)
   const rules = edgeRulesOf(form, practice, found)
-  const pattern = given ?? patternToRules(form, part, rules)
   const targets = form.marks.map((m) => ({ name: m.name, at: part.toFlat(m.at), weight: m.weight }))
+  const pattern = given === null ? patternToRules(form, part, rules) : matchCutOuts(part, targets, given, spots, rules)
   const registered = registerPiece(part, targets, pattern, spots, rules)
   return registered.ok ? done({ part, spots, rules, registered: registered.value, pattern }) : registered
 }

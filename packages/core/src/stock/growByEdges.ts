@@ -14,6 +14,7 @@ const decimals = 4
 const arcToleranceMm = 0.02
 const mitreLimit = 2
 const overlapMm = 0.01
+const hairMm = 0.05
 
 /**
  * The outline with each of its edges moved by its own distance: outward edges gain a strip that ends square at the
@@ -57,7 +58,14 @@ export function growByEdges(outline: EdgedOutline, growth: GrowthByEdge): Vec2[]
     const cut = lengthened(line, beside(-1), beside(1))
     shape = Clipper.differenceD(shape, strip(cut, -byMm, EndType.Round), FillRule.NonZero, decimals)
   })
-  return largest(shape)
+  return largest(withoutHairs(shape))
+}
+
+/** Closes slits and takes away spikes of next to no width, which would cross once the outline is thinned. */
+function withoutHairs(shape: PathsD): PathsD {
+  const moved = (paths: PathsD, byMm: number) =>
+    inflatePathsD(paths, byMm, JoinType.Miter, EndType.Polygon, 10, decimals, arcToleranceMm)
+  return moved(moved(moved(shape, hairMm), -2 * hairMm), hairMm)
 }
 
 const strip = (line: readonly Vec2[], reachMm: number, end: EndType): PathsD =>

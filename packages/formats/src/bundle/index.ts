@@ -1,0 +1,1 @@
+export { type Bundle, readBundle, writeBundle } from './bundle.ts'

@@ -1,0 +1,2 @@
+export { readDxf } from './readDxf.ts'
+export { writeDxf } from './writeDxf.ts'

@@ -1,0 +1,1 @@
+export { type PatternOptions, type PatternReading, patternFromDrawing, type Role } from './patternFromDrawing.ts'

@@ -1,0 +1,2 @@
+export { readSvg } from './readSvg.ts'
+export { writeSvg } from './writeSvg.ts'

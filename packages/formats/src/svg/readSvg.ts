@@ -1,0 +1,227 @@
+import type { Vec2 } from '@truelay/core/geometry'
+import SVGPathCommander from 'svg-path-commander'
+import { type INode, parseSync } from 'svgson'
+import {
+  type Affine,
+  after,
+  apply,
+  arcPoints,
+  cubicPoints,
+  curveToleranceMm,
+  type Drawing,
+  drawingCollector,
+  drawingLimits,
+  same,
+  TooMuch,
+} from '../drawing/index.ts'
+import { type FileResult, read, unreadable } from '../result/index.ts'
+import { readTransform } from './transform.ts'
+
+const refuse = (why: string, fix = 'Export it again as a plain SVG.') =>
+  unreadable('SVG_UNREADABLE', `The SVG cannot be read: ${why}.`, fix)
+
+const mmPer: Readonly<Record<string, number>> = {
+  mm: 1,
+  cm: 10,
+  in: 25.4,
+  pt: 25.4 / 72,
+  pc: 25.4 / 6,
+  q: 0.25,
+}
+
+const passedOver = new Set(['defs', 'metadata', 'title', 'desc', 'style', 'namedview', 'symbol', 'clippath', 'mask'])
+
+/**
+ * The lines of an SVG drawing, y turned up: paths with all their curves, lines, polygons, rectangles, circles,
+ * ellipses, groups and uses with their transforms. Scripts, text, pictures and links outward are never looked at, only
+ * counted as left out; entities and document types are refused before anything is parsed.
+ */
+export function readSvg(text: string): FileResult<Drawing> {
+  if (text.length > drawingLimits.bytes)
+    return refuse(`it is larger than ${drawingLimits.bytes / 1e6} MB`, 'Export the outline only.')
+  if (/<!ENTITY|<!DOCTYPE[^>]*\[/i.test(text))
+    return refuse('it defines entities, which no pattern needs', 'Export it again without them.')
+  const opened = text.match(/</g)?.length ?? 0
+  if (opened > drawingLimits.elements)
+    return refuse('it has far more elements than a pattern', 'Export the outline only.')
+  let root: INode
+  try {
+    root = parseSync(text.replace(/<!DOCTYPE[^>]*>/gi, ''))
+  } catch (error) {
+    return refuse(error instanceof Error ? (error.message.split('\n')[0] ?? '').slice(0, 120) : 'it is no XML')
+  }
+  if (root.name.toLowerCase() !== 'svg') return refuse(`it begins with <${root.name}>, not <svg>`)
+  try {
+    return read(collect(root))
+  } catch (error) {
+    if (error instanceof TooMuch) return refuse(`it has ${error.message}`, 'Check what was exported.')
+    return refuse('one of its shapes is broken')
+  }
+}
+
+function collect(root: INode): Drawing {
+  const into = drawingCollector()
+  const unit = unitOf(root)
+  const byId = new Map<string, INode>()
+  const note = (node: INode, depth: number) => {
+    if (depth > drawingLimits.depth * 2) throw new TooMuch('groups nested without end')
+    if (node.attributes.id) byId.set(node.attributes.id, node)
+    for (const child of node.children) note(child, depth + 1)
+  }
+  note(root, 0)
+
+  const walk = (node: INode, place: Affine, layers: readonly string[], depth: number): void => {
+    if (depth > drawingLimits.depth) throw new TooMuch('groups nested without end')
+    const name = node.name.toLowerCase().replace(/^.*:/, '')
+    if (node.type === 'text' || name === '') return
+    if (passedOver.has(name)) return
+    if (/display:\s*none/.test(node.attributes.style ?? '') || node.attributes.display === 'none') {
+      into.leave('hidden shapes')
+      return
+    }
+    const own = readTransform(node.attributes.transform ?? '')
+    if (own === null) {
+      into.leave('shapes with a transform that cannot be read')
+      return
+    }
+    const here = after(place, own)
+    const label = [node.attributes['inkscape:label'], node.attributes.class, node.attributes.id].filter(
+      (word): word is string => word !== undefined && word !== '',
+    )
+    const inside = [...layers, ...label]
+    const put = (points: readonly Vec2[], closed: boolean) =>
+      into.line({ points: points.map((p) => upright(apply(here, p))), closed, layers: inside })
+    const tolerance =
+      curveToleranceMm / ((unit ?? 1) * Math.max(1e-9, Math.sqrt(Math.abs(here[0] * here[3] - here[1] * here[2]))))
+    const n = (key: string) => Number.parseFloat(node.attributes[key] ?? '0')
+    switch (name) {
+      case 'svg':
+      case 'g':
+      case 'a':
+      case 'switch':
+        for (const child of node.children) walk(child, here, inside, depth + 1)
+        return
+      case 'use': {
+        const target = byId.get((node.attributes.href ?? node.attributes['xlink:href'] ?? '').replace(/^#/, ''))
+        if (target === undefined) return into.leave('references outward')
+        return walk(target, after(here, [1, 0, 0, 1, n('x'), n('y')]), inside, depth + 1)
+      }
+      case 'path':
+        for (const { points, closed } of pathLines(node.attributes.d ?? '', tolerance)) put(points, closed)
+        return
+      case 'polygon':
+      case 'polyline':
+        return put(pairs(node.attributes.points ?? ''), name === 'polygon')
+      case 'line':
+        return put(
+          [
+            [n('x1'), n('y1')],
+            [n('x2'), n('y2')],
+          ],
+          false,
+        )
+      case 'rect':
+        return put(rectangle(n('x'), n('y'), n('width'), n('height'), n('rx') || n('ry'), tolerance), true)
+      case 'circle':
+      case 'ellipse': {
+        const rx = name === 'circle' ? n('r') : n('rx')
+        const ry = name === 'circle' ? rx : n('ry')
+        const middle: Vec2 = [n('cx'), n('cy')]
+        if (inside.some((word) => /mark|reference/i.test(word)))
+          return into.point({ at: upright(apply(here, middle)), name: titleOf(node), layers: inside })
+        if (!(rx > 0 && ry > 0)) return
+        return put(arcPoints(middle, rx, 0, 2 * Math.PI, tolerance, { ratio: ry / rx, turn: 0 }).slice(0, -1), true)
+      }
+      case 'script':
+        return into.leave('scripts')
+      case 'text':
+      case 'tspan':
+        return into.leave('texts')
+      case 'image':
+        return into.leave('pictures')
+      default:
+        return into.leave(`<${name}> elements`)
+    }
+  }
+  walk(root, same, [], 0)
+  return into.finish(unit)
+}
+
+const upright = ([x, y]: Vec2): Vec2 => [x, -y]
+
+function titleOf(node: INode): string | null {
+  const title = node.children.find((child) => child.name === 'title')
+  const text = title?.children
+    .map((child) => child.value)
+    .join('')
+    .trim()
+  return text ? unescaped(text) : (node.attributes.id ?? null)
+}
+
+const unescaped = (text: string) =>
+  text.replace(/&(lt|gt|quot|apos|amp);/g, (_, name: 'lt' | 'gt' | 'quot' | 'apos' | 'amp') => {
+    return { lt: '<', gt: '>', quot: '"', apos: "'", amp: '&' }[name]
+  })
+
+/** Millimetres in one unit of the drawing, from the size that the root states in a real unit; null where it does not. */
+function unitOf({ attributes }: INode): number | null {
+  const box = pairs(attributes.viewBox ?? '')
+  const size = (attributes.width ?? '').trim().match(/^([\d.]+)\s*(mm|cm|in|pt|pc|q)$/i)
+  const perUnit = size ? mmPer[(size[2] ?? '').toLowerCase()] : undefined
+  if (size === null || perUnit === undefined) return null
+  const widthMm = Number(size[1]) * perUnit
+  const boxWidth = box[1]?.[0]
+  if (boxWidth === undefined) return null
+  return boxWidth > 0 && widthMm > 0 ? widthMm / boxWidth : null
+}
+
+function pairs(text: string): Vec2[] {
+  const numbers = (text.match(/[-+]?(?:\d*\.\d+|\d+\.?)(?:e[-+]?\d+)?/gi) ?? []).map(Number)
+  const points: Vec2[] = []
+  for (let i = 0; i + 1 < numbers.length; i += 2) points.push([numbers[i] ?? 0, numbers[i + 1] ?? 0])
+  return points
+}
+
+function rectangle(x: number, y: number, w: number, h: number, radius: number, tolerance: number): Vec2[] {
+  const r = Math.min(Math.max(0, radius), w / 2, h / 2)
+  const corner = (cx: number, cy: number, from: number) =>
+    r === 0 ? [[cx, cy] as Vec2] : arcPoints([cx, cy], r, from, from + Math.PI / 2, tolerance)
+  return [
+    ...corner(x + w - r, y + r, -Math.PI / 2),
+    ...corner(x + w - r, y + h - r, 0),
+    ...corner(x + r, y + h - r, Math.PI / 2),
+    ...corner(x + r, y + r, Math.PI),
+  ]
+}
+
+/** Every stretch of a path as a fine line. */
+function pathLines(d: string, tolerance: number): { points: Vec2[]; closed: boolean }[] {
+  if (d.trim() === '') return []
+  const lines: { points: Vec2[]; closed: boolean }[] = []
+  let points: Vec2[] = []
+  let closed = false
+  const end = () => {
+    if (points.length > 1) lines.push({ points, closed })
+    points = []
+    closed = false
+  }
+  for (const segment of new SVGPathCommander(d).toCurve().segments) {
+    const n = segment.slice(1).map(Number)
+    if (segment[0] === 'M') {
+      end()
+      points = [[n[0] ?? 0, n[1] ?? 0]]
+    } else if (segment[0] === 'C') {
+      const from = points[points.length - 1] ?? [0, 0]
+      points.push(
+        ...cubicPoints(from, [n[0] ?? 0, n[1] ?? 0], [n[2] ?? 0, n[3] ?? 0], [n[4] ?? 0, n[5] ?? 0], tolerance),
+      )
+    } else if (segment[0] === 'Z') {
+      closed = true
+      const first = points[0]
+      end()
+      if (first !== undefined) points = [first]
+    }
+  }
+  end()
+  return lines
+}
