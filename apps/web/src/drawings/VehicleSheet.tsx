@@ -94,7 +94,7 @@ export function VehicleSheet({ plan, covered, marks, chosenSlot, chosenMark, onT
           className="cursor-pointer outline-none focus-visible:stroke-petrol hover:stroke-petrol"
           fill={chosenSlot === slot.id ? 'var(--amber-tint)' : 'transparent'}
           stroke={chosenSlot === slot.id ? 'var(--amber)' : 'var(--ink)'}
-          strokeOpacity={chosenSlot === slot.id ? 1 : coveredSlots.has(slot.id) ? 0 : 0.28}
+          strokeOpacity={chosenSlot === slot.id ? 1 : coveredSlots.has(slot.id) ? 0 : 0.45}
           strokeDasharray={chosenSlot === slot.id || coveredSlots.has(slot.id) ? undefined : `${4 * unit} ${3 * unit}`}
           strokeWidth={(chosenSlot === slot.id ? 3 : 1.2) * unit}
         />

@@ -1,4 +1,4 @@
-import { place } from '@truelay/core/align'
+import { dryCheck, place } from '@truelay/core/align'
 import { buildSurface, type PartSurface } from '@truelay/core/form'
 import {
   fingerForecast,
@@ -13,8 +13,10 @@ import {
 } from '@truelay/core/lay'
 import { type PartPlan, type PieceShift, placePart, workOutPart } from '@truelay/core/plan'
 import { done, type Result } from '@truelay/core/result'
+import { barWidthMm, cutSize, rollOrPattern } from '@truelay/core/stock'
 import { inWords, showLength, showTemperature, showVolume } from '@truelay/core/units'
 import { expose } from 'comlink'
+import type { DryAnswer } from './dryCheckWork.ts'
 import type { FirstAnswer, FullAnswer, LayQuestion, ShownLay } from './layWork.ts'
 
 interface Bench {
@@ -62,6 +64,49 @@ const layWorker = {
       neededStretch: worked.value.neededStretch,
       placement: { outline: part.outline, holes: part.holes, spots, rules, piece: place(pattern, registered) },
       plan: plan.value,
+    })
+  },
+
+  /** The piece held up to the part, liner on; and whether to cut from the roll instead. */
+  dryCheck(question: LayQuestion): Result<DryAnswer> {
+    const { form, film, practice, found, units } = question
+    const surface = buildSurface(form)
+    if (!surface.ok) return surface
+    const { take, warmStretch } = film.handling
+    const worked = workedLay(surface.value.mesh, { take, limit: 1 + warmStretch })
+    if (!worked.ok) return worked
+    const placed = placePart(form, surface.value, worked.value, question.pattern, practice, found)
+    if (!placed.ok) return placed
+    const { part, spots, rules, pattern } = placed.value
+    const check =
+      question.pattern === null
+        ? null
+        : dryCheck({
+            part,
+            holeNames: form.holes.map((hole) => hole.label),
+            targets: form.marks.map((m) => ({ name: m.name, at: part.toFlat(m.at), weight: m.weight })),
+            pattern,
+            spots,
+            rules,
+            edgeLabel: (edge) => [...form.edges, ...form.holes].find((e) => e.name === edge)?.label ?? edge,
+            length: (mm) => inWords(showLength(mm, units.length)),
+          })
+    if (check !== null && !check.ok) return check
+    const neededStretch = worked.value.neededStretch
+    const advice = rollOrPattern(
+      { form, patternAtHand: question.pattern !== null, neededStretch, hasDirection: film.type === 'lens tint' },
+      practice,
+    )
+    const sheet = cutSize(part.outline.polygon, advice.allowanceMm, film.type !== 'lens tint')
+    const tuck = form.edges.find((e) => e.code === 'tuck')
+    const face = sheet.widthMm - 2 * advice.allowanceMm
+    return done({
+      check: check === null ? null : check.value,
+      advice,
+      sheet,
+      barWidthMm:
+        form.family === 'trim' && tuck !== undefined ? barWidthMm(face, -(rules[tuck.name]?.minMm ?? 0)) : null,
+      neededStretch,
     })
   },
 

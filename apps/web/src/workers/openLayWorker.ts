@@ -20,6 +20,7 @@ export function openLayWorker() {
     begin: (question: LayQuestion) => Promise.race([remote.begin(question), stopped]),
     finish: (shift: PieceShift, onProgress: (share: number) => void) =>
       Promise.race([remote.finish(shift, proxy(onProgress)), stopped]),
+    dryCheck: (question: LayQuestion) => Promise.race([remote.dryCheck(question), stopped]),
     replan: (shift: PieceShift) => Promise.race([remote.replan(shift), stopped]),
     close() {
       worker.terminate()

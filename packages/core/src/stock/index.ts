@@ -4,3 +4,12 @@ export { enlargePattern } from './enlargePattern.ts'
 export { edgeStretches, type GrowthByEdge, growByEdges } from './growByEdges.ts'
 export { rollOrPattern, type RollOrPattern, type RollOrPatternFacts } from './rollOrPattern.ts'
 export { thinOutline } from './thinOutline.ts'
+export {
+  areTwins,
+  type CountedPiece,
+  type ListedPiece,
+  type PieceStanding,
+  type StartingSide,
+  standingOf,
+  startingSides,
+} from './kitCount.ts'

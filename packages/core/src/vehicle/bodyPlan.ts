@@ -89,11 +89,11 @@ export function bodyPlan(kind: BodyKind): BodyPlan {
   ends('front', 'headlamp', 'Headlamp', 0.34, frontLampH, 0.22, 0.1)
   ends('front', 'grille-top', 'Grille, top bar', 0, grilleH + 0.045, 0.4, 0.05)
   ends('front', 'grille-bar', 'Grille bars', 0, grilleH - 0.03, 0.38, 0.06)
-  ends('front', 'front-bumper', 'Front bumper', 0, bumperH, 0.92, 0.17)
-  ends('front', 'fog-lamp', 'Fog lamp', 0.35, bumperH - 0.115, 0.08, 0.05)
+  ends('front', 'front-bumper', 'Front bumper', 0, bumperH + 0.025, 0.92, 0.12)
+  ends('front', 'fog-lamp', 'Fog lamp', 0.35, bumperH - 0.07, 0.08, 0.055)
   ends('rear', 'tail-lamp-inner', 'Tail lamp, inner part', 0.2, size.tailLampH, 0.16, 0.11)
   ends('rear', 'boot-lid', 'Boot lid', 0, size.tailLampH - 0.125, 0.66, 0.12)
-  ends('rear', 'rear-bumper', 'Rear bumper', 0, bumperH, 0.92, 0.17)
+  ends('rear', 'rear-bumper', 'Rear bumper', 0, bumperH + 0.01, 0.92, 0.14)
 
   const [bonnetFrom, bonnetTo] = size.bonnet
   const [roofFrom, roofTo] = size.roof
@@ -137,7 +137,24 @@ export function bodyPlan(kind: BodyKind): BodyPlan {
         [left + from * lengthMm, middleY + (wide / 2) * widthMm],
       ],
     })
-  box(0, 1, 1, false)
+  const fromAbove: readonly Vec2[] = [
+    [0, 0.36],
+    [0.02, 0.44],
+    [0.08, 0.495],
+    [0.3, 0.5],
+    [0.8, 0.5],
+    [0.95, 0.48],
+    [0.985, 0.44],
+    [1, 0.38],
+  ]
+  silhouettes.push({
+    face: 'top',
+    glass: false,
+    line: [...fromAbove, ...[...fromAbove].reverse().map(([s, a]): Vec2 => [s, -a])].map(([s, a]) => [
+      left + s * lengthMm,
+      middleY + a * widthMm,
+    ]),
+  })
   box(bonnetTo + 0.01, roofFrom - 0.01, 0.74, true)
   if (roofTo < 0.97) box(roofTo + 0.01, Math.min(0.985, roofTo + 0.11), 0.68, true)
   const wheels = (['left', 'right'] as const).flatMap((side) =>

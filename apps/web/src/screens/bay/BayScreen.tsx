@@ -1,10 +1,15 @@
 import type { Bay, PartProgress } from '@truelay/contract'
+import { endOfDay } from 'date-fns'
+import { Plus } from 'lucide-react'
+import { Link } from 'react-router'
 import { useBayQuery } from '../../remote/api.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { dayText } from '../../ui/clockText.ts'
+import { buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { useNow } from '../../ui/useNow.ts'
+import { ComingVehicles } from './ComingVehicles.tsx'
 import { Drying } from './Drying.tsx'
 import { VehicleHere } from './VehicleHere.tsx'
 
@@ -13,6 +18,9 @@ export function BayScreen() {
   const { data: bay, error } = useBayQuery(undefined, { pollingInterval: 15_000, refetchOnMountOrArgChange: true })
   const now = useNow(1000)
   if (bay === undefined) return error === undefined ? <Busy text="Opening the bay" /> : <Failed {...failureOf(error)} />
+  const tonight = endOfDay(now)
+  const here = bay.jobs.filter(({ job }) => new Date(job.arrivedAt) <= tonight)
+  const coming = bay.jobs.filter(({ job }) => new Date(job.arrivedAt) > tonight)
   const waits = bay.jobs.flatMap((j) => j.parts).filter((p) => p.readyAt !== null)
   return (
     <div className="flex min-h-full flex-col">
@@ -21,20 +29,29 @@ export function BayScreen() {
           <p className="label text-[15px] text-quiet">{bay.shop.name}</p>
           <h1 className="text-[30px] font-bold leading-tight">{dayText(now)}</h1>
         </div>
-        <Room bay={bay} />
+        <div className="flex items-end gap-8">
+          <Room bay={bay} />
+          <Link to="/jobs/new" className={`${buttonClass('go')} min-h-13`}>
+            <Plus size={20} /> New job
+          </Link>
+        </div>
       </header>
       <div className="grid flex-1 lg:grid-cols-[1fr_316px]">
         <main className="min-w-0">
-          {bay.jobs.length === 0 ? (
-            <Failed sentence="No vehicle is here today." fix="A job appears here as soon as its vehicle has come in." />
+          {here.length === 0 ? (
+            <Failed
+              sentence="No vehicle is here today."
+              fix="Take one in with “New job”, or wait for those that will come."
+            />
           ) : (
-            bay.jobs.map(({ job, parts }) => (
+            here.map(({ job, parts }) => (
               <VehicleHere key={job.id} job={job} parts={parts} people={bay.people} now={now} />
             ))
           )}
+          <ComingVehicles jobs={coming} />
         </main>
         <aside className="border-t border-hair bg-paper lg:border-l lg:border-t-0">
-          <NextForPeople bay={bay} />
+          <NextForPeople bay={{ ...bay, jobs: here }} />
           <Drying parts={waits} now={now} />
         </aside>
       </div>

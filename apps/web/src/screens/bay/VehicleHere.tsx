@@ -1,10 +1,12 @@
 import type { Job, PartProgress, Person } from '@truelay/contract'
 import type { FormDoc } from '@truelay/core/form'
+import { isSameDay } from 'date-fns'
+import { useState } from 'react'
 import { Link } from 'react-router'
 import { PartShape } from '../../drawings/PartShape.tsx'
 import { useJobQuery } from '../../remote/api.ts'
 import { buttonClass } from '../../ui/Button.tsx'
-import { clockText } from '../../ui/clockText.ts'
+import { clockText, dayText } from '../../ui/clockText.ts'
 
 interface VehicleHereProps {
   readonly job: Job
@@ -12,6 +14,12 @@ interface VehicleHereProps {
   readonly people: readonly Person[]
   readonly now: Date
 }
+
+const leavesText = (dueAt: string, now: Date) =>
+  isSameDay(new Date(dueAt), now) ? `at ${clockText(dueAt)}` : `on ${dayText(dueAt)} at ${clockText(dueAt)}`
+
+const fewParts = 3
+const rank = { fitting: 0, waiting: 1, done: 2 } as const
 
 /** One vehicle with its parts and the next step of each. */
 export function VehicleHere({ job, parts, people, now }: VehicleHereProps) {
@@ -22,6 +30,10 @@ export function VehicleHere({ job, parts, people, now }: VehicleHereProps) {
   }
   const done = parts.filter((p) => p.state === 'done').length
   const next = parts.find((p) => p.state === 'fitting') ?? parts.find((p) => p.state === 'waiting')
+  // A vehicle with many parts shows those that matter now.
+  const [all, setAll] = useState(false)
+  const ranked = [...parts].sort((a, b) => rank[a.state] - rank[b.state])
+  const shown = all || parts.length <= fewParts ? parts : ranked.slice(0, fewParts)
   const person = people.find((p) => p.id === job.personId)
   return (
     <section aria-label={`${job.vehicle.model}, ${job.vehicle.plate}`} className="border-b border-hair">
@@ -44,14 +56,34 @@ export function VehicleHere({ job, parts, people, now }: VehicleHereProps) {
         </p>
       </div>
       <p className="px-6 pb-1 text-[17px]">
-        {done} of {parts.length} parts done, must leave at <strong>{clockText(job.dueAt)}</strong>
+        {done} of {parts.length} parts done, must leave <strong>{leavesText(job.dueAt, now)}</strong>
         {new Date(job.dueAt) < now ? <strong className="text-amber"> (that has passed)</strong> : null}
       </p>
-      <ul className="mt-2">
-        {parts.map((part) => (
+      <nav
+        aria-label={`Stages of job ${job.number}`}
+        className="label-strong flex gap-5 px-6 pt-1 text-[17px] text-petrol"
+      >
+        <Link to={`/jobs/${job.id}/walk-round`} className="flex min-h-11 items-center underline underline-offset-4">
+          Walk-round
+        </Link>
+        <Link to={`/jobs/${job.id}/kit`} className="flex min-h-11 items-center underline underline-offset-4">
+          Kit
+        </Link>
+      </nav>
+      <ul className="mt-1">
+        {shown.map((part) => (
           <PartRow key={part.partId} part={part} form={formOf(part.partId)} isNext={part === next} now={now} />
         ))}
       </ul>
+      {parts.length > shown.length ? (
+        <button
+          type="button"
+          onClick={() => setAll(true)}
+          className="label-strong min-h-12 w-full border-t border-hair px-6 text-left text-[17px] text-petrol"
+        >
+          {parts.length - shown.length} more parts
+        </button>
+      ) : null}
     </section>
   )
 }

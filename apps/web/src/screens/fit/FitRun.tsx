@@ -155,6 +155,9 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
               {step.headline}
             </h2>
             {measuring ? null : <p className="mt-3 text-[25px] leading-snug">{step.detail}</p>}
+            {step.because === undefined ? null : (
+              <p className="mt-3 border-l-[5px] border-amber pl-3 text-[20px] leading-snug">{step.because}</p>
+            )}
             {step.gate === undefined ? null : (
               <p className="mt-3 border-l-[5px] border-petrol pl-3 text-[22px] font-bold">Only if: {step.gate}</p>
             )}

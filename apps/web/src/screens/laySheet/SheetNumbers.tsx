@@ -29,6 +29,25 @@ interface SheetNumbersProps {
   readonly mode: LayMode
 }
 
+/** What the walk-round found on this part, and what follows from it. */
+function FoundHere({ plan }: { readonly plan: PartPlan }) {
+  const notes = plan.notes ?? []
+  if (notes.length === 0) return null
+  return (
+    <section aria-label="Found on this part" className="border-b border-hair bg-amber-tint px-4 py-3">
+      <h2 className="label-strong text-[16px]">Found on the walk-round</h2>
+      <ul>
+        {notes.map((note) => (
+          <li key={note.because} className="mt-1 text-[15px] leading-snug">
+            <strong className="block first-letter:uppercase">{note.because}</strong>
+            {note.says}
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
 /** Beside the drawings: the few numbers that a hand needs next. */
 export function SheetNumbers(props: SheetNumbersProps) {
   const { bundle, part, first, full, placed, plan, mode } = props
@@ -38,6 +57,7 @@ export function SheetNumbers(props: SheetNumbersProps) {
   return (
     <aside className="border-hair bg-paper lg:flex lg:min-h-0 lg:flex-col lg:border-l">
       <div className="lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
+        <FoundHere plan={plan} />
         <HardestPull {...props} />
         <WorstEdge {...props} />
         <HowFar placed={placed} plan={plan} />

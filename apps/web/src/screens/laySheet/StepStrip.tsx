@@ -42,12 +42,30 @@ export function StepStrip({ plan }: { readonly plan: PartPlan }) {
         onChange={(event) => setIndex(Number(event.target.value))}
         className="mt-1 h-7 w-full accent-[var(--petrol)]"
       />
+      <FoundTicks plan={plan} onChoose={setIndex} />
       <Phases plan={plan} current={step.phase} />
       <p className="min-h-[42px] text-[15px] leading-snug">
+        {step.because === undefined ? null : <strong className="text-amber-ink">{step.because} </strong>}
         {step.detail} <span className="text-quiet">{step.why}</span>
         {step.cautions.length === 0 ? null : <span className="text-amber-ink"> {step.cautions.join(' ')}</span>}
       </p>
     </section>
+  )
+}
+
+/** Steps that the walk-round has brought or changed, marked under the slider where they stand. */
+function FoundTicks({ plan, onChoose }: { readonly plan: PartPlan; readonly onChoose: (index: number) => void }) {
+  const found = plan.steps.flatMap((step, i) => (step.because === undefined ? [] : [{ step, i }]))
+  if (found.length === 0) return null
+  return (
+    <p className="label mb-1 flex flex-wrap gap-x-4 text-[15px]">
+      <span className="text-quiet">From the walk-round:</span>
+      {found.map(({ step, i }) => (
+        <button key={step.id} type="button" onClick={() => onChoose(i)} className="text-amber-ink underline">
+          {i + 1}. {step.headline}
+        </button>
+      ))}
+    </p>
   )
 }
 

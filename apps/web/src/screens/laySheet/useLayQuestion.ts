@@ -6,30 +6,46 @@ import { useMemo } from 'react'
 import type { LayQuestion } from '../../workers/layWork.ts'
 
 /** What the worker has to know about a part; null where the job lacks its form, film or piece. */
+export function layQuestionOf(
+  {
+    job,
+    forms,
+    films,
+    pieces,
+    shop,
+    findings,
+  }: Pick<JobBundle, 'job' | 'forms' | 'films' | 'pieces' | 'shop' | 'findings'>,
+  { id, name, slot, formId, filmId, pieceId }: Pick<Part, 'id' | 'name' | 'slot' | 'formId' | 'filmId' | 'pieceId'>,
+): LayQuestion | null {
+  const form = forms.find((f) => f.id === formId)
+  const film = films.find((f) => f.id === filmId)
+  const piece = pieces.find((p) => p.id === pieceId)
+  if (form === undefined || film === undefined || (piece === undefined && pieceId !== null)) return null
+  const found = findings
+    .filter((f) => f.partId === id)
+    .map(({ kind, at, sizeMm, note }) => ({ kind, at, sizeMm, note }))
+  return {
+    partId: id,
+    partName: name,
+    form,
+    film,
+    pattern: piece?.pattern ?? null,
+    schools: usualSchools(form, film, found),
+    stock: { alcoholPercent: shop.stockAlcoholPercent },
+    practice: practiceWith(shop.practice),
+    units: shop.units,
+    found,
+    room: { temperatureC: job.room.temperatureC, humidityPercent: job.room.humidityPercent },
+    low: bodyPlan(job.vehicle.kind).slots.find((s) => s.id === slot)?.low ?? false,
+  }
+}
+
+/** The same, made anew only when something in it has changed. */
 export function useLayQuestion(bundle: JobBundle, part: Part): LayQuestion | null {
   const { job, forms, films, pieces, shop, findings } = bundle
   const { id, name, slot, formId, filmId, pieceId } = part
-  return useMemo(() => {
-    const form = forms.find((f) => f.id === formId)
-    const film = films.find((f) => f.id === filmId)
-    const piece = pieces.find((p) => p.id === pieceId)
-    if (form === undefined || film === undefined || (piece === undefined && pieceId !== null)) return null
-    const found = findings
-      .filter((f) => f.partId === id)
-      .map(({ kind, at, sizeMm, note }) => ({ kind, at, sizeMm, note }))
-    return {
-      partId: id,
-      partName: name,
-      form,
-      film,
-      pattern: piece?.pattern ?? null,
-      schools: usualSchools(form, film, found),
-      stock: { alcoholPercent: shop.stockAlcoholPercent },
-      practice: practiceWith(shop.practice),
-      units: shop.units,
-      found,
-      room: { temperatureC: job.room.temperatureC, humidityPercent: job.room.humidityPercent },
-      low: bodyPlan(job.vehicle.kind).slots.find((s) => s.id === slot)?.low ?? false,
-    }
-  }, [job, forms, films, pieces, shop, findings, id, name, slot, formId, filmId, pieceId])
+  return useMemo(
+    () => layQuestionOf({ job, forms, films, pieces, shop, findings }, { id, name, slot, formId, filmId, pieceId }),
+    [job, forms, films, pieces, shop, findings, id, name, slot, formId, filmId, pieceId],
+  )
 }

@@ -1,0 +1,42 @@
+import type { PiecePattern } from '@truelay/core/align'
+import { boundsOf } from '@truelay/core/geometry'
+import { closedPath } from './svgPath.ts'
+
+/** A pattern with its cut-outs and reference marks, to fit its frame. */
+export function PieceShape({
+  pattern,
+  className,
+  label,
+}: {
+  readonly pattern: PiecePattern
+  readonly className?: string
+  readonly label?: string
+}) {
+  const { min, max } = boundsOf(pattern.outline)
+  const unit = Math.max(max[0] - min[0], max[1] - min[1]) / 100
+  return (
+    <svg
+      viewBox={`${min[0] - 4 * unit} ${-max[1] - 4 * unit} ${max[0] - min[0] + 8 * unit} ${max[1] - min[1] + 8 * unit}`}
+      className={className}
+      {...(label === undefined ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label })}
+    >
+      <path
+        d={[pattern.outline, ...pattern.cutOuts].map(closedPath).join('')}
+        fillRule="evenodd"
+        fill="var(--film)"
+        fillOpacity="0.7"
+        stroke="var(--petrol)"
+        strokeWidth={1.2 * unit}
+        strokeLinejoin="round"
+      />
+      {pattern.marks.map(({ name, at: [x, y] }) => (
+        <path
+          key={name}
+          d={`M${x - 2 * unit} ${-y}h${4 * unit}M${x} ${-y - 2 * unit}v${4 * unit}`}
+          stroke="var(--ink)"
+          strokeWidth={0.8 * unit}
+        />
+      ))}
+    </svg>
+  )
+}

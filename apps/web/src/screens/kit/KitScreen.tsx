@@ -1,0 +1,236 @@
+import type { ArrivedPiece, Kit, Part, Piece } from '@truelay/contract'
+import { startingSides } from '@truelay/core/stock'
+import { useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import { useKitCheckQuery, useSaveArrivedMutation } from '../../remote/api.ts'
+import { failureOf } from '../../remote/failureOf.ts'
+import { Button, buttonClass } from '../../ui/Button.tsx'
+import { Busy, Failed } from '../../ui/Failed.tsx'
+import { Notice } from '../../ui/Notice.tsx'
+import { useJobContext } from '../job/JobFrame.tsx'
+import { layQuestionOf } from '../laySheet/useLayQuestion.ts'
+import { DryResult } from './DryResult.tsx'
+import { LabelsDialog } from './LabelsDialog.tsx'
+import { PieceRow } from './PieceRow.tsx'
+import { ScanField } from './ScanField.tsx'
+import { useDryCheck } from './useDryCheck.ts'
+
+/** What came in the boxes, against their lists, and each piece held up to its part before anything is peeled. */
+export function KitScreen() {
+  const { bundle } = useJobContext()
+  const { job, kits, pieces, parts } = bundle
+  const { data: check, error } = useKitCheckQuery(job.id)
+  const [save, saving] = useSaveArrivedMutation()
+  const { states, check: dryCheck } = useDryCheck()
+  const [told, setTold] = useState<{ readonly look: 'good' | 'stop'; readonly text: string } | null>(null)
+  const [labels, setLabels] = useState(false)
+  const sides = useMemo(() => startingSides(pieces, check?.arrived ?? []), [pieces, check])
+  if (check === undefined)
+    return error === undefined ? <Busy text="Opening the kit" /> : <Failed {...failureOf(error)} />
+
+  const arrivedOf = (piece: Piece): ArrivedPiece | undefined => check.arrived.find((a) => a.pieceId === piece.id)
+  const count = (piece: Piece, arrived: number, lot?: string) =>
+    void save({
+      jobId: job.id,
+      pieceId: piece.id,
+      draft: { arrived: Math.max(0, arrived), lot: lot ?? arrivedOf(piece)?.lot ?? piece.lot, personId: job.personId },
+    })
+  const wanted = (piece: Piece) => parts.find((p) => p.pieceId === piece.id)
+  const scanned = (piece: Piece, lot: string) => {
+    const arrived = (arrivedOf(piece)?.arrived ?? 0) + 1
+    count(piece, arrived, lot)
+    const most = piece.count + piece.spares
+    if (arrived > most)
+      setTold({ look: 'stop', text: `${piece.name}: ${arrived} now, but the list says ${most}. One too many.` })
+    else if (wanted(piece) === undefined)
+      setTold({
+        look: 'stop',
+        text: `${piece.name} is in the box, but this job does not cover that part. Is it the wrong side?`,
+      })
+    else setTold({ look: 'good', text: `${piece.name}: ${arrived} of ${most}, lot ${lot}.` })
+  }
+  const withoutPiece = parts.filter((p) => p.pieceId === null)
+  return (
+    <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[1fr_380px]">
+      <main className="min-h-0 min-w-0 overflow-y-auto">
+        {saving.error === undefined ? null : (
+          <Notice look="stop" role="alert">
+            {failureOf(saving.error).sentence} {failureOf(saving.error).fix}
+          </Notice>
+        )}
+        {kits.length === 0 && withoutPiece.length === 0 ? (
+          <Failed sentence="No kit belongs to this job." fix="Choose parts with a pattern, or cut from the roll." />
+        ) : null}
+        {kits.map((kit) => (
+          <KitList
+            key={kit.id}
+            kit={kit}
+            pieces={pieces.filter((p) => p.kitId === kit.id)}
+            partOf={wanted}
+            arrivedOf={arrivedOf}
+            onCount={count}
+          />
+        ))}
+        {withoutPiece.length === 0 ? null : (
+          <section aria-label="From the roll" className="border-b border-hair px-5 py-4">
+            <h2 className="text-[21px] font-bold">Cut from the roll</h2>
+            <ul>
+              {withoutPiece.map((part) => (
+                <li key={part.id} className="text-[17px]">
+                  {part.name}: no pattern at hand.{' '}
+                  {part.formId === null ? (
+                    <Link to={`/forms/new?part=${part.id}&job=${job.id}`} className="text-petrol underline">
+                      Measure it first
+                    </Link>
+                  ) : (
+                    <Link to={`/shelf/import?part=${part.id}&job=${job.id}`} className="text-petrol underline">
+                      Bring in a pattern
+                    </Link>
+                  )}
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </main>
+      <aside className="flex min-h-0 flex-col overflow-y-auto border-t border-hair bg-paper lg:border-l lg:border-t-0">
+        <ScanField
+          pieces={pieces}
+          nameOfKit={(id) => kits.find((k) => k.id === id)?.name ?? id}
+          onPiece={scanned}
+          onProblem={(text) => setTold({ look: 'stop', text })}
+        />
+        {told === null ? null : (
+          <div className="px-5 pt-3">
+            <Notice look={told.look} role={told.look === 'stop' ? 'alert' : 'status'}>
+              <span className="text-[17px]">{told.text}</span>
+            </Notice>
+          </div>
+        )}
+        {sides.length === 0 ? null : (
+          <section aria-label="Where to start" className="px-5 pt-4">
+            <h2 className="label-strong text-[17px]">Where to start</h2>
+            {sides.map((side) => (
+              <p key={side.pieceId} className="mt-1 border-l-[5px] border-petrol pl-3 text-[18px] leading-snug">
+                {side.words}
+              </p>
+            ))}
+          </section>
+        )}
+        <section aria-label="Dry check" className="px-5 py-4">
+          <h2 className="label-strong text-[17px]">Dry check, before peeling</h2>
+          <p className="text-[16px] text-quiet">
+            Each pattern against its part: does it cover, do holes meet features, is it the right side.
+          </p>
+          <Button
+            look="go"
+            className="mt-2 w-full"
+            onClick={() => {
+              for (const part of parts) {
+                const question = layQuestionOf(bundle, part)
+                if (question !== null) dryCheck(question)
+              }
+            }}
+          >
+            Check all {parts.length} parts
+          </Button>
+          <ul className="mt-2">
+            {parts.map((part) => (
+              <DryRow key={part.id} part={part}>
+                <DryResult state={states[part.id]} />
+              </DryRow>
+            ))}
+          </ul>
+        </section>
+        <div className="mt-auto flex gap-2 border-t border-hair p-4">
+          <Button onClick={() => setLabels(true)} className="flex-1">
+            Print labels
+          </Button>
+          <Link to={`/jobs/${job.id}/lay-sheets/${parts[0]?.id ?? ''}`} className={`${buttonClass('go')} flex-1`}>
+            To the lay sheets
+          </Link>
+        </div>
+      </aside>
+      <LabelsDialog open={labels} pieces={pieces} onClose={() => setLabels(false)} />
+    </div>
+  )
+}
+
+function DryRow({ part, children }: { readonly part: Part; readonly children: React.ReactNode }) {
+  return (
+    <li className="border-t border-hair py-2">
+      <span className="text-[17px] font-bold">{part.name}</span>
+      {children}
+    </li>
+  )
+}
+
+function KitList({
+  kit,
+  pieces,
+  partOf,
+  arrivedOf,
+  onCount,
+}: {
+  readonly kit: Kit
+  readonly pieces: readonly Piece[]
+  readonly partOf: (piece: Piece) => Part | undefined
+  readonly arrivedOf: (piece: Piece) => ArrivedPiece | undefined
+  readonly onCount: (piece: Piece, arrived: number) => void
+}) {
+  const inJob = pieces.filter((piece) => partOf(piece) !== undefined)
+  const beside = pieces.filter((piece) => partOf(piece) === undefined)
+  const nameOf = (id: string) => pieces.find((p) => p.id === id)?.name ?? id
+  const rules = kit.rules.filter((rule) => inJob.some((p) => p.id === rule.then))
+  const ticks = inJob.filter((piece) => (arrivedOf(piece)?.arrived ?? 0) >= piece.count).length
+  const row = (piece: Piece) => (
+    <PieceRow
+      key={piece.id}
+      piece={piece}
+      inJob={partOf(piece) !== undefined}
+      arrived={arrivedOf(piece)}
+      onCount={(arrived) => onCount(piece, arrived)}
+    />
+  )
+  return (
+    <section aria-label={kit.name} className="border-b border-hair">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6 px-5 pt-4">
+        <h2 className="text-[24px] font-bold leading-tight">{kit.name}</h2>
+        <p className="text-[20px] font-bold">
+          {ticks} of {inJob.length} there
+        </p>
+        <p className="w-full text-[16px] text-quiet">{kit.note}</p>
+      </div>
+      <div className="px-5 py-2">
+        <Button
+          onClick={() => {
+            for (const piece of inJob) onCount(piece, piece.count + piece.spares)
+          }}
+        >
+          All there, as listed
+        </Button>
+      </div>
+      <ul>{inJob.map(row)}</ul>
+      {rules.length === 0 ? null : (
+        <ul className="px-5 py-2 text-[16px] text-quiet">
+          {rules.map((rule) => (
+            <li key={`${rule.first}-${rule.then}`}>
+              <span className="text-ink">
+                {nameOf(rule.first)} before {nameOf(rule.then)}.
+              </span>{' '}
+              {rule.reason}
+            </li>
+          ))}
+        </ul>
+      )}
+      {beside.length === 0 ? null : (
+        <details className="px-5 pb-3">
+          <summary className="label cursor-pointer py-2 text-[16px] text-petrol">
+            {beside.length} more in this box, for parts that this job does not cover
+          </summary>
+          <ul className="-mx-5">{beside.map(row)}</ul>
+        </details>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,88 @@
+import type { ArrivedPiece, Piece } from '@truelay/contract'
+import { standingOf } from '@truelay/core/stock'
+import { Minus, Plus } from 'lucide-react'
+import { Link } from 'react-router'
+import { PieceShape } from '../../drawings/PieceShape.tsx'
+
+interface PieceRowProps {
+  readonly piece: Piece
+  readonly inJob: boolean
+  readonly arrived: ArrivedPiece | undefined
+  readonly onCount: (arrived: number) => void
+}
+
+const sideLetter = { left: 'D', right: 'P', middle: 'M' } as const
+const sideWords = { left: 'driver’s side', right: 'passenger’s side', middle: 'middle' } as const
+
+/** One piece of the list: its shape, its side, how many there should be and how many there are. */
+export function PieceRow({ piece, inJob, arrived, onCount }: PieceRowProps) {
+  const most = piece.count + piece.spares
+  const standing = standingOf(piece, arrived === undefined ? [] : [arrived])
+  const now = arrived?.arrived ?? 0
+  const says = (() => {
+    switch (standing.standing) {
+      case 'not counted':
+        return { text: 'not counted', tone: 'text-quiet' }
+      case 'missing':
+        return { text: `${standing.missing} missing`, tone: 'text-stop font-bold' }
+      case 'spare missing':
+        return { text: 'there, but its spare is missing', tone: 'text-amber font-bold' }
+      case 'extra':
+        return { text: `${standing.extra} more than listed`, tone: 'text-amber font-bold' }
+      case 'all there':
+        return { text: standing.spares > 0 ? 'there, with its spare' : 'there', tone: 'text-good font-bold' }
+    }
+  })()
+  return (
+    <li className="grid grid-cols-[92px_1fr_auto] items-center gap-x-4 border-t border-hair px-5 py-2">
+      <PieceShape pattern={piece.pattern} className="h-14 w-23" />
+      <div className="min-w-0">
+        <p className="text-[18px] font-bold leading-tight">
+          <span
+            title={sideWords[piece.side]}
+            className="mr-2 inline-flex size-6 items-center justify-center border border-ink/60 text-[14px]"
+          >
+            {sideLetter[piece.side]}
+          </span>
+          <Link to={`/shelf/pieces/${piece.id}`} className="hover:text-petrol hover:underline">
+            {piece.name}
+          </Link>
+        </p>
+        <p className="text-[16px]">
+          <span className={says.tone}>{inJob || arrived !== undefined ? says.text : 'not for this job'}</span>
+          <span className="text-quiet">
+            , {piece.count} {piece.spares > 0 ? `and ${piece.spares} spare` : ''} listed, lot{' '}
+            {arrived?.lot ?? piece.lot}
+          </span>
+        </p>
+      </div>
+      <div className="flex items-center">
+        <button
+          type="button"
+          aria-label={`One less: ${piece.name}`}
+          disabled={now === 0}
+          onClick={() => onCount(now - 1)}
+          className="flex size-12 items-center justify-center border border-ink/40 disabled:text-quiet/60"
+        >
+          <Minus size={20} />
+        </button>
+        <span
+          className="min-w-18 border-y border-ink/40 text-center text-[22px] font-bold leading-[46px]"
+          data-testid={`count-${piece.id}`}
+        >
+          {arrived === undefined ? '?' : now}
+          <span className="text-[16px] font-normal text-quiet"> / {most}</span>
+        </span>
+        <button
+          type="button"
+          aria-label={`One more: ${piece.name}`}
+          disabled={now >= 40}
+          onClick={() => onCount(now + 1)}
+          className="flex size-12 items-center justify-center border border-ink/40"
+        >
+          <Plus size={20} />
+        </button>
+      </div>
+    </li>
+  )
+}

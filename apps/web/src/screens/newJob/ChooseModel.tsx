@@ -1,0 +1,102 @@
+import type { VehicleModel } from '@truelay/contract'
+import { type BodyKind, bodyKinds, bodyPlan } from '@truelay/core/vehicle'
+import { useMemo, useState } from 'react'
+import { VehicleSheet } from '../../drawings/VehicleSheet.tsx'
+import { useAddModelMutation } from '../../remote/api.ts'
+import { failureOf } from '../../remote/failureOf.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Choice } from '../../ui/Choice.tsx'
+import { Field, TextInput } from '../../ui/Field.tsx'
+import { Notice } from '../../ui/Notice.tsx'
+
+interface ChooseModelProps {
+  readonly models: readonly VehicleModel[]
+  readonly onChoose: (model: VehicleModel) => void
+}
+
+/** Which vehicle: from the list, or a new model with a name and a kind. */
+export function ChooseModel({ models, onChoose }: ChooseModelProps) {
+  return (
+    <div className="mx-auto max-w-5xl p-6">
+      <p className="label text-[15px] text-quiet">New job</p>
+      <h1 className="text-[30px] font-bold leading-tight">Which vehicle has come?</h1>
+      <ul className="mt-4 grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
+        {models.map((model) => (
+          <li key={model.id}>
+            <ModelCard model={model} onChoose={onChoose} />
+          </li>
+        ))}
+      </ul>
+      <NewModelForm onMade={onChoose} />
+    </div>
+  )
+}
+
+function ModelCard({
+  model,
+  onChoose,
+}: {
+  readonly model: VehicleModel
+  readonly onChoose: ChooseModelProps['onChoose']
+}) {
+  const plan = useMemo(() => bodyPlan(model.kind), [model.kind])
+  const measured = model.parts.filter((part) => part.formId !== null).length
+  return (
+    <button
+      type="button"
+      onClick={() => onChoose(model)}
+      className="flex w-full flex-col border border-ink/40 bg-paper p-3 text-left hover:border-petrol hover:bg-petrol-tint"
+    >
+      <span className="pointer-events-none block h-40" aria-hidden="true">
+        <VehicleSheet plan={plan} covered={[]} marks={[]} chosenSlot={null} chosenMark={null} />
+      </span>
+      <span className="mt-2 text-[21px] font-bold leading-tight">{model.name}</span>
+      <span className="text-[16px] text-quiet">
+        {model.kind}, {measured === 0 ? 'nothing measured yet' : `${measured} parts measured`}
+      </span>
+    </button>
+  )
+}
+
+function NewModelForm({ onMade }: { readonly onMade: (model: VehicleModel) => void }) {
+  const [name, setName] = useState('')
+  const [kind, setKind] = useState<BodyKind>('city hatch')
+  const [addModel, { error, isLoading }] = useAddModelMutation()
+  const make = async () => {
+    const outcome = await addModel({ name: name.trim(), kind })
+    if (outcome.data !== undefined) onMade(outcome.data)
+  }
+  return (
+    <section aria-labelledby="new-model" className="mt-6 border-t border-hair pt-4">
+      <h2 id="new-model" className="text-[21px] font-bold">
+        Not in the list
+      </h2>
+      <div className="mt-2 flex flex-wrap items-end gap-3">
+        <div className="w-72">
+          <Field label="Name of the model">
+            <TextInput value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
+          </Field>
+        </div>
+        <Choice
+          label="Kind of vehicle"
+          value={kind}
+          options={bodyKinds.map((value) => ({ value, text: value }))}
+          onChange={setKind}
+        />
+        <Button look="go" disabled={name.trim() === '' || isLoading} onClick={() => void make()}>
+          Add this model
+        </Button>
+      </div>
+      <p className="mt-2 text-[16px] text-quiet">
+        It starts with every part that such a vehicle has. Measure a part when you first need it.
+      </p>
+      {error === undefined ? null : (
+        <div className="mt-2">
+          <Notice look="stop" role="alert">
+            {failureOf(error).sentence} {failureOf(error).fix}
+          </Notice>
+        </div>
+      )}
+    </section>
+  )
+}

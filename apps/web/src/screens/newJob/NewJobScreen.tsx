@@ -1,0 +1,215 @@
+import { zodResolver } from '@hookform/resolvers/zod'
+import { newJob, type NewJob, type Shelf, type VehicleModel } from '@truelay/contract'
+import { bodyPlan } from '@truelay/core/vehicle'
+import { addDays, format, setHours, startOfHour } from 'date-fns'
+import { useMemo, useState } from 'react'
+import { useForm } from 'react-hook-form'
+import { useNavigate } from 'react-router'
+import { VehicleSheet } from '../../drawings/VehicleSheet.tsx'
+import { useAddJobMutation, useBayQuery, useModelsQuery, useShelfQuery } from '../../remote/api.ts'
+import { failureOf } from '../../remote/failureOf.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Busy, Failed } from '../../ui/Failed.tsx'
+import { Field, SelectInput, TextInput } from '../../ui/Field.tsx'
+import { Notice } from '../../ui/Notice.tsx'
+import { ChooseModel } from './ChooseModel.tsx'
+import { PartList } from './PartList.tsx'
+import { usualFilm } from './usualFilm.ts'
+
+const forInput = (date: Date) => format(date, "yyyy-MM-dd'T'HH:mm")
+const words: Readonly<Record<string, string>> = {
+  customer: 'Say whose vehicle it is.',
+  plate: 'Number plate or fleet number: by this the vehicle is known again.',
+  dueAt: 'It must leave after it has come.',
+  year: 'A year such as 2024, or nothing.',
+}
+
+/** Takes in a vehicle: whose, which, when, and what is to be covered with what. */
+export function NewJobScreen() {
+  const { data: bay } = useBayQuery()
+  const { data: models, error } = useModelsQuery()
+  const { data: shelf } = useShelfQuery()
+  const [model, setModel] = useState<VehicleModel | null>(null)
+  if (models === undefined || bay === undefined || shelf === undefined)
+    return error === undefined ? <Busy text="Opening" /> : <Failed {...failureOf(error)} />
+  if (model === null) return <ChooseModel models={models} onChoose={setModel} />
+  return (
+    <JobForm
+      key={model.id}
+      model={model}
+      shelf={shelf}
+      people={bay.people}
+      bays={['Bay 1', 'Bay 2']}
+      onOther={() => setModel(null)}
+    />
+  )
+}
+
+interface JobFormProps {
+  readonly model: VehicleModel
+  readonly shelf: Shelf
+  readonly people: readonly { readonly id: NewJob['personId']; readonly name: string; readonly role: string }[]
+  readonly bays: readonly string[]
+  readonly onOther: () => void
+}
+
+function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
+  const navigate = useNavigate()
+  const [addJob, { error, isLoading }] = useAddJobMutation()
+  const [parts, setParts] = useState<NewJob['parts']>([])
+  const arrives = setHours(startOfHour(new Date()), 8)
+  const form = useForm({
+    defaultValues: {
+      customer: '',
+      plate: '',
+      colour: '',
+      year: '',
+      bay: bays[0] ?? '',
+      personId: people[0]?.id ?? '',
+      arrivesAt: forInput(arrives),
+      dueAt: forInput(setHours(addDays(arrives, 1), 16)),
+    },
+    resolver: async (typed, ...rest) => {
+      const moment = (text: string) => (text === '' ? '' : new Date(text).toISOString())
+      const candidate = {
+        ...typed,
+        modelId: model.id,
+        year: typed.year.trim() === '' ? null : Number(typed.year),
+        arrivesAt: moment(typed.arrivesAt),
+        dueAt: moment(typed.dueAt),
+        parts,
+      }
+      return zodResolver(newJob)(candidate as never, ...(rest as [never, never])) as never
+    },
+  })
+  const { errors } = form.formState
+  const says = (name: keyof typeof errors) => (errors[name] === undefined ? undefined : (words[name] ?? 'Check this.'))
+  const plan = useMemo(() => bodyPlan(model.kind), [model.kind])
+  // What the model knows, and every other place of such a vehicle, to be measured when it is first needed.
+  const choices = useMemo(
+    () => [
+      ...model.parts,
+      ...plan.slots
+        .filter((slot) => !model.parts.some((part) => part.slot === slot.id))
+        .map(({ id, name }) => ({ name, slot: id, formId: null, pieceId: null, filmId: null })),
+    ],
+    [model, plan],
+  )
+  const toggle = (slot: string) => {
+    const here = choices.filter((part) => part.slot === slot)
+    const isIn = (name: string) => parts.some((p) => p.slot === slot && p.name === name)
+    setParts((before) =>
+      here.every((part) => isIn(part.name))
+        ? before.filter((p) => p.slot !== slot)
+        : [
+            ...before.filter((p) => p.slot !== slot),
+            ...here.flatMap((part) => {
+              const filmId = part.filmId ?? usualFilm(slot, shelf.films)
+              return filmId === null ? [] : [{ slot, name: part.name, filmId }]
+            }),
+          ],
+    )
+  }
+  const submit = form.handleSubmit(async (ready) => {
+    const outcome = await addJob(ready as unknown as NewJob)
+    if (outcome.data !== undefined) void navigate(`/jobs/${outcome.data.id}/walk-round`)
+  })
+  return (
+    <form onSubmit={(event) => void submit(event)} className="flex min-h-full flex-col lg:h-full lg:min-h-[700px]">
+      <header className="flex items-end justify-between gap-6 border-b border-hair bg-paper px-6 py-3">
+        <div>
+          <p className="label text-[15px] text-quiet">New job</p>
+          <h1 className="text-[28px] font-bold leading-tight">{model.name}</h1>
+        </div>
+        <Button onClick={onOther}>Another model</Button>
+      </header>
+      <div className="grid min-h-0 flex-1 lg:grid-cols-[330px_1fr_330px]">
+        <section
+          aria-label="Whose and when"
+          className="space-y-3 overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"
+        >
+          <Field label="Customer" problem={says('customer')}>
+            <TextInput {...form.register('customer')} maxLength={80} />
+          </Field>
+          <Field label="Number plate or fleet number" problem={says('plate')}>
+            <TextInput {...form.register('plate')} maxLength={20} />
+          </Field>
+          <div className="grid grid-cols-[1fr_90px] gap-3">
+            <Field label="Colour" problem={says('colour')}>
+              <TextInput {...form.register('colour')} maxLength={40} />
+            </Field>
+            <Field label="Year" problem={says('year')}>
+              <TextInput {...form.register('year')} inputMode="numeric" maxLength={4} />
+            </Field>
+          </div>
+          <Field label="Comes" problem={says('arrivesAt')}>
+            <TextInput type="datetime-local" {...form.register('arrivesAt')} />
+          </Field>
+          <Field label="Must leave" problem={says('dueAt')}>
+            <TextInput type="datetime-local" {...form.register('dueAt')} />
+          </Field>
+          <div className="grid grid-cols-2 gap-3">
+            <Field label="Who fits">
+              <SelectInput {...form.register('personId')}>
+                {people.map((person) => (
+                  <option key={person.id} value={person.id}>
+                    {person.name}
+                  </option>
+                ))}
+              </SelectInput>
+            </Field>
+            <Field label="Where">
+              <SelectInput {...form.register('bay')}>
+                {bays.map((bay) => (
+                  <option key={bay}>{bay}</option>
+                ))}
+              </SelectInput>
+            </Field>
+          </div>
+        </section>
+        <section aria-label="What is to be covered" className="flex min-h-[420px] min-w-0 flex-col lg:min-h-0">
+          <p className="label px-5 pt-3 text-[17px] text-quiet">Tap every part that is to be covered.</p>
+          <div className="min-h-0 flex-1 p-3">
+            <VehicleSheet
+              plan={plan}
+              covered={parts.map((part) => ({
+                ...part,
+                outline: null,
+                within: choices.find((p) => p.slot === part.slot && p.name === part.name)?.within,
+              }))}
+              marks={[]}
+              chosenSlot={null}
+              chosenMark={null}
+              onTap={(slot) => toggle(slot.id)}
+            />
+          </div>
+        </section>
+        <section
+          aria-label="Parts of the job"
+          className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0"
+        >
+          <PartList
+            parts={parts}
+            choices={choices}
+            films={shelf.films}
+            onChange={setParts}
+            onToggle={toggle}
+            problem={errors.root === undefined && form.formState.isSubmitted && parts.length === 0}
+          />
+          <div className="border-t border-hair p-4">
+            {error === undefined ? null : (
+              <div className="mb-3">
+                <Notice look="stop" role="alert">
+                  {failureOf(error).sentence} {failureOf(error).fix}
+                </Notice>
+              </div>
+            )}
+            <Button type="submit" look="go" disabled={isLoading} className="min-h-14 w-full text-[20px]">
+              Take it in
+            </Button>
+          </div>
+        </section>
+      </div>
+    </form>
+  )
+}

@@ -1,0 +1,81 @@
+import type { Film, FilmId, ModelPart, NewJob } from '@truelay/contract'
+import { X } from 'lucide-react'
+import { SelectInput } from '../../ui/Field.tsx'
+
+type Parts = NewJob['parts']
+
+interface PartListProps {
+  readonly parts: Parts
+  readonly choices: readonly ModelPart[]
+  readonly films: readonly Film[]
+  readonly onChange: (parts: Parts) => void
+  readonly onToggle: (slot: string) => void
+  readonly problem: boolean
+}
+
+/** What is to be covered, each with its film. */
+export function PartList({ parts, choices, films, onChange, onToggle, problem }: PartListProps) {
+  const left = [...new Map(choices.map((part) => [part.slot, part])).values()].filter(
+    (part) => !parts.some((p) => p.slot === part.slot),
+  )
+  return (
+    <div className="min-h-0 flex-1 overflow-y-auto p-4">
+      <h2 className="text-[21px] font-bold">
+        {parts.length === 0 ? 'Nothing chosen yet' : `${parts.length} ${parts.length === 1 ? 'part' : 'parts'}`}
+      </h2>
+      {problem ? (
+        <p role="alert" className="text-[16px] text-stop">
+          Choose at least one part to be covered.
+        </p>
+      ) : null}
+      <ul className="mt-1">
+        {parts.map((part) => (
+          <li key={`${part.slot}-${part.name}`} className="border-b border-hair py-2">
+            <div className="flex items-start justify-between gap-2">
+              <span className="pt-1 text-[17px] font-bold leading-tight">{part.name}</span>
+              <button
+                type="button"
+                aria-label={`Leave out ${part.name}`}
+                onClick={() => onChange(parts.filter((p) => p !== part))}
+                className="flex size-11 shrink-0 items-center justify-center text-quiet hover:text-stop"
+              >
+                <X size={20} />
+              </button>
+            </div>
+            <SelectInput
+              aria-label={`Film for ${part.name}`}
+              value={part.filmId}
+              onChange={(event) =>
+                onChange(parts.map((p) => (p === part ? { ...p, filmId: event.target.value as FilmId } : p)))
+              }
+            >
+              {films.map((film) => (
+                <option key={film.id} value={film.id}>
+                  {film.name}
+                </option>
+              ))}
+            </SelectInput>
+          </li>
+        ))}
+      </ul>
+      {left.length === 0 ? null : (
+        <details className="mt-3">
+          <summary className="label-strong cursor-pointer py-2 text-[17px] text-petrol">All parts by name</summary>
+          <ul>
+            {left.map((part) => (
+              <li key={part.slot}>
+                <button
+                  type="button"
+                  onClick={() => onToggle(part.slot)}
+                  className="min-h-11 w-full border-b border-hair text-left text-[17px] hover:text-petrol"
+                >
+                  {part.name}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </div>
+  )
+}
