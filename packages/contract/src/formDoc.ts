@@ -78,6 +78,15 @@ export const formDoc = z
         }),
       )
       .max(100),
+    relief: z
+      .strictObject({
+        originMm: point,
+        stepMm: z.number().min(0.2).max(100),
+        columns: z.number().int().min(2).max(2000),
+        heightsMm: z.array(z.number().min(-3000).max(3000)).min(4).max(30_000),
+        errorMm: z.number().min(0),
+      })
+      .optional(),
     bodyLines: z
       .array(
         z.strictObject({

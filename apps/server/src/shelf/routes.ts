@@ -1,13 +1,14 @@
-import { partId, pieceDoc, pieceId } from '@truelay/contract'
+import { kitDoc, kitId, modelId, partId, pieceDoc, pieceId } from '@truelay/contract'
 import { eq } from 'drizzle-orm'
 import { Router } from 'express'
 import { z } from 'zod'
 import type { Database } from '../database/openDatabase.ts'
 import { readPart } from '../jobs/queries.ts'
 import { parts } from '../jobs/table.ts'
+import { readModel } from '../models/queries.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
 import { readAllFilms, readAllKits, readKits, readPieces, readPiecesOfKits } from './queries.ts'
-import { pieces } from './table.ts'
+import { kits, pieces } from './table.ts'
 
 export function shelfRoutes(database: Database): Router {
   const routes = Router()
@@ -21,6 +22,20 @@ export function shelfRoutes(database: Database): Router {
         kits.map((k) => k.id),
       ),
     })
+  })
+  routes.put('/kits/:kitId', async (req, res) => {
+    const document = kitDoc.parse(req.body)
+    if (document.id !== kitId.parse(req.params.kitId))
+      throw new Refused({
+        code: 'OTHER_KIT',
+        sentence: `The kit "${document.id}" was sent to the address of "${req.params.kitId}".`,
+        fix: 'Save each kit under its own id.',
+      })
+    await readModel(database, modelId.parse(document.modelId))
+    await database.write((db) =>
+      db.insert(kits).values({ id: document.id, document }).onConflictDoUpdate({ target: kits.id, set: { document } }),
+    )
+    res.json(document)
   })
   routes.put('/pieces/:pieceId', async (req, res) => {
     const document = pieceDoc.parse(req.body)

@@ -41,6 +41,26 @@ export const router = createBrowserRouter([
           },
         ],
       },
+      {
+        path: 'shelf',
+        lazy: async () => ({ Component: (await import('../screens/shelf/ShelfScreen.tsx')).ShelfScreen }),
+      },
+      {
+        path: 'shelf/pieces/:pieceId',
+        lazy: async () => ({ Component: (await import('../screens/shelf/PieceScreen.tsx')).PieceScreen }),
+      },
+      {
+        path: 'shelf/import',
+        lazy: async () => ({ Component: (await import('../screens/shelf/ImportScreen.tsx')).ImportScreen }),
+      },
+      {
+        path: 'forms',
+        lazy: async () => ({ Component: (await import('../screens/forms/FormsScreen.tsx')).FormsScreen }),
+      },
+      {
+        path: 'forms/:formId',
+        lazy: async () => ({ Component: (await import('../screens/forms/FormScreen.tsx')).FormScreen }),
+      },
       { path: 'shop', lazy: async () => ({ Component: (await import('../screens/shop/ShopScreen.tsx')).ShopScreen }) },
       { path: '*', element: <LostScreen /> },
     ],

@@ -15,6 +15,7 @@ import { relaxMesh, sideKey } from './internal/relaxMesh.ts'
 import { triangulatePlan } from './internal/triangulatePlan.ts'
 import { hexagonInside, sampleOutline, sampleStretch } from './internal/samplePlan.ts'
 import { curvatureAt } from './curvature.ts'
+import { reliefHeight } from './relief.ts'
 import { traceOutline, tracePolygon } from './traceOutline.ts'
 
 export interface BuildOptions {
@@ -55,9 +56,10 @@ export function buildSurface(form: FormDoc, options: Partial<BuildOptions> = {})
       return refused(failure('CHANNEL_TOO_NARROW', { channel: channel.name, widthMm: channel.widthMm, leastMm }))
   }
   const feature = featureHeight(form)
-  const fitted = fitBow(outline.polygon, form.bow, feature, bow)
+  const fitted = fitBow(outline.polygon, form.relief === undefined ? form.bow : [], feature, bow)
   if (!fitted.ok) return fitted
-  const height = (p: Vec2) => fitted.value.heightAt(p) + feature(p)
+  const scanned = form.relief === undefined ? null : reliefHeight(form.relief)
+  const height = scanned ?? ((p: Vec2) => fitted.value.heightAt(p) + feature(p))
 
   const meshed = meshOver(form, outline, holes, height, triangles)
   const sheet = checkSheet(meshed.mesh, { holesExpected: true })

@@ -116,6 +116,16 @@ export interface ReferenceMark {
   readonly weight: number
 }
 
+/** Heights of a scanned part on an even grid, row by row from the lower left, mm. */
+export interface Relief {
+  readonly originMm: Vec2
+  readonly stepMm: number
+  readonly columns: number
+  readonly heightsMm: readonly number[]
+  /** Largest difference between the scan and this grid, mm. */
+  readonly errorMm: number
+}
+
 /** Which way of working a part belongs to: broad panels, lenses, narrow trim and bars. */
 export type PartFamily = 'panel' | 'lamp' | 'trim'
 
@@ -132,6 +142,8 @@ export interface FormDoc {
   /** What an installer calls the four directions of the drawing. */
   readonly directions: { readonly right: string; readonly left: string; readonly up: string; readonly down: string }
   readonly bow: readonly BowReading[]
+  /** Of a scanned part: it stands in place of bow readings and features, which then only describe. */
+  readonly relief?: Relief | undefined
   readonly bodyLines: readonly BodyLine[]
   readonly recesses: readonly Recess[]
   readonly raised?: readonly RaisedFeature[] | undefined

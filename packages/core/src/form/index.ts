@@ -19,7 +19,12 @@ export type {
   RaisedFeature,
   Recess,
   ReferenceMark,
+  Relief,
   TracedOutline,
 } from './formTypes.ts'
+export { curvatureMap } from './curvatureMap.ts'
+export { formFromScan, orientScan, type ScannedForm, type Spot3 } from './scan.ts'
+export { type SuggestedReading, suggestReading } from './suggestReading.ts'
+export { symmetrize } from './symmetrize.ts'
 export { mirrorForm, type Mirror } from './mirrorForm.ts'
 export { traceOutline, tracePolygon } from './traceOutline.ts'

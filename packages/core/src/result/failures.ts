@@ -43,6 +43,20 @@ const catalogue = {
       `Bow reading "${f.reading}" has a chord of ${round(f.chordMm)} mm, but its two contact points lie ${round(f.planMm)} mm apart.`,
     fix: 'A chord cannot be shorter than the distance of its ends seen from above: correct one of them.',
   },
+  SCAN_SPOTS_IN_LINE: {
+    says: () => 'The three places on the scan lie on one line.',
+    fix: 'Choose a place to the right and one above, well apart.',
+  },
+  SCAN_TOO_SMALL: {
+    says: (f: { widthMm: number; heightMm: number }) =>
+      `Seen straight on the scan is only ${round(f.widthMm)} x ${round(f.heightMm)} mm.`,
+    fix: 'Check its unit, and the three places by which it was turned.',
+  },
+  HALF_NOT_ON_MIDDLE: {
+    says: (f: { offMm: number }) =>
+      `The half outline does not begin and end on the middle line: it is ${round(f.offMm)} mm off.`,
+    fix: 'Put its first and last point at x = 0, with a straight piece between them.',
+  },
   CHANNEL_TOO_NARROW: {
     says: (f: { channel: string; widthMm: number; leastMm: number }) =>
       `The channel "${f.channel}" is ${round(f.widthMm)} mm wide; with its depth and walls it needs at least ${round(f.leastMm)} mm.`,

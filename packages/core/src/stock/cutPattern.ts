@@ -1,8 +1,7 @@
 import type { PieceMark, PiecePattern } from '../align/index.ts'
-import type { Vec2 } from '../geometry/index.ts'
+import { thinOutline, type Vec2 } from '../geometry/index.ts'
 import type { FlatPart } from '../lay/index.ts'
 import { type GrowthByEdge, growByEdges } from './growByEdges.ts'
-import { thinOutline } from './thinOutline.ts'
 
 export interface PatternWish {
   readonly name: string

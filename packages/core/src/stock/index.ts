@@ -3,7 +3,6 @@ export { barWidthMm, type CutSize, cutSize } from './cutSize.ts'
 export { enlargePattern } from './enlargePattern.ts'
 export { edgeStretches, type GrowthByEdge, growByEdges } from './growByEdges.ts'
 export { rollOrPattern, type RollOrPattern, type RollOrPatternFacts } from './rollOrPattern.ts'
-export { thinOutline } from './thinOutline.ts'
 export {
   areTwins,
   type CountedPiece,

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { boundsOf, nearestOnOutline, signedArea, standingStill, type Vec2 } from '../geometry/index.ts'
+import { boundsOf, nearestOnOutline, signedArea, standingStill, thinOutline, type Vec2 } from '../geometry/index.ts'
 import { practiceWith } from '../practice/index.ts'
-import { barWidthMm, cutPattern, cutSize, enlargePattern, growByEdges, rollOrPattern, thinOutline } from './index.ts'
+import { barWidthMm, cutPattern, cutSize, enlargePattern, growByEdges, rollOrPattern } from './index.ts'
 
 const box = (w: number, h: number) => ({
   polygon: [

@@ -8,9 +8,9 @@ import {
   type Polygon,
   selfCrossing,
   signedArea,
+  thinOutline,
   type Vec2,
 } from '@truelay/core/geometry'
-import { thinOutline } from '@truelay/core/stock'
 import type { Drawing } from '../drawing/index.ts'
 import { type FileResult, read, unreadable } from '../result/index.ts'
 import { type JoinedLine, joinLines } from './joinLines.ts'

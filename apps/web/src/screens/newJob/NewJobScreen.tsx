@@ -1,5 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod'
-import { newJob, type NewJob, type Shelf, type VehicleModel } from '@truelay/contract'
+import { type ModelPart, newJob, type NewJob, type Shelf, type VehicleModel } from '@truelay/contract'
 import { bodyPlan } from '@truelay/core/vehicle'
 import { addDays, format, setHours, startOfHour } from 'date-fns'
 import { useMemo, useState } from 'react'
@@ -87,7 +87,7 @@ function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
   const plan = useMemo(() => bodyPlan(model.kind), [model.kind])
   // What the model knows, and every other place of such a vehicle, to be measured when it is first needed.
   const choices = useMemo(
-    () => [
+    (): ModelPart[] => [
       ...model.parts,
       ...plan.slots
         .filter((slot) => !model.parts.some((part) => part.slot === slot.id))

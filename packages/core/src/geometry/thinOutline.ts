@@ -1,4 +1,5 @@
-import { distance, type Polygon, type Vec2 } from '../geometry/index.ts'
+import type { Polygon } from './polygon.ts'
+import { distance, type Vec2 } from './vector.ts'
 
 /**
  * The outline with needless points left out (Ramer 1972, Douglas and Peucker 1973): no point that is left out lies

@@ -1,0 +1,299 @@
+import { type Form, type Piece, partId, pieceDoc, type Shelf } from '@truelay/contract'
+import { type Practice, practiceWith } from '@truelay/core/practice'
+import type { PatternReading, Role } from '@truelay/formats/pattern'
+import type { FileFailure } from '@truelay/formats/result'
+import { useEffect, useState } from 'react'
+import { useNavigate, useSearchParams } from 'react-router'
+import { PieceShape } from '../../drawings/PieceShape.tsx'
+import {
+  useFormsQuery,
+  useModelsQuery,
+  useSavePieceMutation,
+  useShelfQuery,
+  useShopQuery,
+  useTakePieceMutation,
+} from '../../remote/api.ts'
+import { failureOf } from '../../remote/failureOf.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Choice } from '../../ui/Choice.tsx'
+import { Busy, Failed } from '../../ui/Failed.tsx'
+import { Notice } from '../../ui/Notice.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { readPatternFile } from '../../workers/openFormatsWorker.ts'
+import { type PieceDraft, PieceFields } from './PieceFields.tsx'
+import { RoleList } from './RoleList.tsx'
+
+type Unit = 'file' | 'mm' | 'cm' | 'in' | 'px'
+const mmPer: Readonly<Record<Exclude<Unit, 'file'>, number>> = { mm: 1, cm: 10, in: 25.4, px: 25.4 / 96 }
+
+interface Chosen {
+  readonly name: string
+  readonly kind: 'svg' | 'dxf'
+  readonly text: string
+}
+
+/** A pattern from a drawing: what was understood is shown before anything is kept. */
+export function ImportScreen() {
+  const [search] = useSearchParams()
+  const { data: shelf, error } = useShelfQuery()
+  const { data: forms } = useFormsQuery()
+  const { data: models } = useModelsQuery()
+  const { data: shop } = useShopQuery()
+  if (shelf === undefined || forms === undefined || models === undefined || shop === undefined)
+    return error === undefined ? <Busy text="Opening" /> : <Failed {...failureOf(error)} />
+  const replaced = shelf.pieces.find((p) => p.id === search.get('piece'))
+  const usual = replaced ?? shelf.pieces[0]
+  const draft: PieceDraft = {
+    name: replaced?.name ?? '',
+    side: usual?.side ?? 'middle',
+    kitId: usual?.kitId ?? '',
+    formId: usual?.formId ?? '',
+    filmId: usual?.filmId ?? '',
+    lot: usual?.lot ?? '',
+    count: replaced?.count ?? 1,
+    spares: replaced?.spares ?? 0,
+  }
+  return (
+    <Importing
+      shelf={shelf}
+      forms={forms}
+      practice={practiceWith(shop.practice)}
+      first={draft}
+      replaced={replaced}
+      forPart={search.get('part')}
+      ofJob={search.get('job')}
+    />
+  )
+}
+
+interface ImportingProps {
+  readonly shelf: Shelf
+  readonly forms: readonly Form[]
+  readonly practice: Practice
+  readonly first: PieceDraft
+  readonly replaced: Piece | undefined
+  readonly forPart: string | null
+  readonly ofJob: string | null
+}
+
+function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: ImportingProps) {
+  const navigate = useNavigate()
+  const [file, setFile] = useState<Chosen | null>(null)
+  const [unit, setUnit] = useState<Unit>('file')
+  const [gapMm, setGapMm] = useState(practice.patternGap)
+  const [thinMm, setThinMm] = useState(practice.patternThin)
+  const [roles, setRoles] = useState<Readonly<Record<string, Role>>>({})
+  const [reading, setReading] = useState<PatternReading | null>(null)
+  const [failure, setFailure] = useState<FileFailure | null>(null)
+  const [draft, setDraft] = useState(first)
+  const [savePiece, saving] = useSavePieceMutation()
+  const [takePiece] = useTakePieceMutation()
+  const known = shelf.pieces.find((p) => p.formId === draft.formId)
+
+  useEffect(() => {
+    if (file === null) return
+    let current = true
+    const options = {
+      name: draft.name || file.name.replace(/\.[^.]+$/, ''),
+      gapMm,
+      thinMm,
+      roles,
+      ...(unit === 'file' ? {} : { mmPerUnit: mmPer[unit] }),
+    }
+    void readPatternFile(file.kind, file.text, options).then((result) => {
+      if (!current) return
+      setReading(result.ok ? result.value : null)
+      setFailure(result.ok ? null : result.failure)
+    })
+    return () => {
+      current = false
+    }
+  }, [file, unit, gapMm, thinMm, roles, draft.name])
+
+  const choose = async (chosen: File) => {
+    const kind = /\.dxf$/i.test(chosen.name) ? 'dxf' : 'svg'
+    setRoles({})
+    setUnit('file')
+    setFile({ name: chosen.name, kind, text: await chosen.text() })
+    if (draft.name === '') setDraft((before) => ({ ...before, name: chosen.name.replace(/\.[^.]+$/, '').slice(0, 80) }))
+  }
+  const id = replaced?.id ?? idOf(draft.name, new Set(shelf.pieces.map((p) => p.id)))
+  const piece =
+    reading === null ? null : pieceDoc.safeParse({ ...draft, id, pattern: { ...reading.pattern, name: draft.name } })
+  const keep = async () => {
+    if (piece?.success !== true) return
+    const saved = await savePiece(piece.data)
+    if (saved.error !== undefined) return
+    const part = partId.safeParse(forPart)
+    if (part.success) {
+      await takePiece({ partId: part.data, pieceId: piece.data.id })
+      void navigate(`/jobs/${ofJob}/kit`)
+      return
+    }
+    void navigate(`/shelf/pieces/${piece.data.id}`)
+  }
+  return (
+    <div className="flex min-h-full flex-col lg:h-full lg:min-h-[700px]">
+      <header className="border-b border-hair bg-paper px-6 py-3">
+        <p className="label text-[15px] text-quiet">Shelf</p>
+        <h1 className="text-[28px] font-bold leading-tight">
+          {replaced === undefined ? 'Bring in a pattern' : `Another pattern for ${replaced.name}`}
+        </h1>
+      </header>
+      <div className="grid min-h-0 flex-1 lg:grid-cols-[330px_1fr_330px]">
+        <section aria-label="The file" className="overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r">
+          <label className="block">
+            <span className="label block text-[16px] text-quiet">Drawing, SVG or DXF</span>
+            <input
+              type="file"
+              accept=".svg,.dxf"
+              onChange={(event) => {
+                const [chosen] = event.target.files ?? []
+                if (chosen !== undefined) void choose(chosen)
+              }}
+              className="mt-1 w-full text-[16px] file:mr-3 file:min-h-11 file:border file:border-ink/50 file:bg-paper file:px-3 file:text-[16px]"
+            />
+          </label>
+          {file === null ? null : (
+            <>
+              <p className="label mt-4 text-[16px] text-quiet">Drawn in</p>
+              <Choice
+                label="Unit of the drawing"
+                value={unit}
+                options={[
+                  { value: 'file', text: 'as stated' },
+                  { value: 'mm', text: 'mm' },
+                  { value: 'cm', text: 'cm' },
+                  { value: 'in', text: 'in' },
+                  { value: 'px', text: 'px' },
+                ]}
+                onChange={setUnit}
+              />
+              <div className="mt-4 grid grid-cols-2 gap-4">
+                <NumberField
+                  label="Close gaps up to"
+                  unit="mm"
+                  value={gapMm}
+                  digits={2}
+                  min={0.05}
+                  max={5}
+                  onCommit={setGapMm}
+                />
+                <NumberField
+                  label="Thin to"
+                  unit="mm"
+                  value={thinMm}
+                  digits={3}
+                  min={0.005}
+                  max={0.5}
+                  onCommit={setThinMm}
+                />
+              </div>
+              {reading === null ? null : (
+                <RoleList
+                  layers={reading.layers}
+                  onRole={(layer, role) => setRoles((before) => ({ ...before, [layer]: role }))}
+                />
+              )}
+            </>
+          )}
+        </section>
+        <section aria-label="What was understood" className="flex min-h-[420px] min-w-0 flex-col p-5 lg:min-h-0">
+          {failure !== null ? (
+            <Notice look="stop" role="alert">
+              <p className="text-[20px] font-bold">{failure.sentence}</p>
+              <p className="text-[17px]">{failure.fix} Nothing was kept.</p>
+            </Notice>
+          ) : reading === null ? (
+            <p className="text-[18px] text-quiet">
+              Choose a drawing. Its outline, cut-outs and marks are shown here, with what was mended and what was left
+              out, before anything is kept.
+            </p>
+          ) : (
+            <>
+              <p className="text-[26px] font-bold" data-testid="pattern-size">
+                {reading.widthMm.toFixed(0)} x {reading.heightMm.toFixed(0)} mm
+                {reading.unitStated || unit !== 'file' ? null : (
+                  <span className="pl-3 text-[17px] font-normal text-amber">
+                    the file does not say its unit: check this size
+                  </span>
+                )}
+              </p>
+              <div className="min-h-0 flex-1 py-3">
+                <PieceShape pattern={reading.pattern} className="h-full w-full" label="The pattern as understood" />
+              </div>
+              <ul className="text-[17px] leading-snug">
+                {reading.understood.map((sentence) => (
+                  <li key={sentence}>{sentence}</li>
+                ))}
+                {reading.mended.map((sentence) => (
+                  <li key={sentence} className="text-amber-ink">
+                    {sentence}
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+        </section>
+        <section
+          aria-label="Where it belongs"
+          className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0"
+        >
+          <div className="min-h-0 flex-1 overflow-y-auto p-5">
+            <PieceFields draft={draft} shelf={shelf} forms={forms} onChange={setDraft} />
+            {known === undefined || reading === null ? null : (
+              <p className="mt-3 text-[16px] text-quiet">{sizeWords(reading, known)}</p>
+            )}
+          </div>
+          <div className="border-t border-hair p-4">
+            {saving.error === undefined ? null : (
+              <Notice look="stop" role="alert">
+                {failureOf(saving.error).sentence} {failureOf(saving.error).fix}
+              </Notice>
+            )}
+            <Button
+              look="go"
+              disabled={piece?.success !== true || saving.isLoading}
+              onClick={() => void keep()}
+              className="min-h-14 w-full text-[20px]"
+            >
+              Keep this pattern
+            </Button>
+          </div>
+        </section>
+      </div>
+    </div>
+  )
+}
+
+/** Whether the size is that of the piece which the shelf has for this part; a wrong unit shows at once. */
+function sizeWords(reading: PatternReading, known: Piece): string {
+  const xs = known.pattern.outline.map((p) => p[0])
+  const ys = known.pattern.outline.map((p) => p[1])
+  const wanted = Math.hypot(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys))
+  const ratio = Math.hypot(reading.widthMm, reading.heightMm) / wanted
+  const near = (value: number) => Math.abs(ratio / value - 1) < 0.12
+  if (near(1)) return `About the size of ${known.name} on the shelf.`
+  const [, unit] = (
+    [
+      [1 / 25.4, 'inches'],
+      [96 / 25.4, 'pixels'],
+      [0.1, 'centimetres'],
+    ] as const
+  ).find(([value]) => near(value)) ?? [0, null]
+  if (unit !== null) return `This part wants about ${wanted.toFixed(0)} mm across: the drawing seems to be in ${unit}.`
+  return `The piece of this part on the shelf is ${(1 / ratio).toFixed(2)} times as large.`
+}
+
+function idOf(name: string, taken: ReadonlySet<string>): string {
+  const plain =
+    name
+      .normalize('NFKD')
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 48) || 'piece'
+  let id = plain
+  for (let n = 2; taken.has(id); n++) id = `${plain}-${n}`
+  return id
+}

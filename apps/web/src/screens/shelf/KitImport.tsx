@@ -1,0 +1,70 @@
+import { kitDoc, pieceDoc, sayProblem } from '@truelay/contract'
+import { FolderInput } from 'lucide-react'
+import { useRef, useState } from 'react'
+import { z } from 'zod'
+import { useSaveKitMutation, useSavePieceMutation } from '../../remote/api.ts'
+import { failureOf } from '../../remote/failureOf.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Notice } from '../../ui/Notice.tsx'
+import { readBundleFile } from '../../workers/openFormatsWorker.ts'
+
+const documents = z.object({ kit: kitDoc, pieces: z.array(pieceDoc.omit({ pattern: true })).max(200) })
+
+/** A whole kit from one file: shown in words first, kept when it is whole. */
+export function KitImport() {
+  const input = useRef<HTMLInputElement>(null)
+  const [told, setTold] = useState<{ readonly look: 'good' | 'stop'; readonly text: string } | null>(null)
+  const [saveKit] = useSaveKitMutation()
+  const [savePiece] = useSavePieceMutation()
+  const take = async (file: File) => {
+    const stop = (text: string) => setTold({ look: 'stop', text })
+    const bundle = await readBundleFile(new Uint8Array(await file.arrayBuffer()))
+    if (!bundle.ok) return stop(`${bundle.failure.sentence} ${bundle.failure.fix}`)
+    if (bundle.value.kind !== 'kit') return stop('That file holds a job, not a kit. Open it from the bay.')
+    const read = documents.safeParse(bundle.value.documents)
+    if (!read.success) {
+      const { where, sentence } = sayProblem(read.error)
+      return stop(`The kit in that file is damaged: ${where}: ${sentence}. Nothing was changed.`)
+    }
+    const pieces = []
+    for (const piece of read.data.pieces) {
+      const pattern = bundle.value.patterns[piece.id]
+      if (pattern === undefined)
+        return stop(`The pattern of "${piece.name}" is missing in that file. Nothing was changed.`)
+      pieces.push(pieceDoc.parse({ ...piece, pattern }))
+    }
+    const kit = await saveKit(read.data.kit)
+    if (kit.error !== undefined) return stop(`${failureOf(kit.error).sentence} ${failureOf(kit.error).fix}`)
+    for (const piece of pieces) {
+      const saved = await savePiece(piece)
+      if (saved.error !== undefined)
+        return stop(`${piece.name}: ${failureOf(saved.error).sentence} ${failureOf(saved.error).fix}`)
+    }
+    setTold({ look: 'good', text: `${read.data.kit.name}: ${pieces.length} pieces are on the shelf.` })
+  }
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      {told === null ? null : (
+        <Notice look={told.look} role={told.look === 'stop' ? 'alert' : 'status'}>
+          {told.text}
+        </Notice>
+      )}
+      <Button onClick={() => input.current?.click()}>
+        <FolderInput size={20} /> Bring in a kit
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        accept=".zip,application/zip"
+        aria-label="Kit file"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          const [file] = event.target.files ?? []
+          event.target.value = ''
+          if (file !== undefined) void take(file)
+        }}
+      />
+    </div>
+  )
+}

@@ -1,0 +1,70 @@
+import type { Form, Piece, Shelf } from '@truelay/contract'
+import { Field, SelectInput, TextInput } from '../../ui/Field.tsx'
+
+/** A piece without its pattern, while it is typed. */
+export interface PieceDraft {
+  readonly name: string
+  readonly side: Piece['side']
+  readonly kitId: string
+  readonly formId: string
+  readonly filmId: string
+  readonly lot: string
+  readonly count: number
+  readonly spares: number
+}
+
+interface PieceFieldsProps {
+  readonly draft: PieceDraft
+  readonly shelf: Shelf
+  readonly forms: readonly Form[]
+  readonly onChange: (draft: PieceDraft) => void
+}
+
+/** Where a pattern belongs: part, side, kit, film, lot. */
+export function PieceFields({ draft, shelf, forms, onChange }: PieceFieldsProps) {
+  const set = (more: Partial<PieceDraft>) => onChange({ ...draft, ...more })
+  return (
+    <div className="space-y-3">
+      <Field label="Name of the piece">
+        <TextInput value={draft.name} maxLength={80} onChange={(event) => set({ name: event.target.value })} />
+      </Field>
+      <Field label="Covers">
+        <SelectInput value={draft.formId} onChange={(event) => set({ formId: event.target.value })}>
+          {forms.map((form) => (
+            <option key={form.id} value={form.id}>
+              {form.name}
+            </option>
+          ))}
+        </SelectInput>
+      </Field>
+      <Field label="Side">
+        <SelectInput value={draft.side} onChange={(event) => set({ side: event.target.value as Piece['side'] })}>
+          <option value="left">driver’s side</option>
+          <option value="right">passenger’s side</option>
+          <option value="middle">middle</option>
+        </SelectInput>
+      </Field>
+      <Field label="Kit">
+        <SelectInput value={draft.kitId} onChange={(event) => set({ kitId: event.target.value })}>
+          {shelf.kits.map((kit) => (
+            <option key={kit.id} value={kit.id}>
+              {kit.name}
+            </option>
+          ))}
+        </SelectInput>
+      </Field>
+      <Field label="Film">
+        <SelectInput value={draft.filmId} onChange={(event) => set({ filmId: event.target.value })}>
+          {shelf.films.map((film) => (
+            <option key={film.id} value={film.id}>
+              {film.name}
+            </option>
+          ))}
+        </SelectInput>
+      </Field>
+      <Field label="Lot">
+        <TextInput value={draft.lot} maxLength={40} onChange={(event) => set({ lot: event.target.value })} />
+      </Field>
+    </div>
+  )
+}

@@ -1,0 +1,86 @@
+import { boundsOf } from '@truelay/core/geometry'
+import { Link, useParams } from 'react-router'
+import { PieceShape } from '../../drawings/PieceShape.tsx'
+import { useShelfQuery } from '../../remote/api.ts'
+import { failureOf } from '../../remote/failureOf.ts'
+import { Button, buttonClass } from '../../ui/Button.tsx'
+import { Busy, Failed } from '../../ui/Failed.tsx'
+import { Quantity } from '../../ui/Quantity.tsx'
+import { saveFile } from './saveFile.ts'
+
+const sideWords = { left: 'driver’s side', right: 'passenger’s side', middle: 'middle' } as const
+
+/** One piece: its pattern, where it belongs, and the pattern as a file. */
+export function PieceScreen() {
+  const { pieceId = '' } = useParams()
+  const { data: shelf, error } = useShelfQuery()
+  if (shelf === undefined)
+    return error === undefined ? <Busy text="Opening the piece" /> : <Failed {...failureOf(error)} />
+  const piece = shelf.pieces.find((p) => p.id === pieceId)
+  if (piece === undefined)
+    return (
+      <Failed sentence={`There is no piece "${pieceId}" on the shelf.`} fix="Choose one there.">
+        <Link to="/shelf" className={buttonClass('go')}>
+          To the shelf
+        </Link>
+      </Failed>
+    )
+  const { pattern } = piece
+  const { min, max } = boundsOf(pattern.outline)
+  const film = shelf.films.find((f) => f.id === piece.filmId)
+  const kit = shelf.kits.find((k) => k.id === piece.kitId)
+  const svg = async () =>
+    saveFile(`${piece.id}.svg`, 'image/svg+xml', (await import('@truelay/formats/svg')).writeSvg(pattern))
+  const dxf = async () =>
+    saveFile(`${piece.id}.dxf`, 'image/vnd.dxf', (await import('@truelay/formats/dxf')).writeDxf(pattern))
+  return (
+    <div className="flex min-h-full flex-col">
+      <header className="border-b border-hair bg-paper px-6 py-4">
+        <p className="label text-[15px] text-quiet">
+          <Link to="/shelf" className="underline">
+            Shelf
+          </Link>
+          , {kit?.name}
+        </p>
+        <h1 className="text-[30px] font-bold leading-tight">{piece.name}</h1>
+      </header>
+      <div className="grid flex-1 lg:grid-cols-[1fr_360px]">
+        <div className="flex min-h-[420px] items-center p-6">
+          <PieceShape pattern={pattern} className="h-full max-h-[560px] w-full" label={`Pattern of ${piece.name}`} />
+        </div>
+        <aside className="border-t border-hair bg-paper p-5 lg:border-l lg:border-t-0">
+          <dl className="space-y-2 text-[18px]">
+            <Row term="Size">
+              <Quantity lengthMm={max[0] - min[0]} digits={0} /> x <Quantity lengthMm={max[1] - min[1]} digits={0} />
+            </Row>
+            <Row term="Side">{sideWords[piece.side]}</Row>
+            <Row term="In the box">
+              {piece.count}
+              {piece.spares > 0 ? ` and ${piece.spares} spare` : ''}
+            </Row>
+            <Row term="Film">{film?.name ?? piece.filmId}</Row>
+            <Row term="Lot">{piece.lot}</Row>
+            <Row term="Cut-outs">{pattern.cutOuts.length}</Row>
+            <Row term="Reference marks">{pattern.marks.map((m) => m.name).join(', ') || 'none'}</Row>
+          </dl>
+          <div className="mt-5 grid grid-cols-2 gap-2">
+            <Button onClick={() => void svg()}>Save as SVG</Button>
+            <Button onClick={() => void dxf()}>Save as DXF</Button>
+            <Link to={`/shelf/import?piece=${piece.id}`} className={`${buttonClass()} col-span-2`}>
+              Bring in another pattern for it
+            </Link>
+          </div>
+        </aside>
+      </div>
+    </div>
+  )
+}
+
+function Row({ term, children }: { readonly term: string; readonly children: React.ReactNode }) {
+  return (
+    <div className="flex justify-between gap-4 border-b border-hair pb-1">
+      <dt className="text-quiet">{term}</dt>
+      <dd className="text-right font-bold">{children}</dd>
+    </div>
+  )
+}

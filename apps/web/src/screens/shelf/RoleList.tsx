@@ -1,0 +1,37 @@
+import type { PatternReading, Role } from '@truelay/formats/pattern'
+import { SelectInput } from '../../ui/Field.tsx'
+
+const roles: readonly Role[] = ['outline', 'cut-out', 'mark', 'leave out']
+
+/** What the shapes of each layer are; a wrong guess is put right here. */
+export function RoleList({
+  layers,
+  onRole,
+}: {
+  readonly layers: PatternReading['layers']
+  readonly onRole: (layer: string, role: Role) => void
+}) {
+  return (
+    <section aria-label="Layers" className="mt-5">
+      <h2 className="label text-[16px] text-quiet">Layers of the drawing</h2>
+      <ul>
+        {layers.map(({ layer, role, shapes }) => (
+          <li key={layer} className="grid grid-cols-[1fr_130px] items-center gap-2 py-1">
+            <span className="min-w-0 truncate text-[17px]">
+              {layer === '' ? 'no layer' : layer} <span className="text-quiet">{shapes}</span>
+            </span>
+            <SelectInput
+              aria-label={`Layer ${layer === '' ? 'without a name' : layer} is`}
+              value={role}
+              onChange={(event) => onRole(layer, event.target.value as Role)}
+            >
+              {roles.map((choice) => (
+                <option key={choice}>{choice}</option>
+              ))}
+            </SelectInput>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

@@ -1,0 +1,119 @@
+import type { Kit, Piece, Shelf } from '@truelay/contract'
+import { FileInput } from 'lucide-react'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { PieceShape } from '../../drawings/PieceShape.tsx'
+import { useShelfQuery } from '../../remote/api.ts'
+import { failureOf } from '../../remote/failureOf.ts'
+import { Button, buttonClass } from '../../ui/Button.tsx'
+import { Busy, Failed } from '../../ui/Failed.tsx'
+import { Notice } from '../../ui/Notice.tsx'
+import { KitImport } from './KitImport.tsx'
+import { saveFile } from './saveFile.ts'
+
+/** What lies on the shelf: kits with their pieces, and films. */
+export function ShelfScreen() {
+  const { data: shelf, error } = useShelfQuery()
+  if (shelf === undefined)
+    return error === undefined ? <Busy text="Opening the shelf" /> : <Failed {...failureOf(error)} />
+  return (
+    <div>
+      <header className="flex flex-wrap items-end justify-between gap-4 border-b border-hair bg-paper px-6 py-4">
+        <div>
+          <h1 className="text-[30px] font-bold leading-tight">Shelf</h1>
+          <p className="text-[17px] text-quiet">
+            {shelf.kits.length} kits, {shelf.pieces.length} pieces, {shelf.films.length} films
+          </p>
+        </div>
+        <div className="flex flex-wrap gap-3">
+          <KitImport />
+          <Link to="/shelf/import" className={buttonClass('go')}>
+            <FileInput size={20} /> Bring in a pattern
+          </Link>
+        </div>
+      </header>
+      {shelf.kits.map((kit) => (
+        <KitBox key={kit.id} kit={kit} shelf={shelf} />
+      ))}
+      <section aria-labelledby="films-title" className="px-6 py-5">
+        <h2 id="films-title" className="text-[22px] font-bold">
+          Films
+        </h2>
+        <ul className="mt-2 grid gap-x-8 md:grid-cols-2">
+          {shelf.films.map((film) => (
+            <li key={film.id} className="border-t border-hair py-2 text-[17px]">
+              <strong>{film.name}</strong>
+              <span className="text-quiet">
+                , {film.type}, laid {film.laid}, {film.thicknessUm} µm. Gives{' '}
+                {Math.round(100 * film.handling.coldStretch)}% cold, {Math.round(100 * film.handling.warmStretch)} %
+                warm.
+                {film.transmission === undefined
+                  ? ''
+                  : ` Lets ${Math.round(100 * film.transmission)} % of light through.`}
+              </span>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </div>
+  )
+}
+
+function KitBox({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
+  const pieces = shelf.pieces.filter((piece) => piece.kitId === kit.id)
+  const [problem, setProblem] = useState<string | null>(null)
+  const give = async () => {
+    try {
+      const { writeBundle } = await import('@truelay/formats/bundle')
+      const bare = pieces.map(({ pattern: _, ...rest }) => rest)
+      saveFile(
+        `${kit.id}.zip`,
+        'application/zip',
+        writeBundle({
+          kind: 'kit',
+          documents: { kit, pieces: bare },
+          patterns: Object.fromEntries(pieces.map((piece) => [piece.id, piece.pattern])),
+        }),
+      )
+    } catch {
+      setProblem('The kit could not be written. Reload and try again.')
+    }
+  }
+  return (
+    <section aria-label={kit.name} className="border-b border-hair px-6 py-4">
+      <div className="flex flex-wrap items-baseline justify-between gap-3">
+        <h2 className="text-[22px] font-bold">{kit.name}</h2>
+        <Button onClick={() => void give()}>Save kit as file</Button>
+      </div>
+      <p className="text-[16px] text-quiet">{kit.note}</p>
+      {problem === null ? null : (
+        <Notice look="stop" role="alert">
+          {problem}
+        </Notice>
+      )}
+      <ul className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(190px,1fr))] gap-2">
+        {pieces.map((piece) => (
+          <PieceCard key={piece.id} piece={piece} />
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+function PieceCard({ piece }: { readonly piece: Piece }) {
+  return (
+    <li>
+      <Link
+        to={`/shelf/pieces/${piece.id}`}
+        className="flex h-full flex-col border border-hair bg-paper p-2 hover:border-petrol"
+      >
+        <PieceShape pattern={piece.pattern} className="h-24 w-full" />
+        <span className="mt-1 text-[16px] font-bold leading-tight">{piece.name}</span>
+        <span className="text-[15px] text-quiet">
+          lot {piece.lot}
+          {piece.spares > 0 ? `, ${piece.spares} spare` : ''}
+        </span>
+      </Link>
+    </li>
+  )
+}

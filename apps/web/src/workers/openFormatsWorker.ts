@@ -1,0 +1,39 @@
+import type { Bundle } from '@truelay/formats/bundle'
+import type { PatternOptions, PatternReading } from '@truelay/formats/pattern'
+import type { FileResult } from '@truelay/formats/result'
+import { wrap } from 'comlink'
+import type { FormatsWorker } from './formats.worker.ts'
+
+const patienceMs = 20_000
+const tooLong = {
+  ok: false as const,
+  failure: {
+    code: 'FILE_TOO_SLOW',
+    sentence: 'This file takes longer than 20 seconds to read.',
+    fix: 'Export only the outline of one piece.',
+  },
+}
+
+/** Reads one file in a worker of its own, which ends with it: a hostile file can only waste its own time. */
+async function once<T>(
+  work: (remote: ReturnType<typeof wrap<FormatsWorker>>) => Promise<FileResult<T>>,
+): Promise<FileResult<T>> {
+  const worker = new Worker(new URL('./formats.worker.ts', import.meta.url), { type: 'module' })
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const late = new Promise<FileResult<T>>((resolve) => {
+    timer = setTimeout(() => resolve(tooLong), patienceMs)
+    worker.onerror = () => resolve(tooLong)
+  })
+  try {
+    return await Promise.race([work(wrap<FormatsWorker>(worker)), late])
+  } finally {
+    clearTimeout(timer)
+    worker.terminate()
+  }
+}
+
+export const readPatternFile = (kind: 'svg' | 'dxf', text: string, options: PatternOptions) =>
+  once<PatternReading>((remote) => remote.pattern(kind, text, options) as Promise<FileResult<PatternReading>>)
+
+export const readBundleFile = (bytes: Uint8Array) =>
+  once<Bundle>((remote) => remote.bundle(bytes) as Promise<FileResult<Bundle>>)

@@ -1,0 +1,235 @@
+import { describe, expect, test } from 'vitest'
+import { boundsOf, signedArea } from '../geometry/index.ts'
+import {
+  buildSurface,
+  curvatureMap,
+  type FormDoc,
+  mirrorForm,
+  suggestReading,
+  symmetrize,
+  traceOutline,
+} from './index.ts'
+
+const plate = (more: Partial<FormDoc> = {}): FormDoc => ({
+  id: 'plate',
+  name: 'Plate',
+  version: 1,
+  family: 'panel',
+  material: 'painted steel',
+  start: [-200, -150],
+  outline: [
+    { kind: 'line', to: [200, -150], edge: 'bottom' },
+    { kind: 'line', to: [200, 150], edge: 'right' },
+    { kind: 'line', to: [-200, 150], edge: 'top' },
+    { kind: 'line', to: [-200, -150], edge: 'left' },
+  ],
+  edges: ['bottom', 'right', 'top', 'left'].map((name) => ({
+    name,
+    label: `${name} edge`,
+    code: 'stop-short' as const,
+  })),
+  directions: { right: "the driver's side", left: "the passenger's side", up: 'up', down: 'down' },
+  bow: [],
+  bodyLines: [],
+  recesses: [],
+  holes: [],
+  marks: [],
+  ...more,
+})
+const built = (form: FormDoc, triangles = 1500) => {
+  const surface = buildSurface(form, { triangles })
+  if (!surface.ok) throw new Error(surface.failure.sentence)
+  return surface.value
+}
+const heights = (form: FormDoc) => {
+  const { position } = built(form, 4000).mesh
+  return Array.from({ length: position.length / 3 }, (_, v) => ({
+    x: position[3 * v]!,
+    y: position[3 * v + 1]!,
+    z: position[3 * v + 2]!,
+  }))
+}
+const box = (w: number, h: number): [number, number][] => [
+  [-w, -h],
+  [w, -h],
+  [w, h],
+  [-w, h],
+]
+
+describe('features of a part', () => {
+  test('a raised feature stands up by its height, a channel lies lower by its depth', () => {
+    const raised = heights(plate({ raised: [{ name: 'badge', outline: box(60, 40), heightMm: 6, wallDeg: 50 }] }))
+    expect(Math.max(...raised.map((p) => p.z))).toBeCloseTo(6, 6)
+    expect(raised.filter((p) => Math.abs(p.x) > 70).every((p) => p.z === 0)).toBe(true)
+    const channel = heights(
+      plate({
+        channels: [
+          {
+            name: 'rail',
+            along: [
+              [-180, 0],
+              [180, 0],
+            ],
+            widthMm: 60,
+            depthMm: 9,
+            wallDeg: 45,
+          },
+        ],
+      }),
+    )
+    expect(Math.min(...channel.map((p) => p.z))).toBeCloseTo(-9, 6)
+    expect(channel.filter((p) => Math.abs(p.y) > 31).every((p) => p.z === 0)).toBe(true)
+    expect(
+      built(
+        plate({
+          channels: [
+            {
+              name: 'rail',
+              along: [
+                [-180, 0],
+                [180, 0],
+              ],
+              widthMm: 60,
+              depthMm: 9,
+              wallDeg: 45,
+            },
+          ],
+        }),
+      ).figures.deepestRecessMm,
+    ).toBe(9)
+  })
+  test('a channel too narrow for its walls is refused by name', () => {
+    const result = buildSurface(
+      plate({
+        channels: [
+          {
+            name: 'slot',
+            along: [
+              [-180, 0],
+              [180, 0],
+            ],
+            widthMm: 12,
+            depthMm: 20,
+            wallDeg: 40,
+          },
+        ],
+      }),
+    )
+    expect(result.ok ? '' : result.failure.sentence).toContain('"slot" is 12 mm wide')
+  })
+})
+
+describe('the other side', () => {
+  const form = plate({
+    outline: [
+      { kind: 'arc', to: [200, -150], radiusMm: 900, turn: 'left', edge: 'bottom' },
+      { kind: 'line', to: [230, 150], edge: 'right' },
+      { kind: 'spline', through: [[0, 170]], to: [-200, 150], edge: 'top' },
+      { kind: 'line', to: [-200, -150], edge: 'left' },
+    ],
+    bow: [{ name: 'across', from: [-150, 0], to: [190, 0], sagittaMm: 12 }],
+    marks: [{ name: 'badge', label: "badge, driver's side", at: [50, 0], weight: 1 }],
+  })
+  const other = mirrorForm(form, { id: 'other', name: 'Other', swap: [["driver's", "passenger's"]] })
+  test('is the same part seen in a mirror', () => {
+    const [a, b] = [built(form), built(other)]
+    expect(b.figures.areaMm2 / a.figures.areaMm2).toBeCloseTo(1, 3)
+    expect(boundsOf(b.outline.polygon).max[0]).toBeCloseTo(-boundsOf(a.outline.polygon).min[0], 6)
+    expect(other.marks[0]).toMatchObject({ name: 'badge', label: "badge, passenger's side", at: [-50, 0] })
+    expect(other.directions).toEqual(form.directions)
+  })
+  test('mirrored twice it is the same document', () => {
+    expect(mirrorForm(other, { id: form.id, name: form.name, swap: [["driver's", "passenger's"]] })).toEqual(form)
+  })
+})
+
+describe('half a part, completed', () => {
+  const half = plate({
+    start: [0, -150],
+    outline: [
+      { kind: 'line', to: [0, 150], edge: 'middle' },
+      { kind: 'spline', through: [[-90, 145]], to: [-180, 130], edge: 'top' },
+      { kind: 'arc', to: [-200, -130], radiusMm: 1200, turn: 'left', edge: 'side' },
+      { kind: 'line', to: [0, -150], edge: 'bottom' },
+    ],
+    edges: ['middle', 'top', 'side', 'bottom'].map((name) => ({ name, label: name, code: 'stop-short' as const })),
+  })
+  const running = plate({
+    ...half,
+    start: [0, 150],
+    outline: [
+      { kind: 'spline', through: [[-90, 145]], to: [-180, 130], edge: 'top' },
+      { kind: 'arc', to: [-200, -130], radiusMm: 1200, turn: 'left', edge: 'side' },
+      { kind: 'line', to: [0, -150], edge: 'bottom' },
+      { kind: 'line', to: [0, 150], edge: 'middle' },
+    ],
+    bow: [
+      { name: 'up, left', from: [-100, -120], to: [-100, 120], sagittaMm: 8 },
+      { name: 'up, middle', from: [0, -140], to: [0, 140], sagittaMm: 9 },
+    ],
+    marks: [{ name: 'corner', label: 'corner', at: [-180, 130], weight: 1 }],
+  })
+  test('outline, readings and marks get their likeness on the right', () => {
+    const whole = symmetrize(running)
+    if (!whole.ok) throw new Error(whole.failure.sentence)
+    const traced = traceOutline('whole', whole.value.start, whole.value.outline)
+    const before = traceOutline('half', running.start, running.outline)
+    if (!traced.ok || !before.ok) throw new Error('not traced')
+    expect(signedArea(traced.value.polygon) / signedArea(before.value.polygon)).toBeCloseTo(2, 6)
+    expect(whole.value.bow.map((r) => r.name)).toEqual(['up, left', 'up, middle', 'up, left, right'])
+    expect(whole.value.marks.length).toBe(2)
+    expect(whole.value.edges.map((e) => e.name)).toEqual(['top', 'side', 'bottom', 'side (right)'])
+    expect(built(whole.value).bowFit.worstMissMm).toBeLessThan(1e-3)
+  })
+  test('a half that does not end on the middle line is refused', () => {
+    const off = symmetrize(plate())
+    expect(off.ok ? '' : off.failure.code).toBe('HALF_NOT_ON_MIDDLE')
+  })
+})
+
+describe('where to lay the straightedge next', () => {
+  test('across the middle first, then where least is known, until enough is known', () => {
+    let form = plate()
+    expect(suggestReading(form, 1)).toMatchObject({ name: 'across, middle', unsureMm: null })
+    const unsure: number[] = []
+    for (let i = 0; i < 12; i++) {
+      const next = suggestReading(form, 1)
+      if (next === null) break
+      unsure.push(next.unsureMm ?? 99)
+      const { name, from, to } = next
+      const z = (x: number, y: number) => -2e-4 * x * x - 3e-4 * y * y
+      const sagittaMm = z((from[0] + to[0]) / 2, (from[1] + to[1]) / 2) - (z(...from) + z(...to)) / 2
+      form = { ...form, bow: [...form.bow, { name: `${name} ${i}`, from, to, sagittaMm }] }
+    }
+    expect(suggestReading(form, 1)).toBe(null)
+    expect(form.bow.length).toBeLessThan(12)
+    expect(unsure[unsure.length - 1]).toBeLessThan(unsure[1]!)
+  })
+  test('nothing is suggested while the outline is open', () => {
+    expect(suggestReading(plate({ outline: plate().outline.slice(0, 3) }), 1)).toBe(null)
+  })
+})
+
+test('the curvature map: nought on what is flat or bent one way, of its sign on domes and saddles', () => {
+  const bent = (across: number, up: number) =>
+    plate({
+      bow: [
+        { name: 'across', from: [-190, 0], to: [190, 0], sagittaMm: across },
+        { name: 'up', from: [0, -140], to: [0, 140], sagittaMm: up },
+        {
+          name: 'slant',
+          from: [-100, -100],
+          to: [100, 100],
+          sagittaMm: (across * 100 ** 2) / 190 ** 2 + (up * 100 ** 2) / 140 ** 2,
+        },
+      ],
+    })
+  const mean = (form: FormDoc) => {
+    const { share, fullPerM2 } = curvatureMap(built(form))
+    return (share.reduce((a, b) => a + b, 0) / share.length) * fullPerM2
+  }
+  const dome = mean(bent(20, 12))
+  expect(dome).toBeGreaterThan(0.2)
+  expect(mean(bent(20, -12))).toBeLessThan(-0.2)
+  expect(Math.abs(mean(bent(20, 0)))).toBeLessThan(0.05 * dome)
+})

@@ -1,0 +1,134 @@
+import { buildSurface, formFromScan, orientScan } from '@truelay/core/form'
+import { boundsOf, type TriangleMesh } from '@truelay/core/geometry'
+import { describe, expect, test } from 'vitest'
+import { writeObj } from '../obj/index.ts'
+import { readScan, scanKindOf, writePly, writeStl } from './index.ts'
+
+/** A dome of 200 x 120 mm, 18 mm high in its middle, as a scanner would give it. */
+function dome(columns = 41, rows = 25): TriangleMesh {
+  const position: number[] = []
+  const triangle: number[] = []
+  for (let r = 0; r < rows; r++)
+    for (let c = 0; c < columns; c++) {
+      const x = (200 * c) / (columns - 1) - 100
+      const y = (120 * r) / (rows - 1) - 60
+      position.push(x, y, heightAt(x, y))
+    }
+  for (let r = 0; r + 1 < rows; r++)
+    for (let c = 0; c + 1 < columns; c++) {
+      const v = r * columns + c
+      triangle.push(v, v + 1, v + columns, v + 1, v + columns + 1, v + columns)
+    }
+  return { position: Float64Array.from(position), triangle: Int32Array.from(triangle) }
+}
+const heightAt = (x: number, y: number) => 18 * (1 - (x / 100) ** 2) * (1 - (y / 60) ** 2)
+const bytes = (text: string) => new TextEncoder().encode(text)
+const value = <T>(result: { ok: true; value: T } | { ok: false; failure: { sentence: string } }): T => {
+  if (!result.ok) throw new Error(result.failure.sentence)
+  return result.value
+}
+
+describe('a scan there and back', () => {
+  const mesh = dome()
+  test.each([
+    ['stl', writeStl(mesh), 1e-3],
+    ['ply', bytes(writePly(mesh)), 1e-5],
+    ['obj', bytes(writeObj(mesh)), 1e-4],
+  ] as const)('%s: the same corners and faces, in any unit', (kind, file, withinMm) => {
+    const back = value(readScan(kind, file, 1))
+    expect(back.triangle.length).toBe(mesh.triangle.length)
+    expect(back.position.length).toBe(mesh.position.length)
+    for (let i = 0; i < back.position.length; i += 3) {
+      const [x, y, z] = [back.position[i]!, back.position[i + 1]!, back.position[i + 2]!]
+      expect(Math.abs(z - heightAt(x, y))).toBeLessThan(withinMm + 1e-3)
+    }
+    const inches = value(readScan(kind, file, 25.4))
+    expect(Math.max(...inches.position)).toBeCloseTo(100 * 25.4, 0)
+  })
+  test('an STL in plain text', () => {
+    const text =
+      'solid part\nfacet normal 0 0 1\nouter loop\nvertex 0 0 0\nvertex 10 0 0\nvertex 0 10 0\nendloop\nendfacet\nendsolid part\n'
+    expect(value(readScan('stl', bytes(text), 1)).triangle.length).toBe(3)
+  })
+})
+
+test('what is no scan is answered with a sentence', () => {
+  const short = writeStl(dome()).subarray(0, 900)
+  const cases: [Parameters<typeof readScan>[0], Uint8Array, RegExp][] = [
+    ['stl', new Uint8Array(), /empty/],
+    ['stl', bytes('nonsense'), /ends too early/],
+    ['stl', short, /ends too early/],
+    ['ply', bytes('nonsense'), /no PLY/],
+    ['ply', bytes('ply\nformat ascii 1.0\nelement vertex 99999999\nend_header\n'), /more than/],
+    [
+      'ply',
+      bytes(
+        'ply\nformat ascii 1.0\nelement vertex 1\nproperty float x\nproperty float y\nproperty float z\nend_header\n0 0 0\n',
+      ),
+      /no faces/,
+    ],
+    ['obj', bytes('v 0 0\n'), /line 1/],
+  ]
+  for (const [kind, file, sentence] of cases) {
+    const result = readScan(kind, file, 1)
+    expect(result.ok ? 'read' : result.failure.sentence).toMatch(sentence)
+  }
+  expect(scanKindOf('Part.STL')).toBe('stl')
+  expect(scanKindOf('part.step')).toBe(null)
+})
+
+describe('a scan becomes a form', () => {
+  test('turned by three places, cut at its rim, its heights kept with a stated error', () => {
+    const mesh = dome()
+    // Somewhere in space, turned and moved.
+    const [c, s] = [Math.cos(0.7), Math.sin(0.7)]
+    const away: TriangleMesh = {
+      triangle: mesh.triangle,
+      position: Float64Array.from(mesh.position, (_, i) => {
+        const v = i - (i % 3)
+        const [x, y, z] = [mesh.position[v]!, mesh.position[v + 1]!, mesh.position[v + 2]!]
+        return [x + 500, c * y - s * z - 80, s * y + c * z + 33][i % 3]!
+      }),
+    }
+    const spot = (x: number, y: number, z: number) => [x + 500, c * y - s * z - 80, s * y + c * z + 33] as const
+    const turned = value(orientScan(away, spot(0, 0, 0), spot(80, 0, 0), spot(0, 50, 0)))
+    const scanned = value(formFromScan(turned, 4))
+    expect(scanned.errorMm.largest).toBeLessThan(0.3)
+    expect(scanned.relief.errorMm).toBeCloseTo(scanned.errorMm.largest, 1)
+    const { min, max } = boundsOf([scanned.start, ...scanned.outline.map((o) => o.to)])
+    expect(max[0] - min[0]).toBeCloseTo(200, 1)
+    expect(max[1] - min[1]).toBeCloseTo(120, 1)
+    expect(scanned.edges.length).toBe(4)
+    const surface = value(
+      buildSurface(
+        {
+          id: 'scan',
+          name: 'Scan',
+          version: 1,
+          family: 'lamp',
+          material: 'lens plastic',
+          ...scanned,
+          directions: { right: 'r', left: 'l', up: 'u', down: 'd' },
+          bow: [],
+          bodyLines: [],
+          recesses: [],
+          holes: [],
+          marks: [],
+        },
+        { triangles: 800 },
+      ),
+    )
+    const { position } = surface.mesh
+    for (let v = 0; v < position.length; v += 3)
+      expect(Math.abs(position[v + 2]! - heightAt(position[v]!, position[v + 1]!))).toBeLessThan(0.4)
+  })
+  test('three places on one line turn nothing', () => {
+    const result = orientScan(dome(), [0, 0, 0], [10, 0, 0], [20, 0, 0])
+    expect(result.ok ? '' : result.failure.code).toBe('SCAN_SPOTS_IN_LINE')
+  })
+  test('a scan of the wrong unit is too small', () => {
+    const mesh = dome()
+    const result = formFromScan({ ...mesh, position: mesh.position.map((x) => x / 1000) }, 1)
+    expect(result.ok ? '' : result.failure.code).toBe('SCAN_TOO_SMALL')
+  })
+})
