@@ -1,6 +1,9 @@
 import { boundaryFlags, triangleCount } from '../geometry/index.ts'
 import type { PartSurface } from './formTypes.ts'
 
+/** Bending both ways that no hand notices: it is drawn as flat, 1/m². */
+const leastFullPerM2 = 0.25
+
 /**
  * How a surface bends at each triangle: its angle defect per area, as a share of the sharpest 2 per cent, -1 to 1.
  * 0 = flat or bent one way only, so that film lies down; positive = bulging both ways, negative = a saddle.
@@ -28,7 +31,7 @@ export function curvatureMap(surface: PartSurface): { readonly share: Float64Arr
     .filter((g) => !Number.isNaN(g))
     .map(Math.abs)
     .sort((a, b) => a - b)
-  const full = Math.max(1e-9, sizes[Math.floor(0.98 * (sizes.length - 1))] ?? 0)
+  const full = Math.max(leastFullPerM2 / 1e6, sizes[Math.floor(0.98 * (sizes.length - 1))] ?? 0)
   const share = new Float64Array(triangleCount(mesh))
   for (let t = 0; t < share.length; t++) {
     let sum = 0

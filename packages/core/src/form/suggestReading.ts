@@ -9,10 +9,11 @@ export interface SuggestedReading {
   readonly name: string
   readonly from: Vec2
   readonly to: Vec2
-  /** What the surface there could still be off, mm (one standard deviation); null while nothing is measured. */
+  /** What the surface there could still be off, mm (one standard deviation); null while nothing is measured that way. */
   readonly unsureMm: number | null
 }
 
+const unknownMm = 60
 const places = [0.5, 0.25, 0.75, 0.1, 0.9]
 const placeWords: Readonly<Record<number, string>> = {
   0.5: 'middle',
@@ -45,9 +46,15 @@ export function suggestReading(
   const fitted = fitBow(traced.value.polygon, form.bow, featureHeight(form))
   if (!fitted.ok) return null
   let best: SuggestedReading | null = null
+  let most = 0
   for (const chord of candidates) {
     const unsureMm = fitted.value.unsureOfChord(chord.from, chord.to)
-    if (unsureMm > enoughMm && (best?.unsureMm == null || unsureMm > best.unsureMm)) best = { ...chord, unsureMm }
+    // Nothing known at all is nothing known, be it 100 or 400 mm: then the middle comes first.
+    const counts = Math.min(unsureMm, unknownMm)
+    if (unsureMm > enoughMm && counts > most) {
+      best = { ...chord, unsureMm: unsureMm > unknownMm ? null : unsureMm }
+      most = counts
+    }
   }
   return best
 }

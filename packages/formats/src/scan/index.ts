@@ -1,2 +1,3 @@
-export { readScan, type ScanKind, scanKindOf } from './readScan.ts'
+export { type ScanKind, scanKindOf } from './kind/index.ts'
+export { readScan } from './readScan.ts'
 export { writePly, writeStl } from './writeScan.ts'

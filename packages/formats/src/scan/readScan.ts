@@ -3,9 +3,8 @@ import type { BufferGeometry } from 'three'
 import { PLYLoader } from 'three/examples/jsm/loaders/PLYLoader.js'
 import { STLLoader } from 'three/examples/jsm/loaders/STLLoader.js'
 import { readObj } from '../obj/index.ts'
+import type { ScanKind } from './kind/index.ts'
 import { type FileResult, read, unreadable } from '../result/index.ts'
-
-export type ScanKind = 'obj' | 'stl' | 'ply'
 
 const mostBytes = 200_000_000
 const mostTriangles = 2_000_000
@@ -16,11 +15,6 @@ const refuse = (why: string) =>
     `The scan cannot be read: ${why}.`,
     'Export it again as OBJ, STL or PLY with its faces.',
   )
-
-export const scanKindOf = (fileName: string): ScanKind | null => {
-  const ending = fileName.toLowerCase().match(/\.(obj|stl|ply)$/)?.[1]
-  return ending === undefined ? null : (ending as ScanKind)
-}
 
 /**
  * A scan as one mesh in mm, corners that lie on each other joined. OBJ as text, STL and PLY as text or binary.

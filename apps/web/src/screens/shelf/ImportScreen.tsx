@@ -20,6 +20,7 @@ import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { readPatternFile } from '../../workers/openFormatsWorker.ts'
+import { idFromName } from '../forms/idFromName.ts'
 import { type PieceDraft, PieceFields } from './PieceFields.tsx'
 import { RoleList } from './RoleList.tsx'
 
@@ -117,7 +118,7 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
     setFile({ name: chosen.name, kind, text: await chosen.text() })
     if (draft.name === '') setDraft((before) => ({ ...before, name: chosen.name.replace(/\.[^.]+$/, '').slice(0, 80) }))
   }
-  const id = replaced?.id ?? idOf(draft.name, new Set(shelf.pieces.map((p) => p.id)))
+  const id = replaced?.id ?? idFromName(draft.name, new Set<string>(shelf.pieces.map((p) => p.id)))
   const piece =
     reading === null ? null : pieceDoc.safeParse({ ...draft, id, pattern: { ...reading.pattern, name: draft.name } })
   const keep = async () => {
@@ -283,17 +284,4 @@ function sizeWords(reading: PatternReading, known: Piece): string {
   ).find(([value]) => near(value)) ?? [0, null]
   if (unit !== null) return `This part wants about ${wanted.toFixed(0)} mm across: the drawing seems to be in ${unit}.`
   return `The piece of this part on the shelf is ${(1 / ratio).toFixed(2)} times as large.`
-}
-
-function idOf(name: string, taken: ReadonlySet<string>): string {
-  const plain =
-    name
-      .normalize('NFKD')
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '')
-      .slice(0, 48) || 'piece'
-  let id = plain
-  for (let n = 2; taken.has(id); n++) id = `${plain}-${n}`
-  return id
 }

@@ -1,0 +1,115 @@
+import type { SuggestedReading } from '@truelay/core/form'
+import type { AnyFailure } from '@truelay/core/result'
+import { Trash2 } from 'lucide-react'
+import { Button } from '../../ui/Button.tsx'
+import { Notice } from '../../ui/Notice.tsx'
+import { Quantity } from '../../ui/Quantity.tsx'
+import { freshName } from './editForm.ts'
+import type { StepProps } from './FormBench.tsx'
+import { NumberCell } from './NumberCell.tsx'
+
+interface BowStepProps extends StepProps {
+  readonly failure: AnyFailure | null
+  readonly next: SuggestedReading | null
+}
+
+/** The straightedge readings, and where to lay it next. */
+export function BowStep({ form, onChange, chosen, onChoose, failure, next }: BowStepProps) {
+  if (form.relief !== undefined)
+    return (
+      <p className="text-[17px]">
+        This part was scanned: its heights are known everywhere, to within <Quantity lengthMm={form.relief.errorMm} />.
+        Readings are not needed.
+      </p>
+    )
+  const named = (name: string) =>
+    failure !== null && Object.values(failure.facts as Record<string, unknown>).includes(name)
+  const add = () => {
+    const chord = next ?? { name: 'reading', from: [-100, 0] as const, to: [100, 0] as const }
+    onChange((now) => ({
+      ...now,
+      bow: [
+        ...now.bow,
+        { name: freshName(chord.name, now.bow), from: [...chord.from], to: [...chord.to], sagittaMm: 0 },
+      ],
+    }))
+    onChoose({ reading: form.bow.length })
+  }
+  return (
+    <>
+      {failure === null ? (
+        <Notice look={next === null ? 'good' : 'caution'}>
+          {next === null ? (
+            form.bow.length === 0 ? (
+              'Finish the outline first.'
+            ) : (
+              <>
+                <strong className="text-[18px]">Enough is known.</strong> More readings make it surer still.
+              </>
+            )
+          ) : (
+            <>
+              <strong className="text-[18px]">Next: {next.name}.</strong> From {next.from.join(', ')} to{' '}
+              {next.to.join(', ')}, gap read in the middle.{' '}
+              {next.unsureMm === null ? null : (
+                <>
+                  The part is unsure by <Quantity lengthMm={next.unsureMm} /> there.
+                </>
+              )}
+            </>
+          )}
+        </Notice>
+      ) : null}
+      <Button look="go" onClick={add} className="mt-2 w-full">
+        {next === null ? 'Add a reading' : 'Lay it there'}
+      </Button>
+      <ol className="mt-3 space-y-1">
+        {form.bow.map((reading, i) => (
+          <li
+            key={`reading-${i}`}
+            onPointerEnter={() => onChoose({ reading: i })}
+            onFocus={() => onChoose({ reading: i })}
+            className={`border p-2 ${named(reading.name) ? 'border-stop bg-stop-tint' : 'border-hair'} ${chosen.reading === i ? 'bg-paper' : ''}`}
+          >
+            <div className="grid grid-cols-[1fr_92px_44px] items-end gap-2">
+              <input
+                aria-label={`Name of reading ${i + 1}`}
+                value={reading.name}
+                maxLength={60}
+                onChange={(event) =>
+                  onChange((now) => ({
+                    ...now,
+                    bow: now.bow.map((r, k) => (k === i ? { ...r, name: event.target.value } : r)),
+                  }))
+                }
+                className="min-h-10 w-full min-w-0 bg-transparent text-[16px] font-bold"
+              />
+              <NumberCell
+                label="gap"
+                value={reading.sagittaMm}
+                min={-500}
+                max={1000}
+                onCommit={(sagittaMm) =>
+                  onChange((now) => ({ ...now, bow: now.bow.map((r, k) => (k === i ? { ...r, sagittaMm } : r)) }))
+                }
+              />
+              <button
+                type="button"
+                aria-label={`Remove ${reading.name}`}
+                onClick={() => onChange((now) => ({ ...now, bow: now.bow.filter((_, k) => k !== i) }))}
+                className="flex size-11 items-center justify-center text-quiet hover:text-stop"
+              >
+                <Trash2 size={18} />
+              </button>
+            </div>
+            <p className="text-[14px] text-quiet">
+              from {reading.from.map((x) => x.toFixed(0)).join(', ')} to{' '}
+              {reading.to.map((x) => x.toFixed(0)).join(', ')}
+              {named(reading.name) ? '. Measure this one again.' : ''}
+            </p>
+          </li>
+        ))}
+      </ol>
+    </>
+  )
+}

@@ -1,0 +1,111 @@
+import type { EdgeCode, FormEdge } from '@truelay/core/form'
+import { edgeAdvice, edgeCodeWords } from '@truelay/core/plan'
+import { Button } from '../../ui/Button.tsx'
+import { SelectInput, TextInput } from '../../ui/Field.tsx'
+import { freshName } from './editForm.ts'
+import type { StepProps } from './FormBench.tsx'
+import { NumberCell } from './NumberCell.tsx'
+
+const codes = Object.keys(edgeCodeWords) as EdgeCode[]
+const usualLip = { turnDeg: 85, depthMm: 10 }
+
+/** How each edge ends, what is behind it, and whether it has a lip. */
+export function EdgesStep({ form, onChange, chosen, onChoose }: StepProps) {
+  const set = (name: string, change: (edge: FormEdge) => FormEdge) =>
+    onChange((now) => ({ ...now, edges: now.edges.map((edge) => (edge.name === name ? change(edge) : edge)) }))
+  const used = (name: string) => form.outline.some((segment) => segment.edge === name)
+  return (
+    <>
+      <ul className="space-y-2">
+        {form.edges.map((edge, i) => (
+          <li
+            key={edge.name}
+            onPointerEnter={() => onChoose({ edge: edge.name })}
+            onFocus={() => onChoose({ edge: edge.name })}
+            className={`border border-hair p-2 ${chosen.edge === edge.name ? 'bg-paper' : ''}`}
+          >
+            <TextInput
+              aria-label={`Name of edge ${i + 1}`}
+              value={edge.label}
+              maxLength={60}
+              onChange={(event) => set(edge.name, (e) => ({ ...e, label: event.target.value }))}
+              className="font-bold"
+            />
+            <div className="mt-2 grid grid-cols-2 gap-2">
+              <SelectInput
+                aria-label={`${edge.label} ends with`}
+                value={edge.code}
+                onChange={(event) => set(edge.name, (e) => ({ ...e, code: event.target.value as EdgeCode }))}
+              >
+                {codes.map((code) => (
+                  <option key={code} value={code}>
+                    {edgeCodeWords[code]}
+                  </option>
+                ))}
+              </SelectInput>
+              <TextInput
+                aria-label={`Behind ${edge.label}`}
+                placeholder="behind it"
+                value={edge.behind ?? ''}
+                maxLength={60}
+                onChange={(event) =>
+                  set(edge.name, ({ behind: _, ...e }) =>
+                    event.target.value === '' ? e : { ...e, behind: event.target.value },
+                  )
+                }
+              />
+            </div>
+            <p className="mt-1 text-[15px] text-quiet">{edgeAdvice(edge.code)}</p>
+            {edge.lip === undefined ? (
+              <Button look="quiet" onClick={() => set(edge.name, (e) => ({ ...e, lip: usualLip, code: 'lip-stop' }))}>
+                It has a sharp lip
+              </Button>
+            ) : (
+              <div className="mt-1 grid grid-cols-[1fr_1fr_auto] items-end gap-2">
+                <NumberCell
+                  label="lip turns"
+                  unit="°"
+                  value={edge.lip.turnDeg}
+                  min={20}
+                  max={180}
+                  onCommit={(turnDeg) => set(edge.name, (e) => ({ ...e, lip: { ...(e.lip ?? usualLip), turnDeg } }))}
+                />
+                <NumberCell
+                  label="lip depth"
+                  value={edge.lip.depthMm}
+                  min={0.5}
+                  max={200}
+                  onCommit={(depthMm) => set(edge.name, (e) => ({ ...e, lip: { ...(e.lip ?? usualLip), depthMm } }))}
+                />
+                <Button onClick={() => set(edge.name, ({ lip: _, ...e }) => e)}>No lip</Button>
+              </div>
+            )}
+            {used(edge.name) ? null : (
+              <p className="text-[15px] text-amber">
+                No stretch of the outline belongs to it.{' '}
+                <button
+                  type="button"
+                  className="underline"
+                  onClick={() => onChange((now) => ({ ...now, edges: now.edges.filter((e) => e.name !== edge.name) }))}
+                >
+                  Remove
+                </button>
+              </p>
+            )}
+          </li>
+        ))}
+      </ul>
+      <Button
+        className="mt-3 w-full"
+        onClick={() =>
+          onChange((now) => {
+            const name = freshName('edge', now.edges)
+            return { ...now, edges: [...now.edges, { name, label: name, code: 'stop-short' }] }
+          })
+        }
+      >
+        Add an edge
+      </Button>
+    </>
+  )
+}

@@ -1,0 +1,181 @@
+import type { Form } from '@truelay/contract'
+import type { FormDoc } from '@truelay/core/form'
+import { Redo2, Undo2 } from 'lucide-react'
+import { lazy, Suspense, useMemo, useState } from 'react'
+import { FormSketch, type PhotoUnder } from '../../drawings/FormSketch.tsx'
+import { Button } from '../../ui/Button.tsx'
+import { Field, TextInput } from '../../ui/Field.tsx'
+import { Notice } from '../../ui/Notice.tsx'
+import { useFormWorker, useLiveForm } from '../../workers/useFormWorker.ts'
+import { BowStep } from './BowStep.tsx'
+import { EdgesStep } from './EdgesStep.tsx'
+import { handlesOf, type MeasuringStep, moveHandle } from './editForm.ts'
+import { FeaturesStep } from './FeaturesStep.tsx'
+import { FormFigures } from './FormFigures.tsx'
+import { MarksStep } from './MarksStep.tsx'
+import { OutlineStep } from './OutlineStep.tsx'
+import { useDraft } from './useDraft.ts'
+
+const PartView3D = lazy(async () => ({ default: (await import('../../drawings/PartView3D.tsx')).PartView3D }))
+
+const steps: readonly { readonly step: MeasuringStep; readonly text: string; readonly says: string }[] = [
+  {
+    step: 'outline',
+    text: '1 Outline',
+    says: 'Points round the part, seen straight on. Trace over a photo if you have one.',
+  },
+  { step: 'bow', text: '2 Bow', says: 'Lay the straightedge where it is shown and read the gap under it.' },
+  { step: 'features', text: '3 Features', says: 'Body lines, recesses, channels, what stands up, holes.' },
+  { step: 'edges', text: '4 Edges', says: 'How each edge ends, and what is behind it.' },
+  { step: 'marks', text: '5 Marks', says: 'Spots that a piece must meet: corners, sensors, badges.' },
+]
+
+export interface Chosen {
+  readonly stretch?: number | undefined
+  readonly reading?: number | undefined
+  readonly edge?: string | undefined
+}
+
+/** What every step of measuring works on. */
+export interface StepProps {
+  readonly form: FormDoc
+  readonly onChange: (to: (form: FormDoc) => FormDoc) => void
+  readonly chosen: Chosen
+  readonly onChoose: (chosen: Chosen) => void
+}
+
+interface FormBenchProps {
+  readonly first: Form
+  readonly isNew: boolean
+  readonly saving: boolean
+  /** Null when it was kept, else what is wrong. */
+  readonly onSave: (form: Form) => Promise<string | null>
+}
+
+/** The bench for measuring: steps in their order, the drawing, and the part in space while one types. */
+export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
+  const draft = useDraft<FormDoc>(first)
+  const form = draft.now
+  const [step, setStep] = useState<MeasuringStep>('outline')
+  const [chosen, setChosen] = useState<Chosen>({})
+  const [photo, setPhoto] = useState<PhotoUnder | null>(null)
+  const [problem, setProblem] = useState<string | null>(null)
+  const [kept, setKept] = useState<FormDoc>(first)
+  const worker = useFormWorker()
+  const { answer, failure } = useLiveForm(form, worker)
+  const handles = useMemo(() => handlesOf(form, step), [form, step])
+  const props: StepProps = { form, onChange: draft.change, chosen, onChoose: setChosen }
+  const changed = kept !== form
+  const save = async () => {
+    const said = await onSave(form as Form)
+    setProblem(said)
+    if (said === null) setKept(form)
+  }
+  return (
+    <div className="flex min-h-full flex-col lg:h-full lg:min-h-[700px]">
+      <header className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b border-hair bg-paper px-5 py-2.5">
+        <div className="w-96 max-w-full">
+          <Field label={isNew ? 'New form: vehicle and part' : `Form, version ${form.version}`}>
+            <TextInput
+              value={form.name}
+              maxLength={60}
+              onChange={(event) => draft.change((now) => ({ ...now, name: event.target.value }))}
+              className="font-bold"
+            />
+          </Field>
+        </div>
+        <nav aria-label="Steps of measuring" className="flex self-stretch">
+          {steps.map(({ step: own, text }) => (
+            <button
+              key={own}
+              type="button"
+              aria-current={step === own ? 'step' : undefined}
+              onClick={() => {
+                setStep(own)
+                setChosen({})
+              }}
+              className={`label-strong min-h-13 border-b-4 px-3 text-[18px] ${step === own ? 'border-petrol text-petrol' : 'border-transparent text-quiet hover:text-petrol'}`}
+            >
+              {text}
+            </button>
+          ))}
+        </nav>
+        <div className="ml-auto flex items-center gap-2">
+          <Button onClick={draft.undo} disabled={!draft.canUndo} aria-label="Undo">
+            <Undo2 size={20} />
+          </Button>
+          <Button onClick={draft.redo} disabled={!draft.canRedo} aria-label="Redo">
+            <Redo2 size={20} />
+          </Button>
+          <Button look="go" onClick={() => void save()} disabled={saving || failure !== null || (!changed && !isNew)}>
+            {changed || isNew ? 'Keep this form' : 'Kept'}
+          </Button>
+        </div>
+      </header>
+      {problem === null ? null : (
+        <Notice look="stop" role="alert">
+          {problem}
+        </Notice>
+      )}
+      <div className="grid min-h-0 flex-1 lg:grid-cols-[340px_1fr_340px]">
+        <section
+          aria-label={steps.find((s) => s.step === step)?.text ?? ''}
+          className="flex min-h-0 flex-col overflow-y-auto border-b border-hair p-4 lg:border-b-0 lg:border-r"
+        >
+          <p className="pb-2 text-[16px] text-quiet">{steps.find((s) => s.step === step)?.says}</p>
+          {failure === null ? null : (
+            <Notice look="stop" role="alert">
+              <strong>{failure.sentence}</strong> {failure.fix}
+            </Notice>
+          )}
+          {step === 'outline' ? <OutlineStep {...props} photo={photo} onPhoto={setPhoto} /> : null}
+          {step === 'bow' ? <BowStep {...props} failure={failure} next={answer?.next ?? null} /> : null}
+          {step === 'features' ? <FeaturesStep {...props} /> : null}
+          {step === 'edges' ? <EdgesStep {...props} /> : null}
+          {step === 'marks' ? <MarksStep {...props} /> : null}
+        </section>
+        <section aria-label="Drawing" className="min-h-[420px] min-w-0 p-2 lg:min-h-0">
+          <FormSketch
+            form={form}
+            handles={handles}
+            chosen={chosen}
+            next={step === 'bow' ? (answer?.next ?? null) : null}
+            photo={photo}
+            onMove={(key, at, finished) => (finished ? draft.change : draft.drag)((now) => moveHandle(now, key, at))}
+          />
+        </section>
+        <aside className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0">
+          <div className="h-72 border-b border-hair bg-chalk lg:h-[46%]">
+            {answer === null ? (
+              <p className="p-4 text-quiet">The part appears here as soon as its outline is whole.</p>
+            ) : (
+              <Suspense fallback={<p className="p-4 text-quiet">Opening the view</p>}>
+                <PartView3D
+                  surface={answer.surface}
+                  stretch={asPairs(answer.curvature.share)}
+                  full={1}
+                  anchors={[]}
+                  pulls={[]}
+                  lines={form.bodyLines.map((line) => line.along)}
+                  pointed={null}
+                  onPoint={() => {}}
+                />
+              </Suspense>
+            )}
+          </div>
+          <FormFigures form={form} answer={answer} onChange={draft.change} />
+        </aside>
+      </div>
+    </div>
+  )
+}
+
+/** One value per triangle as the pair that the stretch map draws. */
+function asPairs(share: Float64Array): Float64Array {
+  const pairs = new Float64Array(share.length * 2)
+  share.forEach((value, t) => {
+    pairs[2 * t] = 1 + Math.max(0, value)
+    pairs[2 * t + 1] = 1 + Math.min(0, value)
+  })
+  return pairs
+}

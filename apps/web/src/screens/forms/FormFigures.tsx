@@ -1,0 +1,103 @@
+import type { FormDoc, PartFamily, PartMaterial } from '@truelay/core/form'
+import { Field, SelectInput } from '../../ui/Field.tsx'
+import { GradeBars } from '../../ui/GradeBars.tsx'
+import { Quantity } from '../../ui/Quantity.tsx'
+import type { FormAnswer } from '../../workers/formWork.ts'
+
+const families: readonly { readonly value: PartFamily; readonly text: string }[] = [
+  { value: 'panel', text: 'panel' },
+  { value: 'lamp', text: 'lamp' },
+  { value: 'trim', text: 'bar or trim' },
+]
+const materials: readonly PartMaterial[] = [
+  'painted steel',
+  'painted aluminium',
+  'painted plastic',
+  'lens plastic',
+  'gloss trim',
+  'glass',
+]
+
+interface FormFiguresProps {
+  readonly form: FormDoc
+  readonly answer: FormAnswer | null
+  readonly onChange: (to: (form: FormDoc) => FormDoc) => void
+}
+
+/** What the measured part is: how hard, how large, how it bends, how sure. */
+export function FormFigures({ form, answer, onChange }: FormFiguresProps) {
+  return (
+    <div className="min-h-0 flex-1 overflow-y-auto p-4">
+      <p className="label text-[15px] text-quiet">
+        <span className="text-[var(--orange)]">orange</span> bends both ways,{' '}
+        <span className="text-[var(--violet)]">violet</span> is a saddle, pale lies flat or bends one way
+      </p>
+      {answer === null ? null : (
+        <>
+          {answer.grade === null ? null : (
+            <p className="mt-2 text-[22px] font-bold leading-tight" data-testid="form-grade">
+              <GradeBars grade={answer.grade} /> Grade {answer.grade}
+              <span className="block text-[16px] font-normal text-quiet">{answer.gradeWords}</span>
+            </p>
+          )}
+          <dl className="mt-2 text-[17px]">
+            <Row term="Area">{(answer.surface.figures.areaMm2 / 1e6).toFixed(3)} m²</Row>
+            <Row term="Outline">
+              <Quantity lengthMm={answer.surface.figures.outlineMm} digits={0} />
+            </Row>
+            <Row term="Sharpest radius">
+              {Number.isFinite(answer.surface.figures.minRadiusMm) && answer.surface.figures.minRadiusMm < 20_000 ? (
+                <Quantity lengthMm={answer.surface.figures.minRadiusMm} digits={0} />
+              ) : (
+                'flat'
+              )}
+            </Row>
+            <Row term="Not developable">{answer.surface.figures.gaussAbsoluteSr.toFixed(3)} sr</Row>
+            <Row term={form.relief === undefined ? 'Between the readings unsure by' : 'Scan kept to within'}>
+              {form.relief !== undefined ? (
+                <Quantity lengthMm={form.relief.errorMm} />
+              ) : Number.isFinite(answer.surface.bowFit.unsureMm) ? (
+                <Quantity lengthMm={answer.surface.bowFit.unsureMm} />
+              ) : (
+                'not measured'
+              )}
+            </Row>
+          </dl>
+        </>
+      )}
+      <div className="mt-3 grid grid-cols-2 gap-3">
+        <Field label="Kind">
+          <SelectInput
+            value={form.family}
+            onChange={(event) => onChange((now) => ({ ...now, family: event.target.value as PartFamily }))}
+          >
+            {families.map(({ value, text }) => (
+              <option key={value} value={value}>
+                {text}
+              </option>
+            ))}
+          </SelectInput>
+        </Field>
+        <Field label="Made of">
+          <SelectInput
+            value={form.material}
+            onChange={(event) => onChange((now) => ({ ...now, material: event.target.value as PartMaterial }))}
+          >
+            {materials.map((material) => (
+              <option key={material}>{material}</option>
+            ))}
+          </SelectInput>
+        </Field>
+      </div>
+    </div>
+  )
+}
+
+function Row({ term, children }: { readonly term: string; readonly children: React.ReactNode }) {
+  return (
+    <div className="flex justify-between gap-3 border-t border-hair py-0.5">
+      <dt className="text-quiet">{term}</dt>
+      <dd className="font-bold">{children}</dd>
+    </div>
+  )
+}

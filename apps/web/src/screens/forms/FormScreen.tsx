@@ -1,0 +1,58 @@
+import { type Form, formDoc, partId } from '@truelay/contract'
+import { useState } from 'react'
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
+import { useFormsQuery, useSaveFormMutation, useTakeFormMutation } from '../../remote/api.ts'
+import { failureOf } from '../../remote/failureOf.ts'
+import { buttonClass } from '../../ui/Button.tsx'
+import { Busy, Failed } from '../../ui/Failed.tsx'
+import { blankForm } from './editForm.ts'
+import { FormBench } from './FormBench.tsx'
+import { idFromName } from './idFromName.ts'
+import { ScanImport } from './ScanImport.tsx'
+
+/** Measuring a part: a new one, or one that is on file. */
+export function FormScreen() {
+  const { formId = '' } = useParams()
+  const [search] = useSearchParams()
+  const navigate = useNavigate()
+  const { data: forms, error } = useFormsQuery()
+  const [saveForm, saving] = useSaveFormMutation()
+  const [takeForm] = useTakeFormMutation()
+  const [scanned, setScanned] = useState<Form | null>(null)
+  if (forms === undefined)
+    return error === undefined ? <Busy text="Opening the form" /> : <Failed {...failureOf(error)} />
+  const isNew = formId === 'new'
+  const known = forms.find((form) => form.id === formId)
+  if (!isNew && known === undefined)
+    return (
+      <Failed sentence={`There is no form "${formId}".`} fix="Choose one from the list of forms.">
+        <Link to="/forms" className={buttonClass('go')}>
+          To the forms
+        </Link>
+      </Failed>
+    )
+  if (isNew && search.has('scan') && scanned === null) return <ScanImport onMade={setScanned} />
+  const first = known ?? scanned ?? formDoc.parse(blankForm('new-part', 'New part'))
+  const save = async (draft: Form): Promise<string | null> => {
+    const taken = new Set<string>(forms.map((form) => form.id))
+    const whole = formDoc.safeParse(isNew ? { ...draft, id: idFromName(draft.name, taken) } : draft)
+    if (!whole.success) return 'Something in this form is out of range. Check the last figure that was typed.'
+    const outcome = await saveForm(whole.data)
+    if (outcome.error !== undefined) return `${failureOf(outcome.error).sentence} ${failureOf(outcome.error).fix}`
+    const part = partId.safeParse(search.get('part'))
+    if (part.success) {
+      await takeForm({ partId: part.data, formId: outcome.data.id })
+      void navigate(`/jobs/${search.get('job')}/lay-sheets/${part.data}`)
+    } else if (isNew) void navigate(`/forms/${outcome.data.id}`, { replace: true })
+    return null
+  }
+  return (
+    <FormBench
+      key={known === undefined ? (scanned?.id ?? 'new') : `${known.id}-${known.version}`}
+      first={first}
+      isNew={isNew}
+      saving={saving.isLoading}
+      onSave={save}
+    />
+  )
+}

@@ -1,0 +1,75 @@
+import type { Form } from '@truelay/contract'
+import { Plus, ScanLine } from 'lucide-react'
+import { useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import { PartShape } from '../../drawings/PartShape.tsx'
+import { useFormsQuery } from '../../remote/api.ts'
+import { failureOf } from '../../remote/failureOf.ts'
+import { buttonClass } from '../../ui/Button.tsx'
+import { Busy, Failed } from '../../ui/Failed.tsx'
+import { Field, TextInput } from '../../ui/Field.tsx'
+
+/** Every part that was measured, by the vehicle it belongs to. */
+export function FormsScreen() {
+  const { data: forms, error } = useFormsQuery()
+  const [wanted, setWanted] = useState('')
+  const shown = useMemo(
+    () => (forms ?? []).filter((form) => form.name.toLowerCase().includes(wanted.trim().toLowerCase())),
+    [forms, wanted],
+  )
+  if (forms === undefined)
+    return error === undefined ? <Busy text="Opening the forms" /> : <Failed {...failureOf(error)} />
+  return (
+    <div>
+      <header className="flex flex-wrap items-end justify-between gap-4 border-b border-hair bg-paper px-6 py-4">
+        <div>
+          <h1 className="text-[30px] font-bold leading-tight">Forms</h1>
+          <p className="text-[17px] text-quiet">{forms.length} parts measured</p>
+        </div>
+        <div className="flex flex-wrap items-end gap-3">
+          <div className="w-64">
+            <Field label="Find">
+              <TextInput
+                value={wanted}
+                onChange={(event) => setWanted(event.target.value)}
+                placeholder="bonnet, lamp …"
+              />
+            </Field>
+          </div>
+          <Link to="/forms/new?scan=1" className={buttonClass()}>
+            <ScanLine size={20} /> From a scan
+          </Link>
+          <Link to="/forms/new" className={buttonClass('go')}>
+            <Plus size={20} /> Measure a part
+          </Link>
+        </div>
+      </header>
+      {shown.length === 0 ? (
+        <p className="p-6 text-[18px] text-quiet">No part has "{wanted}" in its name.</p>
+      ) : (
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(230px,1fr))] gap-2 p-5">
+          {shown.map((form) => (
+            <FormCard key={form.id} form={form} />
+          ))}
+        </ul>
+      )}
+    </div>
+  )
+}
+
+function FormCard({ form }: { readonly form: Form }) {
+  return (
+    <li>
+      <Link
+        to={`/forms/${form.id}`}
+        className="flex h-full flex-col border border-hair bg-paper p-3 hover:border-petrol"
+      >
+        <PartShape form={form} className="h-28 w-full" />
+        <span className="mt-2 text-[17px] font-bold leading-tight">{form.name}</span>
+        <span className="text-[15px] text-quiet">
+          {form.relief === undefined ? `${form.bow.length} bow readings` : 'scanned'}, version {form.version}
+        </span>
+      </Link>
+    </li>
+  )
+}

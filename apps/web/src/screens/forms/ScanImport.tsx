@@ -1,0 +1,189 @@
+import { type Form, formDoc } from '@truelay/contract'
+import type { Spot3 } from '@truelay/core/form'
+import type { PlaceOnMesh, TriangleMesh } from '@truelay/core/geometry'
+import { scanKindOf } from '@truelay/formats/scan/kind'
+import { lazy, Suspense, useMemo, useState } from 'react'
+import { Button } from '../../ui/Button.tsx'
+import { Choice } from '../../ui/Choice.tsx'
+import { Notice } from '../../ui/Notice.tsx'
+import { useFormWorker } from '../../workers/useFormWorker.ts'
+import { blankForm } from './editForm.ts'
+import { NumberCell } from './NumberCell.tsx'
+
+const ScanView = lazy(async () => ({ default: (await import('../../drawings/ScanView.tsx')).ScanView }))
+
+type Unit = 'mm' | 'cm' | 'm' | 'in'
+const toMm: Readonly<Record<Unit, number>> = { mm: 1, cm: 10, m: 1000, in: 25.4 }
+const spotWords = ['the middle', 'a place to the right', 'a place above'] as const
+
+/** A part from a scan: unit, three places that say which way is which, then its outline and heights. */
+export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }) {
+  const worker = useFormWorker()
+  const [file, setFile] = useState<File | null>(null)
+  const [unit, setUnit] = useState<Unit>('mm')
+  const [mesh, setMesh] = useState<TriangleMesh | null>(null)
+  const [spots, setSpots] = useState<readonly Spot3[]>([])
+  const [stepMm, setStepMm] = useState(4)
+  const [problem, setProblem] = useState<string | null>(null)
+  const [busy, setBusy] = useState(false)
+  const size = useMemo(() => (mesh === null ? null : sizeOf(mesh)), [mesh])
+
+  const load = async (chosen: File, as: Unit) => {
+    const kind = scanKindOf(chosen.name)
+    setSpots([])
+    setMesh(null)
+    if (kind === null) return setProblem('That is no scan: choose a file that ends in .obj, .stl or .ply.')
+    setBusy(true)
+    const result = await worker().scan(kind, new Uint8Array(await chosen.arrayBuffer()), toMm[as])
+    setBusy(false)
+    setProblem(result.ok ? null : `${result.failure.sentence} ${result.failure.fix}`)
+    if (result.ok) setMesh(result.value)
+  }
+  const pick = (place: Spot3) => setSpots((before) => (before.length >= 3 ? [place] : [...before, place]))
+  const make = async () => {
+    if (mesh === null) return
+    setBusy(true)
+    const three = spots.length === 3 ? (spots as unknown as readonly [Spot3, Spot3, Spot3]) : null
+    const result = await worker().fromScan(mesh, three, stepMm)
+    setBusy(false)
+    if (!result.ok) return setProblem(`${result.failure.sentence} ${result.failure.fix}`)
+    const { errorMm: _, ...scanned } = result.value
+    const blank = blankForm('scanned-part', file?.name.replace(/\.[^.]+$/, '').slice(0, 60) || 'Scanned part')
+    const whole = formDoc.safeParse({
+      ...blank,
+      ...scanned,
+      marks: cornerMarks(scanned.outline.map((s) => s.to)),
+    })
+    if (!whole.success) return setProblem('The scan is too large or too fine for one form. Take a coarser grid.')
+    onMade(whole.data)
+  }
+  return (
+    <div className="flex min-h-full flex-col lg:h-full lg:min-h-[640px]">
+      <header className="border-b border-hair bg-paper px-6 py-3">
+        <p className="label text-[15px] text-quiet">Forms</p>
+        <h1 className="text-[28px] font-bold leading-tight">A part from a scan</h1>
+      </header>
+      <div className="grid min-h-0 flex-1 lg:grid-cols-[340px_1fr]">
+        <section
+          aria-label="The scan"
+          className="space-y-4 overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"
+        >
+          <label className="block">
+            <span className="label block text-[16px] text-quiet">Scan, OBJ, STL or PLY</span>
+            <input
+              type="file"
+              accept=".obj,.stl,.ply"
+              onChange={(event) => {
+                const [chosen] = event.target.files ?? []
+                if (chosen === undefined) return
+                setFile(chosen)
+                void load(chosen, unit)
+              }}
+              className="mt-1 w-full text-[16px] file:mr-3 file:min-h-11 file:border file:border-ink/50 file:bg-paper file:px-3"
+            />
+          </label>
+          <div>
+            <p className="label pb-1 text-[16px] text-quiet">Scanned in</p>
+            <Choice
+              label="Unit of the scan"
+              value={unit}
+              options={(Object.keys(toMm) as Unit[]).map((value) => ({ value, text: value }))}
+              onChange={(as) => {
+                setUnit(as)
+                if (file !== null) void load(file, as)
+              }}
+            />
+          </div>
+          {size === null ? null : (
+            <p className="text-[22px] font-bold" data-testid="scan-size">
+              {size.map((x) => x.toFixed(0)).join(' x ')} mm
+            </p>
+          )}
+          {mesh === null ? null : (
+            <>
+              <div>
+                <p className="text-[17px]">
+                  {spots.length < 3 ? (
+                    <>
+                      Tap <strong>{spotWords[spots.length]}</strong> on the part.
+                    </>
+                  ) : (
+                    'Three places chosen: the part is turned by them.'
+                  )}
+                </p>
+                <p className="text-[15px] text-quiet">
+                  Leave it out if the scan is seen straight on already. {spots.length} of 3.
+                </p>
+              </div>
+              <NumberCell label="Heights every" value={stepMm} min={0.5} max={50} onCommit={setStepMm} />
+              <Button
+                look="go"
+                className="w-full"
+                disabled={busy || spots.length === 1 || spots.length === 2}
+                onClick={() => void make()}
+              >
+                Make it a form
+              </Button>
+            </>
+          )}
+          {busy ? <p role="status">Working on the scan</p> : null}
+          {problem === null ? null : (
+            <Notice look="stop" role="alert">
+              {problem}
+            </Notice>
+          )}
+        </section>
+        <section aria-label="View" className="min-h-[420px] min-w-0">
+          {mesh === null ? (
+            <p className="p-6 text-[18px] text-quiet">
+              The scan appears here. It is cut at its rim; clean away what does not belong to the part first.
+            </p>
+          ) : (
+            <Suspense fallback={<p className="p-6 text-quiet">Opening the view</p>}>
+              <ScanView mesh={mesh} spots={spots} onPick={(place: PlaceOnMesh) => pick(spotOf(mesh, place))} />
+            </Suspense>
+          )}
+        </section>
+      </div>
+    </div>
+  )
+}
+
+function sizeOf({ position }: TriangleMesh): number[] {
+  return [0, 1, 2].map((k) => {
+    let low = Number.POSITIVE_INFINITY
+    let high = Number.NEGATIVE_INFINITY
+    for (let i = k; i < position.length; i += 3) {
+      low = Math.min(low, position[i] ?? 0)
+      high = Math.max(high, position[i] ?? 0)
+    }
+    return high - low
+  })
+}
+
+function spotOf({ position, triangle }: TriangleMesh, place: PlaceOnMesh): Spot3 {
+  const spot: [number, number, number] = [0, 0, 0]
+  place.weight.forEach((weight, c) => {
+    const v = triangle[3 * place.triangle + c] ?? 0
+    for (let k = 0; k < 3; k++) spot[k] = (spot[k] ?? 0) + weight * (position[3 * v + k] ?? 0)
+  })
+  return spot
+}
+
+/** The four points of the outline that lie furthest out, as reference marks. */
+function cornerMarks(points: readonly (readonly [number, number])[]) {
+  const furthest = (sx: number, sy: number) =>
+    points.reduce((best, p) => (sx * p[0] + sy * p[1] > sx * best[0] + sy * best[1] ? p : best), points[0] ?? [0, 0])
+  const corners = [
+    ['lower left', furthest(-1, -1)],
+    ['lower right', furthest(1, -1)],
+    ['upper right', furthest(1, 1)],
+    ['upper left', furthest(-1, 1)],
+  ] as const
+  return corners.map(([name, at]) => ({
+    name,
+    label: `${name} corner`,
+    at: [at[0], at[1]] as [number, number],
+    weight: 1,
+  }))
+}
