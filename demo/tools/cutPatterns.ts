@@ -82,7 +82,7 @@ for (const kit of kits) {
     if (piece === undefined) throw new Error(`${kit.id}: no piece for ${form}`)
     return idOf(piece)
   }
-  const rules = kit.rules.map(({ first, then, reason }) => ({ first: named(first), then: named(then), reason }))
+  const rules = kit.rules.map(({ first, next, reason }) => ({ first: named(first), next: named(next), reason }))
   const document = kitDoc.parse({ id: kit.id, name: kit.name, modelId: kit.model, rules, note: kit.note })
   writeFileSync(`demo/kits/${kit.id}.json`, `${JSON.stringify(document, null, 1)}\n`)
 }

@@ -22,7 +22,7 @@ export interface DemoKit {
   readonly model: string
   readonly note: string
   readonly pieces: readonly KitPiece[]
-  readonly rules: readonly { readonly first: string; readonly then: string; readonly reason: string }[]
+  readonly rules: readonly { readonly first: string; readonly next: string; readonly reason: string }[]
 }
 
 type Draft = Omit<KitPiece, 'side' | 'slot' | 'name' | 'form'>
@@ -67,7 +67,7 @@ export const kits: readonly DemoKit[] = [
     rules: [
       {
         first: 'pipit-mirror-left',
-        then: 'pipit-door-left',
+        next: 'pipit-door-left',
         reason: 'Small and tight first, to get the feel of the film.',
       },
     ],
@@ -87,7 +87,7 @@ export const kits: readonly DemoKit[] = [
     rules: [
       {
         first: 'pipit-fog-left',
-        then: 'pipit-headlamp-left',
+        next: 'pipit-headlamp-left',
         reason: 'The small easy lens first, to get the feel of the film.',
       },
     ],
@@ -105,7 +105,7 @@ export const kits: readonly DemoKit[] = [
     rules: [
       {
         first: 'skua-pillar-front-left',
-        then: 'skua-trim-left',
+        next: 'skua-trim-left',
         reason: 'The strip ends over the pillars: what lies underneath goes on first.',
       },
     ],
@@ -121,7 +121,7 @@ export const kits: readonly DemoKit[] = [
     ],
     rules: (['left', 'right'] as const).map((side) => ({
       first: `skua-tail-inner-${side}`,
-      then: `skua-tail-outer-${side}`,
+      next: `skua-tail-outer-${side}`,
       reason: 'The inner lamp sets the line of the outer one.',
     })),
   },
@@ -142,7 +142,7 @@ export const kits: readonly DemoKit[] = [
     rules: (['left', 'right'] as const).flatMap((side) =>
       [1, 3, 4, 5].map((n) => ({
         first: `drover-rocker-2-${side}`,
-        then: `drover-rocker-${n}-${side}`,
+        next: `drover-rocker-${n}-${side}`,
         reason: 'The front door piece carries the line for all others.',
       })),
     ),
@@ -173,7 +173,7 @@ export const kits: readonly DemoKit[] = [
       { ...hull, form: 'drover-side-panel', name: 'Side panel with channel', slot: 'side-panel-right', side: 'right' },
     ],
     rules: [
-      { first: 'drover-grille-top', then: 'drover-grille-bar', reason: 'The bar with the badge sets the spacing.' },
+      { first: 'drover-grille-top', next: 'drover-grille-bar', reason: 'The bar with the badge sets the spacing.' },
     ],
   },
   {
@@ -191,7 +191,7 @@ export const kits: readonly DemoKit[] = [
     })),
     rules: [1, 2, 3, 4, 5].map((n) => ({
       first: `drover-strip-${n}-right`,
-      then: `drover-strip-${n + 1}-right`,
+      next: `drover-strip-${n + 1}-right`,
       reason: n === 3 ? 'Side strips before those of the rear face.' : 'Bottom strips before top strips.',
     })),
   },

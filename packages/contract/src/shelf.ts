@@ -54,7 +54,7 @@ export const kitDoc = z.strictObject({
   id: kitId,
   name: z.string().min(1).max(80),
   modelId,
-  rules: z.array(z.strictObject({ first: pieceId, then: pieceId, reason: z.string().min(1).max(200) })).max(60),
+  rules: z.array(z.strictObject({ first: pieceId, next: pieceId, reason: z.string().min(1).max(200) })).max(60),
   note: z.string().max(400),
 })
 export type Kit = z.infer<typeof kitDoc>

@@ -15,6 +15,7 @@ export function PieceShape({
   const { min, max } = boundsOf(pattern.outline)
   const unit = Math.max(max[0] - min[0], max[1] - min[1]) / 100
   return (
+    // biome-ignore lint/a11y/noSvgWithoutTitle: it is named by its label, or hidden from those who cannot see it
     <svg
       viewBox={`${min[0] - 4 * unit} ${-max[1] - 4 * unit} ${max[0] - min[0] + 8 * unit} ${max[1] - min[1] + 8 * unit}`}
       className={className}

@@ -42,6 +42,7 @@ export function ScanView({ mesh, spots, onPick }: ScanViewProps) {
       <ambientLight intensity={1.4} />
       <directionalLight position={[-radius, radius, 2 * radius]} intensity={1.6} />
       <group position={[-center.x, -center.y, -center.z]}>
+        {/* biome-ignore lint/a11y/noStaticElementInteractions: a body in space, not an element of the page */}
         <mesh geometry={geometry} onClick={pick}>
           <meshLambertMaterial color="#C3D3D4" side={DoubleSide} />
         </mesh>

@@ -172,6 +172,7 @@ describe('the flat piece', () => {
     inward: [0, 1],
     edge: 'bottom',
     hole: -1,
+    beside: null,
     marginMm,
     film: [at[0], at[1] + marginMm],
     growth: [0, 1],

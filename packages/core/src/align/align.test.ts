@@ -11,6 +11,7 @@ import {
   endOfEdge,
   type GapCheck,
   mirrored,
+  type PiecePattern,
   place,
   plainDirections,
   registerPiece,
@@ -243,7 +244,7 @@ describe('dry check', () => {
     { name: 'c', at: [390, 10] as Vec2 },
   ]
   const fitting = { name: 'odd', outline: inset, cutOuts: [square(300, 80, 16.5)], marks }
-  const check = (pattern: typeof fitting) => {
+  const check = (pattern: PiecePattern) => {
     const result = dryCheck({
       part: oddPart,
       holeNames: ['sensor'],

@@ -151,7 +151,7 @@ function draw(
   put: (points: readonly Vec2[], closed: boolean) => void,
   into: DrawingCollector,
   tolerance: number,
-): void {
+): unknown {
   const { center, radius } = entity
   switch (entity.type) {
     case 'LINE':

@@ -70,7 +70,7 @@ function collect(root: INode): Drawing {
   }
   note(root, 0)
 
-  const walk = (node: INode, place: Affine, layers: readonly string[], depth: number): void => {
+  const walk = (node: INode, place: Affine, layers: readonly string[], depth: number): unknown => {
     if (depth > drawingLimits.depth) throw new TooMuch('groups nested without end')
     const name = node.name.toLowerCase().replace(/^.*:/, '')
     if (node.type === 'text' || name === '') return

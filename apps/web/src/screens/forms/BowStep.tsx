@@ -5,7 +5,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { freshName } from './editForm.ts'
-import type { StepProps } from './FormBench.tsx'
+import type { StepProps } from './stepProps.ts'
 import { NumberCell } from './NumberCell.tsx'
 
 interface BowStepProps extends StepProps {

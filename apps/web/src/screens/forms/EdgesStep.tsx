@@ -3,7 +3,7 @@ import { edgeAdvice, edgeCodeWords } from '@truelay/core/plan'
 import { Button } from '../../ui/Button.tsx'
 import { SelectInput, TextInput } from '../../ui/Field.tsx'
 import { freshName } from './editForm.ts'
-import type { StepProps } from './FormBench.tsx'
+import type { StepProps } from './stepProps.ts'
 import { NumberCell } from './NumberCell.tsx'
 
 const codes = Object.keys(edgeCodeWords) as EdgeCode[]

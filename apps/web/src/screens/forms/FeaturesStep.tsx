@@ -3,7 +3,7 @@ import { Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { freshName, roundedBox } from './editForm.ts'
-import type { StepProps } from './FormBench.tsx'
+import type { StepProps } from './stepProps.ts'
 import { NumberCell } from './NumberCell.tsx'
 
 type Kind = 'bodyLines' | 'recesses' | 'channels' | 'raised' | 'holes'

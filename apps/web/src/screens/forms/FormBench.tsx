@@ -14,6 +14,7 @@ import { FeaturesStep } from './FeaturesStep.tsx'
 import { FormFigures } from './FormFigures.tsx'
 import { MarksStep } from './MarksStep.tsx'
 import { OutlineStep } from './OutlineStep.tsx'
+import type { Chosen, StepProps } from './stepProps.ts'
 import { useDraft } from './useDraft.ts'
 
 const PartView3D = lazy(async () => ({ default: (await import('../../drawings/PartView3D.tsx')).PartView3D }))
@@ -29,20 +30,6 @@ const steps: readonly { readonly step: MeasuringStep; readonly text: string; rea
   { step: 'edges', text: '4 Edges', says: 'How each edge ends, and what is behind it.' },
   { step: 'marks', text: '5 Marks', says: 'Spots that a piece must meet: corners, sensors, badges.' },
 ]
-
-export interface Chosen {
-  readonly stretch?: number | undefined
-  readonly reading?: number | undefined
-  readonly edge?: string | undefined
-}
-
-/** What every step of measuring works on. */
-export interface StepProps {
-  readonly form: FormDoc
-  readonly onChange: (to: (form: FormDoc) => FormDoc) => void
-  readonly chosen: Chosen
-  readonly onChoose: (chosen: Chosen) => void
-}
 
 interface FormBenchProps {
   readonly first: Form

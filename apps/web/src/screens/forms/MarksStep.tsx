@@ -2,7 +2,7 @@ import { Trash2 } from 'lucide-react'
 import { Button } from '../../ui/Button.tsx'
 import { TextInput } from '../../ui/Field.tsx'
 import { freshName } from './editForm.ts'
-import type { StepProps } from './FormBench.tsx'
+import type { StepProps } from './stepProps.ts'
 import { NumberCell } from './NumberCell.tsx'
 
 /** Spots that a piece must meet; those that matter most weigh most. */

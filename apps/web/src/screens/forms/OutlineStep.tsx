@@ -5,7 +5,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Field, SelectInput } from '../../ui/Field.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { bendStretch, removeStretch, snapped, splitStretch, startOfStretch } from './editForm.ts'
-import type { StepProps } from './FormBench.tsx'
+import type { StepProps } from './stepProps.ts'
 import { NumberCell } from './NumberCell.tsx'
 import { PhotoTrace } from './PhotoTrace.tsx'
 

@@ -181,7 +181,7 @@ function KitList({
   const inJob = pieces.filter((piece) => partOf(piece) !== undefined)
   const beside = pieces.filter((piece) => partOf(piece) === undefined)
   const nameOf = (id: string) => pieces.find((p) => p.id === id)?.name ?? id
-  const rules = kit.rules.filter((rule) => inJob.some((p) => p.id === rule.then))
+  const rules = kit.rules.filter((rule) => inJob.some((p) => p.id === rule.next))
   const ticks = inJob.filter((piece) => (arrivedOf(piece)?.arrived ?? 0) >= piece.count).length
   const row = (piece: Piece) => (
     <PieceRow
@@ -214,9 +214,9 @@ function KitList({
       {rules.length === 0 ? null : (
         <ul className="px-5 py-2 text-[16px] text-quiet">
           {rules.map((rule) => (
-            <li key={`${rule.first}-${rule.then}`}>
+            <li key={`${rule.first}-${rule.next}`}>
               <span className="text-ink">
-                {nameOf(rule.first)} before {nameOf(rule.then)}.
+                {nameOf(rule.first)} before {nameOf(rule.next)}.
               </span>{' '}
               {rule.reason}
             </li>

@@ -1,0 +1,166 @@
+import type { Page } from '@playwright/test'
+import { expect, test } from './shop.ts'
+
+const step = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
+const gap = (page: Page, number: number) =>
+  page.getByRole('listitem').nth(number - 1).getByRole('textbox', { name: 'gap' })
+
+test('a bonnet is measured with straightedge readings, kept, and laid', async ({ page, shop }) => {
+  // A part that nobody has measured, from a new job.
+  await page.goto(`${shop.url}/jobs/new`)
+  await page.getByLabel('Name of the model').fill('Selwick Tern')
+  await page.getByRole('radio', { name: 'saloon' }).click()
+  await page.getByRole('button', { name: 'Add this model' }).click()
+  await page.getByLabel('Customer').fill('Private owner')
+  await page.getByLabel('Number plate or fleet number').fill('KL 9')
+  await page.getByRole('button', { name: 'Bonnet', exact: true }).click()
+  await page.getByRole('button', { name: 'Take it in' }).click()
+  await page.getByRole('link', { name: 'Lay sheet' }).click()
+  await page.getByRole('link', { name: 'Measure it now' }).click()
+
+  // Outline: typed, one edge made a curve, undone and done again.
+  await page.getByLabel('New form: vehicle and part').fill('Selwick Tern bonnet')
+  const stretches = page.getByRole('region', { name: '1 Outline' }).getByRole('listitem')
+  await stretches.nth(0).getByRole('textbox', { name: 'to x' }).fill('520')
+  await stretches.nth(1).getByRole('textbox', { name: 'to x' }).fill('600')
+  await stretches.nth(2).getByRole('textbox', { name: 'to x' }).fill('-600')
+  await stretches.nth(3).getByRole('textbox', { name: 'to x' }).fill('-520')
+  await page.getByRole('combobox', { name: 'Stretch 3 runs' }).selectOption('curve')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('combobox', { name: 'Stretch 3 runs' })).toHaveValue('line')
+  await page.getByRole('button', { name: 'Redo' }).click()
+  await expect(page.getByRole('combobox', { name: 'Stretch 3 runs' })).toHaveValue('spline')
+
+  // Bow: the app says where to lay the straightedge, until enough is known.
+  await step(page, '2 Bow')
+  await expect(page.getByText('Next: across, middle.')).toBeVisible()
+  const height = (x: number, y: number) => -1.1e-4 * x * x - 2e-4 * y * y
+  for (let i = 0; i < 12; i++) {
+    const enough = page.getByText('Enough is known.')
+    const next = page.getByText(/^Next: /)
+    await expect(enough.or(next).first()).toBeVisible()
+    if (await enough.isVisible()) break
+    const told = (await page.getByText(/gap read in the middle/).textContent()) ?? ''
+    const [fx = 0, fy = 0, tx = 0, ty = 0] = (told.match(/-?\d+, -?\d+/g) ?? []).flatMap((p) => p.split(', ').map(Number))
+    const sagitta = height((fx + tx) / 2, (fy + ty) / 2) - (height(fx, fy) + height(tx, ty)) / 2
+    await page.getByRole('button', { name: 'Lay it there' }).click()
+    await gap(page, i + 1).fill(sagitta.toFixed(1))
+    await expect(page.getByText(told, { exact: true })).toBeHidden()
+  }
+  await expect(page.getByText('Enough is known.')).toBeVisible()
+  await expect(page.getByTestId('form-grade')).toContainText('Grade')
+
+  // A reading that contradicts the others is named where it stands.
+  const right = await gap(page, 1).inputValue()
+  await gap(page, 1).fill('-150')
+  await expect(page.getByRole('alert').first()).toContainText('contradict')
+  await expect(page.getByText('Measure this one again.').first()).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Keep this form' })).toBeDisabled()
+  await gap(page, 1).fill(right)
+  await expect(page.getByText('Enough is known.')).toBeVisible()
+
+  // Features and edges.
+  await step(page, '3 Features')
+  await page.getByRole('button', { name: 'Body line', exact: true }).click()
+  await page.getByRole('textbox', { name: 'turns' }).fill('5')
+  await step(page, '4 Edges')
+  await page.getByRole('combobox', { name: 'bottom edge ends with' }).selectOption('wrap')
+  await expect(page.getByText(/notch each corner/)).toBeVisible()
+  await page.getByRole('button', { name: 'Keep this form' }).click()
+
+  // Laid, without a pattern: cut from the roll.
+  await expect(page.getByTestId('worst-edge')).toBeVisible({ timeout: 60_000 })
+  await page.getByRole('link', { name: 'Kit' }).click()
+  await page.getByRole('button', { name: /Check all/ }).click()
+  await expect(page.getByText('No pattern of this part is at hand.')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText(/over on each side/)).toBeVisible()
+})
+
+test('a point of the outline is dragged to its place and the part in space follows', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/forms/drover-grille-bar`)
+  const area = page.getByText(/m²$/)
+  await expect(area).toBeVisible()
+  const before = await area.textContent()
+  const corner = page.getByRole('button', { name: 'end of stretch 2' })
+  const box = await corner.boundingBox()
+  if (box === null) throw new Error('no corner')
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width / 2, box.y - 60, { steps: 6 })
+  await page.mouse.up()
+  await expect(area).not.toHaveText(before ?? '')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(area).toHaveText(before ?? '')
+})
+
+test('a form that a fit has used is not changed but superseded', async ({ page, shop }) => {
+  const version = async () => {
+    const form = await (await fetch(`${shop.url}/api/forms/pipit-bonnet`)).json()
+    return form.version as number
+  }
+  const rename = async (name: string) => {
+    await page.goto(`${shop.url}/forms/pipit-bonnet`)
+    await page.getByLabel(/^Form, version/).fill(name)
+    await page.getByRole('button', { name: 'Keep this form' }).click()
+    await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible()
+  }
+  await rename('Velmora Pipit bonnet, again')
+  expect(await version()).toBe(1)
+  await page.goto(`${shop.url}/jobs/0412/fit/0412-bonnet`)
+  await page.getByRole('button', { name: /Start/ }).click({ timeout: 60_000 })
+  await expect(page.getByTestId('headline')).toBeVisible()
+  await expect(page.getByText('storing')).toBeHidden()
+  await rename('Velmora Pipit bonnet, measured anew')
+  expect(await version()).toBe(2)
+  const job = await (await fetch(`${shop.url}/api/jobs/0412`)).json()
+  expect(job.parts.find((p: { id: string }) => p.id === '0412-bonnet').formVersion).toBe(1)
+})
+
+/** A dome of 160 x 100 mm as a plain STL, lying on its side, in centimetres. */
+function scannedDome(): string {
+  const z = (x: number, y: number) => 12 * (1 - (x / 80) ** 2) * (1 - (y / 50) ** 2)
+  const point = (i: number, j: number) => {
+    const [x, y] = [-80 + 10 * i, -50 + 10 * j]
+    return `vertex ${x / 10} ${z(x, y) / 10} ${y / 10}`
+  }
+  const facet = (...corners: string[]) => `facet normal 0 0 0\nouter loop\n${corners.join('\n')}\nendloop\nendfacet`
+  const facets: string[] = []
+  for (let i = 0; i < 16; i++)
+    for (let j = 0; j < 10; j++) {
+      facets.push(facet(point(i, j), point(i + 1, j), point(i, j + 1)))
+      facets.push(facet(point(i + 1, j), point(i + 1, j + 1), point(i, j + 1)))
+    }
+  return `solid dome\n${facets.join('\n')}\nendsolid dome\n`
+}
+
+test('a scan becomes a form: unit, three places, outline and heights', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/forms/new?scan=1`)
+  const file = page.getByLabel('Scan, OBJ, STL or PLY')
+  await file.setInputFiles({ name: 'dome.txt', mimeType: 'text/plain', buffer: Buffer.from('x') })
+  await expect(page.getByRole('alert')).toContainText('choose a file that ends in .obj, .stl or .ply')
+  await file.setInputFiles({ name: 'dome.stl', mimeType: 'model/stl', buffer: Buffer.from(scannedDome()) })
+  await expect(page.getByTestId('scan-size')).toHaveText('16 x 1 x 10 mm')
+  await page.getByRole('radio', { name: 'cm' }).click()
+  await expect(page.getByTestId('scan-size')).toHaveText('160 x 12 x 100 mm')
+  // Seen as it lies it has no height in the drawing: three places turn it.
+  const view = page.getByRole('img', { name: /The scan/ }).locator('canvas')
+  await expect(view).toBeVisible()
+  const box = await view.boundingBox()
+  if (box === null) throw new Error('no view')
+  const [mx, my] = [box.x + box.width / 2, box.y + box.height / 2]
+  // Looking from below and in front, the dome is seen from its back edge upward; tap well inside it.
+  for (const [dx, dy] of [
+    [0, 0],
+    [60, 0],
+    [0, -18],
+  ] as const) {
+    await page.mouse.click(mx + dx, my + dy)
+    await page.waitForTimeout(150)
+  }
+  await expect(page.getByText('3 of 3')).toBeVisible()
+  await page.getByRole('button', { name: 'Make it a form' }).click()
+  await expect(page.getByText('Scan kept to within')).toBeVisible()
+  await page.getByLabel('New form: vehicle and part').fill('Scanned dome')
+  await page.getByRole('button', { name: 'Keep this form' }).click()
+  await expect(page.getByLabel(/^Form, version 1/)).toHaveValue('Scanned dome')
+})
