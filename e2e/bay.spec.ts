@@ -7,7 +7,14 @@ test('the bay shows the vehicle of today, its parts and what comes next', async 
   await expect(page.getByRole('heading', { name: /Velmora Pipit/ })).toBeVisible()
   await expect(page.getByText('0 of 2 parts done')).toBeVisible()
   await expect(page.getByText('Bonnet: open the lay sheet')).toBeVisible()
-  await expect(page.getByRole('link', { name: 'Lay sheet' })).toHaveCount(2)
+  const here = page.getByRole('region', { name: /Velmora Pipit/ })
+  await expect(here.getByRole('link', { name: 'Lay sheet' })).toHaveCount(2)
+  // A vehicle with many parts shows those that matter now; those that come later are listed apart.
+  const estate = page.getByRole('region', { name: /Ondrel Skua/ })
+  await expect(estate.getByRole('link', { name: 'Lay sheet' })).toHaveCount(3)
+  await estate.getByRole('button', { name: '7 more parts' }).click()
+  await expect(estate.getByRole('link', { name: 'Lay sheet' })).toHaveCount(10)
+  await expect(page.getByRole('region', { name: 'Coming' })).toContainText('Tarnbeck Drover')
 })
 
 test('an unknown job, part or page says so and leads back', async ({ page, shop, quiet }) => {
@@ -71,5 +78,40 @@ for (const theme of ['Daylight', 'Dark bay'])
     await noBarriers(page)
     await page.goto(`${shop.url}/jobs/0412/record/0412-bonnet`)
     await expect(page.getByRole('heading', { name: /Steps/ })).toBeVisible()
+    await noBarriers(page)
+  })
+
+for (const theme of ['day', 'bay'])
+  test(`no barriers before the fit either, theme ${theme}`, async ({ page, shop }) => {
+    test.slow()
+    await page.request.patch(`${shop.url}/api/shop`, { data: { theme } })
+    const views: [string, RegExp][] = [
+      ['/jobs/0412/walk-round', /^Found/],
+      ['/jobs/0412/kit', /kit/],
+      ['/jobs/new', /Which vehicle/],
+      ['/shelf', /^Shelf/],
+      ['/shelf/pieces/pipit-bonnet-piece', /^Bonnet/],
+      ['/shelf/import', /Bring in a pattern/],
+      ['/forms', /^Forms/],
+    ]
+    for (const [path, heading] of views) {
+      await page.goto(shop.url + path)
+      await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible()
+      await expect(page.locator('html')).toHaveAttribute('data-theme', theme)
+      await noBarriers(page)
+    }
+    await page.goto(`${shop.url}/forms/drover-grille-bar`)
+    await expect(page.getByTestId('form-grade')).toBeVisible()
+    for (const step of theme === 'day' ? ['2 Bow', '3 Features', '5 Marks'] : ['4 Edges', '1 Outline']) {
+      await page.getByRole('button', { name: step }).click()
+      await noBarriers(page)
+    }
+    await page.goto(`${shop.url}/jobs/0412/walk-round`)
+    await page.getByRole('button', { name: 'Bonnet', exact: true }).click()
+    await noBarriers(page)
+    await page.getByRole('button', { name: 'repainted' }).click()
+    await noBarriers(page)
+    await page.getByRole('button', { name: 'Done' }).click()
+    await page.getByRole('button', { name: 'Customer reads and signs' }).click()
     await noBarriers(page)
   })

@@ -3,7 +3,10 @@ import { expect, test } from './shop.ts'
 
 const step = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
 const gap = (page: Page, number: number) =>
-  page.getByRole('listitem').nth(number - 1).getByRole('textbox', { name: 'gap' })
+  page
+    .getByRole('listitem')
+    .nth(number - 1)
+    .getByRole('textbox', { name: 'gap' })
 
 test('a bonnet is measured with straightedge readings, kept, and laid', async ({ page, shop }) => {
   // A part that nobody has measured, from a new job.
@@ -41,7 +44,9 @@ test('a bonnet is measured with straightedge readings, kept, and laid', async ({
     await expect(enough.or(next).first()).toBeVisible()
     if (await enough.isVisible()) break
     const told = (await page.getByText(/gap read in the middle/).textContent()) ?? ''
-    const [fx = 0, fy = 0, tx = 0, ty = 0] = (told.match(/-?\d+, -?\d+/g) ?? []).flatMap((p) => p.split(', ').map(Number))
+    const [fx = 0, fy = 0, tx = 0, ty = 0] = (told.match(/-?\d+, -?\d+/g) ?? []).flatMap((p) =>
+      p.split(', ').map(Number),
+    )
     const sagitta = height((fx + tx) / 2, (fy + ty) / 2) - (height(fx, fy) + height(tx, ty)) / 2
     await page.getByRole('button', { name: 'Lay it there' }).click()
     await gap(page, i + 1).fill(sagitta.toFixed(1))

@@ -44,8 +44,8 @@ test('a kit is checked in: one piece missing, one spare, one from another box, t
   await expect(page.getByText('1 missing')).toBeVisible()
 
   // The lot that came is the lot on the record.
-  await page.goto(`${shop.url}/jobs/0412/record/0412-headlamp-left`)
-  await expect(page.getByText('DG-2611-02')).toBeVisible()
+  const record = await (await fetch(`${shop.url}/api/parts/0412-headlamp-left/record`)).json()
+  expect(record.lot).toBe('DG-2611-02')
 })
 
 test('every piece is held up to its part before it is peeled', async ({ page, shop }) => {
@@ -113,19 +113,39 @@ test('a drawing without a unit is measured against the part; a broken one is ref
 }) => {
   await page.goto(`${shop.url}/shelf/import?piece=pipit-bonnet-piece`)
   const bring = (name: string, text: string) =>
-    page
-      .getByLabel('Drawing, SVG or DXF')
-      .setInputFiles({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) })
+    page.getByLabel('Drawing, SVG or DXF').setInputFiles({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) })
   const box = '<path d="M0 0L53 0L53 39L0 39Z"/>'
-  await bring('inches.svg', `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 60 40">${box}<script>x()</script></svg>`)
+  await bring(
+    'inches.svg',
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 60 40">${box}<script>x()</script></svg>`,
+  )
   await expect(page.getByText('the drawing seems to be in inches')).toBeVisible()
   await expect(page.getByText('1 scripts left out.')).toBeVisible()
   await page.getByRole('radio', { name: 'in', exact: true }).click()
   await expect(page.getByTestId('pattern-size')).toContainText('1346 x 991 mm')
-  await bring('open.svg', '<svg xmlns="http://www.w3.org/2000/svg" width="90mm" height="90mm" viewBox="0 0 90 90"><path d="M0 0L80 0L80 60L0 60L0 30"/></svg>')
+  await bring(
+    'open.svg',
+    '<svg xmlns="http://www.w3.org/2000/svg" width="90mm" height="90mm" viewBox="0 0 90 90"><path d="M0 0L80 0L80 60L0 60L0 30"/></svg>',
+  )
   await page.getByRole('radio', { name: 'as stated' }).click()
   await expect(page.getByRole('alert')).toContainText('its ends are 30 mm apart')
   await expect(page.getByRole('button', { name: 'Keep this pattern' })).toBeDisabled()
+})
+
+test('a pattern is enlarged along one edge, and saved so', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/shelf/pieces/drover-side-panel`)
+  const size = page.getByText(/^\d+ mm x \d+ mm$/)
+  const before = ((await size.textContent()) ?? '').match(/\d+/g)?.map(Number) ?? []
+  await page.getByText('Enlarge along some edges').click()
+  await page.getByLabel('front edge').fill('16')
+  await page.getByLabel('front edge').press('Enter')
+  await page.getByRole('button', { name: 'Enlarge', exact: true }).click()
+  await expect(page.getByText('Shown enlarged.')).toBeVisible({ timeout: 60_000 })
+  const after = ((await size.textContent()) ?? '').match(/\d+/g)?.map(Number) ?? []
+  expect(Math.abs((after[0] ?? 0) - (before[0] ?? 0) - 16)).toBeLessThanOrEqual(2)
+  expect(Math.abs((after[1] ?? 0) - (before[1] ?? 0))).toBeLessThanOrEqual(2)
+  await page.getByRole('button', { name: 'As it was' }).click()
+  await expect(size).toHaveText(`${before[0]} mm x ${before[1]} mm`)
 })
 
 test('a kit goes out as one file and comes back', async ({ page, shop }) => {

@@ -1,6 +1,6 @@
 import { boundsOf, type Vec2 } from '@truelay/core/geometry'
 import { type BodyPlan, type Face, type Slot, spotInSlot, spotOnSheet } from '@truelay/core/vehicle'
-import { type PointerEvent, useMemo, useRef } from 'react'
+import { type KeyboardEvent, type PointerEvent, useMemo, useRef } from 'react'
 
 export interface CoveredPart {
   readonly slot: string
@@ -81,17 +81,20 @@ export function VehicleSheet({ plan, covered, marks, chosenSlot, chosenMark, onT
         <path
           key={slot.id}
           d={slotPath(slot)}
-          role="button"
-          aria-label={slot.name}
-          tabIndex={onTap === undefined ? -1 : 0}
-          onPointerUp={tap(slot)}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter' || event.key === ' ') {
-              event.preventDefault()
-              onTap?.(slot, [0.5, 0.5])
-            }
-          }}
-          className="cursor-pointer outline-none focus-visible:stroke-petrol hover:stroke-petrol"
+          {...(onTap === undefined
+            ? {}
+            : {
+                role: 'button',
+                'aria-label': slot.name,
+                tabIndex: 0,
+                onPointerUp: tap(slot),
+                onKeyDown: (event: KeyboardEvent) => {
+                  if (event.key !== 'Enter' && event.key !== ' ') return
+                  event.preventDefault()
+                  onTap(slot, [0.5, 0.5])
+                },
+                className: 'cursor-pointer outline-none focus-visible:stroke-petrol hover:stroke-petrol',
+              })}
           fill={chosenSlot === slot.id ? 'var(--amber-tint)' : 'transparent'}
           stroke={chosenSlot === slot.id ? 'var(--amber)' : 'var(--ink)'}
           strokeOpacity={chosenSlot === slot.id ? 1 : coveredSlots.has(slot.id) ? 0 : 0.45}

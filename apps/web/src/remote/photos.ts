@@ -16,8 +16,10 @@ export async function keepPhoto(file: Blob): Promise<PhotoOutcome> {
   if (bitmap === null)
     return { ok: false, problem: 'That file is no photo this tablet can read. Take it again, or choose a JPEG or PNG.' }
   try {
-    const whole = await send(await drawn(bitmap, wholePx))
-    const small = await send(await drawn(bitmap, smallPx))
+    const [whole, small] = await Promise.all(
+      [wholePx, smallPx].map(async (mostPx) => send(await drawn(bitmap, mostPx))),
+    )
+    if (whole === undefined || small === undefined) throw new Error('The photo could not be kept. Try again.')
     return {
       ok: true,
       photo: photo.parse({ id: whole.id, smallId: small.id, widthPx: whole.widthPx, heightPx: whole.heightPx }),

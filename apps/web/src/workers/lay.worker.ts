@@ -1,4 +1,4 @@
-import { dryCheck, place } from '@truelay/core/align'
+import { dryCheck, type PiecePattern, place } from '@truelay/core/align'
 import { buildSurface, type PartSurface } from '@truelay/core/form'
 import {
   fingerForecast,
@@ -13,7 +13,7 @@ import {
 } from '@truelay/core/lay'
 import { type PartPlan, type PieceShift, placePart, workOutPart } from '@truelay/core/plan'
 import { done, type Result } from '@truelay/core/result'
-import { barWidthMm, cutSize, rollOrPattern } from '@truelay/core/stock'
+import { barWidthMm, cutSize, enlargePattern, type GrowthByEdge, rollOrPattern } from '@truelay/core/stock'
 import { inWords, showLength, showTemperature, showVolume } from '@truelay/core/units'
 import { expose } from 'comlink'
 import type { DryAnswer } from './dryCheckWork.ts'
@@ -65,6 +65,20 @@ const layWorker = {
       placement: { outline: part.outline, holes: part.holes, spots, rules, piece: place(pattern, registered) },
       plan: plan.value,
     })
+  },
+
+  /** The pattern enlarged along some edges of its part, mm. */
+  enlarge(question: LayQuestion, growth: GrowthByEdge): Result<PiecePattern> {
+    const { form, film, practice, found } = question
+    const surface = buildSurface(form)
+    if (!surface.ok) return surface
+    const { take, warmStretch } = film.handling
+    const worked = workedLay(surface.value.mesh, { take, limit: 1 + warmStretch })
+    if (!worked.ok) return worked
+    const placed = placePart(form, surface.value, worked.value, question.pattern, practice, found)
+    if (!placed.ok) return placed
+    const { part, registered, pattern } = placed.value
+    return done(enlargePattern(pattern, part, registered, growth))
   },
 
   /** The piece held up to the part, liner on; and whether to cut from the roll instead. */

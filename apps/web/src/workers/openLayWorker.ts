@@ -1,5 +1,6 @@
 import type { PieceShift } from '@truelay/core/plan'
 import { failure, type Result, refused } from '@truelay/core/result'
+import type { GrowthByEdge } from '@truelay/core/stock'
 import { proxy, wrap } from 'comlink'
 import type { LayWorker } from './lay.worker.ts'
 import type { LayQuestion } from './layWork.ts'
@@ -20,6 +21,7 @@ export function openLayWorker() {
     begin: (question: LayQuestion) => Promise.race([remote.begin(question), stopped]),
     finish: (shift: PieceShift, onProgress: (share: number) => void) =>
       Promise.race([remote.finish(shift, proxy(onProgress)), stopped]),
+    enlarge: (question: LayQuestion, growth: GrowthByEdge) => Promise.race([remote.enlarge(question, growth), stopped]),
     dryCheck: (question: LayQuestion) => Promise.race([remote.dryCheck(question), stopped]),
     replan: (shift: PieceShift) => Promise.race([remote.replan(shift), stopped]),
     close() {

@@ -29,8 +29,8 @@ export function FormFigures({ form, answer, onChange }: FormFiguresProps) {
   return (
     <div className="min-h-0 flex-1 overflow-y-auto p-4">
       <p className="label text-[15px] text-quiet">
-        <span className="text-[var(--orange)]">orange</span> bends both ways,{' '}
-        <span className="text-[var(--violet)]">violet</span> is a saddle, pale lies flat or bends one way
+        <Swatch className="bg-orange" /> bends both ways <Swatch className="bg-violet" /> saddle{' '}
+        <Swatch className="border border-ink/40 bg-chalk" /> flat, or bends one way only
       </p>
       {answer === null ? null : (
         <>
@@ -101,3 +101,7 @@ function Row({ term, children }: { readonly term: string; readonly children: Rea
     </div>
   )
 }
+
+const Swatch = ({ className }: { readonly className: string }) => (
+  <span aria-hidden="true" className={`ml-1 inline-block size-3.5 align-middle ${className}`} />
+)

@@ -1,11 +1,14 @@
+import type { PiecePattern } from '@truelay/core/align'
 import { boundsOf } from '@truelay/core/geometry'
+import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { PieceShape } from '../../drawings/PieceShape.tsx'
-import { useShelfQuery } from '../../remote/api.ts'
+import { useFormsQuery, useShelfQuery, useShopQuery } from '../../remote/api.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button, buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
+import { EnlargePiece } from './EnlargePiece.tsx'
 import { saveFile } from './saveFile.ts'
 
 const sideWords = { left: 'driver’s side', right: 'passenger’s side', middle: 'middle' } as const
@@ -14,6 +17,9 @@ const sideWords = { left: 'driver’s side', right: 'passenger’s side', middle
 export function PieceScreen() {
   const { pieceId = '' } = useParams()
   const { data: shelf, error } = useShelfQuery()
+  const { data: forms } = useFormsQuery()
+  const { data: shop } = useShopQuery()
+  const [enlarged, setEnlarged] = useState<PiecePattern | null>(null)
   if (shelf === undefined)
     return error === undefined ? <Busy text="Opening the piece" /> : <Failed {...failureOf(error)} />
   const piece = shelf.pieces.find((p) => p.id === pieceId)
@@ -25,7 +31,8 @@ export function PieceScreen() {
         </Link>
       </Failed>
     )
-  const { pattern } = piece
+  const pattern = enlarged ?? piece.pattern
+  const form = forms?.find((f) => f.id === piece.formId)
   const { min, max } = boundsOf(pattern.outline)
   const film = shelf.films.find((f) => f.id === piece.filmId)
   const kit = shelf.kits.find((k) => k.id === piece.kitId)
@@ -63,6 +70,17 @@ export function PieceScreen() {
             <Row term="Cut-outs">{pattern.cutOuts.length}</Row>
             <Row term="Reference marks">{pattern.marks.map((m) => m.name).join(', ') || 'none'}</Row>
           </dl>
+          {form === undefined || film === undefined || shop === undefined ? null : (
+            <EnlargePiece
+              key={piece.id}
+              piece={piece}
+              form={form}
+              film={film}
+              shop={shop}
+              enlarged={enlarged !== null}
+              onEnlarged={setEnlarged}
+            />
+          )}
           <div className="mt-5 grid grid-cols-2 gap-2">
             <Button onClick={() => void svg()}>Save as SVG</Button>
             <Button onClick={() => void dxf()}>Save as DXF</Button>

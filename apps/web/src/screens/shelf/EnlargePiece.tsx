@@ -1,0 +1,88 @@
+import type { Film, Form, Piece, Shop } from '@truelay/contract'
+import type { PiecePattern } from '@truelay/core/align'
+import { usualSchools } from '@truelay/core/plan'
+import { practiceWith } from '@truelay/core/practice'
+import { useState } from 'react'
+import { Button } from '../../ui/Button.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { openLayWorker } from '../../workers/openLayWorker.ts'
+
+interface EnlargePieceProps {
+  readonly piece: Piece
+  readonly form: Form
+  readonly film: Film
+  readonly shop: Shop
+  readonly enlarged: boolean
+  readonly onEnlarged: (pattern: PiecePattern | null) => void
+}
+
+/** More film along chosen edges only, as for a wrap; the other edges stay where they are. */
+export function EnlargePiece({ piece, form, film, shop, enlarged, onEnlarged }: EnlargePieceProps) {
+  const [growth, setGrowth] = useState<Readonly<Record<string, number>>>({})
+  const [busy, setBusy] = useState(false)
+  const [problem, setProblem] = useState<string | null>(null)
+  const wanted = Object.fromEntries(Object.entries(growth).filter(([, mm]) => mm !== 0))
+  const enlarge = async () => {
+    setBusy(true)
+    setProblem(null)
+    const worker = openLayWorker()
+    const result = await worker.enlarge(
+      {
+        partId: piece.id,
+        partName: piece.name,
+        form,
+        film,
+        pattern: piece.pattern,
+        schools: usualSchools(form, film),
+        stock: { alcoholPercent: shop.stockAlcoholPercent },
+        practice: practiceWith(shop.practice),
+        units: shop.units,
+        found: [],
+        room: { temperatureC: 20, humidityPercent: 50 },
+        low: false,
+      },
+      wanted,
+    )
+    worker.close()
+    setBusy(false)
+    if (result.ok) onEnlarged(result.value)
+    else setProblem(`${result.failure.sentence} ${result.failure.fix}`)
+  }
+  return (
+    <details className="mt-4 border-t border-hair pt-2">
+      <summary className="label-strong min-h-11 cursor-pointer py-2 text-[17px] text-petrol">
+        Enlarge along some edges
+      </summary>
+      <div className="grid grid-cols-2 gap-x-4 gap-y-2">
+        {form.edges.map((edge) => (
+          <NumberField
+            key={edge.name}
+            label={edge.label}
+            unit="mm"
+            value={growth[edge.name] ?? 0}
+            digits={0}
+            min={-20}
+            max={80}
+            onCommit={(mm) => setGrowth((before) => ({ ...before, [edge.name]: mm }))}
+          />
+        ))}
+      </div>
+      <div className="mt-3 flex gap-2">
+        <Button look="go" disabled={busy || Object.keys(wanted).length === 0} onClick={() => void enlarge()}>
+          {busy ? 'Working it out' : 'Enlarge'}
+        </Button>
+        {enlarged ? <Button onClick={() => onEnlarged(null)}>As it was</Button> : null}
+      </div>
+      {enlarged ? (
+        <p role="status" className="mt-2 text-[15px] text-quiet">
+          Shown enlarged. Save it as SVG or DXF for the plotter; the piece on the shelf stays as it is.
+        </p>
+      ) : null}
+      {problem === null ? null : (
+        <p role="alert" className="mt-2 text-[15px] text-stop">
+          {problem}
+        </p>
+      )}
+    </details>
+  )
+}
