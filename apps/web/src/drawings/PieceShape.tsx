@@ -27,7 +27,8 @@ export function PieceShape({
         fill="var(--film)"
         fillOpacity="0.7"
         stroke="var(--petrol)"
-        strokeWidth={1.2 * unit}
+        strokeWidth="1.8"
+        vectorEffect="non-scaling-stroke"
         strokeLinejoin="round"
       />
       {pattern.marks.map(({ name, at: [x, y] }) => (
@@ -35,7 +36,8 @@ export function PieceShape({
           key={name}
           d={`M${x - 2 * unit} ${-y}h${4 * unit}M${x} ${-y - 2 * unit}v${4 * unit}`}
           stroke="var(--ink)"
-          strokeWidth={0.8 * unit}
+          strokeWidth="1.6"
+          vectorEffect="non-scaling-stroke"
         />
       ))}
     </svg>

@@ -55,7 +55,7 @@ export function VehicleSheet({ plan, covered, marks, chosenSlot, chosenMark, onT
   return (
     <svg
       ref={ref}
-      viewBox={`0 0 ${plan.width} ${plan.height}`}
+      viewBox={`-30 -30 ${plan.width + 60} ${plan.height + 60}`}
       className="h-full w-full touch-manipulation select-none"
       role="group"
       aria-label="The vehicle, opened like a box"
