@@ -33,6 +33,66 @@ await keep('lay-sheet-headlamp', 2500)
 await page.goto(`${url}/shop`)
 await keep('shop')
 
+const tap = (name) => page.getByRole('button', { name, exact: true }).click()
+const button = (name) => page.getByRole('button', { name }).click()
+await page.goto(`${url}/jobs/0413/walk-round`)
+await tap('Rear door pillar, driver’s side')
+await button('swirls in the gloss')
+await button('Done')
+await tap('Tail lamp, outer part, driver’s side')
+await button('casting marks')
+await button('25 mm')
+await button('Done')
+await tap('Front door, passenger’s side')
+await button('water-repelling coating')
+await button('Done')
+await keep('walk-round')
+await button('Customer reads and signs')
+await page.getByLabel('Your name').fill('M. Sandvik')
+const field = await page.getByLabel('Sign here').boundingBox()
+await page.mouse.move(field.x + 60, field.y + 90)
+await page.mouse.down()
+for (const [x, y] of [
+  [90, 40],
+  [120, 95],
+  [150, 55],
+  [190, 90],
+  [260, 60],
+  [330, 80],
+])
+  await page.mouse.move(field.x + x, field.y + y, { steps: 5 })
+await page.mouse.up()
+await keep('sign-off')
+await page.goto(`${url}/jobs/0412/kit`)
+await page.getByLabel('Scan a label here').fill('TL1/pipit-headlamp-left-piece/DG-2610-17')
+await page.keyboard.press('Enter')
+await button('Check all 2 parts')
+await page.getByText('Fits', { exact: true }).nth(1).waitFor({ timeout: 60_000 })
+await keep('kit')
+await page.goto(`${url}/jobs/new`)
+await button(/Tarnbeck Drover/)
+await tap('Grille, top bar')
+await tap('Sliding door, driver’s side')
+await keep('new-job')
+await page.goto(`${url}/forms/pipit-bumper`)
+await button('2 Bow')
+await page.getByTestId('form-grade').waitFor()
+await keep('form', 2500)
+await page.goto(`${url}/shelf`)
+await keep('shelf')
+await page.goto(`${url}/shelf/pieces/pipit-door-left`)
+const [file] = await Promise.all([page.waitForEvent('download'), button('Save as SVG')])
+await page.goto(`${url}/shelf/import`)
+await page.getByLabel('Drawing, SVG or DXF').setInputFiles(
+  await file.path().then(async (path) => ({
+    name: 'door.svg',
+    mimeType: 'image/svg+xml',
+    buffer: await (await import('node:fs/promises')).readFile(path),
+  })),
+)
+await page.getByTestId('pattern-size').waitFor()
+await keep('import')
+
 await page.goto(`${url}/jobs/0412/fit/0412-bonnet`)
 await page.getByRole('button', { name: /Start/ }).click({ timeout: 60_000 })
 for (let i = 0; i < 40; i++) {

@@ -4,12 +4,11 @@ import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { formDoc, jobBundle, kitCheck, shelf, walkRound } from '@truelay/contract'
+import { formDoc, idFromName, jobBundle, kitCheck, shelf, walkRound } from '@truelay/contract'
 import pino from 'pino'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { type Database, openDatabase } from './database/openDatabase.ts'
 import { createApp } from './http/app.ts'
-import { idFrom } from './names/idFrom.ts'
 import { openPhotoStore } from './photos/photoStore.ts'
 import { seedDemo } from './seed/seedDemo.ts'
 
@@ -220,7 +219,7 @@ describe('forms', () => {
 })
 
 test('ids are made of names, and numbered where they are taken', () => {
-  expect(idFrom('Selwick Tern, 2nd', new Set())).toBe('selwick-tern-2nd')
-  expect(idFrom('Größe', new Set(['gro-e', 'große', 'groe']))).toMatch(/^[a-z0-9-]+$/)
-  expect(idFrom('!!', new Set(['unnamed']))).toBe('unnamed-2')
+  expect(idFromName('Selwick Tern, 2nd', new Set())).toBe('selwick-tern-2nd')
+  expect(idFromName('Größe', new Set(['gro-e', 'große', 'groe']))).toMatch(/^[a-z0-9-]+$/)
+  expect(idFromName('!!', new Set(['unnamed']))).toBe('unnamed-2')
 })

@@ -14,6 +14,7 @@ export {
 } from './fit/fitEvents.ts'
 export { applyFitEvent, type FitState, notBegun, replayFit, runningWait } from './fit/fitState.ts'
 export { edgeCode, type Form, formDoc, partMaterial } from './formDoc.ts'
+export { idFromName } from './idFromName.ts'
 export {
   type FilmId,
   type FormId,

@@ -1,8 +1,7 @@
-import { type ModelId, modelId, type NewModel, type VehicleModel, vehicleModel } from '@truelay/contract'
+import { idFromName, type ModelId, modelId, type NewModel, type VehicleModel, vehicleModel } from '@truelay/contract'
 import { bodyPlan } from '@truelay/core/vehicle'
 import { eq } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import { idFrom } from '../names/idFrom.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
 import { models } from './table.ts'
 
@@ -28,7 +27,7 @@ export const addModel = (database: Database, draft: NewModel): Promise<VehicleMo
       })
     const model = vehicleModel.parse({
       ...draft,
-      id: modelId.parse(idFrom(draft.name, new Set(known.map((m) => m.id)))),
+      id: modelId.parse(idFromName(draft.name, new Set(known.map((m) => m.id)))),
       parts: bodyPlan(draft.kind).slots.map(({ id, name }) => ({
         name,
         slot: id,

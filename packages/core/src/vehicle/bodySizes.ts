@@ -27,6 +27,22 @@ export interface BodySize {
 
 const shape = (line: readonly Vec2[], glass = false) => ({ glass, line })
 
+/** Cars are much alike from the front. */
+const carEnd: Pick<BodySize, 'end' | 'windscreen'> = {
+  end: [
+    [0.46, 0.14],
+    [0.5, 0.35],
+    [0.49, 0.6],
+    [0.44, 0.7],
+    [0.36, 0.96],
+    [0.3, 1],
+  ],
+  windscreen: [
+    [0.41, 0.68],
+    [0.34, 0.93],
+  ],
+}
+
 export const bodySizes: Readonly<Record<BodyKind, BodySize>> = {
   'city hatch': {
     lengthMm: 3900,
@@ -76,18 +92,7 @@ export const bodySizes: Readonly<Record<BodyKind, BodySize>> = {
         true,
       ),
     ],
-    end: [
-      [0.46, 0.14],
-      [0.5, 0.35],
-      [0.49, 0.6],
-      [0.44, 0.7],
-      [0.36, 0.96],
-      [0.3, 1],
-    ],
-    windscreen: [
-      [0.41, 0.68],
-      [0.34, 0.93],
-    ],
+    ...carEnd,
     rearWindow: [
       [0.38, 0.72],
       [0.33, 0.92],
@@ -213,18 +218,7 @@ export const bodySizes: Readonly<Record<BodyKind, BodySize>> = {
         true,
       ),
     ],
-    end: [
-      [0.46, 0.14],
-      [0.5, 0.35],
-      [0.49, 0.6],
-      [0.44, 0.7],
-      [0.36, 0.96],
-      [0.3, 1],
-    ],
-    windscreen: [
-      [0.41, 0.68],
-      [0.34, 0.93],
-    ],
+    ...carEnd,
     rearWindow: [
       [0.38, 0.7],
       [0.34, 0.92],

@@ -1,4 +1,4 @@
-import { type Form, formDoc, partId } from '@truelay/contract'
+import { type Form, formDoc, idFromName, partId } from '@truelay/contract'
 import { useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { useFormsQuery, useSaveFormMutation, useTakeFormMutation } from '../../remote/api.ts'
@@ -7,7 +7,6 @@ import { buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { blankForm } from './editForm.ts'
 import { FormBench } from './FormBench.tsx'
-import { idFromName } from './idFromName.ts'
 import { ScanImport } from './ScanImport.tsx'
 
 /** Measuring a part: a new one, or one that is on file. */
@@ -34,7 +33,8 @@ export function FormScreen() {
   if (isNew && search.has('scan') && scanned === null) return <ScanImport onMade={setScanned} />
   const first = known ?? scanned ?? formDoc.parse(blankForm('new-part', 'New part'))
   const save = async (draft: Form): Promise<string | null> => {
-    const taken = new Set<string>(forms.map((form) => form.id))
+    // "new" is the address of the empty bench.
+    const taken = new Set<string>(['new', ...forms.map((form) => form.id)])
     const whole = formDoc.safeParse(isNew ? { ...draft, id: idFromName(draft.name, taken) } : draft)
     if (!whole.success) return 'Something in this form is out of range. Check the last figure that was typed.'
     const outcome = await saveForm(whole.data)

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
 import type { PhotoUnder } from '../../drawings/FormSketch.tsx'
 import { Button } from '../../ui/Button.tsx'
+import { FileButton } from '../../ui/FileButton.tsx'
 import { NumberCell } from './NumberCell.tsx'
 
 interface PhotoTraceProps {
@@ -10,7 +11,6 @@ interface PhotoTraceProps {
 
 /** A photo under the drawing, to trace over: taken straight on, with a known width to give its scale. */
 export function PhotoTrace({ photo, onPhoto }: PhotoTraceProps) {
-  const input = useRef<HTMLInputElement>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const held = useRef<string | null>(null)
   useEffect(
@@ -31,9 +31,14 @@ export function PhotoTrace({ photo, onPhoto }: PhotoTraceProps) {
   return (
     <section aria-label="Photo to trace" className="mt-4 border-t border-hair pt-3">
       {photo === null ? (
-        <Button onClick={() => input.current?.click()} className="w-full">
+        <FileButton
+          label="Photo to trace over"
+          accept="image/*"
+          className="w-full"
+          onFiles={([file]) => file && void take(file)}
+        >
           Trace over a photo
-        </Button>
+        </FileButton>
       ) : (
         <div className="grid grid-cols-[1fr_auto] items-end gap-3">
           <NumberCell
@@ -54,19 +59,6 @@ export function PhotoTrace({ photo, onPhoto }: PhotoTraceProps) {
           {problem}
         </p>
       )}
-      <input
-        ref={input}
-        type="file"
-        accept="image/*"
-        aria-label="Photo to trace over"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          const [file] = event.target.files ?? []
-          event.target.value = ''
-          if (file !== undefined) void take(file)
-        }}
-      />
     </section>
   )
 }

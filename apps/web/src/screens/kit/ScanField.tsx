@@ -1,8 +1,8 @@
 import type { Piece } from '@truelay/contract'
 import { Camera } from 'lucide-react'
-import { useRef, useState } from 'react'
-import { Button } from '../../ui/Button.tsx'
+import { useState } from 'react'
 import { Field, TextInput } from '../../ui/Field.tsx'
+import { FileButton } from '../../ui/FileButton.tsx'
 import { readLabel } from './readLabel.ts'
 
 interface ScanFieldProps {
@@ -15,7 +15,6 @@ interface ScanFieldProps {
 /** Takes what a hand scanner types, or a photo of a label. */
 export function ScanField({ pieces, nameOfKit, onPiece, onProblem }: ScanFieldProps) {
   const [text, setText] = useState('')
-  const camera = useRef<HTMLInputElement>(null)
   const take = (label: string) => {
     const reading = readLabel(label, pieces, nameOfKit)
     if (reading.kind === 'piece') onPiece(reading.piece, reading.lot)
@@ -40,23 +39,15 @@ export function ScanField({ pieces, nameOfKit, onPiece, onProblem }: ScanFieldPr
       <Field label="Scan a label here">
         <TextInput value={text} onChange={(event) => setText(event.target.value)} placeholder="TL1/…" />
       </Field>
-      <Button className="mt-2 w-full" onClick={() => camera.current?.click()}>
-        <Camera size={20} /> Photo of a label
-      </Button>
-      <input
-        ref={camera}
-        type="file"
+      <FileButton
+        label="Photo of a label"
         accept="image/*"
-        capture="environment"
-        aria-label="Photo of a label"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          const [file] = event.target.files ?? []
-          event.target.value = ''
-          if (file !== undefined) void photo(file)
-        }}
-      />
+        camera
+        className="mt-2 w-full"
+        onFiles={([file]) => file && void photo(file)}
+      >
+        <Camera size={20} /> Photo of a label
+      </FileButton>
     </form>
   )
 }

@@ -1,4 +1,4 @@
-import { type Form, type Piece, partId, pieceDoc, type Shelf } from '@truelay/contract'
+import { type Form, idFromName, type Piece, partId, pieceDoc, type Shelf } from '@truelay/contract'
 import { type Practice, practiceWith } from '@truelay/core/practice'
 import type { PatternReading, Role } from '@truelay/formats/pattern'
 import type { FileFailure } from '@truelay/formats/result'
@@ -20,7 +20,6 @@ import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { readPatternFile } from '../../workers/openFormatsWorker.ts'
-import { idFromName } from '../forms/idFromName.ts'
 import { type PieceDraft, PieceFields } from './PieceFields.tsx'
 import { RoleList } from './RoleList.tsx'
 

@@ -1,10 +1,10 @@
 import { kitDoc, pieceDoc, sayProblem } from '@truelay/contract'
 import { FolderInput } from 'lucide-react'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { z } from 'zod'
 import { useSaveKitMutation, useSavePieceMutation } from '../../remote/api.ts'
 import { failureOf } from '../../remote/failureOf.ts'
-import { Button } from '../../ui/Button.tsx'
+import { FileButton } from '../../ui/FileButton.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { readBundleFile } from '../../workers/openFormatsWorker.ts'
 
@@ -12,7 +12,6 @@ const documents = z.object({ kit: kitDoc, pieces: z.array(pieceDoc.omit({ patter
 
 /** A whole kit from one file: shown in words first, kept when it is whole. */
 export function KitImport() {
-  const input = useRef<HTMLInputElement>(null)
   const [told, setTold] = useState<{ readonly look: 'good' | 'stop'; readonly text: string } | null>(null)
   const [saveKit] = useSaveKitMutation()
   const [savePiece] = useSavePieceMutation()
@@ -49,22 +48,9 @@ export function KitImport() {
           {told.text}
         </Notice>
       )}
-      <Button onClick={() => input.current?.click()}>
+      <FileButton label="Kit file" accept=".zip,application/zip" onFiles={([file]) => file && void take(file)}>
         <FolderInput size={20} /> Bring in a kit
-      </Button>
-      <input
-        ref={input}
-        type="file"
-        accept=".zip,application/zip"
-        aria-label="Kit file"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          const [file] = event.target.files ?? []
-          event.target.value = ''
-          if (file !== undefined) void take(file)
-        }}
-      />
+      </FileButton>
     </div>
   )
 }

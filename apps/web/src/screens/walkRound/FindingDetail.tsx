@@ -1,9 +1,10 @@
 import type { Finding, FindingDraft } from '@truelay/contract'
 import { findingMeanings } from '@truelay/core/plan'
 import { Camera, Trash2 } from 'lucide-react'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { keepPhoto, photoUrl } from '../../remote/photos.ts'
 import { Button } from '../../ui/Button.tsx'
+import { FileButton } from '../../ui/FileButton.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { handySizesMm } from './findingsFor.ts'
@@ -31,7 +32,6 @@ export function FindingDetail({
   onRemove,
   onDone,
 }: FindingDetailProps) {
-  const camera = useRef<HTMLInputElement>(null)
   const [note, setNote] = useState(finding.note)
   const [busy, setBusy] = useState(0)
   const [problem, setProblem] = useState<string | null>(null)
@@ -130,24 +130,17 @@ export function FindingDetail({
       <div className="grid grid-cols-[1fr_auto] gap-2 border-t border-hair p-4">
         {locked ? null : (
           <>
-            <Button onClick={() => camera.current?.click()} className="min-h-14 text-[19px]" disabled={busy > 0}>
-              <Camera size={22} /> Add photos
-            </Button>
-            <input
-              ref={camera}
-              type="file"
+            <FileButton
+              label="Photos of the finding"
               accept="image/*"
-              capture="environment"
+              camera
               multiple
-              aria-label="Photos of the finding"
-              className="sr-only"
-              tabIndex={-1}
-              onChange={(event) => {
-                const files = [...(event.target.files ?? [])]
-                event.target.value = ''
-                void addPhotos(files)
-              }}
-            />
+              className="min-h-14 text-[19px]"
+              disabled={busy > 0}
+              onFiles={(files) => void addPhotos(files)}
+            >
+              <Camera size={22} /> Add photos
+            </FileButton>
             <Button onClick={onRemove} aria-label="Remove this finding" className="min-h-14">
               <Trash2 size={22} />
             </Button>

@@ -1,10 +1,10 @@
 import type { JobBundle, WalkRound } from '@truelay/contract'
 import { findingMeanings } from '@truelay/core/plan'
-import { Dialog } from 'radix-ui'
 import { useRef, useState } from 'react'
 import { useSignOffMutation } from '../../remote/api.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
+import { Modal } from '../../ui/Modal.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { PenField, type PenFieldHandle } from '../../ui/PenField.tsx'
 
@@ -28,75 +28,61 @@ export function SignDialog({ open, bundle, walk, nameOf, onClose }: SignDialogPr
     if (outcome.error === undefined) onClose()
   }
   return (
-    <Dialog.Root
-      open={open}
-      onOpenChange={(now) => {
-        if (!now) onClose()
-      }}
-    >
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-20 bg-ink/50" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed inset-4 z-30 mx-auto flex max-w-4xl flex-col bg-paper p-6"
+    <Modal open={open} title="What we found on your vehicle" onClose={onClose}>
+      <p className="text-[18px] text-quiet">
+        {bundle.job.vehicle.model}, {bundle.job.vehicle.colour}, {bundle.job.vehicle.plate}. Before anything was
+        touched.
+      </p>
+      <ol className="mt-3 min-h-0 flex-1 overflow-y-auto border-y border-hair">
+        {walk.findings.length === 0 ? (
+          <li className="py-3 text-[20px]">Nothing: no damage, no coating, no film from before.</li>
+        ) : (
+          walk.findings.map((finding, i) => (
+            <li key={finding.id} className="border-b border-hair py-2 text-[18px] leading-snug last:border-b-0">
+              <strong>
+                {i + 1}. {nameOf(finding.slot)}: {findingMeanings[finding.kind].says}
+              </strong>
+              {finding.note === '' ? '' : `. ${finding.note}`}
+              <span className="block text-[16px] text-quiet">{findingMeanings[finding.kind].follows}</span>
+            </li>
+          ))
+        )}
+      </ol>
+      <label htmlFor="signer" className="label mt-3 text-[17px] text-quiet">
+        Your name
+      </label>
+      <input
+        id="signer"
+        value={name}
+        maxLength={80}
+        autoComplete="off"
+        onChange={(event) => setName(event.target.value)}
+        className="min-h-12 border-b-2 border-ink/50 bg-transparent text-[22px] outline-none focus:border-petrol"
+      />
+      <div className="mt-3">
+        <PenField ref={pen} label="Sign here" onBegun={setSigned} />
+      </div>
+      {error === undefined ? null : (
+        <Notice look="stop" role="alert">
+          {failureOf(error).sentence} {failureOf(error).fix}
+        </Notice>
+      )}
+      <div className="mt-4 flex flex-wrap gap-3">
+        <Button
+          look="go"
+          disabled={!signed || name.trim() === '' || isLoading}
+          onClick={() => void finish()}
+          className="min-h-14 flex-1 text-[20px]"
         >
-          <Dialog.Title className="text-[30px] font-bold leading-tight">What we found on your vehicle</Dialog.Title>
-          <p className="text-[18px] text-quiet">
-            {bundle.job.vehicle.model}, {bundle.job.vehicle.colour}, {bundle.job.vehicle.plate}. Before anything was
-            touched.
-          </p>
-          <ol className="mt-3 min-h-0 flex-1 overflow-y-auto border-y border-hair">
-            {walk.findings.length === 0 ? (
-              <li className="py-3 text-[20px]">Nothing: no damage, no coating, no film from before.</li>
-            ) : (
-              walk.findings.map((finding, i) => (
-                <li key={finding.id} className="border-b border-hair py-2 text-[18px] leading-snug last:border-b-0">
-                  <strong>
-                    {i + 1}. {nameOf(finding.slot)}: {findingMeanings[finding.kind].says}
-                  </strong>
-                  {finding.note === '' ? '' : `. ${finding.note}`}
-                  <span className="block text-[16px] text-quiet">{findingMeanings[finding.kind].follows}</span>
-                </li>
-              ))
-            )}
-          </ol>
-          <label htmlFor="signer" className="label mt-3 text-[17px] text-quiet">
-            Your name
-          </label>
-          <input
-            id="signer"
-            value={name}
-            maxLength={80}
-            autoComplete="off"
-            onChange={(event) => setName(event.target.value)}
-            className="min-h-12 border-b-2 border-ink/50 bg-transparent text-[22px] outline-none focus:border-petrol"
-          />
-          <div className="mt-3">
-            <PenField ref={pen} label="Sign here" onBegun={setSigned} />
-          </div>
-          {error === undefined ? null : (
-            <Notice look="stop" role="alert">
-              {failureOf(error).sentence} {failureOf(error).fix}
-            </Notice>
-          )}
-          <div className="mt-4 flex flex-wrap gap-3">
-            <Button
-              look="go"
-              disabled={!signed || name.trim() === '' || isLoading}
-              onClick={() => void finish()}
-              className="min-h-14 flex-1 text-[20px]"
-            >
-              I have read this
-            </Button>
-            <Button onClick={() => pen.current?.clear()} className="min-h-14">
-              Sign again
-            </Button>
-            <Button onClick={onClose} className="min-h-14">
-              Not now
-            </Button>
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+          I have read this
+        </Button>
+        <Button onClick={() => pen.current?.clear()} className="min-h-14">
+          Sign again
+        </Button>
+        <Button onClick={onClose} className="min-h-14">
+          Not now
+        </Button>
+      </div>
+    </Modal>
   )
 }

@@ -1,5 +1,5 @@
 /** An id made of a name: lower-case letters, figures and dashes, with a number where it is taken. */
-export function idFrom(name: string, taken: ReadonlySet<string>): string {
+export function idFromName(name: string, taken: ReadonlySet<string>): string {
   const plain =
     name
       .normalize('NFKD')

@@ -1,0 +1,70 @@
+import { renderToStaticMarkup } from 'react-dom/server'
+import { describe, expect, test } from 'vitest'
+import { FormSketch } from '../../drawings/FormSketch.tsx'
+import { BowStep } from './BowStep.tsx'
+import { blankForm, handlesOf } from './editForm.ts'
+
+const form = {
+  ...blankForm('p', 'Part'),
+  bow: [
+    { name: 'across', from: [-250, 0] as const, to: [250, 0] as const, sagittaMm: 12 },
+    { name: 'up', from: [0, -150] as const, to: [0, 150] as const, sagittaMm: 8 },
+  ],
+}
+const sketch = (more: object = {}) =>
+  renderToStaticMarkup(
+    <FormSketch
+      form={form}
+      handles={handlesOf(form, 'outline')}
+      chosen={{}}
+      next={null}
+      photo={null}
+      onMove={() => {}}
+      {...more}
+    />,
+  )
+
+describe('the sketch of a part', () => {
+  test('every point can be taken, and is named', () => {
+    for (const handle of handlesOf(form, 'outline')) expect(sketch()).toContain(`aria-label="${handle.label}"`)
+  })
+  test('the straightedge lies where it is to be laid', () => {
+    expect(sketch()).not.toContain('read the gap here')
+    expect(sketch({ next: { from: [-200, 50], to: [200, 50] } })).toContain('read the gap here')
+  })
+  test('an outline that crosses itself is drawn as a line, not filled', () => {
+    const crossed = { ...form, outline: [...form.outline.slice(0, 3), { ...form.outline[3], to: [400, 300] }] }
+    expect(sketch({ form: crossed })).toContain('var(--stop)')
+    expect(sketch()).not.toContain('var(--stop)')
+  })
+  test('a photo lies under it in its own scale', () => {
+    const drawn = sketch({ photo: { url: 'blob:x', widthPx: 2000, heightPx: 1000, mmPerPx: 0.5 } })
+    expect(drawn).toMatch(/<image[^>]*width="1000"[^>]*height="500"/)
+  })
+})
+
+describe('the readings', () => {
+  const step = (more: object = {}) =>
+    renderToStaticMarkup(
+      <BowStep form={form} onChange={() => {}} chosen={{}} onChoose={() => {}} failure={null} next={null} {...more} />,
+    ).replace(/<[^>]+>/g, ' ')
+  test('say where to go on, or that enough is known', () => {
+    expect(step()).toContain('Enough is known.')
+    const next = { name: 'up, left', from: [-150, -150] as const, to: [-150, 150] as const, unsureMm: 3.4 }
+    expect(step({ next })).toMatch(/Next:\s+up, left.*3\.4/s)
+  })
+  test('that contradict each other are named where they stand', () => {
+    const failure = {
+      code: 'BOW_CONTRADICTS',
+      facts: { first: 'across', second: 'up', measuredMm: 12, expectedMm: 3 },
+      sentence: 's',
+      fix: 'f',
+    }
+    expect(step({ failure }).match(/Measure this one again/g)?.length).toBe(2)
+    expect(step({ failure: { ...failure, facts: { what: 'x' } } })).not.toContain('again')
+  })
+  test('of a scanned part are not needed', () => {
+    const relief = { originMm: [0, 0] as const, stepMm: 4, columns: 2, heightsMm: [0, 0, 0, 0], errorMm: 0.3 }
+    expect(step({ form: { ...form, relief } })).toContain('Readings are not needed')
+  })
+})
