@@ -98,6 +98,37 @@ test('a point of the outline is dragged to its place and the part in space follo
   await expect(area).toHaveText(before ?? '')
 })
 
+test('an outline is traced over a photo, whose scale comes from two places', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/forms/new`)
+  await expect(page.getByText(/m²$/)).toBeVisible()
+  const png = await page.evaluate(() => {
+    const canvas = document.createElement('canvas')
+    canvas.width = 800
+    canvas.height = 500
+    canvas.getContext('2d')?.fillRect(100, 100, 600, 300)
+    return canvas.toDataURL('image/png').split(',')[1] ?? ''
+  })
+  await page
+    .getByLabel('Photo to trace over')
+    .setInputFiles({ name: 'part.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') })
+  await expect(page.getByText('tap the first of two places')).toBeVisible()
+  const drawing = await page.getByRole('group', { name: 'The part seen straight on' }).boundingBox()
+  if (drawing === null) throw new Error('no drawing')
+  const [x, y] = [drawing.x + drawing.width / 2, drawing.y + drawing.height / 2 + 20]
+  await page.mouse.click(x - 90, y)
+  await expect(page.getByText('tap the second of two places')).toBeVisible()
+  await page.mouse.click(x + 90, y)
+  const apart = page.getByLabel('These two places are apart by')
+  const before = Number(await apart.inputValue())
+  const shown = page.locator('svg image')
+  const wide = Number(await shown.getAttribute('width'))
+  await apart.fill(String(before * 2))
+  await expect.poll(async () => Number(await shown.getAttribute('width')) / wide).toBeCloseTo(2, 2)
+  await page.getByRole('button', { name: 'That is its scale' }).click()
+  await page.getByRole('button', { name: 'Take it away' }).click()
+  await expect(shown).toHaveCount(0)
+})
+
 test('a form that a fit has used is not changed but superseded', async ({ page, shop }) => {
   const version = async () => {
     const form = await (await fetch(`${shop.url}/api/forms/pipit-bonnet`)).json()

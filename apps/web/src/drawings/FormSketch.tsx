@@ -29,12 +29,14 @@ interface FormSketchProps {
   /** Where to lay the straightedge next. */
   readonly next: { readonly from: Vec2; readonly to: Vec2 } | null
   readonly photo: PhotoUnder | null
+  /** Places that were tapped on the photo to give its scale. */
+  readonly taps?: readonly Vec2[]
   readonly onMove: (key: string, at: Vec2, finished: boolean) => void
   readonly onTap?: ((at: Vec2) => void) | undefined
 }
 
 /** The part seen straight on over a grid, with everything that was measured; points are dragged where they belong. */
-export function FormSketch({ form, handles, chosen, next, photo, onMove, onTap }: FormSketchProps) {
+export function FormSketch({ form, handles, chosen, next, photo, taps = [], onMove, onTap }: FormSketchProps) {
   const svg = useRef<SVGSVGElement>(null)
   const held = useRef<string | null>(null)
   const traced = traceOutline(form.name, form.start, form.outline)
@@ -143,6 +145,15 @@ export function FormSketch({ form, handles, chosen, next, photo, onMove, onTap }
           stroke={chosen.reading === i ? 'var(--amber)' : 'var(--petrol)'}
           strokeWidth={(chosen.reading === i ? 1.1 : 0.5) * unit}
           strokeOpacity={chosen.reading === i ? 1 : 0.6}
+        />
+      ))}
+      {taps.map(([x, y], i) => (
+        <path
+          key={`tap-${i}`}
+          d={`M${x - 3 * unit} ${-y}h${6 * unit}M${x} ${-y - 3 * unit}v${6 * unit}`}
+          stroke="var(--amber)"
+          strokeWidth={0.8 * unit}
+          pointerEvents="none"
         />
       ))}
       {next === null ? null : <Straightedge from={next.from} to={next.to} unit={unit} />}

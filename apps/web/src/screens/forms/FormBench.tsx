@@ -1,5 +1,6 @@
 import type { Form } from '@truelay/contract'
 import type { FormDoc } from '@truelay/core/form'
+import type { Vec2 } from '@truelay/core/geometry'
 import { Redo2, Undo2 } from 'lucide-react'
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { FormSketch, type PhotoUnder } from '../../drawings/FormSketch.tsx'
@@ -13,6 +14,7 @@ import { handlesOf, type MeasuringStep, moveHandle } from './editForm.ts'
 import { FeaturesStep } from './FeaturesStep.tsx'
 import { FormFigures } from './FormFigures.tsx'
 import { MarksStep } from './MarksStep.tsx'
+import { PhotoTrace } from './PhotoTrace.tsx'
 import { OutlineStep } from './OutlineStep.tsx'
 import type { Chosen, StepProps } from './stepProps.ts'
 import { useDraft } from './useDraft.ts'
@@ -46,6 +48,7 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
   const [step, setStep] = useState<MeasuringStep>('outline')
   const [chosen, setChosen] = useState<Chosen>({})
   const [photo, setPhoto] = useState<PhotoUnder | null>(null)
+  const [scale, setScale] = useState<readonly Vec2[] | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const [kept, setKept] = useState<FormDoc>(first)
   const worker = useFormWorker()
@@ -115,7 +118,12 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
               <strong>{failure.sentence}</strong> {failure.fix}
             </Notice>
           )}
-          {step === 'outline' ? <OutlineStep {...props} photo={photo} onPhoto={setPhoto} /> : null}
+          {step === 'outline' ? (
+            <OutlineStep
+              {...props}
+              photo={<PhotoTrace photo={photo} onPhoto={setPhoto} scale={scale} onScale={setScale} />}
+            />
+          ) : null}
           {step === 'bow' ? <BowStep {...props} failure={failure} next={answer?.next ?? null} /> : null}
           {step === 'features' ? <FeaturesStep {...props} /> : null}
           {step === 'edges' ? <EdgesStep {...props} /> : null}
@@ -128,6 +136,10 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
             chosen={chosen}
             next={step === 'bow' ? (answer?.next ?? null) : null}
             photo={photo}
+            taps={scale ?? []}
+            onTap={
+              scale === null || scale.length >= 2 ? undefined : (at) => setScale((before) => [...(before ?? []), at])
+            }
             onMove={(key, at, finished) => (finished ? draft.change : draft.drag)((now) => moveHandle(now, key, at))}
           />
         </section>

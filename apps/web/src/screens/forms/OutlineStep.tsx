@@ -1,13 +1,11 @@
 import { mirrorForm, type OutlineSegment, symmetrize } from '@truelay/core/form'
-import { useState } from 'react'
-import type { PhotoUnder } from '../../drawings/FormSketch.tsx'
+import { type ReactNode, useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectInput } from '../../ui/Field.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { bendStretch, removeStretch, snapped, splitStretch, startOfStretch } from './editForm.ts'
 import type { StepProps } from './stepProps.ts'
 import { NumberCell } from './NumberCell.tsx'
-import { PhotoTrace } from './PhotoTrace.tsx'
 
 const kinds: readonly { readonly value: OutlineSegment['kind']; readonly text: string }[] = [
   { value: 'line', text: 'straight' },
@@ -16,12 +14,12 @@ const kinds: readonly { readonly value: OutlineSegment['kind']; readonly text: s
 ]
 
 interface OutlineStepProps extends StepProps {
-  readonly photo: PhotoUnder | null
-  readonly onPhoto: (photo: PhotoUnder | null) => void
+  /** The photo that is traced over. */
+  readonly photo: ReactNode
 }
 
 /** The outline, stretch by stretch: where it ends, how it bends, which edge it belongs to. */
-export function OutlineStep({ form, onChange, chosen, onChoose, photo, onPhoto }: OutlineStepProps) {
+export function OutlineStep({ form, onChange, chosen, onChoose, photo }: OutlineStepProps) {
   const [problem, setProblem] = useState<string | null>(null)
   const complete = () => {
     const whole = symmetrize(form)
@@ -159,7 +157,7 @@ export function OutlineStep({ form, onChange, chosen, onChoose, photo, onPhoto }
           Mirror it: the other side
         </Button>
       </div>
-      <PhotoTrace photo={photo} onPhoto={onPhoto} />
+      {photo}
     </>
   )
 }

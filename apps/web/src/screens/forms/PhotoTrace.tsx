@@ -1,3 +1,4 @@
+import type { Vec2 } from '@truelay/core/geometry'
 import { useEffect, useRef, useState } from 'react'
 import type { PhotoUnder } from '../../drawings/FormSketch.tsx'
 import { Button } from '../../ui/Button.tsx'
@@ -7,10 +8,16 @@ import { NumberCell } from './NumberCell.tsx'
 interface PhotoTraceProps {
   readonly photo: PhotoUnder | null
   readonly onPhoto: (photo: PhotoUnder | null) => void
+  /** Two places on the photo whose distance is known; null while nobody sets the scale. */
+  readonly scale: readonly Vec2[] | null
+  readonly onScale: (scale: readonly Vec2[] | null) => void
 }
 
-/** A photo under the drawing, to trace over: taken straight on, with a known width to give its scale. */
-export function PhotoTrace({ photo, onPhoto }: PhotoTraceProps) {
+/** Before its scale is set, a photo is taken to show this much. */
+const firstGuessMm = 1000
+
+/** A photo under the drawing, to trace over; its scale comes from two places that are a known distance apart. */
+export function PhotoTrace({ photo, onPhoto, scale, onScale }: PhotoTraceProps) {
   const [problem, setProblem] = useState<string | null>(null)
   const held = useRef<string | null>(null)
   useEffect(
@@ -25,9 +32,17 @@ export function PhotoTrace({ photo, onPhoto }: PhotoTraceProps) {
     setProblem(null)
     if (held.current !== null) URL.revokeObjectURL(held.current)
     held.current = URL.createObjectURL(file)
-    onPhoto({ url: held.current, widthPx: bitmap.width, heightPx: bitmap.height, mmPerPx: 1000 / bitmap.width })
+    onPhoto({
+      url: held.current,
+      widthPx: bitmap.width,
+      heightPx: bitmap.height,
+      mmPerPx: firstGuessMm / bitmap.width,
+    })
+    onScale([])
     bitmap.close()
   }
+  const [a, b] = scale ?? []
+  const apart = a !== undefined && b !== undefined ? Math.hypot(a[0] - b[0], a[1] - b[1]) : null
   return (
     <section aria-label="Photo to trace" className="mt-4 border-t border-hair pt-3">
       {photo === null ? (
@@ -40,16 +55,41 @@ export function PhotoTrace({ photo, onPhoto }: PhotoTraceProps) {
           Trace over a photo
         </FileButton>
       ) : (
-        <div className="grid grid-cols-[1fr_auto] items-end gap-3">
-          <NumberCell
-            label="What the photo shows is this wide"
-            value={photo.widthPx * photo.mmPerPx}
-            min={20}
-            max={10_000}
-            onCommit={(wideMm) => onPhoto({ ...photo, mmPerPx: wideMm / photo.widthPx })}
-          />
-          <Button onClick={() => onPhoto(null)}>Take it away</Button>
-        </div>
+        <>
+          {scale === null ? null : apart === null ? (
+            <p role="status" className="border-l-[5px] border-amber bg-amber-tint p-2 text-[17px]">
+              Set the scale: tap the {scale.length === 0 ? 'first' : 'second'} of two places on the photo whose distance
+              you know.
+            </p>
+          ) : (
+            <NumberCell
+              label="These two places are apart by"
+              value={apart}
+              min={5}
+              max={10_000}
+              onCommit={(knownMm) => {
+                const by = knownMm / apart
+                onPhoto({ ...photo, mmPerPx: photo.mmPerPx * by })
+                onScale(scale.map(([x, y]): Vec2 => [x * by, y * by]))
+              }}
+            />
+          )}
+          <div className="mt-2 flex gap-2">
+            {scale === null || apart !== null ? (
+              <Button onClick={() => onScale(scale === null ? [] : null)}>
+                {scale === null ? 'Set the scale' : 'That is its scale'}
+              </Button>
+            ) : null}
+            <Button
+              onClick={() => {
+                onPhoto(null)
+                onScale(null)
+              }}
+            >
+              Take it away
+            </Button>
+          </div>
+        </>
       )}
       <p className="mt-1 text-[15px] text-quiet">
         Straight on, from as far away as you can. Lay a rule beside the part; a photo taken from close by bulges.

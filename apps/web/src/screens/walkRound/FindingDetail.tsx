@@ -1,6 +1,6 @@
 import type { Finding, FindingDraft } from '@truelay/contract'
 import { findingMeanings } from '@truelay/core/plan'
-import { Camera, Trash2 } from 'lucide-react'
+import { Camera, Images, Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import { keepPhoto, photoUrl } from '../../remote/photos.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -130,17 +130,28 @@ export function FindingDetail({
       <div className="grid grid-cols-[1fr_auto] gap-2 border-t border-hair p-4">
         {locked ? null : (
           <>
-            <FileButton
-              label="Photos of the finding"
-              accept="image/*"
-              camera
-              multiple
-              className="min-h-14 text-[19px]"
-              disabled={busy > 0}
-              onFiles={(files) => void addPhotos(files)}
-            >
-              <Camera size={22} /> Add photos
-            </FileButton>
+            <div className="grid grid-cols-2 gap-2">
+              <FileButton
+                label="Camera"
+                accept="image/*"
+                camera
+                className="min-h-14 text-[19px]"
+                disabled={busy > 0}
+                onFiles={(files) => void addPhotos(files)}
+              >
+                <Camera size={22} /> Camera
+              </FileButton>
+              <FileButton
+                label="Photos of the finding"
+                accept="image/*"
+                multiple
+                className="min-h-14 text-[19px]"
+                disabled={busy > 0}
+                onFiles={(files) => void addPhotos(files)}
+              >
+                <Images size={22} /> Photos
+              </FileButton>
+            </div>
             <Button onClick={onRemove} aria-label="Remove this finding" className="min-h-14">
               <Trash2 size={22} />
             </Button>
