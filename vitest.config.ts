@@ -3,7 +3,7 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   test: {
     include: ['packages/*/src/**/*.test.ts', 'apps/*/src/**/*.test.{ts,tsx}'],
-    testTimeout: 60_000,
+    testTimeout: 180_000,
     maxWorkers: 2,
   },
 })
