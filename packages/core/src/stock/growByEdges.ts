@@ -1,5 +1,5 @@
 import { areaD, Clipper, EndType, FillRule, inflatePathsD, JoinType, type PathsD } from 'clipper2-ts'
-import { add, type Polygon, scale, signedArea, subtract, unit, type Vec2 } from '../geometry/index.ts'
+import { add, cross2, type Polygon, scale, signedArea, subtract, unit, type Vec2 } from '../geometry/index.ts'
 
 /** How far each edge of an outline is moved outward, mm; negative = drawn in, left out = stays. */
 export type GrowthByEdge = Readonly<Record<string, number>>
@@ -15,6 +15,8 @@ const arcToleranceMm = 0.02
 const mitreLimit = 2
 const overlapMm = 0.01
 const hairMm = 0.05
+/** Sine of the turn from which a corner is drawn out to a point. */
+const sharpCorner = 0.5
 
 /**
  * The outline with each of its edges moved by its own distance: outward edges gain a strip that ends square at the
@@ -96,9 +98,16 @@ function filledCorner(line: readonly Vec2[], byMm: number, next: readonly Vec2[]
     const [dx, dy] = unit(subtract(to, from))
     return [dy, -dx]
   }
-  const one = scale(outward(line[line.length - 2]!, at), byMm)
-  const other = scale(outward(at, next[1]!), nextMm)
-  const corner = [at, add(at, one), add(add(at, one), other), add(at, other)]
+  const first = outward(line[line.length - 2]!, at)
+  const second = outward(at, next[1]!)
+  const [one, other] = [scale(first, byMm), scale(second, nextMm)]
+  const across = cross2(first, second)
+  // Where the two new edges meet; edges that run on almost straight meet nowhere near, and leave only a wedge.
+  const mitre: Vec2[] =
+    across > sharpCorner
+      ? [[(byMm * second[1] - nextMm * first[1]) / across, (nextMm * first[0] - byMm * second[0]) / across]]
+      : []
+  const corner = [at, add(at, one), ...mitre.map((m) => add(at, m)), add(at, other)]
   // Edges that bend inward there have film on both sides already.
   if (signedArea(corner) <= 1e-6) return null
   // A hair larger than the gap, so that no slit of no width stays beside it.

@@ -29,6 +29,17 @@ describe('an outline grown edge by edge', () => {
     const grown = growByEdges(box(100, 50), { top: 15, left: -3 })
     expect(signedArea(grown)).toBeCloseTo(97 * 65, 1)
   })
+  test('two edges outward: a square corner between them, and no spike where they run on', () => {
+    expect(signedArea(growByEdges(box(100, 50), { top: 15, right: 10 }))).toBeCloseTo(110 * 65, 0)
+    // A circle cut into two edges that meet without a corner: nothing reaches further than the distance itself.
+    const round = Array.from(
+      { length: 72 },
+      (_, i): Vec2 => [80 * Math.cos((i * Math.PI) / 36), 80 * Math.sin((i * Math.PI) / 36)],
+    )
+    const edgeOfSide = round.map((_, i) => (i < 36 ? 'a' : 'b'))
+    const grown = growByEdges({ polygon: round, edgeOfSide }, { a: 30, b: 22 })
+    for (const [x, y] of grown) expect(Math.hypot(x, y)).toBeLessThan(110.5)
+  })
   test('all alike: the same distance all round', () => {
     for (const by of [-2.5, 4]) {
       const grown = growByEdges(box(100, 50), { bottom: by, right: by, top: by, left: by })

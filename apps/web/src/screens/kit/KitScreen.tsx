@@ -93,56 +93,58 @@ export function KitScreen() {
           </section>
         )}
       </main>
-      <aside className="flex min-h-0 flex-col overflow-y-auto border-t border-hair bg-paper lg:border-l lg:border-t-0">
-        <ScanField
-          pieces={pieces}
-          nameOfKit={(id) => kits.find((k) => k.id === id)?.name ?? id}
-          onPiece={scanned}
-          onProblem={(text) => setTold({ look: 'stop', text })}
-        />
-        {told === null ? null : (
-          <div className="px-5 pt-3">
-            <Notice look={told.look} role={told.look === 'stop' ? 'alert' : 'status'}>
-              <span className="text-[17px]">{told.text}</span>
-            </Notice>
-          </div>
-        )}
-        {sides.length === 0 ? null : (
-          <section aria-label="Where to start" className="px-5 pt-4">
-            <h2 className="label-strong text-[17px]">Where to start</h2>
-            {sides.map((side) => (
-              <p key={side.pieceId} className="mt-1 border-l-[5px] border-petrol pl-3 text-[18px] leading-snug">
-                {side.words}
-              </p>
-            ))}
+      <aside className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0">
+        <div className="min-h-0 flex-1 overflow-y-auto">
+          <ScanField
+            pieces={pieces}
+            nameOfKit={(id) => kits.find((k) => k.id === id)?.name ?? id}
+            onPiece={scanned}
+            onProblem={(text) => setTold({ look: 'stop', text })}
+          />
+          {told === null ? null : (
+            <div className="px-5 pt-3">
+              <Notice look={told.look} role={told.look === 'stop' ? 'alert' : 'status'}>
+                <span className="text-[17px]">{told.text}</span>
+              </Notice>
+            </div>
+          )}
+          {sides.length === 0 ? null : (
+            <section aria-label="Where to start" className="px-5 pt-4">
+              <h2 className="label-strong text-[17px]">Where to start</h2>
+              {sides.map((side) => (
+                <p key={side.pieceId} className="mt-1 border-l-[5px] border-petrol pl-3 text-[18px] leading-snug">
+                  {side.words}
+                </p>
+              ))}
+            </section>
+          )}
+          <section aria-label="Dry check" className="px-5 py-4">
+            <h2 className="label-strong text-[17px]">Dry check, before peeling</h2>
+            <p className="text-[16px] text-quiet">
+              Each pattern against its part: does it cover, do holes meet features, is it the right side.
+            </p>
+            <Button
+              look="go"
+              className="mt-2 w-full"
+              onClick={() => {
+                for (const part of parts) {
+                  const question = layQuestionOf(bundle, part)
+                  if (question !== null) dryCheck(question)
+                }
+              }}
+            >
+              Check all {parts.length} parts
+            </Button>
+            <ul className="mt-2">
+              {parts.map((part) => (
+                <DryRow key={part.id} part={part}>
+                  <DryResult state={states[part.id]} />
+                </DryRow>
+              ))}
+            </ul>
           </section>
-        )}
-        <section aria-label="Dry check" className="px-5 py-4">
-          <h2 className="label-strong text-[17px]">Dry check, before peeling</h2>
-          <p className="text-[16px] text-quiet">
-            Each pattern against its part: does it cover, do holes meet features, is it the right side.
-          </p>
-          <Button
-            look="go"
-            className="mt-2 w-full"
-            onClick={() => {
-              for (const part of parts) {
-                const question = layQuestionOf(bundle, part)
-                if (question !== null) dryCheck(question)
-              }
-            }}
-          >
-            Check all {parts.length} parts
-          </Button>
-          <ul className="mt-2">
-            {parts.map((part) => (
-              <DryRow key={part.id} part={part}>
-                <DryResult state={states[part.id]} />
-              </DryRow>
-            ))}
-          </ul>
-        </section>
-        <div className="mt-auto flex gap-2 border-t border-hair p-4">
+        </div>
+        <div className="flex gap-2 border-t border-hair p-4">
           <Button onClick={() => setLabels(true)} className="flex-1">
             Print labels
           </Button>
@@ -181,7 +183,7 @@ function KitList({
   const inJob = pieces.filter((piece) => partOf(piece) !== undefined)
   const beside = pieces.filter((piece) => partOf(piece) === undefined)
   const nameOf = (id: string) => pieces.find((p) => p.id === id)?.name ?? id
-  const rules = kit.rules.filter((rule) => inJob.some((p) => p.id === rule.next))
+  const rules = kit.rules.filter((rule) => [rule.first, rule.next].every((id) => inJob.some((p) => p.id === id)))
   const ticks = inJob.filter((piece) => (arrivedOf(piece)?.arrived ?? 0) >= piece.count).length
   const row = (piece: Piece) => (
     <PieceRow

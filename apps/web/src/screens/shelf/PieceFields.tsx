@@ -20,6 +20,14 @@ interface PieceFieldsProps {
   readonly onChange: (draft: PieceDraft) => void
 }
 
+/** A part's piece is most likely of the kit, side and film of the one that the shelf has for it. */
+function usualFor(formId: string, shelf: Shelf): Partial<PieceDraft> {
+  const known = shelf.pieces.find((piece) => piece.formId === formId)
+  if (known === undefined) return { formId }
+  const { side, kitId, filmId, lot } = known
+  return { formId, side, kitId, filmId, lot }
+}
+
 /** Where a pattern belongs: part, side, kit, film, lot. */
 export function PieceFields({ draft, shelf, forms, onChange }: PieceFieldsProps) {
   const set = (more: Partial<PieceDraft>) => onChange({ ...draft, ...more })
@@ -29,7 +37,7 @@ export function PieceFields({ draft, shelf, forms, onChange }: PieceFieldsProps)
         <TextInput value={draft.name} maxLength={80} onChange={(event) => set({ name: event.target.value })} />
       </Field>
       <Field label="Covers">
-        <SelectInput value={draft.formId} onChange={(event) => set({ formId: event.target.value })}>
+        <SelectInput value={draft.formId} onChange={(event) => set(usualFor(event.target.value, shelf))}>
           {forms.map((form) => (
             <option key={form.id} value={form.id}>
               {form.name}
