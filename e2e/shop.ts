@@ -37,7 +37,7 @@ export const test = base.extend<{ shop: DemoShop; quiet: string[] }>({
           env: { ...process.env, PORT: String(port), TRUELAY_DATA: folder, TRUELAY_LOG: 'error' },
           stdio: ['ignore', 'ignore', 'inherit'],
         })
-        for (let i = 0; i < 100; i++) {
+        for (let i = 0; i < 600; i++) {
           const answer = await fetch(`${url}/api/health`).catch(() => null)
           if (answer?.ok) return
           await new Promise((resolve) => setTimeout(resolve, 100))
