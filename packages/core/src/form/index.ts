@@ -23,6 +23,7 @@ export type {
   TracedOutline,
 } from './formTypes.ts'
 export { curvatureMap } from './curvatureMap.ts'
+export { wallRunMm } from './featureHeight.ts'
 export { formFromScan, orientScan, type ScannedForm, type Spot3 } from './scan.ts'
 export { type SuggestedReading, suggestReading } from './suggestReading.ts'
 export { symmetrize } from './symmetrize.ts'

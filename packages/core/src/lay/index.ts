@@ -4,5 +4,36 @@ export { type GradeLimits, grade, gradeDefaults, gradeWords } from './grade.ts'
 export { layFigures, spreadOf } from './layFigures.ts'
 export type { Lay, LayFigures, LayMode, Spread } from './layTypes.ts'
 export { type NaturalOptions, naturalDefaults, naturalLay } from './naturalLay.ts'
-export { type FilmHandling, type Pull, stretchPlan } from './stretchPlan.ts'
+export type { FilmHandling } from './filmHandling.ts'
+export { compareOrders, type Difference, explainBetter, orderWords } from './rehearsal/compare.ts'
+export { figuresOf, type TroubleWeights, troubleOf, troubleWeights } from './rehearsal/figures.ts'
+export {
+  type EdgeFigure,
+  type HollowFigure,
+  type LayOrder,
+  type OrderAnchor,
+  type Rehearsal,
+  type RehearsalFigures,
+  type RehearsalStep,
+  type SchoolName,
+  type StepPull,
+  schoolNames,
+} from './rehearsal/orderTypes.ts'
+export {
+  type PreparedStage,
+  prepareStage,
+  type RehearsalOptions,
+  rehearsalDefaults,
+  rehearse,
+  type Stage,
+} from './rehearsal/rehearse.ts'
+export {
+  type SearchOptions,
+  type SearchProgress,
+  type SearchResult,
+  searchDefaults,
+  searchOrder,
+} from './rehearsal/searchOrder.ts'
+export { type OrderPractice, orderBySchool, orderDefaults } from './rehearsal/schools.ts'
+export { type Pull, stretchPlan } from './stretchPlan.ts'
 export { type WorkedLay, type WorkedOptions, workedDefaults, workedLay } from './workedLay.ts'

@@ -1,0 +1,64 @@
+import { type TriangleMesh, triangleCount, vertexCount } from '../../geometry/index.ts'
+import { gradients, vertexGraph } from './layOperator.ts'
+
+/** A form's mesh with what every question about a region of film on it needs; made once. */
+export interface FilmMesh {
+  readonly vertices: number
+  readonly triangles: number
+  readonly corner: Int32Array
+  readonly position: Float64Array
+  /** Surface area per triangle, mm². */
+  readonly area: Float64Array
+  /** Gradients of the three hat functions of each triangle, 1/mm; see `gradients`. */
+  readonly gradient: Float64Array
+  /** Neighbours of each vertex, itself included. */
+  readonly graph: { readonly start: Int32Array; readonly column: Int32Array }
+  /** Triangles round each vertex. */
+  readonly around: { readonly start: Int32Array; readonly triangle: Int32Array }
+}
+
+export function filmMesh(mesh: TriangleMesh): FilmMesh {
+  const vertices = vertexCount(mesh)
+  const triangles = triangleCount(mesh)
+  const start = new Int32Array(vertices + 1)
+  for (const v of mesh.triangle) start[v + 1]!++
+  for (let v = 0; v < vertices; v++) start[v + 1]! += start[v]!
+  const next = start.slice(0, vertices)
+  const triangle = new Int32Array(3 * triangles)
+  mesh.triangle.forEach((v, i) => {
+    triangle[next[v]!++] = Math.floor(i / 3)
+  })
+  return {
+    vertices,
+    triangles,
+    corner: mesh.triangle,
+    position: mesh.position,
+    ...gradients(mesh),
+    graph: vertexGraph(mesh),
+    around: { start, triangle },
+  }
+}
+
+/** The matrix surface -> flat of one triangle, row by row, written to `out[at..at+3]`. `uv` is `[u0…, v0…]`. */
+export function matrixOf(film: FilmMesh, uv: Float64Array, t: number, out: Float64Array, at: number): void {
+  const { corner, gradient, vertices } = film
+  let m00 = 0
+  let m01 = 0
+  let m10 = 0
+  let m11 = 0
+  for (let c = 0; c < 3; c++) {
+    const v = corner[3 * t + c]!
+    const gx = gradient[6 * t + 2 * c]!
+    const gy = gradient[6 * t + 2 * c + 1]!
+    const x = uv[v]!
+    const y = uv[vertices + v]!
+    m00 += x * gx
+    m01 += x * gy
+    m10 += y * gx
+    m11 += y * gy
+  }
+  out[at] = m00
+  out[at + 1] = m01
+  out[at + 2] = m10
+  out[at + 3] = m11
+}

@@ -1,0 +1,271 @@
+import { contains, distance, nearestOnOutline, type Vec2 } from '../../geometry/index.ts'
+import { wallRunMm } from '../../form/index.ts'
+import { edgeAt, fingerForecast } from '../fingerForecast.ts'
+import type { HollowFigure, LayOrder, Rehearsal, RehearsalFigures } from './orderTypes.ts'
+import type { PreparedStage } from './rehearse.ts'
+
+/** What each trouble counts when orders are ranked. */
+export interface TroubleWeights {
+  readonly perFingerMm: number
+  readonly perStretchPercent: number
+  readonly perGlueLinePercentOfArea: number
+  readonly perWrinkledPercentOfArea: number
+  readonly perBridge: { readonly some: number; readonly high: number }
+  /** Per per cent of the part that had to be lifted and laid again, and that had to be pulled warm. */
+  readonly perLiftedPercent: number
+  readonly perWarmPercent: number
+  readonly perFarEndMm: number
+  /** Per cent of warp of a patterned film; clear film has nothing to warp. */
+  readonly perWarpPercent: number
+}
+
+/**
+ * In the order in which a customer sees them: film left over and glue lines first, stretch and lifts after. One point is
+ * about what a millimetre of finger per 100 mm is worth.
+ */
+export const troubleWeights: TroubleWeights = {
+  perFingerMm: 1,
+  perStretchPercent: 0.3,
+  perGlueLinePercentOfArea: 0.15,
+  perWrinkledPercentOfArea: 0.1,
+  perBridge: { some: 0.5, high: 3 },
+  perLiftedPercent: 0.015,
+  perWarmPercent: 0.025,
+  perFarEndMm: 0.05,
+  perWarpPercent: 0.4,
+}
+
+type Made = Pick<Rehearsal, 'flat' | 'stretch' | 'stepOfVertex' | 'steps'>
+
+/** All figures of a rehearsal that can be compared with those of another. */
+export function figuresOf(stage: PreparedStage, order: LayOrder, made: Made): RehearsalFigures {
+  const { form, surface, handling, film } = stage
+  const fingers = fingerForecast(surface, made, handling.take)
+  const nearEdge = stretchByEdge(stage, made.stretch)
+  const shifts = marginShifts(stage, made.flat)
+  const edges = form.edges.map(({ name }) => ({
+    edge: name,
+    fingersMmPer100: fingers.find((f) => f.edge === name)?.excessMmPer100 ?? 0,
+    stretch: nearEdge.get(name) ?? 0,
+    marginShiftMm: shifts.get(name) ?? 0,
+  }))
+  let area = 0
+  let glue = 0
+  let over = 0
+  const warps: number[] = []
+  const byStretch: { t: number; s: number }[] = []
+  for (let t = 0; t < film.triangles; t++) {
+    const a = film.area[t]!
+    const [most, least] = [made.stretch[2 * t]!, made.stretch[2 * t + 1]!]
+    area += a
+    if (most - 1 > handling.glueLineStretch) glue += a
+    if (least < 1 - handling.take - 1e-3) over += a
+    warps.push(most / least - 1)
+    byStretch.push({ t, s: most - 1 })
+  }
+  byStretch.sort((p, q) => p.s - q.s)
+  const top = byStretch[Math.min(byStretch.length - 1, Math.floor(0.995 * byStretch.length))]!
+  const at = middleOfTriangle(stage, top.t)
+  warps.sort((p, q) => p - q)
+  const hollows = hollowFigures(stage, made)
+  const farEnd = farEndOf(stage, order, shifts)
+  const worstFingersMmPer100 = Math.max(0, ...edges.map((e) => e.fingersMmPer100))
+  const figures = {
+    edges,
+    worstFingersMmPer100,
+    largestStretch: Math.max(0, top.s),
+    largestStretchAt: at,
+    largestStretchEdge: edgeAt(surface, at),
+    glueLineShare: glue / area,
+    wrinkledShare: over / area,
+    hollows,
+    farEnd,
+    lifts: made.steps.filter((s) => s.lifted).length,
+    warmPulls: made.steps.filter((s) => s.pull?.heat === 'warm').length,
+    liftedShare: sharesOf(made, (s) => s.lifted),
+    warmShare: sharesOf(made, (s) => s.pull?.heat === 'warm'),
+    patternWarp: warps[Math.floor(0.99 * (warps.length - 1))]!,
+  }
+  return { ...figures, trouble: troubleOf(figures, stage.patterned ?? false) }
+}
+
+/** Share of the part that certain steps laid. */
+const sharesOf = ({ steps }: Made, which: (step: Made['steps'][number]) => boolean) =>
+  steps.reduce((sum, s, i) => sum + (which(s) ? s.laidShare - (steps[i - 1]?.laidShare ?? 0) : 0), 0)
+
+/** One number for a rehearsal: less is better, 0 lies down by itself. */
+export function troubleOf(
+  f: Omit<RehearsalFigures, 'trouble'>,
+  patterned: boolean,
+  weights: TroubleWeights = troubleWeights,
+): number {
+  const meanFingers = f.edges.reduce((sum, e) => sum + e.fingersMmPer100, 0) / Math.max(1, f.edges.length)
+  return (
+    weights.perFingerMm * (f.worstFingersMmPer100 + meanFingers) +
+    weights.perStretchPercent * 100 * f.largestStretch +
+    weights.perGlueLinePercentOfArea * 100 * f.glueLineShare +
+    weights.perWrinkledPercentOfArea * 100 * f.wrinkledShare +
+    f.hollows.reduce((sum, h) => sum + (h.risk === 'none' ? 0 : weights.perBridge[h.risk]), 0) +
+    weights.perLiftedPercent * 100 * f.liftedShare +
+    weights.perWarmPercent * 100 * f.warmShare +
+    weights.perFarEndMm * Math.abs(f.farEnd.shiftMm) +
+    (patterned ? weights.perWarpPercent * 100 * f.patternWarp : 0)
+  )
+}
+
+function middleOfTriangle({ surface, film }: PreparedStage, t: number): Vec2 {
+  let x = 0
+  let y = 0
+  for (let c = 0; c < 3; c++) {
+    const v = film.corner[3 * t + c]!
+    x += surface.plan[2 * v]! / 3
+    y += surface.plan[2 * v + 1]! / 3
+  }
+  return [x, y]
+}
+
+/** 95th percentile of the stretch in the triangles that lie nearer to an edge than a fifth of the part, by edge. */
+function stretchByEdge(stage: PreparedStage, stretch: Float64Array): Map<string, number> {
+  const { surface, film } = stage
+  const reach = Math.sqrt(surface.figures.areaMm2) / 5
+  const byEdge = new Map<string, number[]>()
+  for (let t = 0; t < film.triangles; t++) {
+    const near = stage.nearestEdge[t]!
+    if (near.distanceMm > reach) continue
+    const list = byEdge.get(near.edge) ?? []
+    list.push(stretch[2 * t]! - 1)
+    byEdge.set(near.edge, list)
+  }
+  return new Map(
+    [...byEdge].map(([edge, list]) => [
+      edge,
+      Math.max(0, list.sort((a, b) => a - b)[Math.floor(0.95 * (list.length - 1))]!),
+    ]),
+  )
+}
+
+/** Mean move of the film at each edge against where it was registered, outward positive: the film then stops shorter. */
+function marginShifts({ surface, worked }: PreparedStage, flat: Float64Array): Map<string, number> {
+  const rim = surface.loops[0] ?? new Int32Array()
+  const sums = new Map<string, { shift: number; length: number }>()
+  const { plan } = surface
+  for (let i = 0; i < rim.length; i++) {
+    const v = rim[i]!
+    const w = rim[(i + 1) % rim.length]!
+    const fx = worked.flat[2 * w]! - worked.flat[2 * v]!
+    const fy = worked.flat[2 * w + 1]! - worked.flat[2 * v + 1]!
+    const length = Math.hypot(fx, fy) || 1
+    let shift = 0
+    for (const k of [v, w]) {
+      const dx = flat[2 * k]! - worked.flat[2 * k]!
+      const dy = flat[2 * k + 1]! - worked.flat[2 * k + 1]!
+      // The outline runs counter-clockwise: outward is to its right.
+      shift += (dx * fy - dy * fx) / length / 2
+    }
+    const edge = edgeAt(surface, [(plan[2 * v]! + plan[2 * w]!) / 2, (plan[2 * v + 1]! + plan[2 * w + 1]!) / 2])
+    const sum = sums.get(edge) ?? { shift: 0, length: 0 }
+    sum.shift += shift * length
+    sum.length += length
+    sums.set(edge, sum)
+  }
+  return new Map([...sums].map(([edge, { shift, length }]) => [edge, shift / length]))
+}
+
+/** The edge whose middle lies farthest from the first thing that was laid. */
+function farEndOf({ surface }: PreparedStage, order: LayOrder, shifts: Map<string, number>) {
+  const begin = order.anchors[0]?.at ?? order.from[0] ?? [0, 0]
+  const { polygon, edgeOfSide } = surface.outline
+  const middles = new Map<string, { x: number; y: number; count: number }>()
+  polygon.forEach((p, i) => {
+    const edge = edgeOfSide[i] ?? ''
+    const m = middles.get(edge) ?? { x: 0, y: 0, count: 0 }
+    middles.set(edge, { x: m.x + p[0], y: m.y + p[1], count: m.count + 1 })
+  })
+  let far = ''
+  let most = -1
+  for (const [edge, { x, y, count }] of middles) {
+    const d = distance([x / count, y / count], begin)
+    if (d > most) {
+      most = d
+      far = edge
+    }
+  }
+  return { edge: far, shiftMm: shifts.get(far) ?? 0 }
+}
+
+/** Film laid before a hollow's bottom by more than this share of its rim spans it. */
+const spannedShare = 0.5
+
+function hollowFigures({ form, surface, film, handling }: PreparedStage, made: Made): HollowFigure[] {
+  const { plan } = surface
+  const spot = (v: number): Vec2 => [plan[2 * v]!, plan[2 * v + 1]!]
+  const hollows = [
+    ...form.recesses.map((r) => ({
+      name: r.name,
+      // Depth into the hollow from its shoulder, mm; negative outside.
+      inside: (p: Vec2) => (contains(r.outline, p) ? 1 : -1) * nearestOnOutline(r.outline, p).distanceMm,
+      wallMm: wallRunMm(r),
+    })),
+    ...(form.channels ?? []).map((c) => ({
+      name: c.name,
+      inside: (p: Vec2) => c.widthMm / 2 - distanceToLine(c.along, p),
+      wallMm: wallRunMm(c),
+    })),
+  ]
+  return hollows.map(({ name, inside, wallMm }) => {
+    const floor: number[] = []
+    const rim: number[] = []
+    for (let v = 0; v < film.vertices; v++) {
+      const depth = inside(spot(v))
+      if (depth > 0.6 * wallMm) floor.push(made.stepOfVertex[v]!)
+      else if (depth < 0 && depth > -Math.max(15, wallMm)) rim.push(made.stepOfVertex[v]!)
+    }
+    const stretches: number[] = []
+    for (let t = 0; t < film.triangles; t++) {
+      const middle = [0, 1, 2].map((c) => spot(film.corner[3 * t + c]!))
+      if (middle.some((p) => inside(p) > 0)) stretches.push(made.stretch[2 * t]! - 1)
+    }
+    stretches.sort((a, b) => a - b)
+    const stretch = Math.max(0, stretches[Math.floor(0.95 * (stretches.length - 1))] ?? 0)
+    const floorBegins = Math.min(...floor)
+    const before = rim.filter((step) => step < floorBegins).length / Math.max(1, rim.length)
+    const floorFirst = before < spannedShare
+    const risk =
+      stretch > handling.warmStretch || (!floorFirst && stretch > handling.coldStretch)
+        ? 'high'
+        : (!floorFirst && stretch > handling.coldStretch / 4) || stretch > handling.glueLineStretch
+          ? 'some'
+          : 'none'
+    return { name, stretch, floorFirst, risk }
+  })
+}
+
+function distanceToLine(line: readonly Vec2[], p: Vec2): number {
+  let best = Number.POSITIVE_INFINITY
+  for (let i = 0; i + 1 < line.length; i++) {
+    const [a, b] = [line[i]!, line[i + 1]!]
+    const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
+    const t = Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / (dx * dx + dy * dy || 1)))
+    best = Math.min(best, Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy))
+  }
+  return best
+}
+
+/** Nearest edge of each triangle's middle, worked out once for a stage. */
+export function nearestEdges(
+  surface: PreparedStage['surface'],
+  film: PreparedStage['film'],
+): readonly { edge: string; distanceMm: number }[] {
+  const { polygon, edgeOfSide } = surface.outline
+  return Array.from({ length: film.triangles }, (_, t) => {
+    let x = 0
+    let y = 0
+    for (let c = 0; c < 3; c++) {
+      const v = film.corner[3 * t + c]!
+      x += surface.plan[2 * v]! / 3
+      y += surface.plan[2 * v + 1]! / 3
+    }
+    const { side, distanceMm } = nearestOnOutline(polygon, [x, y])
+    return { edge: edgeOfSide[side] ?? '', distanceMm }
+  })
+}

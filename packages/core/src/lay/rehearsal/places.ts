@@ -1,0 +1,202 @@
+import { boundsOf, centroid, distance, type Vec2, vertexCount, vertexNormals } from '../../geometry/index.ts'
+import type { FormDoc, PartSurface } from '../../form/index.ts'
+
+/** A spot of the drawing with what an installer would call it. */
+export interface NamedSpot {
+  readonly label: string
+  readonly at: Vec2
+}
+
+const spotOf = (surface: PartSurface, v: number): Vec2 => [surface.plan[2 * v] ?? 0, surface.plan[2 * v + 1] ?? 0]
+
+/** Words for where on the part a spot lies: ", towards the nose". */
+export function whereOnForm(form: FormDoc, surface: PartSurface, [x, y]: Vec2): string {
+  const { min, max } = boundsOf(surface.outline.polygon)
+  const sx = (x - min[0]) / (max[0] - min[0])
+  const sy = (y - min[1]) / (max[1] - min[1])
+  const across = sx < 0.4 ? form.directions.left : sx > 0.6 ? form.directions.right : null
+  const up = sy < 0.4 ? form.directions.down : sy > 0.6 ? form.directions.up : null
+  const words = [up, across].filter((w) => w !== null)
+  return words.length === 0 ? ', in the middle' : `, towards ${words.join(' and ')}`
+}
+
+/** The corners of the part in the order of its outline; of a round part the marks on its rim, or its four quarters. */
+export function cornersOf(form: FormDoc, surface: PartSurface): NamedSpot[] {
+  const { polygon, edgeOfSide } = surface.outline
+  const count = polygon.length
+  const label = (name: string) => (form.edges.find((e) => e.name === name)?.label ?? name).replace(/ edge$/, '')
+  const corners = polygon.flatMap((at, i): NamedSpot[] => {
+    const before = edgeOfSide[(i + count - 1) % count] ?? ''
+    const after = edgeOfSide[i] ?? ''
+    if (before === after) return []
+    const mark = form.marks.find((m) => distance(m.at, at) < 30)
+    return [{ at, label: mark?.label ?? `corner of ${label(before)} and ${label(after)}` }]
+  })
+  if (corners.length >= 3) return corners
+  const { min, max } = boundsOf(polygon)
+  const [cx, cy] = [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2]
+  const quarters: NamedSpot[] = (
+    [
+      [[cx, max[1]], form.directions.up],
+      [[max[0], cy], form.directions.right],
+      [[cx, min[1]], form.directions.down],
+      [[min[0], cy], form.directions.left],
+    ] as const
+  ).map(([towards, word]) => {
+    const at = [...polygon].sort((a, b) => distance(a, towards) - distance(b, towards))[0] ?? towards
+    return { at, label: `rim towards ${word}` }
+  })
+  return quarters
+}
+
+/** The line of one edge, from its first corner to its last. */
+export function edgeLine(surface: PartSurface, edge: string): Vec2[] {
+  const { polygon, edgeOfSide } = surface.outline
+  const count = polygon.length
+  const first = edgeOfSide.findIndex((e, i) => e === edge && edgeOfSide[(i + count - 1) % count] !== edge)
+  if (first < 0) return [...polygon]
+  const line: Vec2[] = []
+  for (let k = 0; k <= count; k++) {
+    const i = (first + k) % count
+    line.push(polygon[i] ?? [0, 0])
+    if (edgeOfSide[i] !== edge) break
+  }
+  return line
+}
+
+/** The spot of the part nearest to the middle of its area. */
+export function centreOf(form: FormDoc, surface: PartSurface): NamedSpot {
+  const middle = centroid(surface.outline.polygon)
+  let best: Vec2 = middle
+  let least = Number.POSITIVE_INFINITY
+  for (let v = 0; v < vertexCount(surface.mesh); v++) {
+    const d = distance(spotOf(surface, v), middle)
+    if (d < least) {
+      least = d
+      best = spotOf(surface, v)
+    }
+  }
+  return { at: best, label: `centre${least > 20 ? whereOnForm(form, surface, best) : ''}` }
+}
+
+/** One end of the part along its longer side: the one with a reference mark, else the left or the lower one. */
+export function endOf(form: FormDoc, surface: PartSurface): NamedSpot & { readonly line: readonly Vec2[] } {
+  const { min, max } = boundsOf(surface.outline.polygon)
+  const wide = max[0] - min[0] >= max[1] - min[1]
+  const middle: Vec2 = [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2]
+  const low: Vec2 = wide ? [min[0], middle[1]] : [middle[0], min[1]]
+  const mark = [...form.marks].sort((a, b) => distance(a.at, low) - distance(b.at, low))[0]
+  const k = wide ? 0 : 1
+  const near = mark !== undefined && mark.at[k] - min[k] < 0.25 * (max[k] - min[k]) ? mark : undefined
+  const line = surface.outline.polygon.filter((p) => p[k] - min[k] < 0.06 * (max[k] - min[k]))
+  const at = near?.at ?? line[Math.floor(line.length / 2)] ?? low
+  const inward: Vec2 = [middle[0] - at[0], middle[1] - at[1]]
+  const length = Math.hypot(...inward) || 1
+  const reach = Math.min(25, 0.05 * length + 10)
+  return {
+    at: [at[0] + (reach * inward[0]) / length, at[1] + (reach * inward[1]) / length],
+    label: near?.label ?? `end towards ${wide ? form.directions.left : form.directions.down}`,
+    line,
+  }
+}
+
+/** The place whose surroundings turn least: where normals within a sixth of the part agree best. */
+export function flattestOf(form: FormDoc, surface: PartSurface): NamedSpot {
+  const normals = vertexNormals(surface.mesh)
+  const { plan } = surface
+  const count = vertexCount(surface.mesh)
+  const reach = Math.sqrt(surface.figures.areaMm2) / 6
+  const stride = Math.max(1, Math.floor(count / 1200))
+  const rim = surface.outline.polygon
+  let best = -1
+  let least = Number.POSITIVE_INFINITY
+  for (let v = 0; v < count; v += stride) {
+    const at = spotOf(surface, v)
+    if (rim.some((p) => distance(p, at) < reach * 0.6)) continue
+    let turn = 0
+    let near = 0
+    for (let w = 0; w < count; w += stride) {
+      const dx = (plan[2 * w] ?? 0) - at[0]
+      const dy = (plan[2 * w + 1] ?? 0) - at[1]
+      if (dx * dx + dy * dy > reach * reach) continue
+      let agree = 0
+      for (let k = 0; k < 3; k++) agree += (normals[3 * v + k] ?? 0) * (normals[3 * w + k] ?? 0)
+      turn += 1 - agree
+      near++
+    }
+    if (near > 3 && turn / near < least) {
+      least = turn / near
+      best = v
+    }
+  }
+  if (best < 0) return centreOf(form, surface)
+  const at = spotOf(surface, best)
+  return { at, label: `flattest place${whereOnForm(form, surface, at)}` }
+}
+
+/** How much each vertex stands out of its surroundings (positive) or lies in a hollow, mm over a reach. */
+export function standingOut(surface: PartSurface): Float64Array {
+  const { plan, mesh } = surface
+  const count = vertexCount(mesh)
+  const reach = Math.sqrt(surface.figures.areaMm2) / 8
+  const normals = vertexNormals(mesh)
+  const stride = Math.max(1, Math.floor(count / 800))
+  const out = new Float64Array(count)
+  for (let v = 0; v < count; v++) {
+    let sum = 0
+    let near = 0
+    for (let w = 0; w < count; w += stride) {
+      const dx = (plan[2 * w] ?? 0) - (plan[2 * v] ?? 0)
+      const dy = (plan[2 * w + 1] ?? 0) - (plan[2 * v + 1] ?? 0)
+      if (dx * dx + dy * dy > reach * reach) continue
+      for (let k = 0; k < 3; k++)
+        sum += (normals[3 * v + k] ?? 0) * (mesh.position[3 * v + k]! - mesh.position[3 * w + k]!)
+      near++
+    }
+    out[v] = near === 0 ? 0 : sum / near
+  }
+  return out
+}
+
+/** The bottoms of recesses and channels; on a form without any, the place that lies deepest in its surroundings. */
+export function deepestOf(form: FormDoc, surface: PartSurface): NamedSpot & { readonly line: readonly Vec2[] } {
+  const channel = [...(form.channels ?? [])].sort((a, b) => b.depthMm - a.depthMm)[0]
+  const recess = [...form.recesses].sort((a, b) => b.depthMm - a.depthMm)[0]
+  if (channel !== undefined && channel.depthMm >= (recess?.depthMm ?? 0)) {
+    const at = channel.along[Math.floor(channel.along.length / 2)] ?? [0, 0]
+    return { at, line: channel.along, label: `bottom of the ${channel.name}` }
+  }
+  if (recess !== undefined) {
+    const at = centroid(recess.outline)
+    return { at, line: [at], label: `bottom of the ${recess.name}` }
+  }
+  const at = extremeOf(surface, -1)
+  return { at, line: [at], label: `deepest place${whereOnForm(form, surface, at)}` }
+}
+
+/** The tops of raised features; on a form without any, the place that stands out most. */
+export function highestOf(form: FormDoc, surface: PartSurface): NamedSpot[] {
+  const raised = (form.raised ?? []).map((feature) => ({
+    at: centroid(feature.outline),
+    label: `top of the ${feature.name}`,
+  }))
+  if (raised.length > 0) return raised
+  const at = extremeOf(surface, 1)
+  return [{ at, label: `highest place${whereOnForm(form, surface, at)}` }]
+}
+
+function extremeOf(surface: PartSurface, sign: 1 | -1): Vec2 {
+  const out = standingOut(surface)
+  const rim = new Set(surface.loops.flatMap((loop) => [...loop]))
+  let best = 0
+  let most = Number.NEGATIVE_INFINITY
+  for (let v = 0; v < out.length; v++) {
+    if (rim.has(v)) continue
+    const value = sign * out[v]!
+    if (value > most) {
+      most = value
+      best = v
+    }
+  }
+  return spotOf(surface, best)
+}

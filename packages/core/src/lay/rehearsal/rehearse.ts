@@ -1,0 +1,372 @@
+import { cross2, fitRigid, rotate, subtract, unit, type Vec2 } from '../../geometry/index.ts'
+import type { FormDoc, PartSurface } from '../../form/index.ts'
+import { singularValues2x2 } from '../../numerics/index.ts'
+import { type FilmMesh, filmMesh, matrixOf } from '../internal/filmMesh.ts'
+import { type Box, filmPatch } from '../internal/filmPatch.ts'
+import { triangleShape } from '../internal/triangleShape.ts'
+import type { FilmHandling } from '../filmHandling.ts'
+import type { Lay } from '../layTypes.ts'
+import { figuresOf, nearestEdges } from './figures.ts'
+import { frontTimes, shortestWays, verticesNear } from './frontTimes.ts'
+import type { LayOrder, Rehearsal, RehearsalStep, StepPull } from './orderTypes.ts'
+
+/** What a rehearsal is made on: the form, the film, and how the film wants to lie by itself and when worked. */
+export interface Stage {
+  readonly form: FormDoc
+  readonly surface: PartSurface
+  readonly natural: Pick<Lay, 'flat'>
+  readonly worked: Pick<Lay, 'flat'>
+  readonly handling: FilmHandling
+  /** Laid wet: film ahead of the front floats and settles; dry: it sticks where it touches. */
+  readonly laid: 'wet' | 'dry'
+  /** Film with a printed pattern, which warps when it is stretched. */
+  readonly patterned?: boolean | undefined
+}
+
+export interface RehearsalOptions {
+  /** Lays every step as it comes, without a pull. */
+  readonly unpulled: boolean
+  /** How far ahead of the front floating film follows the part, mm. */
+  readonly settleAheadWetMm: number
+  /** The same for dry film, which hangs in the hand until it touches. */
+  readonly settleAheadDryMm: number
+  /** Film fixed by one anchor, radius in mm. */
+  readonly anchorRadiusMm: number
+  /** Share of a step's area that may be left with too much film before it is lifted and pulled. */
+  readonly liftShare: number
+}
+
+/**
+ * Floating film follows a part for about two hands' breadths ahead of the blade and hangs beyond; dry film touches
+ * only where it is pressed. A palm fixes about 30 mm. One small wrinkle is not worth a lift.
+ */
+export const rehearsalDefaults: RehearsalOptions = {
+  unpulled: false,
+  settleAheadWetMm: 220,
+  settleAheadDryMm: 70,
+  anchorRadiusMm: 30,
+  liftShare: 0.04,
+}
+
+/** Steps of the solver for a pull: enough to see whether a cold one will do, and to settle a warm one. */
+const coldSteps = 40
+const warmSteps = 70
+
+/** A stage with what all rehearsals on it share. */
+export interface PreparedStage extends Stage {
+  readonly film: FilmMesh
+  readonly nearestEdge: readonly { readonly edge: string; readonly distanceMm: number }[]
+}
+
+export function prepareStage(stage: Stage): PreparedStage {
+  const film = filmMesh(stage.surface.mesh)
+  return { ...stage, film, nearestEdge: nearestEdges(stage.surface, film) }
+}
+
+/**
+ * Lays film in an order of work. Anchors are fixed first, where the floating film has them (drawn towards the worked lay by
+ * their share). Then the front runs: each step lays the next stroke of film with the least distortion, given what lies
+ * and the film that settles ahead of the front; where that leaves more film than it takes up, the step is lifted and the
+ * free film pulled, cold as far as a cold pull goes and then warm, until nothing is left over or the film's limit is
+ * reached. What is laid stays.
+ *
+ * Assumes what every lay assumes (a membrane without friction) and that a hand pulls as evenly as the least-distortion
+ * lay within the limits. Pure: the same input gives the same bits.
+ */
+export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial<RehearsalOptions> = {}): Rehearsal {
+  const use = { ...rehearsalDefaults, ...options }
+  const { film, surface, handling } = stage
+  const { vertices } = film
+  const aheadMm = stage.laid === 'wet' ? use.settleAheadWetMm : use.settleAheadDryMm
+  const uv = planar(stage.natural.flat)
+  const reference = uv.slice()
+  const worked = planar(stage.worked.flat)
+  const stepOf = new Int32Array(vertices)
+  const steps: RehearsalStep[] = []
+  const laidTriangle = new Uint8Array(film.triangles)
+
+  const record = (
+    kind: RehearsalStep['kind'],
+    label: string,
+    laid: readonly number[],
+    pull: StepPull | null,
+    lifted: boolean,
+  ) => {
+    const number = steps.length + 1
+    for (const v of laid) stepOf[v] = number
+    const fresh = newlyLaid(film, stepOf, laidTriangle)
+    steps.push({
+      number,
+      kind,
+      label,
+      at: middleOf(surface, laid),
+      laidShare: shareOf(stepOf),
+      ...frontOf(stage, uv, stepOf),
+      mostStretch: Math.max(steps[steps.length - 1]?.mostStretch ?? 1, mostOf(film, uv, fresh)),
+      pull,
+      lifted,
+    })
+  }
+
+  const radius = Math.min(use.anchorRadiusMm, Math.sqrt(surface.figures.areaMm2) / 8)
+  for (const anchor of order.anchors) {
+    const seed = verticesNear(surface, [anchor.at])
+    const away = shortestWays(film, seed, (_, __, lengthMm) => lengthMm)
+    const fixed: number[] = []
+    for (let v = 0; v < vertices; v++) if (stepOf[v] === 0 && away[v]! <= radius) fixed.push(v)
+    if (fixed.length === 0) continue
+    for (const v of fixed) {
+      for (const k of [v, vertices + v]) uv[k] = reference[k]! + anchor.pullShare * (worked[k]! - reference[k]!)
+    }
+    record('anchor', anchor.label, fixed, null, false)
+  }
+
+  const time = frontTimes(film, surface, order)
+  const bandMm = order.strokeMm / (order.spiral ? 4 : 1)
+  for (const band of bandsOf(time, stepOf, bandMm)) {
+    const free = withAhead(film, band, stepOf, aheadMm)
+    guess(film, uv, reference, free, stepOf)
+    const patch = filmPatch(film, free, (v) => stepOf[v] !== 0)
+    const own = ownTriangles(film, patch.triangles, band, stepOf)
+    patch.settle(uv)
+    let pull: StepPull | null = null
+    let lifted = false
+    if (!use.unpulled && wrinkled(film, uv, own, handling.take) > use.liftShare) {
+      lifted = true
+      const most = 1 / (1 - handling.take)
+      const boxes: [StepPull['heat'], Box, number][] = [
+        ['cold', { least: 1 / (1 + handling.coldStretch), most }, coldSteps],
+        ['warm', { least: 1 / (1 + handling.warmStretch), most }, warmSteps],
+      ]
+      for (const [heat, box, steps] of boxes) {
+        patch.pull(uv, box, steps)
+        pull = pullOf(stage, uv, own, heat)
+        if (wrinkled(film, uv, own, handling.take) <= use.liftShare) break
+      }
+    }
+    record('sweep', sweepLabel(stage, band), band, pull, lifted)
+  }
+
+  const flat = new Float64Array(2 * vertices)
+  for (let v = 0; v < vertices; v++) {
+    flat[2 * v] = uv[v]!
+    flat[2 * v + 1] = uv[vertices + v]!
+  }
+  const stretch = new Float64Array(2 * film.triangles)
+  const m = new Float64Array(4)
+  let flipped = 0
+  for (let t = 0; t < film.triangles; t++) {
+    matrixOf(film, uv, t, m, 0)
+    const [larger, smaller] = singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)
+    if (smaller <= 0) flipped++
+    stretch[2 * t] = 1 / Math.max(1e-3, Math.abs(smaller))
+    stretch[2 * t + 1] = 1 / larger
+  }
+  return {
+    order,
+    steps,
+    stepOfVertex: stepOf,
+    flat,
+    stretch,
+    flipped,
+    figures: figuresOf(stage, order, { flat, stretch, stepOfVertex: stepOf, steps }),
+  }
+}
+
+/** `[u0, v0, …]` as `[u0…, v0…]`. */
+function planar(flat: Float64Array): Float64Array {
+  const count = flat.length / 2
+  const uv = new Float64Array(2 * count)
+  for (let v = 0; v < count; v++) {
+    uv[v] = flat[2 * v]!
+    uv[count + v] = flat[2 * v + 1]!
+  }
+  return uv
+}
+
+/** Vertices that are still free, in strokes as the front reaches them; a last sliver joins the stroke before it. */
+function bandsOf(time: Float64Array, stepOf: Int32Array, bandMm: number): number[][] {
+  const bands: number[][] = []
+  for (let v = 0; v < time.length; v++) {
+    if (stepOf[v] !== 0) continue
+    const band = Math.floor(time[v]! / bandMm)
+    bands[band] ??= []
+    bands[band].push(v)
+  }
+  const least = time.length / 200
+  const kept: number[][] = []
+  for (const band of bands) {
+    if (band === undefined) continue
+    const before = kept[kept.length - 1]
+    if (before !== undefined && (band.length < least || before.length < least)) before.push(...band)
+    else kept.push(band)
+  }
+  return kept
+}
+
+/** A stroke with the free film that settles ahead of it. */
+function withAhead(film: FilmMesh, band: readonly number[], stepOf: Int32Array, aheadMm: number): Int32Array {
+  const away = shortestWays(film, band, (_, w, lengthMm) => (stepOf[w] === 0 ? lengthMm : Number.POSITIVE_INFINITY))
+  const free: number[] = []
+  for (let v = 0; v < film.vertices; v++) if (stepOf[v] === 0 && away[v]! <= aheadMm) free.push(v)
+  return Int32Array.from(free)
+}
+
+/**
+ * A start for free film: the floating lay, moved and turned as what lies next to it was. Where nothing lies yet the floating
+ * lay itself holds it, by its two outermost vertices left as they are.
+ */
+function guess(film: FilmMesh, uv: Float64Array, reference: Float64Array, free: Int32Array, stepOf: Int32Array): void {
+  const held = new Set<number>()
+  for (const v of free) {
+    for (let p = film.graph.start[v]!; p < film.graph.start[v + 1]!; p++) {
+      const w = film.graph.column[p]!
+      if (stepOf[w] !== 0) held.add(w)
+    }
+  }
+  if (held.size < 2) return
+  const { vertices } = film
+  const at = (xy: Float64Array, v: number): Vec2 => [xy[v]!, xy[vertices + v]!]
+  const from = [...held].map((v) => at(reference, v))
+  const to = [...held].map((v) => at(uv, v))
+  const { turnRad, moveMm } = fitRigid(from, to)
+  for (const v of free) {
+    const [x, y] = rotate(at(reference, v), turnRad)
+    uv[v] = x + moveMm[0]
+    uv[vertices + v] = y + moveMm[1]
+  }
+}
+
+/** Triangles of the patch all of whose corners lie once the stroke is laid. */
+function ownTriangles(film: FilmMesh, triangles: Int32Array, band: readonly number[], stepOf: Int32Array): number[] {
+  const own = new Set(band)
+  return [...triangles].filter((t) =>
+    [0, 1, 2].every((c) => {
+      const v = film.corner[3 * t + c]!
+      return stepOf[v] !== 0 || own.has(v)
+    }),
+  )
+}
+
+/** Share of the area of some triangles that has more film than it takes up. */
+function wrinkled(film: FilmMesh, uv: Float64Array, triangles: readonly number[], take: number): number {
+  const m = new Float64Array(4)
+  const most = 1 / (1 - take) + 1e-3
+  let over = 0
+  let all = 0
+  for (const t of triangles) {
+    matrixOf(film, uv, t, m, 0)
+    const [larger] = singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)
+    all += film.area[t]!
+    if (larger > most) over += film.area[t]!
+  }
+  return all === 0 ? 0 : over / all
+}
+
+function mostOf(film: FilmMesh, uv: Float64Array, triangles: readonly number[]): number {
+  const m = new Float64Array(4)
+  let most = 1
+  for (const t of triangles) {
+    matrixOf(film, uv, t, m, 0)
+    const [, smaller] = singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)
+    most = Math.max(most, 1 / Math.max(1e-3, Math.abs(smaller)))
+  }
+  return most
+}
+
+/** The pull of a step: its largest stretch, where, and the mean direction of what is stretched. */
+function pullOf(
+  { surface, film }: PreparedStage,
+  uv: Float64Array,
+  own: readonly number[],
+  heat: StepPull['heat'],
+): StepPull | null {
+  const m = new Float64Array(4)
+  const stretches = own.map((t) => {
+    matrixOf(film, uv, t, m, 0)
+    return 1 / Math.max(1e-3, singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)[1]) - 1
+  })
+  const most = Math.max(0, ...stretches)
+  if (most < 0.001) return null
+  const flat = new Float64Array(2 * film.vertices)
+  for (let v = 0; v < film.vertices; v++) {
+    flat[2 * v] = uv[v]!
+    flat[2 * v + 1] = uv[film.vertices + v]!
+  }
+  let weight = 0
+  let [x, y, xx, xy, yy] = [0, 0, 0, 0, 0]
+  own.forEach((t, i) => {
+    if (stretches[i]! < 0.6 * most) return
+    const shape = triangleShape(surface, flat, t)
+    const w = shape.areaMm2 * stretches[i]!
+    weight += w
+    x += w * shape.at[0]
+    y += w * shape.at[1]
+    xx += w * shape.direction[0] ** 2
+    xy += w * shape.direction[0] * shape.direction[1]
+    yy += w * shape.direction[1] ** 2
+  })
+  const angle = Math.atan2(2 * xy, xx - yy) / 2
+  return { stretch: most, heat, at: [x / weight, y / weight], direction: [Math.cos(angle), Math.sin(angle)] }
+}
+
+function newlyLaid(film: FilmMesh, stepOf: Int32Array, laid: Uint8Array): number[] {
+  const fresh: number[] = []
+  for (let t = 0; t < film.triangles; t++) {
+    if (laid[t]) continue
+    if ([0, 1, 2].some((c) => stepOf[film.corner[3 * t + c]!] === 0)) continue
+    laid[t] = 1
+    fresh.push(t)
+  }
+  return fresh
+}
+
+const shareOf = (stepOf: Int32Array) => {
+  let laid = 0
+  for (const step of stepOf) if (step !== 0) laid++
+  return laid / stepOf.length
+}
+
+function middleOf({ plan }: PartSurface, vertices: readonly number[]): Vec2 {
+  let x = 0
+  let y = 0
+  for (const v of vertices) {
+    x += plan[2 * v]!
+    y += plan[2 * v + 1]!
+  }
+  return [x / Math.max(1, vertices.length), y / Math.max(1, vertices.length)]
+}
+
+/** Sides of the mesh between laid and free film, and the film left over along them. */
+function frontOf({ surface, film }: PreparedStage, uv: Float64Array, stepOf: Int32Array) {
+  const front: [Vec2, Vec2][] = []
+  let onPart = 0
+  let inFilm = 0
+  const p = film.position
+  for (let t = 0; t < film.triangles; t++) {
+    const corners = [0, 1, 2].map((c) => film.corner[3 * t + c]!)
+    const laid = corners.filter((v) => stepOf[v] !== 0)
+    if (laid.length !== 2) continue
+    const [a, b] = laid as [number, number]
+    front.push([
+      [surface.plan[2 * a]!, surface.plan[2 * a + 1]!],
+      [surface.plan[2 * b]!, surface.plan[2 * b + 1]!],
+    ])
+    onPart += Math.hypot(p[3 * a]! - p[3 * b]!, p[3 * a + 1]! - p[3 * b + 1]!, p[3 * a + 2]! - p[3 * b + 2]!)
+    inFilm += Math.hypot(uv[a]! - uv[b]!, uv[film.vertices + a]! - uv[film.vertices + b]!)
+  }
+  return { front, frontExcessMmPer100: onPart === 0 ? 0 : (100 * (inFilm - onPart)) / onPart }
+}
+
+function sweepLabel({ form, surface }: PreparedStage, band: readonly number[]): string {
+  const at = middleOf(surface, band)
+  const xs = surface.outline.polygon
+  const middle = xs.reduce<Vec2>((s, p) => [s[0] + p[0] / xs.length, s[1] + p[1] / xs.length], [0, 0])
+  const way = unit(subtract(at, middle))
+  const { directions } = form
+  const spread = Math.hypot(...subtract(at, middle)) / Math.sqrt(surface.figures.areaMm2)
+  if (spread < 0.08) return 'middle and round it'
+  if (Math.abs(cross2(way, [1, 0])) < 0.5) return `towards ${way[0] > 0 ? directions.right : directions.left}`
+  if (Math.abs(way[0]) < 0.5) return `towards ${way[1] > 0 ? directions.up : directions.down}`
+  return `towards ${way[1] > 0 ? directions.up : directions.down} and ${way[0] > 0 ? directions.right : directions.left}`
+}
