@@ -71,7 +71,9 @@ const cornerMarks = (corners: readonly Vec2[], labels: readonly string[]) =>
 // Velmora Pipit, city hatch
 
 {
-  const height = (x: number, y: number) => -2.1e-4 * x * x - 3.2e-4 * y * y
+  // Nearly straight in the middle, rolling round towards the arches, fuller below the swage line.
+  const height = (x: number, y: number) =>
+    -6e-5 * x * x - 3.2e-10 * x ** 4 - 7.5e-4 * (y - 40) ** 2 * (1 + 0.6 * (x / 700) ** 2)
   const corners = [at(-700, -212), at(700, -212), at(768, 182), at(-768, 182)] as const
   const sensor = (x: number, y: number, label: string) => ({
     name: label,
@@ -101,6 +103,8 @@ const cornerMarks = (corners: readonly Vec2[], labels: readonly string[]) =>
       readBow('up, middle', at(0, -200), at(0, 190), height),
       readBow('up, driver’s side', at(500, -200), at(500, 170), height),
       readBow('up, passenger’s side', at(-500, -200), at(-500, 170), height),
+      readBow('up, driver’s end', at(670, -190), at(670, 165), height),
+      readBow('up, passenger’s end', at(-670, -190), at(-670, 165), height),
     ],
     bodyLines: [
       {

@@ -18,7 +18,12 @@ const mm = (length: number) => `${length.toFixed(1)} mm`
  * What changes from one order to another, in the trade's words with the figures of both, the greatest change first.
  * Changes that no hand would notice are left out.
  */
-export function compareOrders(form: FormDoc, from: RehearsalFigures, to: RehearsalFigures): Difference[] {
+export function compareOrders(
+  form: FormDoc,
+  from: RehearsalFigures,
+  to: RehearsalFigures,
+  patterned = false,
+): Difference[] {
   const label = (edge: string) => form.edges.find((e) => e.name === edge)?.label ?? edge
   const found: Difference[] = []
   const add = (what: Difference['what'], weight: number, says: string) => {
@@ -86,8 +91,8 @@ export function compareOrders(form: FormDoc, from: RehearsalFigures, to: Rehears
       `At its far end, the ${label(to.farEnd.edge)}, the film comes out ${mm(Math.abs(to.farEnd.shiftMm))} off instead of ${mm(Math.abs(from.farEnd.shiftMm))}.`,
     )
   const warp = from.patternWarp - to.patternWarp
-  if (Math.abs(warp) > 0.01)
-    add('warp', 5 * warp, `A pattern would warp by ${percent(to.patternWarp)} instead of ${percent(from.patternWarp)}.`)
+  if (patterned && Math.abs(warp) > 0.01)
+    add('warp', 40 * warp, `The pattern warps by ${percent(to.patternWarp)} instead of ${percent(from.patternWarp)}.`)
   return found.sort((a, b) => b.weight - a.weight)
 }
 
@@ -100,15 +105,16 @@ export function orderWords(order: LayOrder): string {
       : names.length === 1
         ? `Fix ${names[0]}`
         : `Fix ${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`
+  const begin = order.fromLabel === 'there' ? 'from there' : `from ${order.fromLabel}`
   const run = order.spiral
-    ? 'then round it in widening turns'
+    ? `then round it in widening turns`
     : order.school === 'hinge and release'
-      ? `then release about ${Math.round(order.strokeMm / 10) * 10} mm at a time`
+      ? `then release about ${Math.round(order.strokeMm / 10) * 10} mm at a time ${begin}`
       : order.flatFirst > 0.25
-        ? 'then the flats, and what turns last'
-        : order.from.length > 2
-          ? 'then sweep from that edge to the other side'
-          : 'then outward from there'
+        ? `then the flats ${begin}, and what turns last`
+        : order.fromLabel === 'there'
+          ? 'then outward from there'
+          : `then sweep ${begin} to the other side`
   return fix === '' ? `${run[0]?.toUpperCase()}${run.slice(1)}.` : `${fix}, ${run}.`
 }
 

@@ -30,6 +30,8 @@ export interface LayOrder {
   readonly anchors: readonly OrderAnchor[]
   /** Spots of the drawing from which the front starts, mm. */
   readonly from: readonly Vec2[]
+  /** What those spots are called: "the top edge"; "there" = where the first anchor is. */
+  readonly fromLabel: string
   /** 0 = the front runs by distance alone; 1 = places that turn wait until the flats around them lie. */
   readonly flatFirst: number
   /** The front winds round its start instead of spreading from it. */

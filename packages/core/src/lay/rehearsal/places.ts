@@ -80,7 +80,10 @@ export function centreOf(form: FormDoc, surface: PartSurface): NamedSpot {
 }
 
 /** One end of the part along its longer side: the one with a reference mark, else the left or the lower one. */
-export function endOf(form: FormDoc, surface: PartSurface): NamedSpot & { readonly line: readonly Vec2[] } {
+export function endOf(
+  form: FormDoc,
+  surface: PartSurface,
+): NamedSpot & { readonly line: readonly Vec2[]; readonly lineLabel: string } {
   const { min, max } = boundsOf(surface.outline.polygon)
   const wide = max[0] - min[0] >= max[1] - min[1]
   const middle: Vec2 = [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2]
@@ -97,6 +100,7 @@ export function endOf(form: FormDoc, surface: PartSurface): NamedSpot & { readon
     at: [at[0] + (reach * inward[0]) / length, at[1] + (reach * inward[1]) / length],
     label: near?.label ?? `end towards ${wide ? form.directions.left : form.directions.down}`,
     line,
+    lineLabel: `the end towards ${wide ? form.directions.left : form.directions.down}`,
   }
 }
 

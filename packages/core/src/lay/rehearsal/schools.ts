@@ -27,7 +27,7 @@ export function orderBySchool(
   const { min, max } = boundsOf(surface.outline.polygon)
   const long = Math.max(max[0] - min[0], max[1] - min[1])
   const across = Math.hypot(max[0] - min[0], max[1] - min[1])
-  const base = { school, name: school, flatFirst: 0, spiral: false }
+  const base = { school, name: school, flatFirst: 0, spiral: false, fromLabel: 'there' }
   const anchor = (spot: { label: string; at: Vec2 }, pullShare = 0) => ({ label: spot.label, at: spot.at, pullShare })
   switch (school) {
     case 'corners first': {
@@ -41,7 +41,9 @@ export function orderBySchool(
       const first = nearest?.i ?? 0
       const inOrder = corners.map((_, k) => corners[(first + k) % corners.length]!)
       const from = form.edges.length < 3 ? [inOrder[0]?.at ?? start] : line
-      return { ...base, anchors: inOrder.map((c) => anchor(c)), from, strokeMm: long / practice.sweeps }
+      const label = form.edges.find((e) => e.name === begin)?.label ?? 'edge'
+      const fromLabel = form.edges.length < 3 ? 'there' : `the ${label}`
+      return { ...base, anchors: inOrder.map((c) => anchor(c)), from, fromLabel, strokeMm: long / practice.sweeps }
     }
     case 'centre out': {
       const centre = centreOf(form, surface)
@@ -49,12 +51,18 @@ export function orderBySchool(
     }
     case 'one end and follow': {
       const end = endOf(form, surface)
-      return { ...base, anchors: [anchor(end)], from: end.line, strokeMm: long / practice.sweeps }
+      return {
+        ...base,
+        anchors: [anchor(end)],
+        from: end.line,
+        fromLabel: end.lineLabel,
+        strokeMm: long / practice.sweeps,
+      }
     }
     case 'hinge and release': {
       const end = endOf(form, surface)
       const strokeMm = Math.min(practice.releaseMm, long / 4)
-      return { ...base, anchors: [anchor(end)], from: end.line, strokeMm }
+      return { ...base, anchors: [anchor(end)], from: end.line, fromLabel: end.lineLabel, strokeMm }
     }
     case 'flattest first': {
       const flat = flattestOf(form, surface)

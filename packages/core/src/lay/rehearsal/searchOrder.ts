@@ -105,6 +105,8 @@ export function* searchOrder(
 
 interface Places {
   readonly spots: readonly NamedSpot[]
+  /** The marks that matter most, where there are several: they are fixed together. */
+  readonly pair: readonly NamedSpot[]
   readonly edges: readonly { readonly label: string; readonly line: LayOrder['from'] }[]
 }
 
@@ -127,7 +129,10 @@ function candidatePlaces(form: FormDoc, surface: PartSurface): Places {
   ]
   for (const spot of all)
     if (spots.every((s) => distance(s.at, spot.at) > apart)) spots.push({ label: spot.label, at: spot.at })
-  return { spots, edges: form.edges.map((e) => ({ label: e.label, line: edgeLine(surface, e.name) })) }
+  const heaviest = Math.max(0, ...form.marks.map((m) => m.weight))
+  const heavy = form.marks.filter((m) => m.weight === heaviest)
+  const pair = heavy.length >= 2 && heavy.length <= 4 ? heavy.map(({ label, at }) => ({ label, at })) : []
+  return { spots, pair, edges: form.edges.map((e) => ({ label: e.label, line: edgeLine(surface, e.name) })) }
 }
 
 const inward = (surface: PartSurface, p: NamedSpot['at']): NamedSpot['at'] => {
@@ -153,7 +158,10 @@ function changed(order: LayOrder, places: Places, stage: PreparedStage, random: 
     case 2: {
       const spot = pick(places.spots.filter((s) => anchors.every((a) => distance(a.at, s.at) > 1)))
       if (spot === undefined || anchors.length >= 6) return next
-      const added = asAnchor(spot, pick([0, 1]) ?? 0)
+      const share = pick([0, 1]) ?? 0
+      const pair = random() < 0.3 ? places.pair.filter((s) => anchors.every((a) => distance(a.at, s.at) > 1)) : []
+      if (pair.length > 0) return { ...next, anchors: [...pair.map((s) => asAnchor(s, share)), ...anchors].slice(0, 6) }
+      const added = asAnchor(spot, share)
       return { ...next, anchors: random() < 0.5 ? [added, ...anchors] : [...anchors, added] }
     }
     case 3: {
@@ -165,9 +173,10 @@ function changed(order: LayOrder, places: Places, stage: PreparedStage, random: 
       // Begin elsewhere: at a spot, or along an edge.
       const edge = random() < 0.4 ? pick(places.edges) : undefined
       const spot = pick(places.spots)
-      if (edge !== undefined) return { ...next, from: edge.line, spiral: false }
+      if (edge !== undefined) return { ...next, from: edge.line, fromLabel: `the ${edge.label}`, spiral: false }
       if (spot === undefined) return next
-      return { ...next, anchors: [asAnchor(spot, 0), ...anchors.slice(1)], from: [spot.at], spiral: false }
+      const rest = anchors.slice(1).filter((a) => distance(a.at, spot.at) > 1)
+      return { ...next, anchors: [asAnchor(spot, 0), ...rest], from: [spot.at], fromLabel: 'there', spiral: false }
     }
     case 5: {
       const strokeMm = order.strokeMm * (pick([0.6, 0.8, 1.3, 1.7, 2.2]) ?? 1)
