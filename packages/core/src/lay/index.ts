@@ -34,6 +34,17 @@ export {
   searchDefaults,
   searchOrder,
 } from './rehearsal/searchOrder.ts'
+export { pullsOfRehearsal } from './rehearsal/pullsOf.ts'
+export {
+  centreOf,
+  cornersOf,
+  deepestOf,
+  endOf,
+  flattestOf,
+  highestOf,
+  type NamedSpot,
+  whereOnForm,
+} from './rehearsal/places.ts'
 export { type OrderPractice, orderBySchool, orderDefaults } from './rehearsal/schools.ts'
 export { type Pull, stretchPlan } from './stretchPlan.ts'
 export { type WorkedLay, type WorkedOptions, workedDefaults, workedLay } from './workedLay.ts'

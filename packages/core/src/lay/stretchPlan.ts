@@ -1,4 +1,4 @@
-import { cross2, dot2, nearestOnOutline, subtract, unit, type Vec2 } from '../geometry/index.ts'
+import { dot2, nearestOnOutline, subtract, unit, type Vec2 } from '../geometry/index.ts'
 import type { PartSurface } from '../form/index.ts'
 import { edgeAt } from './fingerForecast.ts'
 import type { FilmHandling } from './filmHandling.ts'

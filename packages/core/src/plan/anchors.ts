@@ -1,17 +1,8 @@
-import {
-  boundsOf,
-  centroid,
-  distance,
-  subtract,
-  unit,
-  type Vec2,
-  vertexCount,
-  vertexNormals,
-} from '../geometry/index.ts'
+import { centroid, distance, subtract, unit, type Vec2 } from '../geometry/index.ts'
 import { type EdgeMargin, type EdgeRules, endOfEdge, ruleAt } from '../align/index.ts'
 import type { FormDoc, PartSurface } from '../form/index.ts'
-import type { FlatPart } from '../lay/index.ts'
-import type { Anchor, BeginSchool, CheckPoint, GapMark } from './planTypes.ts'
+import { type FlatPart, type LayOrder, orderBySchool, type SchoolName } from '../lay/index.ts'
+import type { Anchor, CheckPoint, GapMark } from './planTypes.ts'
 
 interface AnchorInput {
   readonly form: FormDoc
@@ -22,10 +13,28 @@ interface AnchorInput {
   readonly margins: readonly EdgeMargin[]
 }
 
-/** Where the film is fixed first, in order, as the school says. */
-export function anchorsFor(school: BeginSchool, input: AnchorInput): Anchor[] {
-  if (school === 'corners first') return cornerAnchors(input)
-  return [school === 'one end and follow' ? endAnchor(input) : flattestAnchor(input)]
+/** Where the film is fixed first, in order, as the chosen order or else the school says. */
+export function anchorsFor(school: SchoolName, input: AnchorInput, order: LayOrder | null = null): Anchor[] {
+  if (order === null && school === 'corners first') return cornerAnchors(input)
+  const { anchors } = order ?? orderBySchool(school, input.form, input.surface)
+  return anchors.map(({ label, at, pullShare }, i) => ({
+    number: i + 1,
+    label,
+    at: input.part.toFlat(at),
+    onForm: at,
+    gaps: gapsNear(at, input),
+    ...(pullShare > 0.25 ? { drawn: true } : {}),
+  }))
+}
+
+/** The gaps to set where an anchor is a corner of the part. */
+function gapsNear(at: Vec2, { part, surface, rules }: AnchorInput): GapMark[] {
+  const { polygon, edgeOfSide } = surface.outline
+  const count = polygon.length
+  const corner = polygon.findIndex(
+    (p, i) => distance(p, at) < 30 && edgeOfSide[(i + count - 1) % count] !== edgeOfSide[i],
+  )
+  return corner < 0 ? [] : [-1, 1].flatMap((way) => gapBeside(corner, way, part, rules))
 }
 
 /** The corners at which two edges meet, the one with the least room first, then each the neighbour of the last. */
@@ -38,7 +47,7 @@ function cornerAnchors({ form, part, surface, rules, margins }: AnchorInput): An
     if (before === after) return []
     return [{ index: i, at, before, after, onForm: surface.outline.polygon[i] ?? at }]
   })
-  if (corners.length === 0) return [flattestAnchor({ form, part, surface, rules, margins })]
+  if (corners.length === 0) return anchorsFor('flattest first', { form, part, surface, rules, margins })
   const tightest = corners
     .map((corner, k) => ({ k, room: roomNear(corner.at, margins, rules) }))
     .sort((a, b) => a.room - b.room)[0]
@@ -91,70 +100,6 @@ function gapBeside(corner: number, way: number, part: FlatPart, rules: EdgeRules
   if (rule === undefined) return []
   const [dx, dy] = unit(subtract(after, at))
   return [{ at, normal: [-dy, dx], wantedMm: (rule.minMm + rule.maxMm) / 2 }]
-}
-
-/** The middle of one end of a long part: the one with a reference mark, else the left one of the drawing. */
-function endAnchor({ form, surface, part }: AnchorInput): Anchor {
-  const { min, max } = boundsOf(surface.outline.polygon)
-  const wide = max[0] - min[0] >= max[1] - min[1]
-  const middle: Vec2 = [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2]
-  const end: Vec2 = wide ? [min[0], middle[1]] : [middle[0], min[1]]
-  const mark = [...form.marks].sort((a, b) => distance(a.at, end) - distance(b.at, end))[0]
-  const edge = mark?.at ?? end
-  const inward = unit(subtract(middle, edge))
-  const onForm: Vec2 = [edge[0] + 25 * inward[0], edge[1] + 25 * inward[1]]
-  return { number: 1, label: mark?.label ?? 'one end', at: part.toFlat(onForm), onForm, gaps: [] }
-}
-
-/** The place whose surroundings turn least: where normals within a sixth of the part agree best. */
-function flattestAnchor({ surface, part, form }: AnchorInput): Anchor {
-  const normals = vertexNormals(surface.mesh)
-  const { plan } = surface
-  const count = vertexCount(surface.mesh)
-  const reach = Math.sqrt(surface.figures.areaMm2) / 6
-  const stride = Math.max(1, Math.floor(count / 1200))
-  const rim = part.outline.polygon
-  let best = 0
-  let least = Number.POSITIVE_INFINITY
-  for (let v = 0; v < count; v += stride) {
-    const at: Vec2 = [plan[2 * v] ?? 0, plan[2 * v + 1] ?? 0]
-    const flat = part.toFlat(at)
-    if (rim.some((p) => distance(p, flat) < reach * 0.6)) continue
-    let turn = 0
-    let near = 0
-    for (let w = 0; w < count; w += stride) {
-      const dx = (plan[2 * w] ?? 0) - at[0]
-      const dy = (plan[2 * w + 1] ?? 0) - at[1]
-      if (dx * dx + dy * dy > reach * reach) continue
-      let agree = 0
-      for (let k = 0; k < 3; k++) agree += (normals[3 * v + k] ?? 0) * (normals[3 * w + k] ?? 0)
-      turn += 1 - agree
-      near++
-    }
-    if (near > 3 && turn / near < least) {
-      least = turn / near
-      best = v
-    }
-  }
-  const onForm: Vec2 = [plan[2 * best] ?? 0, plan[2 * best + 1] ?? 0]
-  return {
-    number: 1,
-    label: `flattest place${whereOnForm(form, surface, onForm)}`,
-    at: part.toFlat(onForm),
-    onForm,
-    gaps: [],
-  }
-}
-
-function whereOnForm(form: FormDoc, surface: PartSurface, [x, y]: Vec2): string {
-  const xs = surface.outline.polygon.map((p) => p[0])
-  const ys = surface.outline.polygon.map((p) => p[1])
-  const sx = (x - Math.min(...xs)) / (Math.max(...xs) - Math.min(...xs))
-  const sy = (y - Math.min(...ys)) / (Math.max(...ys) - Math.min(...ys))
-  const across = sx < 0.4 ? form.directions.left : sx > 0.6 ? form.directions.right : null
-  const up = sy < 0.4 ? form.directions.down : sy > 0.6 ? form.directions.up : null
-  const words = [up, across].filter((w) => w !== null)
-  return words.length === 0 ? ', in the middle' : `, towards ${words.join(' and ')}`
 }
 
 /** Two places on each long edge and one on each short one: enough for a move and a turn, few enough to be read. */

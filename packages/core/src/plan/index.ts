@@ -2,7 +2,7 @@ export { edgeAdvice, edgeCodeWords, edgeRulesOf, ruleOfCode } from './edgeRules.
 export { type FindingKind, findingKinds, findingMeanings, type FoundOnPart, type RoomClimate } from './findings.ts'
 export type {
   Anchor,
-  BeginSchool,
+  ChosenOrder,
   CheckPoint,
   FilmDoc,
   FilmType,

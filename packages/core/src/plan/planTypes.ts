@@ -2,7 +2,7 @@ import type { FoundOnPart, RoomClimate } from './findings.ts'
 import type { EdgeRule } from '../align/index.ts'
 import type { EdgeCode, FormDoc, PartMaterial } from '../form/index.ts'
 import type { Polygon, Vec2 } from '../geometry/index.ts'
-import type { FilmHandling, FingerPlace, Pull } from '../lay/index.ts'
+import type { FilmHandling, FingerPlace, LayOrder, Pull, RehearsalStep, SchoolName } from '../lay/index.ts'
 import type { Addition, LiquidSchool, Strength } from '../mix/index.ts'
 
 export type FilmType = 'paint film' | 'lens tint' | 'trim vinyl'
@@ -18,16 +18,22 @@ export interface FilmDoc {
   readonly handling: FilmHandling
   /** Share of light it lets through; lens tint only. */
   readonly transmission?: number | undefined
+  /** A printed pattern, which warps when it is stretched. */
+  readonly patterned?: boolean | undefined
   readonly damageC: number
 }
 
-export type BeginSchool = 'corners first' | 'flattest first' | 'one end and follow'
+/** An order that the installer has chosen for a part, and why. */
+export interface ChosenOrder {
+  readonly order: LayOrder
+  readonly because: string
+}
 
 /** Named choices, one a question. */
 export interface Schools {
   readonly slip: LiquidSchool
   readonly tack: LiquidSchool
-  readonly begin: BeginSchool
+  readonly begin: SchoolName
 }
 
 export interface SchoolChoice {
@@ -46,6 +52,8 @@ export interface Anchor {
   /** On the drawing of the form, mm. */
   readonly onForm: Vec2
   readonly gaps: readonly GapMark[]
+  /** The film is drawn before it is fixed there. */
+  readonly drawn?: boolean | undefined
 }
 
 /** A margin that is set or measured at a spot. */
@@ -168,6 +176,8 @@ export interface PartPlan {
   readonly checks: readonly CheckPoint[]
   readonly gapToleranceMm: number
   readonly directions: FormDoc['directions']
+  /** The order in which it is laid, where one was chosen over the usual school. */
+  readonly order?: { readonly name: string; readonly words: string; readonly because: string } | undefined
   readonly light?: { readonly outputRatio: number; readonly words: string } | undefined
   readonly drawing: PlanDrawing
   /** What was found and what follows from it, beyond the steps. */
@@ -191,6 +201,13 @@ export interface PlanContext {
   readonly edges: readonly PlannedEdge[]
   readonly anchors: readonly Anchor[]
   readonly pulls: readonly Pull[]
+  /** The rehearsal that the work follows, step by step; null where the usual school is followed. */
+  readonly rehearsed: {
+    readonly order: LayOrder
+    readonly steps: readonly RehearsalStep[]
+    /** Letter of the pull that a step belongs to. */
+    readonly letterOfStep: ReadonlyMap<number, string>
+  } | null
   readonly checks: readonly CheckPoint[]
   readonly solutions: readonly PlannedBatch[]
   readonly fingers: readonly FingerPlace[]

@@ -1,6 +1,7 @@
 import type { FormDoc } from '../form/index.ts'
 import type { FoundOnPart } from './findings.ts'
-import type { BeginSchool, FilmDoc, SchoolChoice, Schools } from './planTypes.ts'
+import type { SchoolName } from '../lay/index.ts'
+import type { ChosenOrder, FilmDoc, SchoolChoice, Schools } from './planTypes.ts'
 
 /** The schools that suit a film on a form, as a shop would choose them without thinking twice. */
 export function usualSchools(
@@ -18,14 +19,14 @@ export function usualSchools(
   return { slip: 'light slip', tack: 'weak tack', begin: 'corners first' }
 }
 
-const beginOf: Readonly<Record<FormDoc['family'], BeginSchool>> = {
+const beginOf: Readonly<Record<FormDoc['family'], SchoolName>> = {
   panel: 'corners first',
   lamp: 'flattest first',
   trim: 'one end and follow',
 }
 
 /** Each choice with its reason and what the other school would change. */
-export function explainSchools(schools: Schools, film: FilmDoc): SchoolChoice[] {
+export function explainSchools(schools: Schools, film: FilmDoc, chosen: ChosenOrder | null = null): SchoolChoice[] {
   const liquid: SchoolChoice =
     schools.slip === 'dry'
       ? {
@@ -43,26 +44,47 @@ export function explainSchools(schools: Schools, film: FilmDoc): SchoolChoice[] 
               ? 'Light slip would bond sooner.'
               : 'Heavy slip would slide further and bond later.',
         }
-  const begin: SchoolChoice =
-    schools.begin === 'corners first'
-      ? {
-          question: 'Where to begin',
-          choice: 'corners first',
-          reason: 'The piece is pre-cut: the corners fix the gap all round.',
-          otherwise: 'Centre out would lay faster, but the gap comes out as it likes.',
-        }
-      : schools.begin === 'one end and follow'
-        ? {
-            question: 'Where to begin',
-            choice: 'one end and follow',
-            reason: 'Long and narrow: a hinge at one end keeps its line, and 300 mm at a time keeps it level.',
-            otherwise: 'Centre out would halve the way, but two lines have to meet.',
-          }
-        : {
-            question: 'Where to begin',
-            choice: 'flattest place first',
-            reason: 'Nothing has to stretch there, so the film holds while you pull the rest.',
-            otherwise: 'One end and follow would keep a line, but the bulge has to be pulled from one side.',
-          }
+  const begin: SchoolChoice = {
+    question: 'Where to begin',
+    choice: chosen === null ? schools.begin : chosen.order.name,
+    reason: chosen === null ? beginReasons[schools.begin].reason : chosen.because,
+    otherwise: beginReasons[schools.begin].otherwise,
+  }
   return [liquid, begin]
+}
+
+/** Why one would begin there, and what another school would change. */
+const beginReasons: Readonly<Record<SchoolName, { readonly reason: string; readonly otherwise: string }>> = {
+  'corners first': {
+    reason: 'The piece is pre-cut: the corners fix the gap all round.',
+    otherwise: 'Centre out would lay faster, but the gap comes out as it likes.',
+  },
+  'centre out': {
+    reason: 'What is left over goes out on all sides alike.',
+    otherwise: 'Corners first would fix the gap, but the film between them has nowhere to go.',
+  },
+  'one end and follow': {
+    reason: 'Long and narrow: a hinge at one end keeps its line, and 300 mm at a time keeps it level.',
+    otherwise: 'Centre out would halve the way, but two lines have to meet.',
+  },
+  'flattest first': {
+    reason: 'Nothing has to stretch there, so the film holds while you pull the rest.',
+    otherwise: 'One end and follow would keep a line, but the bulge has to be pulled from one side.',
+  },
+  'deepest first': {
+    reason: 'Film that lies at the bottom first cannot bridge.',
+    otherwise: 'Flats first would be quicker, but the film then has to stretch into the hollow.',
+  },
+  'raised first': {
+    reason: 'What stands up takes the most film: it takes it while there is some.',
+    otherwise: 'Flats first would leave the film short at what stands up.',
+  },
+  spiral: {
+    reason: 'Many small wrinkles spread wide lie down; one big fold never does.',
+    otherwise: 'Straight strokes are quicker, but push the excess into one place.',
+  },
+  'hinge and release': {
+    reason: 'A hinge at one end keeps its line, and releasing a length at a time keeps it level.',
+    otherwise: 'Centre out would halve the way, but two lines have to meet.',
+  },
 }

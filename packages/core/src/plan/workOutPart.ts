@@ -19,6 +19,9 @@ import {
   gradeWords,
   type Lay,
   layFigures,
+  orderWords,
+  pullsOfRehearsal,
+  type Rehearsal,
   stretchPlan,
 } from '../lay/index.ts'
 import { lampLight } from '../light/index.ts'
@@ -56,6 +59,8 @@ export interface PlanRequest {
   readonly room?: RoomClimate
   /** The part sits so low that the vehicle has to be raised. */
   readonly low?: boolean
+  /** The order that was chosen for it, rehearsed. */
+  readonly rehearsed?: { readonly rehearsal: Rehearsal; readonly because: string } | undefined
   readonly words?: Partial<Pick<PlanContext, 'length' | 'temperature' | 'volume'>>
 }
 
@@ -131,10 +136,17 @@ export function workOutPart(request: PlanRequest): Result<PartPlan> {
   if (!solutions.ok) return solutions
 
   const handling = { ...film.handling }
-  const pulls = stretchPlan(surface, worked, handling)
+  const rehearsal = request.rehearsed?.rehearsal ?? null
+  const inOrder = rehearsal === null ? [] : pullsOfRehearsal(surface, rehearsal, handling)
+  const pulls =
+    rehearsal === null ? stretchPlan(surface, worked, handling) : inOrder.map(({ steps: _, ...pull }) => pull)
   const fingers = fingerForecast(surface, natural, handling.take)
-  const left = fingerForecast(surface, worked, handling.take)
-  const excess = (list: typeof fingers, edge: string) => list.find((f) => f.edge === edge)?.excessMmPer100 ?? 0
+  const left =
+    rehearsal === null
+      ? fingerForecast(surface, worked, handling.take)
+      : rehearsal.figures.edges.map((e) => ({ edge: e.edge, excessMmPer100: e.fingersMmPer100 }))
+  const excess = (list: readonly { edge: string; excessMmPer100: number }[], edge: string) =>
+    list.find((f) => f.edge === edge)?.excessMmPer100 ?? 0
   const edges: PlannedEdge[] = form.edges.map((edge) => ({
     name: edge.name,
     label: edge.label,
@@ -145,7 +157,11 @@ export function workOutPart(request: PlanRequest): Result<PartPlan> {
     leftMmPer100: excess(left, edge.name),
   }))
   const anchorInput = { form, surface, part, rules, margins }
-  const anchors = anchorsFor(schools.begin, anchorInput)
+  const chosen =
+    request.rehearsed === undefined
+      ? null
+      : { order: request.rehearsed.rehearsal.order, because: request.rehearsed.because }
+  const anchors = anchorsFor(schools.begin, anchorInput, chosen?.order)
   const checks = checkPointsFor(anchorInput)
   const drawing = {
     part: thinned(part.outline.polygon),
@@ -166,6 +182,14 @@ export function workOutPart(request: PlanRequest): Result<PartPlan> {
     edges,
     anchors,
     pulls,
+    rehearsed:
+      rehearsal === null
+        ? null
+        : {
+            order: rehearsal.order,
+            steps: rehearsal.steps,
+            letterOfStep: new Map(inOrder.flatMap((p) => p.steps.map((number) => [number, p.letter] as const))),
+          },
     checks,
     solutions: solutions.value,
     fingers,
@@ -186,7 +210,7 @@ export function workOutPart(request: PlanRequest): Result<PartPlan> {
     material: form.material,
     grade: grade(figures),
     gradeWords: gradeWords(figures),
-    schools: explainSchools(schools, film),
+    schools: explainSchools(schools, film, chosen),
     solutions: solutions.value,
     anchors,
     pulls,
@@ -194,6 +218,9 @@ export function workOutPart(request: PlanRequest): Result<PartPlan> {
     checks,
     gapToleranceMm: gapTolerance(edges, checks),
     directions: form.directions,
+    ...(chosen === null
+      ? {}
+      : { order: { name: chosen.order.name, words: orderWords(chosen.order), because: chosen.because } }),
     ...(light === null ? {} : { light: { outputRatio: light.value.outputRatio, words: light.value.words } }),
     drawing,
     notes: notesOf(context),

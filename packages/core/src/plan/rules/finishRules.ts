@@ -1,6 +1,6 @@
 import { waitOf } from '../../wait/index.ts'
 import type { PictureMark, PlanContext } from '../planTypes.ts'
-import { heatCautions } from './layRules.ts'
+import { heatCautions } from './cautions.ts'
 import { findingMeanings } from '../findings.ts'
 import { keptOnRecord } from './findingRules.ts'
 import { edgesWith, hasCode, isLens, isWet, listed, type PlanRule, spotOf, wholePart } from './rule.ts'

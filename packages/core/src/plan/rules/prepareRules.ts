@@ -1,5 +1,5 @@
 import type { PlanContext } from '../planTypes.ts'
-import { strokes } from './layRules.ts'
+import { strokes } from './strokes.ts'
 import { staticCaution } from './findingRules.ts'
 import { barsHeat, bottleOf, isLens, isWet, listed, type PlanRule, wholePart } from './rule.ts'
 
