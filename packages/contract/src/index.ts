@@ -57,6 +57,7 @@ export {
   type KitCheck,
   kitCheck,
 } from './kitCheck.ts'
+export { chosenOrder, layOrder } from './layOrder.ts'
 export { type NewJob, newJob } from './newJob.ts'
 export { partPlan } from './partPlan.ts'
 export { type PartRecord, partRecord } from './record.ts'

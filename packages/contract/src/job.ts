@@ -4,6 +4,7 @@ import { filmDoc, kitDoc, pieceDoc } from './shelf.ts'
 import { filmId, formId, jobId, modelId, moment, partId, personId, pieceId } from './ids.ts'
 import { findings, signOff } from './walkRound.ts'
 import { formDoc } from './formDoc.ts'
+import { chosenOrder } from './layOrder.ts'
 import { person, shop } from './shop.ts'
 
 const share = z.number().min(0).max(1)
@@ -32,6 +33,8 @@ export const part = z.strictObject({
   /** Null where no pattern is at hand: cut from the roll. */
   pieceId: pieceId.nullable(),
   shift: pieceShift,
+  /** The order in which it is laid; null = as the usual school says. */
+  order: chosenOrder.nullable().optional(),
 })
 export type Part = z.infer<typeof part>
 

@@ -80,7 +80,14 @@ export const partPlan = z.strictObject({
   schools: z.array(z.strictObject({ question: text, choice: text, reason: text, otherwise: text })),
   solutions: z.array(plannedBatch),
   anchors: z.array(
-    z.strictObject({ number: z.number().int(), label: text, at: point, onForm: point, gaps: z.array(gapMark) }),
+    z.strictObject({
+      number: z.number().int(),
+      label: text,
+      at: point,
+      onForm: point,
+      gaps: z.array(gapMark),
+      drawn: z.boolean().optional(),
+    }),
   ),
   pulls: z.array(
     z.strictObject({
@@ -109,6 +116,7 @@ export const partPlan = z.strictObject({
   checks: z.array(gapMark.extend({ id: text, label: text, edge: text, reads: z.enum(['gap', 'film past the edge']) })),
   gapToleranceMm: z.number().positive(),
   directions: z.strictObject({ right: text, left: text, up: text, down: text }),
+  order: z.strictObject({ name: text, words: text, because: text }).optional(),
   light: z.strictObject({ outputRatio: z.number(), words: text }).optional(),
   drawing: z.strictObject({
     part: polygon,

@@ -1,10 +1,12 @@
 import type { PiecePattern } from '@truelay/core/align'
 import type { FilmDoc } from '@truelay/core/plan'
+import { type FilmHandling, filmFigures, filmProblem } from '@truelay/core/lay'
 import { z } from 'zod'
 import { point, polygon } from './geometry.ts'
 import { filmId, formId, kitId, modelId, pieceId } from './ids.ts'
 
-const share = z.number().min(0).max(1)
+/** A figure of a film, within the range in which it is believed. */
+const figure = (key: keyof FilmHandling) => z.number().min(filmFigures[key].min).max(filmFigures[key].max)
 
 export const filmDoc = z.strictObject({
   id: filmId,
@@ -12,13 +14,26 @@ export const filmDoc = z.strictObject({
   type: z.enum(['paint film', 'lens tint', 'trim vinyl']),
   laid: z.enum(['wet', 'dry']),
   thicknessUm: z.number().min(20).max(500),
-  handling: z.strictObject({
-    take: z.number().min(0).max(0.1),
-    coldStretch: share,
-    warmStretch: share,
-    glueLineStretch: share,
-  }),
+  handling: z
+    .strictObject({
+      take: figure('take'),
+      takeWarm: figure('takeWarm'),
+      easyStretch: figure('easyStretch'),
+      coldStretch: figure('coldStretch'),
+      warmStretch: figure('warmStretch'),
+      glueLineStretch: figure('glueLineStretch'),
+      recovery: figure('recovery'),
+      shrinkBack: figure('shrinkBack'),
+      stiffnessNPerMm: figure('stiffnessNPerMm'),
+      warmSoftness: figure('warmSoftness'),
+    })
+    .superRefine((handling, context) => {
+      const problem = filmProblem(handling)
+      if (problem !== null) context.addIssue({ code: 'custom', message: problem })
+    }),
   transmission: z.number().gt(0).max(1).optional(),
+  /** A printed pattern, which warps when it is stretched. */
+  patterned: z.boolean().optional(),
   damageC: z.number().min(60).max(200),
 }) satisfies z.ZodType<FilmDoc>
 export type Film = z.infer<typeof filmDoc>

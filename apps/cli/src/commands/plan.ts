@@ -1,7 +1,7 @@
 import { type JobBundle, jobBundle, type Part } from '@truelay/contract'
 import { buildSurface } from '@truelay/core/form'
-import { naturalLay, workedLay } from '@truelay/core/lay'
-import { usualSchools, workOutPart } from '@truelay/core/plan'
+import { naturalLay, rehearse, setStage, workedLay } from '@truelay/core/lay'
+import { schoolsFor, workOutPart } from '@truelay/core/plan'
 import { bodyPlan } from '@truelay/core/vehicle'
 import { practiceWith } from '@truelay/core/practice'
 import { BadInput, readDocument, valueOrBadInput } from '../input.ts'
@@ -33,7 +33,7 @@ function laySheet(bundle: JobBundle, part: Part) {
       form,
       film,
       pattern: piece?.pattern ?? null,
-      schools: usualSchools(form, film, found),
+      schools: schoolsFor(form, film, found, part.order ?? null),
       found,
       room: bundle.job.room,
       low: bodyPlan(bundle.job.vehicle.kind).slots.find((s) => s.id === part.slot)?.low ?? false,
@@ -43,6 +43,13 @@ function laySheet(bundle: JobBundle, part: Part) {
       natural,
       worked,
       shift: part.shift,
+      rehearsed:
+        part.order == null
+          ? undefined
+          : {
+              rehearsal: rehearse(valueOrBadInput(setStage(form, film)), part.order.order),
+              because: part.order.because,
+            },
     }),
   )
   const { drawing: _, ...rest } = sheet

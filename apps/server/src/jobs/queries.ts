@@ -37,6 +37,7 @@ const toPart = (row: typeof parts.$inferSelect): Part =>
     filmId: row.filmId,
     pieceId: row.pieceId,
     shift: { xMm: row.shiftXMm, yMm: row.shiftYMm, turnDeg: row.shiftTurnDeg },
+    order: row.layOrder ?? null,
   })
 
 export async function readJob({ read }: Database, id: JobId): Promise<Job> {
@@ -63,5 +64,12 @@ export async function saveShift(database: Database, id: PartId, shift: Shift): P
       .set({ shiftXMm: shift.xMm, shiftYMm: shift.yMm, shiftTurnDeg: shift.turnDeg })
       .where(eq(parts.id, id)),
   )
+  return readPart(database, id)
+}
+
+/** Null goes back to the usual school. */
+export async function saveOrder(database: Database, id: PartId, order: Part['order']): Promise<Part> {
+  await readPart(database, id)
+  await database.write((db) => db.update(parts).set({ layOrder: order }).where(eq(parts.id, id)))
   return readPart(database, id)
 }

@@ -51,4 +51,5 @@ export const parts = sqliteTable('parts', {
   shiftXMm: real('shift_x_mm').notNull(),
   shiftYMm: real('shift_y_mm').notNull(),
   shiftTurnDeg: real('shift_turn_deg').notNull(),
+  layOrder: text('lay_order', { mode: 'json' }).$type<Part['order']>(),
 })

@@ -20,7 +20,9 @@ const jobFile = z.strictObject({
     /** Days are counted from the day of the seed, so that the demo is always about today. */
     .extend({ arrivesDay: day, arrivesHour: hour, dueDay: day, dueHour: hour, closed: z.boolean() }),
   parts: z.array(
-    part.omit({ jobId: true, shift: true, formVersion: true }).extend({ shift: part.shape.shift.optional() }),
+    part
+      .omit({ jobId: true, shift: true, formVersion: true, order: true })
+      .extend({ shift: part.shape.shift.optional() }),
   ),
   findings: z.array(finding.omit({ jobId: true, foundAt: true, photos: true, later: true })),
 })

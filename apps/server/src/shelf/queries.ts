@@ -1,6 +1,7 @@
 import { type Film, filmDoc, type Form, formDoc, type Kit, kitDoc, type Piece, pieceDoc } from '@truelay/contract'
 import { desc, eq, inArray } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
+import { usualHandling } from '@truelay/core/lay'
 import { films, forms, kits, pieces } from './table.ts'
 
 /** Forms in the versions asked for. */
@@ -38,10 +39,10 @@ export const readFilms = async ({ read }: Database, ids: readonly string[]): Pro
       .select()
       .from(films)
       .where(inArray(films.id, [...ids]))
-  ).map((row) => filmDoc.parse(row.document))
+  ).map((row) => toFilm(row.document))
 
 export const readAllFilms = async ({ read }: Database): Promise<Film[]> =>
-  (await read.select().from(films)).map((row) => filmDoc.parse(row.document))
+  (await read.select().from(films)).map((row) => toFilm(row.document))
 
 export const readPieces = async ({ read }: Database, ids: readonly string[]): Promise<Piece[]> =>
   (
@@ -69,3 +70,7 @@ export const readKits = async ({ read }: Database, ids: readonly string[]): Prom
 
 export const readAllKits = async ({ read }: Database): Promise<Kit[]> =>
   (await read.select().from(kits)).map((row) => kitDoc.parse(row.document))
+
+/** A film as it was kept; figures that it was not asked for then take their usual value. */
+const toFilm = (document: Film): Film =>
+  filmDoc.parse({ ...document, handling: { ...usualHandling, ...document.handling } })

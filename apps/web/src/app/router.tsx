@@ -36,6 +36,12 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../screens/laySheet/LaySheetScreen.tsx')).LaySheetScreen }),
           },
           {
+            path: 'lay-sheets/:partId/rehearsal',
+            lazy: async () => ({
+              Component: (await import('../screens/rehearsal/RehearsalScreen.tsx')).RehearsalScreen,
+            }),
+          },
+          {
             path: 'record/:partId',
             lazy: async () => ({ Component: (await import('../screens/record/RecordScreen.tsx')).RecordScreen }),
           },

@@ -6,7 +6,8 @@ import { Canvas, type ThreeEvent, useFrame, useThree } from '@react-three/fiber'
 import { type RefObject, useCallback, useEffect, useMemo, useRef } from 'react'
 import { BufferAttribute, BufferGeometry, DoubleSide, Vector3 } from 'three'
 import { inSpace } from './placeOnSurface.ts'
-import { signedStretch, stretchColor } from './stretchColor.ts'
+import { type FilmProgress, FilmOnForm } from './FilmOnForm.tsx'
+import { vertexColors } from './surfaceColors.ts'
 
 export interface FormAnchor {
   readonly number: number
@@ -22,6 +23,8 @@ interface PartView3DProps {
   readonly lines: readonly (readonly Vec2[])[]
   readonly pointed: PlaceOnMesh | null
   readonly onPoint: (place: PlaceOnMesh | null) => void
+  /** How far the film lies, while an order is played. */
+  readonly progress?: FilmProgress | undefined
 }
 
 /** A colour of the theme, for what the renderer draws. */
@@ -61,6 +64,9 @@ export function PartView3D(props: PartView3DProps) {
           <Surface {...props} />
           <Lines {...props} />
           <Marks {...props} radius={size.radius} onSurface={onSurface} />
+          {props.progress === undefined ? null : (
+            <FilmOnForm progress={props.progress} radius={size.radius} onSurface={onSurface} />
+          )}
           <LabelsFollow labels={labels} overlay={overlay} middle={size.middle} />
         </group>
         <StandBack />
@@ -200,7 +206,7 @@ function sizeOf(surface: PartSurface) {
   return { middle, radius: Math.hypot(...low.map((l, k) => ((high[k] ?? 0) - l) / 2)) }
 }
 
-function Surface({ surface, stretch, full, onPoint }: PartView3DProps) {
+function Surface({ surface, stretch, full, onPoint, progress }: PartView3DProps) {
   const geometry = useMemo(() => {
     const { position, triangle } = surface.mesh
     const made = new BufferGeometry()
@@ -210,8 +216,8 @@ function Surface({ surface, stretch, full, onPoint }: PartView3DProps) {
     return made
   }, [surface])
   useEffect(() => {
-    geometry.setAttribute('color', new BufferAttribute(vertexColors(surface, stretch, full), 3))
-  }, [geometry, surface, stretch, full])
+    geometry.setAttribute('color', new BufferAttribute(vertexColors(surface, stretch, full, liesAfter(progress)), 3))
+  }, [geometry, surface, stretch, full, progress])
   useEffect(() => () => geometry.dispose(), [geometry])
   const point = (event: ThreeEvent<PointerEvent>) => {
     event.stopPropagation()
@@ -232,45 +238,10 @@ function Surface({ surface, stretch, full, onPoint }: PartView3DProps) {
   )
 }
 
-/** Mean colour of the triangles around each vertex, in the renderer's linear space. */
-function vertexColors(surface: PartSurface, stretch: Float64Array, full: number): Float32Array {
-  const { triangle, position } = surface.mesh
-  const sum = new Float64Array(position.length / 3)
-  const count = new Float64Array(position.length / 3)
-  for (let t = 0; t < triangle.length / 3; t++) {
-    const value = signedStretch(stretch[2 * t] ?? 1, stretch[2 * t + 1] ?? 1)
-    for (let c = 0; c < 3; c++) {
-      const v = triangle[3 * t + c] ?? 0
-      sum[v] = (sum[v] ?? 0) + value
-      count[v] = (count[v] ?? 0) + 1
-    }
-  }
-  const value = smoothed(
-    surface,
-    sum.map((s, v) => s / Math.max(1, count[v] ?? 1)),
-  )
-  const colors = new Float32Array(position.length)
-  for (let v = 0; v < count.length; v++) {
-    const rgb = stretchColor(value[v] ?? 0, full)
-    for (let k = 0; k < 3; k++) colors[3 * v + k] = (rgb[k] ?? 1) ** 2.2
-  }
-  return colors
-}
-
-/** Each value averaged with those around it, so that the map shows places and not triangles. */
-function smoothed(surface: PartSurface, value: Float64Array): Float64Array {
-  const { triangle } = surface.mesh
-  const sum = value.slice()
-  const count = new Float64Array(value.length).fill(1)
-  for (let i = 0; i < triangle.length; i++) {
-    const v = triangle[i] ?? 0
-    const w = triangle[i % 3 === 2 ? i - 2 : i + 1] ?? 0
-    sum[v] = (sum[v] ?? 0) + (value[w] ?? 0)
-    count[v] = (count[v] ?? 0) + 1
-    sum[w] = (sum[w] ?? 0) + (value[v] ?? 0)
-    count[w] = (count[w] ?? 0) + 1
-  }
-  return sum.map((s, v) => s / (count[v] ?? 1))
+const liesAfter = (progress: FilmProgress | undefined) => {
+  if (progress === undefined) return undefined
+  const { stepOfVertex, step } = progress
+  return (v: number) => (stepOfVertex[v] ?? 0) <= step
 }
 
 function weightsIn(surface: PartSurface, t: number, p: Vector3): [number, number, number] {

@@ -1,3 +1,4 @@
+import type { ChosenOrder } from '@truelay/core/plan'
 import {
   type ArrivedDraft,
   type ArrivedPiece,
@@ -202,6 +203,11 @@ export const api = createApi({
       responseSchema: shop,
       invalidatesTags: ['Shop', 'Job', 'Bay', 'Record'],
     }),
+    saveOrder: build.mutation<Part, { jobId: JobId; partId: PartId; chosen: ChosenOrder | null }>({
+      query: ({ partId, chosen }) => ({ url: `parts/${at(partId)}/order`, method: 'PUT', body: { chosen } }),
+      responseSchema: part,
+      invalidatesTags: ['Job', 'Bay'],
+    }),
     saveShift: build.mutation<Part, { jobId: JobId; partId: PartId; shift: Shift }>({
       query: ({ partId, shift }) => ({ url: `parts/${at(partId)}/shift`, method: 'PUT', body: shift }),
       responseSchema: part,
@@ -241,5 +247,6 @@ export const {
   useRecordQuery,
   useShopQuery,
   useChangeShopMutation,
+  useSaveOrderMutation,
   useSaveShiftMutation,
 } = api

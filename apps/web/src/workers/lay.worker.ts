@@ -7,6 +7,9 @@ import {
   type Lay,
   layFigures,
   naturalLay,
+  type Rehearsal,
+  rehearse,
+  setStage,
   stretchPlan,
   type WorkedLay,
   workedLay,
@@ -24,6 +27,8 @@ interface Bench {
   readonly surface: PartSurface
   readonly natural: Lay
   worked: WorkedLay | null
+  /** The order that was chosen for the part, rehearsed. */
+  rehearsal: Rehearsal | null
 }
 
 let bench: Bench | null = null
@@ -36,7 +41,7 @@ const layWorker = {
     if (!surface.ok) return surface
     const natural = naturalLay(surface.value.mesh)
     if (!natural.ok) return natural
-    bench = { question, surface: surface.value, natural: natural.value, worked: null }
+    bench = { question, surface: surface.value, natural: natural.value, worked: null, rehearsal: null }
     const figures = layFigures(surface.value.mesh, natural.value)
     return done({
       surface: surface.value,
@@ -54,6 +59,11 @@ const layWorker = {
     const worked = workedLay(surface.mesh, { take, limit: 1 + warmStretch }, onProgress)
     if (!worked.ok) return worked
     bench.worked = worked.value
+    if (question.order !== null) {
+      const stage = setStage(question.form, question.film)
+      if (!stage.ok) return stage
+      bench.rehearsal = rehearse(stage.value, question.order.order)
+    }
     const placed = placePart(question.form, surface, worked.value, question.pattern, question.practice, question.found)
     if (!placed.ok) return placed
     const plan = planFor(bench, shift)
@@ -140,14 +150,15 @@ function shownLay({ surface, question }: Bench, lay: Lay): ShownLay {
   }
 }
 
-function planFor({ question, surface, natural, worked }: Bench, shift: PieceShift): Result<PartPlan> {
-  const { units } = question
+function planFor({ question, surface, natural, worked, rehearsal }: Bench, shift: PieceShift): Result<PartPlan> {
+  const { units, order } = question
   return workOutPart({
     ...question,
     surface,
     natural,
     worked: worked ?? natural,
     shift,
+    rehearsed: rehearsal === null ? undefined : { rehearsal, because: order?.because ?? '' },
     words: {
       length: (mm) => inWords(showLength(mm, units.length)),
       temperature: (c) => inWords(showTemperature(c, units.temperature)),

@@ -2,7 +2,7 @@ import type { EdgeRules, EdgeSpots, PiecePattern, PlacedPiece } from '@truelay/c
 import type { FormDoc, PartSurface } from '@truelay/core/form'
 import type { FingerPlace, FlatOutline, Lay, LayFigures, Pull } from '@truelay/core/lay'
 import type { Stock } from '@truelay/core/mix'
-import type { FilmDoc, FoundOnPart, PartPlan, PieceShift, RoomClimate, Schools } from '@truelay/core/plan'
+import type { ChosenOrder, FilmDoc, FoundOnPart, PartPlan, PieceShift, RoomClimate, Schools } from '@truelay/core/plan'
 import type { Practice } from '@truelay/core/practice'
 import type { UnitChoice } from '@truelay/core/units'
 
@@ -21,6 +21,8 @@ export interface LayQuestion {
   readonly found: readonly FoundOnPart[]
   readonly room: RoomClimate
   readonly low: boolean
+  /** The order that was chosen for it; null = as the usual school says. */
+  readonly order: ChosenOrder | null
 }
 
 /** One lay as a screen needs it. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { buildSurface, type FormDoc, type PartSurface } from '../form/index.ts'
 import type { Vec2 } from '../geometry/index.ts'
-import { fingerForecast, flatPart, naturalLay, stretchPlan, workedLay } from './index.ts'
+import { fingerForecast, flatPart, naturalLay, stretchPlan, usualHandling, workedLay } from './index.ts'
 
 const sagitta = (chord: number, radius: number) => radius - Math.sqrt(radius ** 2 - (chord / 2) ** 2)
 const radius = 320
@@ -50,7 +50,7 @@ function laid(form: FormDoc): {
 
 describe('a ball-like panel', () => {
   const { surface, natural, worked } = laid(ball)
-  const film = { take: 0.002, coldStretch: 0.01, warmStretch: 0.1, glueLineStretch: 0.02 }
+  const film = { ...usualHandling, take: 0.002, coldStretch: 0.01, warmStretch: 0.1, glueLineStretch: 0.02 }
 
   test('unpulled it leaves film along all four edges, alike; worked it leaves none', () => {
     const unpulled = fingerForecast(surface, { flat: natural }, film.take)

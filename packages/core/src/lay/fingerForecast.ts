@@ -18,9 +18,24 @@ export interface FingerPlace {
  * @param take compression the film takes up without a finger, ratio
  */
 export function fingerForecast(surface: PartSurface, lay: Pick<Lay, 'flat'>, take: number): FingerPlace[] {
+  const byEdge = new Map<string, FingerPlace>()
+  for (const { edge, at, excessMmPer100 } of rimExcess(surface, lay, take)) {
+    const known = byEdge.get(edge)
+    if (known === undefined || excessMmPer100 > known.excessMmPer100)
+      byEdge.set(edge, { edge, excessMmPer100, worstAt: at })
+  }
+  return [...byEdge.values()].sort((a, b) => b.excessMmPer100 - a.excessMmPer100)
+}
+
+/** The same at every side of the rim, in its order. */
+export function rimExcess(
+  surface: PartSurface,
+  lay: Pick<Lay, 'flat'>,
+  take: number,
+): (RimSide & { readonly excessMmPer100: number })[] {
   const rim = surface.loops[0]
   if (rim === undefined) return []
-  const sides = Array.from(rim, (v, i) => {
+  const sides = Array.from(rim, (v, i): RimSide => {
     const w = rim[(i + 1) % rim.length] ?? v
     const at: Vec2 = [
       (surface.plan[2 * v]! + surface.plan[2 * w]!) / 2,
@@ -29,22 +44,18 @@ export function fingerForecast(surface: PartSurface, lay: Pick<Lay, 'flat'>, tak
     const p = surface.mesh.position
     const onPartMm = Math.hypot(p[3 * v]! - p[3 * w]!, p[3 * v + 1]! - p[3 * w + 1]!, p[3 * v + 2]! - p[3 * w + 2]!)
     const inFilmMm = Math.hypot(lay.flat[2 * v]! - lay.flat[2 * w]!, lay.flat[2 * v + 1]! - lay.flat[2 * w + 1]!)
-    return { at, onPartMm, inFilmMm, edge: edgeAt(surface, at) }
+    return { v, w, at, onPartMm, inFilmMm, edge: edgeAt(surface, at) }
   })
-  const byEdge = new Map<string, FingerPlace>()
-  for (let i = 0; i < sides.length; i++) {
-    const side = sides[i]
-    if (side === undefined) continue
+  return sides.map((side, i) => {
     const { onPartMm, inFilmMm } = windowAround(sides, i)
-    const excess = Math.max(0, (100 * (inFilmMm * (1 - take) - onPartMm)) / onPartMm)
-    const known = byEdge.get(side.edge)
-    if (known === undefined || excess > known.excessMmPer100)
-      byEdge.set(side.edge, { edge: side.edge, excessMmPer100: excess, worstAt: side.at })
-  }
-  return [...byEdge.values()].sort((a, b) => b.excessMmPer100 - a.excessMmPer100)
+    return { ...side, excessMmPer100: Math.max(0, (100 * (inFilmMm * (1 - take) - onPartMm)) / onPartMm) }
+  })
 }
 
 interface RimSide {
+  /** Its two vertices. */
+  readonly v: number
+  readonly w: number
   readonly at: Vec2
   readonly onPartMm: number
   readonly inFilmMm: number

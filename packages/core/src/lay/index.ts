@@ -4,7 +4,16 @@ export { type GradeLimits, grade, gradeDefaults, gradeWords } from './grade.ts'
 export { layFigures, spreadOf } from './layFigures.ts'
 export type { Lay, LayFigures, LayMode, Spread } from './layTypes.ts'
 export { type NaturalOptions, naturalDefaults, naturalLay } from './naturalLay.ts'
-export type { FilmHandling } from './filmHandling.ts'
+export { type Bridging, bridging, channelLengths, type HollowSection, stretchInto } from './handling/bridging.ts'
+export {
+  type FilmFigure,
+  type FilmHandling,
+  filmFigureKeys,
+  filmFigures,
+  filmProblem,
+  usualHandling,
+} from './handling/filmHandling.ts'
+export { fingersAfterShrinking, type HeatedPull, heatedPull, leastHeatedMm } from './handling/heatedPull.ts'
 export { compareOrders, type Difference, explainBetter, orderWords } from './rehearsal/compare.ts'
 export { figuresOf, type TroubleWeights, troubleOf, troubleWeights } from './rehearsal/figures.ts'
 export {
@@ -34,6 +43,8 @@ export {
   searchDefaults,
   searchOrder,
 } from './rehearsal/searchOrder.ts'
+export { type FingerSpot, fingerProfile } from './rehearsal/fingerProfile.ts'
+export { type StageFilm, setStage, stageTriangles } from './rehearsal/setStage.ts'
 export { pullsOfRehearsal } from './rehearsal/pullsOf.ts'
 export {
   centreOf,

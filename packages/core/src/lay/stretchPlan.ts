@@ -1,7 +1,7 @@
 import { dot2, nearestOnOutline, subtract, unit, type Vec2 } from '../geometry/index.ts'
 import type { PartSurface } from '../form/index.ts'
 import { edgeAt } from './fingerForecast.ts'
-import type { FilmHandling } from './filmHandling.ts'
+import type { FilmHandling } from './handling/filmHandling.ts'
 import { triangleShape } from './internal/triangleShape.ts'
 import type { Lay } from './layTypes.ts'
 

@@ -25,6 +25,17 @@ const beginOf: Readonly<Record<FormDoc['family'], SchoolName>> = {
   trim: 'one end and follow',
 }
 
+/** The usual schools, with where to begin as the chosen order says. */
+export function schoolsFor(
+  form: Pick<FormDoc, 'family'>,
+  film: Pick<FilmDoc, 'laid' | 'type'>,
+  found: readonly FoundOnPart[],
+  chosen: ChosenOrder | null,
+): Schools {
+  const usual = usualSchools(form, film, found)
+  return chosen === null ? usual : { ...usual, begin: chosen.order.school }
+}
+
 /** Each choice with its reason and what the other school would change. */
 export function explainSchools(schools: Schools, film: FilmDoc, chosen: ChosenOrder | null = null): SchoolChoice[] {
   const liquid: SchoolChoice =

@@ -61,6 +61,13 @@ export function SheetNumbers(props: SheetNumbersProps) {
         <HardestPull {...props} />
         <WorstEdge {...props} />
         <HowFar placed={placed} plan={plan} />
+        {plan.order === undefined ? null : (
+          <Block title="Order of laying">
+            <p className="leading-snug">
+              <strong>{plan.order.words}</strong> <span className="text-[15px] text-quiet">{plan.order.because}</span>
+            </p>
+          </Block>
+        )}
         <Block title="Pull">
           {plan.pulls.length === 0 ? (
             <p>Nowhere: it lies down by itself.</p>
@@ -157,6 +164,9 @@ export function SheetNumbers(props: SheetNumbersProps) {
         </Block>
       </div>
       <div className="no-print sticky bottom-0 flex gap-2.5 border-t border-hair bg-paper p-4">
+        <Link to={`/jobs/${bundle.job.id}/lay-sheets/${part.id}/rehearsal`} className={buttonClass('plain')}>
+          Rehearse
+        </Link>
         <Link to={`/jobs/${bundle.job.id}/fit/${part.id}`} className={`${buttonClass('go')} flex-1`}>
           To the fit
         </Link>

@@ -1,5 +1,5 @@
 import type { JobBundle, Part } from '@truelay/contract'
-import { usualSchools } from '@truelay/core/plan'
+import { schoolsFor } from '@truelay/core/plan'
 import { bodyPlan } from '@truelay/core/vehicle'
 import { practiceWith } from '@truelay/core/practice'
 import { useMemo } from 'react'
@@ -15,7 +15,15 @@ export function layQuestionOf(
     shop,
     findings,
   }: Pick<JobBundle, 'job' | 'forms' | 'films' | 'pieces' | 'shop' | 'findings'>,
-  { id, name, slot, formId, filmId, pieceId }: Pick<Part, 'id' | 'name' | 'slot' | 'formId' | 'filmId' | 'pieceId'>,
+  {
+    id,
+    name,
+    slot,
+    formId,
+    filmId,
+    pieceId,
+    order,
+  }: Pick<Part, 'id' | 'name' | 'slot' | 'formId' | 'filmId' | 'pieceId' | 'order'>,
 ): LayQuestion | null {
   const form = forms.find((f) => f.id === formId)
   const film = films.find((f) => f.id === filmId)
@@ -30,22 +38,24 @@ export function layQuestionOf(
     form,
     film,
     pattern: piece?.pattern ?? null,
-    schools: usualSchools(form, film, found),
+    schools: schoolsFor(form, film, found, order ?? null),
     stock: { alcoholPercent: shop.stockAlcoholPercent },
     practice: practiceWith(shop.practice),
     units: shop.units,
     found,
     room: { temperatureC: job.room.temperatureC, humidityPercent: job.room.humidityPercent },
     low: bodyPlan(job.vehicle.kind).slots.find((s) => s.id === slot)?.low ?? false,
+    order: order ?? null,
   }
 }
 
 /** The same, made anew only when something in it has changed. */
 export function useLayQuestion(bundle: JobBundle, part: Part): LayQuestion | null {
   const { job, forms, films, pieces, shop, findings } = bundle
-  const { id, name, slot, formId, filmId, pieceId } = part
+  const { id, name, slot, formId, filmId, pieceId, order } = part
   return useMemo(
-    () => layQuestionOf({ job, forms, films, pieces, shop, findings }, { id, name, slot, formId, filmId, pieceId }),
-    [job, forms, films, pieces, shop, findings, id, name, slot, formId, filmId, pieceId],
+    () =>
+      layQuestionOf({ job, forms, films, pieces, shop, findings }, { id, name, slot, formId, filmId, pieceId, order }),
+    [job, forms, films, pieces, shop, findings, id, name, slot, formId, filmId, pieceId, order],
   )
 }

@@ -40,6 +40,7 @@ export function EnlargePiece({ piece, form, film, shop, enlarged, onEnlarged }: 
         found: [],
         room: { temperatureC: 20, humidityPercent: 50 },
         low: false,
+        order: null,
       },
       wanted,
     )

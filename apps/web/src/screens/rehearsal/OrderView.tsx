@@ -1,0 +1,140 @@
+import type { FormDoc, PartSurface } from '@truelay/core/form'
+import { type Pull, schoolNames } from '@truelay/core/lay'
+import { lazy, Suspense, useMemo } from 'react'
+import { StretchLegend } from '../../drawings/StretchLegend.tsx'
+import { scaleEnd } from '../../drawings/stretchColor.ts'
+import { Busy } from '../../ui/Failed.tsx'
+import type { ShownRehearsal } from '../../workers/rehearsalWork.ts'
+import { stepAt } from './playing.ts'
+import type { OrderChoice } from './useRehearsals.ts'
+
+const PartView3D = lazy(async () => ({ default: (await import('../../drawings/PartView3D.tsx')).PartView3D }))
+
+interface OrderViewProps {
+  readonly title: string
+  readonly choice: OrderChoice
+  readonly onChoose: (choice: OrderChoice) => void
+  readonly offered: { readonly chosen: boolean; readonly found: boolean }
+  readonly surface: PartSurface
+  readonly form: FormDoc
+  readonly shown: ShownRehearsal | null
+  readonly other: ShownRehearsal | null
+  /** How far it is played, 0 to 1. */
+  readonly at: number
+}
+
+/** One order on the form: what lies, the front, the pull of the step, and film left over at the rim. */
+export function OrderView({ title, choice, onChoose, offered, surface, form, shown, other, at }: OrderViewProps) {
+  const scale = useMemo(
+    () => Math.max(...[shown, other].map((s) => (s === null ? 0.01 : scaleEnd(s.rehearsal.stretch)))),
+    [shown, other],
+  )
+  return (
+    <section aria-label={title} className="relative flex min-h-0 min-w-0 flex-col border-r border-hair last:border-r-0">
+      <div className="flex flex-wrap items-center justify-between gap-2 px-4 pt-3">
+        <label className="label flex items-center gap-2 text-[15px] text-quiet">
+          {title}
+          <select
+            className="label-strong min-h-11 rounded-md border border-ink/40 bg-paper px-2 text-[17px] text-ink"
+            value={choice}
+            onChange={(event) => onChoose(event.target.value as OrderChoice)}
+          >
+            {offered.found ? <option value="found">the better order found</option> : null}
+            {offered.chosen ? <option value="chosen">chosen for the fit</option> : null}
+            {schoolNames.map((school) => (
+              <option key={school} value={school}>
+                {school}
+              </option>
+            ))}
+          </select>
+        </label>
+        {shown === null ? null : (
+          <p className="text-right leading-none" data-testid={`most-${title === 'First order' ? 'first' : 'second'}`}>
+            <strong className="text-[34px]">{(100 * shown.rehearsal.figures.largestStretch).toFixed(1)}</strong>
+            <span className="label text-[15px] text-quiet"> % at most</span>
+          </p>
+        )}
+      </div>
+      {shown === null ? (
+        <Busy text="Rehearsing" />
+      ) : (
+        <Played surface={surface} form={form} shown={shown} at={at} scale={scale} />
+      )}
+    </section>
+  )
+}
+
+interface PlayedProps {
+  readonly surface: PartSurface
+  readonly form: FormDoc
+  readonly shown: ShownRehearsal
+  readonly at: number
+  readonly scale: number
+}
+
+function Played({ surface, form, shown, at, scale }: PlayedProps) {
+  const { rehearsal, fingers, order, words } = shown
+  const number = stepAt(rehearsal.steps.length, at)
+  const step = rehearsal.steps[number - 1]
+  const progress = useMemo(
+    () => ({ stepOfVertex: rehearsal.stepOfVertex, step: number, front: step?.front ?? [], fingers }),
+    [rehearsal, number, step, fingers],
+  )
+  const anchors = useMemo(
+    () => order.anchors.map((a, i) => ({ number: i + 1, onForm: a.at })).filter((a) => a.number <= number),
+    [order, number],
+  )
+  const pulls = useMemo((): Pull[] => {
+    const pull = step?.pull ?? null
+    if (pull === null || pull.stretch < 0.004) return []
+    const percent = 100 * pull.stretch
+    return [
+      {
+        letter: `${percent.toFixed(1)} %`,
+        edge: '',
+        at: pull.at,
+        direction: pull.direction,
+        way: 'along',
+        percent,
+        areaMm2: 0,
+        heat: pull.heat,
+        glueLineRisk: false,
+      },
+    ]
+  }, [step])
+  return (
+    <>
+      <p className="px-4 pt-1 text-[15px] leading-snug text-quiet">{words}</p>
+      <div className="min-h-0 flex-1">
+        <Suspense fallback={<Busy text="Drawing the part" />}>
+          <PartView3D
+            surface={surface}
+            stretch={rehearsal.stretch}
+            full={scale}
+            anchors={anchors}
+            pulls={pulls}
+            lines={form.bodyLines.map((line) => line.along)}
+            pointed={null}
+            onPoint={() => {}}
+            progress={progress}
+          />
+        </Suspense>
+      </div>
+      <div className="flex items-end justify-between gap-3 px-4 pb-2">
+        <StretchLegend full={scale} />
+        <p aria-live="polite" className="min-h-[44px] max-w-[54%] text-right text-[15px] leading-snug">
+          {step === undefined ? (
+            'Nothing lies yet.'
+          ) : (
+            <>
+              <strong>
+                {number} of {rehearsal.steps.length}: {step.kind === 'anchor' ? `fix the ${step.label}` : step.label}
+              </strong>
+              {step.pull === null ? (step.lifted ? ', lifted once' : '') : `, lifted and pulled ${step.pull.heat}`}
+            </>
+          )}
+        </p>
+      </div>
+    </>
+  )
+}

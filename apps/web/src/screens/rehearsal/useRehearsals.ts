@@ -1,0 +1,85 @@
+import type { LayOrder, SchoolName } from '@truelay/core/lay'
+import type { AnyFailure } from '@truelay/core/result'
+import { useCallback, useEffect, useRef, useState } from 'react'
+import { type OpenRehearsalWorker, openRehearsalWorker } from '../../workers/openRehearsalWorker.ts'
+import type {
+  FoundOrder,
+  RehearsalQuestion,
+  RehearsalStage,
+  SearchNews,
+  ShownRehearsal,
+} from '../../workers/rehearsalWork.ts'
+
+/** What one side shows: a school, the order that was chosen for the fit, or the one that a search found. */
+export type OrderChoice = SchoolName | 'chosen' | 'found'
+
+export type SearchState =
+  | { readonly phase: 'idle' }
+  | { readonly phase: 'looking'; readonly news: SearchNews }
+  | { readonly phase: 'found'; readonly found: FoundOrder }
+  | { readonly phase: 'refused'; readonly failure: AnyFailure }
+
+const tries = 60
+
+/** A stage in a worker, rehearsals on it by choice, and a search that can be stopped. */
+export function useRehearsals(question: RehearsalQuestion | null, chosen: LayOrder | null) {
+  const [stage, setStage] = useState<RehearsalStage | null>(null)
+  const [failure, setFailure] = useState<AnyFailure | null>(null)
+  const [known, setKnown] = useState<Partial<Record<OrderChoice, ShownRehearsal>>>({})
+  const [search, setSearch] = useState<SearchState>({ phase: 'idle' })
+  const worker = useRef<OpenRehearsalWorker | null>(null)
+
+  useEffect(() => {
+    if (question === null) return
+    const opened = openRehearsalWorker()
+    worker.current = opened
+    let current = true
+    setStage(null)
+    setKnown({})
+    setSearch({ phase: 'idle' })
+    void opened.open(question).then((result) => {
+      if (!current) return
+      if (result.ok) setStage(result.value)
+      else setFailure(result.failure)
+    })
+    return () => {
+      current = false
+      opened.close()
+      worker.current = null
+    }
+  }, [question])
+
+  /** Rehearses a choice unless it is known already. */
+  const ask = useCallback(
+    async (choice: OrderChoice) => {
+      const opened = worker.current
+      if (opened === null || choice === 'found') return
+      if (choice === 'chosen' && chosen === null) return
+      const shown =
+        choice === 'chosen' && chosen !== null
+          ? await opened.inOrder(chosen)
+          : await opened.bySchool(choice as SchoolName)
+      if (worker.current === opened) setKnown((before) => ({ ...before, [choice]: shown }))
+    },
+    [chosen],
+  )
+
+  const look = useCallback(async () => {
+    const opened = worker.current
+    if (opened === null) return
+    setSearch({ phase: 'looking', news: { share: 0, tried: 0, best: '' } })
+    const result = await opened.search(tries, (news) => setSearch({ phase: 'looking', news }))
+    if (worker.current !== opened) return
+    if (!result.ok) {
+      setSearch(
+        result.failure.code === 'WORK_STOPPED' ? { phase: 'idle' } : { phase: 'refused', failure: result.failure },
+      )
+      return
+    }
+    setKnown((before) => ({ ...before, found: result.value.best }))
+    setSearch({ phase: 'found', found: result.value })
+  }, [])
+
+  const stop = useCallback(() => void worker.current?.stopSearch(), [])
+  return { stage, failure, known, search, ask, look, stop }
+}

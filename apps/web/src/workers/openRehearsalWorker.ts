@@ -1,0 +1,30 @@
+import type { LayOrder, SchoolName } from '@truelay/core/lay'
+import { failure, type Result, refused } from '@truelay/core/result'
+import { proxy, wrap } from 'comlink'
+import type { RehearsalWorker } from './rehearsal.worker.ts'
+import type { RehearsalQuestion, SearchNews } from './rehearsalWork.ts'
+
+/** A worker of its own for the rehearsals of one part. Closing it stops whatever it does. */
+export function openRehearsalWorker() {
+  const worker = new Worker(new URL('./rehearsal.worker.ts', import.meta.url), { type: 'module' })
+  const remote = wrap<RehearsalWorker>(worker)
+  let stop: (why: Result<never>) => void = () => {}
+  const stopped = new Promise<Result<never>>((resolve) => {
+    stop = resolve
+  })
+  worker.onerror = () => stop(refused(failure('WORKER_LOST', { work: 'rehearsal' })))
+  return {
+    open: (question: RehearsalQuestion) => Promise.race([remote.open(question), stopped]),
+    bySchool: (school: SchoolName) => remote.bySchool(school),
+    inOrder: (order: LayOrder) => remote.inOrder(order),
+    search: (tries: number, onNews: (news: SearchNews) => void) =>
+      Promise.race([remote.search(tries, proxy(onNews)), stopped]),
+    stopSearch: () => remote.stop(),
+    close() {
+      worker.terminate()
+      stop(refused(failure('WORK_STOPPED', { work: 'rehearsal' })))
+    },
+  }
+}
+
+export type OpenRehearsalWorker = ReturnType<typeof openRehearsalWorker>

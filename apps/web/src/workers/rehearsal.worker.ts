@@ -1,0 +1,93 @@
+import {
+  explainBetter,
+  fingerProfile,
+  type LayOrder,
+  orderBySchool,
+  orderWords,
+  type PreparedStage,
+  type Rehearsal,
+  rehearse,
+  type SchoolName,
+  searchOrder,
+  setStage,
+  stageTriangles,
+} from '@truelay/core/lay'
+import { done, failure, type Result, refused } from '@truelay/core/result'
+import { expose } from 'comlink'
+import type { FoundOrder, RehearsalQuestion, RehearsalStage, SearchNews, ShownRehearsal } from './rehearsalWork.ts'
+
+interface Bench {
+  readonly question: RehearsalQuestion
+  readonly fine: PreparedStage
+  coarse: PreparedStage | null
+}
+
+let bench: Bench | null = null
+let stopped = false
+
+const opened = (): Bench => {
+  if (bench === null) throw new RangeError('rehearsed before a form was opened')
+  return bench
+}
+
+/** Carries messages; the work is done by the core. */
+const rehearsalWorker = {
+  open(question: RehearsalQuestion): Result<RehearsalStage> {
+    const fine = setStage(question.form, question.film)
+    if (!fine.ok) return fine
+    bench = { question, fine: fine.value, coarse: null }
+    return done({ surface: fine.value.surface })
+  },
+
+  bySchool(school: SchoolName): ShownRehearsal {
+    const { fine } = opened()
+    return shown(fine, rehearse(fine, orderBySchool(school, fine.form, fine.surface)))
+  },
+
+  inOrder(order: LayOrder): ShownRehearsal {
+    const { fine } = opened()
+    return shown(fine, rehearse(fine, order))
+  },
+
+  /** Looks for a better order; between tries it listens, so that `stop` is heard. */
+  async search(tries: number, onNews: (news: SearchNews) => void): Promise<Result<FoundOrder>> {
+    const current = opened()
+    stopped = false
+    if (current.coarse === null) {
+      const coarse = setStage(current.question.form, current.question.film, stageTriangles.coarse)
+      if (!coarse.ok) return coarse
+      current.coarse = coarse.value
+    }
+    const search = searchOrder(current.coarse, current.fine, { tries })
+    for (;;) {
+      const next = search.next()
+      if (next.done) {
+        const { best, schools, tried } = next.value
+        const school = schools[0] ?? best
+        return done({
+          best: shown(current.fine, best),
+          school: shown(current.fine, school),
+          because: explainBetter(current.fine.form, school, best),
+          tried,
+        })
+      }
+      onNews({ share: next.value.share, tried: next.value.tried, best: next.value.best })
+      await new Promise((resolve) => setTimeout(resolve, 0))
+      if (stopped) return refused(failure('WORK_STOPPED', { work: 'search' }))
+    }
+  },
+
+  stop() {
+    stopped = true
+  },
+}
+
+const shown = (stage: PreparedStage, rehearsal: Rehearsal): ShownRehearsal => ({
+  order: rehearsal.order,
+  words: orderWords(rehearsal.order),
+  rehearsal,
+  fingers: fingerProfile(stage.surface, rehearsal, stage.handling.take),
+})
+
+export type RehearsalWorker = typeof rehearsalWorker
+expose(rehearsalWorker)

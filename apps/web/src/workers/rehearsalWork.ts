@@ -1,0 +1,37 @@
+import type { FormDoc, PartSurface } from '@truelay/core/form'
+import type { FingerSpot, LayOrder, Rehearsal, StageFilm } from '@truelay/core/lay'
+
+/** What a rehearsal is made of. */
+export interface RehearsalQuestion {
+  readonly form: FormDoc
+  readonly film: StageFilm
+}
+
+/** The form as rehearsals are drawn on it. */
+export interface RehearsalStage {
+  readonly surface: PartSurface
+}
+
+/** A rehearsal as a screen plays it. */
+export interface ShownRehearsal {
+  readonly order: LayOrder
+  /** Its order in one sentence. */
+  readonly words: string
+  readonly rehearsal: Rehearsal
+  readonly fingers: readonly FingerSpot[]
+}
+
+/** How a search stands. */
+export interface SearchNews {
+  readonly share: number
+  readonly tried: number
+  readonly best: string
+}
+
+export interface FoundOrder {
+  readonly best: ShownRehearsal
+  /** The best school, against which it is explained. */
+  readonly school: ShownRehearsal
+  readonly because: string
+  readonly tried: number
+}
