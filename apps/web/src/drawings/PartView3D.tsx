@@ -178,7 +178,7 @@ function StandBack() {
   useEffect(() => {
     if (done.current || aspect === 0) return
     done.current = true
-    camera.position.multiplyScalar(Math.max(1, 1.02 / aspect))
+    camera.position.multiplyScalar(Math.max(1, 1.12 / aspect))
   }, [camera, aspect])
   return null
 }

@@ -8,7 +8,7 @@ export function StretchLegend({ full }: { readonly full: number }) {
   return (
     <figure
       aria-label={`Stretch map: violet ${percent} per cent too much film, chalk none, orange ${percent} per cent stretched`}
-      className="w-[236px]"
+      className="w-[226px] shrink-0 whitespace-nowrap"
     >
       <div className="flex h-3.5 border border-ink/30">
         {Array.from({ length: steps }, (_, i) => (

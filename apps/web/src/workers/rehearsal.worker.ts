@@ -67,7 +67,7 @@ const rehearsalWorker = {
         return done({
           best: shown(current.fine, best),
           school: shown(current.fine, school),
-          because: explainBetter(current.fine.form, school, best),
+          because: explainBetter(current.fine.form, school, best, current.fine.patterned),
           tried,
         })
       }

@@ -58,7 +58,7 @@ export function explainSchools(schools: Schools, film: FilmDoc, chosen: ChosenOr
   const begin: SchoolChoice = {
     question: 'Where to begin',
     choice: chosen === null ? schools.begin : chosen.order.name,
-    reason: chosen === null ? beginReasons[schools.begin].reason : chosen.because,
+    reason: chosen === null || chosen.because === '' ? beginReasons[schools.begin].reason : chosen.because,
     otherwise: beginReasons[schools.begin].otherwise,
   }
   return [liquid, begin]

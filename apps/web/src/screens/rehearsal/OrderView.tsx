@@ -1,9 +1,11 @@
 import type { FormDoc, PartSurface } from '@truelay/core/form'
 import { type Pull, schoolNames } from '@truelay/core/lay'
-import { lazy, Suspense, useMemo } from 'react'
+import { lazy, memo, Suspense, useMemo } from 'react'
 import { StretchLegend } from '../../drawings/StretchLegend.tsx'
 import { scaleEnd } from '../../drawings/stretchColor.ts'
 import { Busy } from '../../ui/Failed.tsx'
+import { Quantity } from '../../ui/Quantity.tsx'
+import { useUnits } from '../../ui/units.ts'
 import type { ShownRehearsal } from '../../workers/rehearsalWork.ts'
 import { stepAt } from './playing.ts'
 import type { OrderChoice } from './useRehearsals.ts'
@@ -25,6 +27,7 @@ interface OrderViewProps {
 
 /** One order on the form: what lies, the front, the pull of the step, and film left over at the rim. */
 export function OrderView({ title, choice, onChoose, offered, surface, form, shown, other, at }: OrderViewProps) {
+  const units = useUnits()
   const scale = useMemo(
     () => Math.max(...[shown, other].map((s) => (s === null ? 0.01 : scaleEnd(s.rehearsal.stretch)))),
     [shown, other],
@@ -33,7 +36,7 @@ export function OrderView({ title, choice, onChoose, offered, surface, form, sho
     <section aria-label={title} className="relative flex min-h-0 min-w-0 flex-col border-r border-hair last:border-r-0">
       <div className="flex flex-wrap items-center justify-between gap-2 px-4 pt-3">
         <label className="label flex items-center gap-2 text-[15px] text-quiet">
-          {title}
+          {title.replace(/ order$/, '')}
           <select
             className="label-strong min-h-11 rounded-md border border-ink/40 bg-paper px-2 text-[17px] text-ink"
             value={choice}
@@ -49,9 +52,20 @@ export function OrderView({ title, choice, onChoose, offered, surface, form, sho
           </select>
         </label>
         {shown === null ? null : (
-          <p className="text-right leading-none" data-testid={`most-${title === 'First order' ? 'first' : 'second'}`}>
-            <strong className="text-[34px]">{(100 * shown.rehearsal.figures.largestStretch).toFixed(1)}</strong>
-            <span className="label text-[15px] text-quiet"> % at most</span>
+          <p
+            className="flex items-baseline gap-4 leading-none"
+            data-testid={`most-${title === 'First order' ? 'first' : 'second'}`}
+          >
+            <span>
+              <strong className="text-[34px]">{(100 * shown.rehearsal.figures.largestStretch).toFixed(1)}</strong>
+              <span className="label text-[15px] text-quiet"> % stretch</span>
+            </span>
+            <span>
+              <strong className="text-[34px]">
+                <Quantity lengthMm={shown.rehearsal.figures.worstFingersMmPer100} bare />
+              </strong>
+              <span className="label text-[15px] text-quiet"> {units.length} left over</span>
+            </span>
           </p>
         )}
       </div>
@@ -72,7 +86,8 @@ interface PlayedProps {
   readonly scale: number
 }
 
-function Played({ surface, form, shown, at, scale }: PlayedProps) {
+/** Drawn again only when the order or the step changes, not with every word of a search. */
+const Played = memo(function Played({ surface, form, shown, at, scale }: PlayedProps) {
   const { rehearsal, fingers, order, words } = shown
   const number = stepAt(rehearsal.steps.length, at)
   const step = rehearsal.steps[number - 1]
@@ -84,6 +99,7 @@ function Played({ surface, form, shown, at, scale }: PlayedProps) {
     () => order.anchors.map((a, i) => ({ number: i + 1, onForm: a.at })).filter((a) => a.number <= number),
     [order, number],
   )
+  const lines = useMemo(() => form.bodyLines.map((line) => line.along), [form])
   const pulls = useMemo((): Pull[] => {
     const pull = step?.pull ?? null
     if (pull === null || pull.stretch < 0.004) return []
@@ -113,16 +129,16 @@ function Played({ surface, form, shown, at, scale }: PlayedProps) {
             full={scale}
             anchors={anchors}
             pulls={pulls}
-            lines={form.bodyLines.map((line) => line.along)}
+            lines={lines}
             pointed={null}
-            onPoint={() => {}}
+            onPoint={noPoint}
             progress={progress}
           />
         </Suspense>
       </div>
       <div className="flex items-end justify-between gap-3 px-4 pb-2">
         <StretchLegend full={scale} />
-        <p aria-live="polite" className="min-h-[44px] max-w-[54%] text-right text-[15px] leading-snug">
+        <p aria-live="polite" className="min-h-[44px] text-right text-[15px] leading-snug">
           {step === undefined ? (
             'Nothing lies yet.'
           ) : (
@@ -137,4 +153,6 @@ function Played({ surface, form, shown, at, scale }: PlayedProps) {
       </div>
     </>
   )
-}
+})
+
+const noPoint = () => {}

@@ -63,8 +63,8 @@ export function OrdersCompared(props: OrdersComparedProps) {
           <Figures a={a.rehearsal.figures} b={b.rehearsal.figures} form={form} patterned={patterned} />
         )}
         <p className="px-4 pb-3 text-[14px] leading-snug text-quiet">
-          On {(1500).toLocaleString('en')} triangles; film as a membrane without friction, pulled as evenly as hands
-          can. Compare orders by it; do not read it to the tenth of a millimetre.
+          Film as a membrane without friction, pulled as evenly as hands can. Compare orders by it; do not read it to
+          the tenth of a millimetre.
         </p>
       </div>
       <TakeIt bundle={bundle} part={part} b={b} search={search} />
@@ -100,7 +100,7 @@ function SearchBox({ search, onLook, onStop }: OrdersComparedProps) {
                   ? `Nothing beats “${search.found.best.order.school}”`
                   : 'A better order'}
               </strong>
-              {search.found.because}
+              {search.found.best.words} {search.found.because}
             </Notice>
           ) : search.phase === 'refused' ? (
             <Notice look="caution" role="alert">
@@ -190,9 +190,7 @@ function TakeIt({ bundle, part, b, search }: Pick<OrdersComparedProps, 'bundle' 
   const navigate = useNavigate()
   const sheet = `/jobs/${bundle.job.id}/lay-sheets/${part.id}`
   const because =
-    search.phase === 'found' && b !== null && search.found.best.order === b.order
-      ? search.found.because
-      : (b?.words ?? '')
+    search.phase === 'found' && b !== null && search.found.best.order === b.order ? search.found.because : ''
   const take = async () => {
     if (b === null) return
     const saved = await save({

@@ -98,13 +98,16 @@ export function compareOrders(
 
 /** An order in one sentence: what is fixed first and how the front runs. */
 export function orderWords(order: LayOrder): string {
-  const names = order.anchors.map((a) => `the ${a.label}${a.pullShare > 0.25 ? ' (drawn)' : ''}`)
+  const taut = order.anchors.filter((a) => a.pullShare > 0.25).length
+  const all = taut === order.anchors.length
+  const names = order.anchors.map((a) => `the ${a.label}${!all && a.pullShare > 0.25 ? ' (film pulled taut)' : ''}`)
+  const tautWords = all && taut > 0 ? ' with the film pulled taut' : ''
   const fix =
     names.length === 0
       ? ''
       : names.length === 1
-        ? `Fix ${names[0]}`
-        : `Fix ${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`
+        ? `Fix ${names[0]}${tautWords}`
+        : `Fix ${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}${tautWords}`
   const begin = order.fromLabel === 'there' ? 'from there' : `from ${order.fromLabel}`
   const run = order.spiral
     ? `then round it in widening turns`
@@ -118,9 +121,11 @@ export function orderWords(order: LayOrder): string {
   return fix === '' ? `${run[0]?.toUpperCase()}${run.slice(1)}.` : `${fix}, ${run}.`
 }
 
-/** Why one rehearsal is better than another: its order in words, then the two or three greatest gains. */
-export function explainBetter(form: FormDoc, worse: Rehearsal, better: Rehearsal): string {
-  const gains = compareOrders(form, worse.figures, better.figures).filter((d) => d.better)
-  const told = gains.slice(0, 3).map((d) => d.says)
-  return [orderWords(better.order), ...told].join(' ')
+/** Why one rehearsal is better than another: its two or three greatest gains; empty where it has none. */
+export function explainBetter(form: FormDoc, worse: Rehearsal, better: Rehearsal, patterned = false): string {
+  return compareOrders(form, worse.figures, better.figures, patterned)
+    .filter((d) => d.better)
+    .slice(0, 3)
+    .map((d) => d.says)
+    .join(' ')
 }

@@ -91,6 +91,7 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
     laid: readonly number[],
     pull: StepPull | null,
     lifted: boolean,
+    front: RehearsalStep['front'],
   ) => {
     const number = steps.length + 1
     for (const v of laid) stepOf[v] = number
@@ -101,7 +102,8 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
       label,
       at: middleOf(surface, laid),
       laidShare: shareOf(stepOf),
-      ...frontOf(stage, uv, stepOf),
+      front,
+      frontExcessMmPer100: excessAlongFront(stage, uv, stepOf),
       mostStretch: Math.max(steps[steps.length - 1]?.mostStretch ?? 1, mostOf(film, uv, fresh)),
       pull,
       lifted,
@@ -118,12 +120,12 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
     for (const v of fixed) {
       for (const k of [v, vertices + v]) uv[k] = reference[k]! + anchor.pullShare * (worked[k]! - reference[k]!)
     }
-    record('anchor', anchor.label, fixed, null, false)
+    record('anchor', anchor.label, fixed, null, false, [])
   }
 
   const time = frontTimes(film, surface, order)
   const bandMm = order.strokeMm / (order.spiral ? 4 : 1)
-  for (const band of bandsOf(time, stepOf, bandMm)) {
+  for (const { vertices: band, untilMm } of bandsOf(time, stepOf, bandMm)) {
     const free = withAhead(film, band, stepOf, aheadMm)
     guess(film, uv, reference, free, stepOf)
     const patch = filmPatch(film, free, (v) => stepOf[v] !== 0)
@@ -144,7 +146,7 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
         if (wrinkled(film, uv, own, handling.take) <= use.liftShare) break
       }
     }
-    record('sweep', sweepLabel(stage, band), band, pull, lifted)
+    record('sweep', sweepLabel(stage, band), band, pull, lifted, contour(stage, time, untilMm))
   }
 
   const flat = new Float64Array(2 * vertices)
@@ -184,24 +186,53 @@ function planar(flat: Float64Array): Float64Array {
   return uv
 }
 
+interface Band {
+  readonly vertices: number[]
+  /** The front has come so far when it is done, as a front time. */
+  untilMm: number
+}
+
 /** Vertices that are still free, in strokes as the front reaches them; a last sliver joins the stroke before it. */
-function bandsOf(time: Float64Array, stepOf: Int32Array, bandMm: number): number[][] {
-  const bands: number[][] = []
+function bandsOf(time: Float64Array, stepOf: Int32Array, bandMm: number): Band[] {
+  const bands: Band[] = []
   for (let v = 0; v < time.length; v++) {
     if (stepOf[v] !== 0) continue
-    const band = Math.floor(time[v]! / bandMm)
-    bands[band] ??= []
-    bands[band].push(v)
+    const number = Math.floor(time[v]! / bandMm)
+    bands[number] ??= { vertices: [], untilMm: (number + 1) * bandMm }
+    bands[number].vertices.push(v)
   }
   const least = time.length / 200
-  const kept: number[][] = []
+  const kept: Band[] = []
   for (const band of bands) {
     if (band === undefined) continue
     const before = kept[kept.length - 1]
-    if (before !== undefined && (band.length < least || before.length < least)) before.push(...band)
-    else kept.push(band)
+    if (before !== undefined && (band.vertices.length < least || before.vertices.length < least)) {
+      before.vertices.push(...band.vertices)
+      before.untilMm = band.untilMm
+    } else kept.push(band)
   }
   return kept
+}
+
+/** The line at which the front time has a value, as pairs of spots on the drawing. */
+function contour({ surface, film }: PreparedStage, time: Float64Array, value: number): [Vec2, Vec2][] {
+  const { plan } = surface
+  const lines: [Vec2, Vec2][] = []
+  for (let t = 0; t < film.triangles; t++) {
+    const crossed: Vec2[] = []
+    for (let c = 0; c < 3; c++) {
+      const a = film.corner[3 * t + c]!
+      const b = film.corner[3 * t + ((c + 1) % 3)]!
+      if (time[a]! < value === time[b]! < value) continue
+      const s = (value - time[a]!) / (time[b]! - time[a]!)
+      crossed.push([
+        plan[2 * a]! + s * (plan[2 * b]! - plan[2 * a]!),
+        plan[2 * a + 1]! + s * (plan[2 * b + 1]! - plan[2 * a + 1]!),
+      ])
+    }
+    if (crossed.length === 2) lines.push([crossed[0]!, crossed[1]!])
+  }
+  return lines
 }
 
 /** A stroke with the free film that settles ahead of it. */
@@ -274,7 +305,7 @@ function mostOf(film: FilmMesh, uv: Float64Array, triangles: readonly number[]):
   return most
 }
 
-/** The pull of a step: its largest stretch, where, and the mean direction of what is stretched. */
+/** The pull of a step: its 95th percentile of stretch, where, and the mean direction of what is stretched. */
 function pullOf(
   { surface, film }: PreparedStage,
   uv: Float64Array,
@@ -286,7 +317,8 @@ function pullOf(
     matrixOf(film, uv, t, m, 0)
     return 1 / Math.max(1e-3, singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)[1]) - 1
   })
-  const most = Math.max(0, ...stretches)
+  const sorted = [...stretches].sort((a, b) => a - b)
+  const most = sorted[Math.floor(0.95 * (sorted.length - 1))] ?? 0
   if (most < 0.001) return null
   const flat = new Float64Array(2 * film.vertices)
   for (let v = 0; v < film.vertices; v++) {
@@ -337,25 +369,19 @@ function middleOf({ plan }: PartSurface, vertices: readonly number[]): Vec2 {
   return [x / Math.max(1, vertices.length), y / Math.max(1, vertices.length)]
 }
 
-/** Sides of the mesh between laid and free film, and the film left over along them. */
-function frontOf({ surface, film }: PreparedStage, uv: Float64Array, stepOf: Int32Array) {
-  const front: [Vec2, Vec2][] = []
+/** Film left over along the sides of the mesh between laid and free film, mm per 100 mm. */
+function excessAlongFront({ film }: PreparedStage, uv: Float64Array, stepOf: Int32Array): number {
   let onPart = 0
   let inFilm = 0
   const p = film.position
   for (let t = 0; t < film.triangles; t++) {
-    const corners = [0, 1, 2].map((c) => film.corner[3 * t + c]!)
-    const laid = corners.filter((v) => stepOf[v] !== 0)
+    const laid = [0, 1, 2].map((c) => film.corner[3 * t + c]!).filter((v) => stepOf[v] !== 0)
     if (laid.length !== 2) continue
     const [a, b] = laid as [number, number]
-    front.push([
-      [surface.plan[2 * a]!, surface.plan[2 * a + 1]!],
-      [surface.plan[2 * b]!, surface.plan[2 * b + 1]!],
-    ])
     onPart += Math.hypot(p[3 * a]! - p[3 * b]!, p[3 * a + 1]! - p[3 * b + 1]!, p[3 * a + 2]! - p[3 * b + 2]!)
     inFilm += Math.hypot(uv[a]! - uv[b]!, uv[film.vertices + a]! - uv[film.vertices + b]!)
   }
-  return { front, frontExcessMmPer100: onPart === 0 ? 0 : (100 * (inFilm - onPart)) / onPart }
+  return onPart === 0 ? 0 : (100 * (inFilm - onPart)) / onPart
 }
 
 function sweepLabel({ form, surface }: PreparedStage, band: readonly number[]): string {
