@@ -27,11 +27,12 @@ export function fingerForecast(surface: PartSurface, lay: Pick<Lay, 'flat'>, tak
   return [...byEdge.values()].sort((a, b) => b.excessMmPer100 - a.excessMmPer100)
 }
 
-/** The same at every side of the rim, in its order. */
+/** The same at every side of the rim, in its order. `slit`: rim vertices at which the film is cut. */
 export function rimExcess(
   surface: PartSurface,
   lay: Pick<Lay, 'flat'>,
   take: number,
+  slit: ReadonlySet<number> = new Set(),
 ): (RimSide & { readonly excessMmPer100: number })[] {
   const rim = surface.loops[0]
   if (rim === undefined) return []
@@ -44,7 +45,9 @@ export function rimExcess(
     const p = surface.mesh.position
     const onPartMm = Math.hypot(p[3 * v]! - p[3 * w]!, p[3 * v + 1]! - p[3 * w + 1]!, p[3 * v + 2]! - p[3 * w + 2]!)
     const inFilmMm = Math.hypot(lay.flat[2 * v]! - lay.flat[2 * w]!, lay.flat[2 * v + 1]! - lay.flat[2 * w + 1]!)
-    return { v, w, at, onPartMm, inFilmMm, edge: edgeAt(surface, at) }
+    // Across a slit's mouth there is no film to measure.
+    const atSlit = slit.has(v) || slit.has(w)
+    return { v, w, at, onPartMm, inFilmMm: atSlit ? onPartMm : inFilmMm, edge: edgeAt(surface, at) }
   })
   return sides.map((side, i) => {
     const { onPartMm, inFilmMm } = windowAround(sides, i)

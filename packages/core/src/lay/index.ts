@@ -45,6 +45,10 @@ export {
 } from './rehearsal/searchOrder.ts'
 export { type FingerSpot, fingerProfile } from './rehearsal/fingerProfile.ts'
 export { type StageFilm, setStage, stageTriangles } from './rehearsal/setStage.ts'
+export { type CornerNotch, cornerNotches } from './relief/cornerNotches.ts'
+export { type CutMesh, cutMesh } from './relief/cutMesh.ts'
+export { type ReliefAdvice, type ReliefCut, reliefCuts } from './relief/reliefCuts.ts'
+export { type SplitLine, splitPart } from './relief/splitPart.ts'
 export { pullsOfRehearsal } from './rehearsal/pullsOf.ts'
 export {
   centreOf,
