@@ -13,6 +13,7 @@ const layers = {
   light: ['numerics', 'units', 'result'],
   wait: ['practice', 'numerics', 'units', 'result'],
   stock: ['align', 'lay', 'form', 'practice', 'geometry', 'numerics', 'units', 'result'],
+  pieces: ['units', 'result'],
   vehicle: ['geometry', 'units', 'result'],
   plan: [
     'stock',

@@ -1,6 +1,7 @@
-import { type JobBundle, jobBundle, type Part } from '@truelay/contract'
-import { buildSurface } from '@truelay/core/form'
+import { type JobBundle, jobBundle, type Kit, type Part } from '@truelay/contract'
+import { buildSurface, formSize } from '@truelay/core/form'
 import { naturalLay, rehearse, setStage, workedLay } from '@truelay/core/lay'
+import { carryRows, layingSequence } from '@truelay/core/pieces'
 import { schoolsFor, workOutPart } from '@truelay/core/plan'
 import { bodyPlan } from '@truelay/core/vehicle'
 import { practiceWith } from '@truelay/core/practice'
@@ -12,8 +13,30 @@ export function plan(file: string | undefined) {
   return {
     job: { id: bundle.job.id, number: bundle.job.number, vehicle: bundle.job.vehicle },
     parts: bundle.parts.map((part) => laySheet(bundle, part)),
+    sequence: bundle.kits.map((kit) => ({ kit: kit.id, pieces: sequenceOf(bundle, kit) })),
+    lineCarry: lineCarryOf(bundle),
   }
 }
+
+/** The pieces of a kit that this job uses, in the order in which they go on. */
+const sequenceOf = (bundle: JobBundle, kit: Kit) =>
+  valueOrBadInput(
+    layingSequence(
+      bundle.pieces.filter((p) => p.kitId === kit.id && bundle.parts.some((part) => part.pieceId === p.id)),
+      kit.rules,
+    ),
+  )
+
+/** Rows of pieces whose line runs through: the datum, and where to measure up. */
+const lineCarryOf = ({ parts, forms }: JobBundle) =>
+  carryRows(
+    parts.flatMap((part) => {
+      const form = forms.find((f) => f.id === part.formId)
+      if (form === undefined) return []
+      const openings = form.holes.length + form.marks.length
+      return [{ slot: part.slot, id: part.id, name: part.name, lengthMm: formSize(form).widthMm, openings }]
+    }),
+  )
 
 function laySheet(bundle: JobBundle, part: Part) {
   if (part.formId === null) throw new BadInput(`part "${part.name}" has no form yet; measure it first`)

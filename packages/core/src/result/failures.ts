@@ -177,6 +177,11 @@ const catalogue = {
     says: (f: { school: string; why: string }) => `The school "${f.school}" does not suit this part: ${f.why}.`,
     fix: 'Choose another liquid school for this part.',
   },
+  SEQUENCE_CIRCLE: {
+    says: (f: { first: string; second: string }) =>
+      `The order rules of this kit go round in a circle: ${f.first} has to wait for ${f.second}, and the other way round.`,
+    fix: 'Take one of the two rules out of the kit.',
+  },
   WORKER_LOST: {
     says: (f: { work: string }) => `The computer stopped working on the ${f.work}.`,
     fix: 'Ask again; if it happens twice, use fewer triangles.',

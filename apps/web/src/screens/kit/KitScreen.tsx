@@ -1,4 +1,4 @@
-import type { ArrivedPiece, Kit, Part, Piece } from '@truelay/contract'
+import type { ArrivedPiece, Form, Kit, Part, Piece } from '@truelay/contract'
 import { startingSides } from '@truelay/core/stock'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
@@ -11,6 +11,7 @@ import { useJobContext } from '../job/JobFrame.tsx'
 import { layQuestionOf } from '../laySheet/useLayQuestion.ts'
 import { DryResult } from './DryResult.tsx'
 import { LabelsDialog } from './LabelsDialog.tsx'
+import { PieceOrder } from './PieceOrder.tsx'
 import { PieceRow } from './PieceRow.tsx'
 import { ScanField } from './ScanField.tsx'
 import { useDryCheck } from './useDryCheck.ts'
@@ -66,6 +67,7 @@ export function KitScreen() {
             key={kit.id}
             kit={kit}
             pieces={pieces.filter((p) => p.kitId === kit.id)}
+            forms={bundle.forms}
             partOf={wanted}
             arrivedOf={arrivedOf}
             onCount={count}
@@ -170,20 +172,20 @@ function DryRow({ part, children }: { readonly part: Part; readonly children: Re
 function KitList({
   kit,
   pieces,
+  forms,
   partOf,
   arrivedOf,
   onCount,
 }: {
   readonly kit: Kit
   readonly pieces: readonly Piece[]
+  readonly forms: readonly Form[]
   readonly partOf: (piece: Piece) => Part | undefined
   readonly arrivedOf: (piece: Piece) => ArrivedPiece | undefined
   readonly onCount: (piece: Piece, arrived: number) => void
 }) {
   const inJob = pieces.filter((piece) => partOf(piece) !== undefined)
   const beside = pieces.filter((piece) => partOf(piece) === undefined)
-  const nameOf = (id: string) => pieces.find((p) => p.id === id)?.name ?? id
-  const rules = kit.rules.filter((rule) => [rule.first, rule.next].every((id) => inJob.some((p) => p.id === id)))
   const ticks = inJob.filter((piece) => (arrivedOf(piece)?.arrived ?? 0) >= piece.count).length
   const row = (piece: Piece) => (
     <PieceRow
@@ -213,18 +215,7 @@ function KitList({
         </Button>
       </div>
       <ul>{inJob.map(row)}</ul>
-      {rules.length === 0 ? null : (
-        <ul className="px-5 py-2 text-[16px] text-quiet">
-          {rules.map((rule) => (
-            <li key={`${rule.first}-${rule.next}`}>
-              <span className="text-ink">
-                {nameOf(rule.first)} before {nameOf(rule.next)}.
-              </span>{' '}
-              {rule.reason}
-            </li>
-          ))}
-        </ul>
-      )}
+      <PieceOrder kit={kit} pieces={inJob} partOf={partOf} forms={forms} />
       {beside.length === 0 ? null : (
         <details className="px-5 pb-3">
           <summary className="label cursor-pointer py-2 text-[16px] text-petrol">

@@ -1,0 +1,11 @@
+export {
+  type CarriedPiece,
+  type CarryReadings,
+  carryDefaults,
+  carryLine,
+  carryRows,
+  type LineCarry,
+  type RowPiece,
+  rowsOf,
+} from './lineCarry.ts'
+export { layingSequence, type SequencePiece, type SequenceRule, type SequenceStep } from './layingSequence.ts'

@@ -1,0 +1,76 @@
+import { describe, expect, test } from 'vitest'
+import { carryDefaults, carryLine, layingSequence, rowsOf } from './index.ts'
+
+const row = (lengths: readonly number[], openings: readonly number[] = []) =>
+  lengths.map((lengthMm, i) => ({ id: `p${i}`, name: `Piece ${i + 1}`, lengthMm, openings: openings[i] ?? 0 }))
+
+describe('a line carried over a row of pieces', () => {
+  test('the best datum lies in the middle: the error runs half as far', () => {
+    expect(carryLine(row([600, 600, 600, 600, 600]))?.datum).toBe('p2')
+  })
+  test('one carried piece: errors of gap, direction and sighting add up as independent ones do', () => {
+    const carry = carryLine(row([1000, 400]), { gapMm: 0.2, upMm: 0.3, sightMm: 200, seenMm: 100 })
+    const carried = carry?.pieces[1]
+    const near = Math.hypot(0.3, 0.2)
+    const slope = Math.hypot((Math.SQRT2 * 0.3) / 1000, (Math.SQRT2 * 0.2) / 200)
+    expect(carried?.nearSigmaMm).toBeCloseTo(near, 12)
+    expect(carried?.farSigmaMm).toBeCloseTo(Math.hypot(near, slope * 400), 12)
+  })
+  test('without measuring up the error grows with every piece; measured up it stays within what an eye sees', () => {
+    const carry = carryLine(row([900, 900, 900, 900, 900]))
+    expect(carry?.unmeasuredSigmaMm).toBeGreaterThan(2 * carryDefaults.seenMm)
+    expect(2 * (carry?.worstSigmaMm ?? 9)).toBeLessThanOrEqual(carryDefaults.seenMm)
+    expect(carry?.pieces.some((p) => p.placed === 'carried and measured up')).toBe(true)
+    expect(carry?.words).toContain('Measure up again')
+  })
+  test('short pieces and a coarse eye need no measuring but the datum', () => {
+    const carry = carryLine(row([200, 200, 200]), { ...carryDefaults, seenMm: 8 })
+    expect(carry?.pieces.map((p) => p.placed)).toEqual(['datum', 'carried', 'carried'])
+    expect(carry?.pieces[0]?.measureAtMm).toEqual([40, 160])
+  })
+  test('of two equal ones the datum is the one with more openings', () => {
+    expect(carryLine(row([500, 500], [0, 2]))?.datum).toBe('p1')
+  })
+  test('one piece alone carries nothing', () => expect(carryLine(row([500]))).toBeNull())
+  test('rows are found by their numbered places, each side for itself', () => {
+    const slots = ['lower-2-left', 'bonnet', 'lower-1-left', 'lower-1-right', 'lower-10-left', 'lower-2-right']
+    expect(rowsOf(slots.map((slot) => ({ slot }))).map((r) => r.map((p) => p.slot))).toEqual([
+      ['lower-1-left', 'lower-2-left', 'lower-10-left'],
+      ['lower-1-right', 'lower-2-right'],
+    ])
+  })
+})
+
+describe('the order of the pieces', () => {
+  const piece = (id: string, spares = 0, over?: string[]) => ({ id, name: id, spares, over })
+  const idsOf = (...args: Parameters<typeof layingSequence>) => {
+    const found = layingSequence(...args)
+    return found.ok ? found.value.map((s) => s.id) : found.failure.code
+  }
+  test('rules decide, then the side with a spare, then the order of the kit', () => {
+    const rules = [{ first: 'inner', next: 'outer', reason: 'The inner lamp sets the line.' }]
+    expect(idsOf([piece('outer'), piece('bar'), piece('inner'), piece('cap', 1)], rules)).toEqual([
+      'inner',
+      'cap',
+      'outer',
+      'bar',
+    ])
+  })
+  test('what lies underneath goes on first, and says so', () => {
+    const found = layingSequence([piece('top', 0, ['under']), piece('under')], [])
+    expect(found.ok && found.value.map((s) => s.id)).toEqual(['under', 'top'])
+    expect(found.ok && found.value[1]?.reasons[0]).toContain('underneath')
+  })
+  test('rules that contradict each other are refused by name', () => {
+    const rules = [
+      { first: 'a', next: 'b', reason: '' },
+      { first: 'b', next: 'a', reason: '' },
+    ]
+    const found = layingSequence([piece('a'), piece('b')], rules)
+    expect(found.ok ? '' : found.failure.sentence).toContain('a')
+    expect(found.ok ? '' : found.failure.code).toBe('SEQUENCE_CIRCLE')
+  })
+  test('rules about pieces that are not in the job are left aside', () => {
+    expect(idsOf([piece('a')], [{ first: 'z', next: 'a', reason: '' }])).toEqual(['a'])
+  })
+})
