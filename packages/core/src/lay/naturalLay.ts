@@ -27,7 +27,7 @@ export function naturalLay(mesh: TriangleMesh, options: Partial<NaturalOptions> 
   const sheet = checkSheet(mesh, { holesExpected: true })
   if (!sheet.ok) return sheet
   const operator = layOperator(mesh)
-  const first = settle(operator, startingLay(mesh), { ...naturalDefaults, ...options })
+  const first = settle(operator, startingLay(mesh, operator), { ...naturalDefaults, ...options })
   if (!first.settled) return refused(failure('LAY_NOT_SETTLED', { movingMm: first.movingMm, steps: first.steps }))
   const lay = finishLay('natural', mesh, operator, first)
   if (lay.flipped === 0) return done(lay)
@@ -60,7 +60,7 @@ export function settle(operator: LayOperator, start: Float64Array, options: Natu
   let movingMm = Number.POSITIVE_INFINITY
   let area = 0
   for (const a of operator.area) area += a
-  const negligible = 1e-14 * area
+  const negligible = 1e-12 * area
 
   while (steps < options.mostSteps) {
     operator.matricesOf(uv, matrices)

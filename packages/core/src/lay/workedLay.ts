@@ -55,7 +55,7 @@ export function workedLay(
   const sheet = checkSheet(mesh, { holesExpected: true })
   if (!sheet.ok) return sheet
   const operator = layOperator(mesh)
-  const natural = settle(operator, startingLay(mesh), naturalDefaults)
+  const natural = settle(operator, startingLay(mesh, operator), naturalDefaults)
   if (!natural.settled) return refused(failure('LAY_NOT_SETTLED', { movingMm: natural.movingMm, steps: natural.steps }))
   onProgress(0.15)
 

@@ -18,7 +18,7 @@ describe('a line carried over a row of pieces', () => {
   })
   test('without measuring up the error grows with every piece; measured up it stays within what an eye sees', () => {
     const carry = carryLine(row([900, 900, 900, 900, 900]))
-    expect(carry?.unmeasuredSigmaMm).toBeGreaterThan(2 * carryDefaults.seenMm)
+    expect(carry?.unmeasuredSigmaMm).toBeGreaterThan(1.5 * carryDefaults.seenMm)
     expect(2 * (carry?.worstSigmaMm ?? 9)).toBeLessThanOrEqual(carryDefaults.seenMm)
     expect(carry?.pieces.some((p) => p.placed === 'carried and measured up')).toBe(true)
     expect(carry?.words).toContain('Measure up again')

@@ -1,16 +1,17 @@
 import { doubleAreaNormal, type TriangleMesh, triangleCount, vertexCount } from '../../geometry/index.ts'
 import { addToEntry, nestedDissection, sparseCholesky } from '../../numerics/index.ts'
-import { gradients, hold, vertexGraph } from './layOperator.ts'
+import { gradients, hold, type LayOperator, vertexGraph } from './layOperator.ts'
+import { unfoldedLay } from './unfoldedLay.ts'
 
 /** Least slope between a triangle and the plane it is projected to, as a cosine, for the projection to be a start. */
 const leastCosine = 0.2
 
 /**
  * A first guess of the film coordinates, `[u0…, v0…]`: the part seen straight on where that shows every triangle,
- * otherwise the conformal map (Lévy et al., "Least squares conformal maps", 2002).
+ * otherwise unrolled.
  */
-export function startingLay(mesh: TriangleMesh): Float64Array {
-  return projected(mesh) ?? conformal(mesh)
+export function startingLay(mesh: TriangleMesh, operator: LayOperator): Float64Array {
+  return projected(mesh) ?? unfoldedLay(mesh, operator)
 }
 
 function projected(mesh: TriangleMesh): Float64Array | null {
@@ -45,7 +46,10 @@ function projected(mesh: TriangleMesh): Float64Array | null {
   return uv
 }
 
-/** Least conformal energy with two far vertices held: Dirichlet energy less the area enclosed. */
+/**
+ * Least conformal energy with two far vertices held: Dirichlet energy less the area enclosed (Lévy et al., "Least squares
+ * conformal maps", 2002). Dearer than the other starts, and hardly ever folded.
+ */
 export function conformal(mesh: TriangleMesh): Float64Array {
   const vertices = vertexCount(mesh)
   const { area, gradient } = gradients(mesh)
