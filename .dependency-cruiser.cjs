@@ -35,7 +35,7 @@ const coreRules = Object.entries(layers).map(([folder, allowed]) => ({
   name: `core-${folder}`,
   comment: `core/${folder} may import only: ${allowed.join(', ') || 'nothing'}`,
   severity: 'error',
-  from: { path: `${core}${folder}/`, pathNot: '\\.test\\.ts$|testForms\\.ts$' },
+  from: { path: `${core}${folder}/`, pathNot: '\\.test\\.ts$|test(Forms|Parts)\\.ts$' },
   to: { path: core, pathNot: `${core}(${[folder, ...allowed].join('|')})/` },
 }))
 
@@ -46,7 +46,7 @@ module.exports = {
       name: 'core-through-the-front-door',
       comment: 'another core folder is imported through its index, never deeper',
       severity: 'error',
-      from: { path: `${core}([^/]+)/`, pathNot: '\\.test\\.ts$|testForms\\.ts$' },
+      from: { path: `${core}([^/]+)/`, pathNot: '\\.test\\.ts$|test(Forms|Parts)\\.ts$' },
       to: { path: core, pathNot: [`${core}$1/`, `${core}[^/]+/index\\.ts$`] },
     },
     {

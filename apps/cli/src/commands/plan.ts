@@ -2,7 +2,7 @@ import { type JobBundle, jobBundle, type Kit, type Part } from '@truelay/contrac
 import { buildSurface, formSize } from '@truelay/core/form'
 import { naturalLay, rehearse, setStage, workedLay } from '@truelay/core/lay'
 import { carryRows, layingSequence } from '@truelay/core/pieces'
-import { schoolsFor, workOutPart } from '@truelay/core/plan'
+import { rehearsalOptions, schoolsFor, workOutPart } from '@truelay/core/plan'
 import { bodyPlan } from '@truelay/core/vehicle'
 import { practiceWith } from '@truelay/core/practice'
 import { BadInput, readDocument, valueOrBadInput } from '../input.ts'
@@ -70,7 +70,11 @@ function laySheet(bundle: JobBundle, part: Part) {
         part.order == null
           ? undefined
           : {
-              rehearsal: rehearse(valueOrBadInput(setStage(form, film)), part.order.order),
+              rehearsal: rehearse(
+                valueOrBadInput(setStage(form, film)),
+                part.order.order,
+                rehearsalOptions(practiceWith(bundle.shop.practice)),
+              ),
               because: part.order.because,
             },
     }),

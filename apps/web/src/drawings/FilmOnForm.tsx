@@ -65,3 +65,26 @@ export function FilmOnForm({
 }
 
 const raised = ([x, y, z]: [number, number, number], by: number): Vector3Tuple => [x, y, z + by]
+
+/** Where film is cut: a heavy dashed line in the colour of a caution. */
+export function CutLine({
+  along,
+  radius,
+  onSurface,
+}: {
+  readonly along: readonly Vec2[]
+  readonly radius: number
+  readonly onSurface: OnSurface
+}) {
+  const points = useMemo(
+    () =>
+      along.flatMap((p) => {
+        const at = onSurface(p)
+        return at === null ? [] : [raised(at, radius / 120)]
+      }),
+    [along, onSurface, radius],
+  )
+  return points.length < 2 ? null : (
+    <Line points={points} color="#b45309" lineWidth={4} dashed dashSize={radius / 25} gapSize={radius / 50} />
+  )
+}

@@ -6,7 +6,7 @@ import { Canvas, type ThreeEvent, useFrame, useThree } from '@react-three/fiber'
 import { type RefObject, useCallback, useEffect, useMemo, useRef } from 'react'
 import { BufferAttribute, BufferGeometry, DoubleSide, Vector3 } from 'three'
 import { inSpace } from './placeOnSurface.ts'
-import { type FilmProgress, FilmOnForm } from './FilmOnForm.tsx'
+import { CutLine, type FilmProgress, FilmOnForm } from './FilmOnForm.tsx'
 import { vertexColors } from './surfaceColors.ts'
 
 export interface FormAnchor {
@@ -23,6 +23,8 @@ interface PartView3DProps {
   readonly lines: readonly (readonly Vec2[])[]
   readonly pointed: PlaceOnMesh | null
   readonly onPoint: (place: PlaceOnMesh | null) => void
+  /** Relief cuts, from the rim inward on the drawing. */
+  readonly cuts?: readonly { readonly along: readonly Vec2[] }[] | undefined
   /** How far the film lies, while an order is played. */
   readonly progress?: FilmProgress | undefined
 }
@@ -64,6 +66,14 @@ export function PartView3D(props: PartView3DProps) {
           <Surface {...props} />
           <Lines {...props} />
           <Marks {...props} radius={size.radius} onSurface={onSurface} />
+          {(props.cuts ?? []).map((cut, i) => (
+            <CutLine
+              key={`${cut.along[0]?.join()}-${i}`}
+              along={cut.along}
+              radius={size.radius}
+              onSurface={onSurface}
+            />
+          ))}
           {props.progress === undefined ? null : (
             <FilmOnForm progress={props.progress} radius={size.radius} onSurface={onSurface} />
           )}

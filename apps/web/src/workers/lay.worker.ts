@@ -2,25 +2,27 @@ import { dryCheck, type PiecePattern, place } from '@truelay/core/align'
 import { buildSurface, type PartSurface } from '@truelay/core/form'
 import {
   fingerForecast,
-  grade,
-  gradeWords,
+  gradePart,
   type Lay,
   layFigures,
   naturalLay,
   type Rehearsal,
   rehearse,
+  reliefCuts,
   setStage,
+  splitPart,
+  stageTriangles,
   stretchPlan,
   type WorkedLay,
   workedLay,
 } from '@truelay/core/lay'
-import { type PartPlan, type PieceShift, placePart, workOutPart } from '@truelay/core/plan'
+import { type PartPlan, type PieceShift, placePart, rehearsalOptions, workOutPart } from '@truelay/core/plan'
 import { done, type Result } from '@truelay/core/result'
 import { barWidthMm, cutSize, enlargePattern, type GrowthByEdge, rollOrPattern } from '@truelay/core/stock'
 import { inWords, showLength, showTemperature, showVolume } from '@truelay/core/units'
 import { expose } from 'comlink'
 import type { DryAnswer } from './dryCheckWork.ts'
-import type { FirstAnswer, FullAnswer, LayQuestion, ShownLay } from './layWork.ts'
+import type { CutsAnswer, FirstAnswer, FullAnswer, LayQuestion, ShownLay } from './layWork.ts'
 
 interface Bench {
   readonly question: LayQuestion
@@ -42,12 +44,13 @@ const layWorker = {
     const natural = naturalLay(surface.value.mesh)
     if (!natural.ok) return natural
     bench = { question, surface: surface.value, natural: natural.value, worked: null, rehearsal: null }
-    const figures = layFigures(surface.value.mesh, natural.value)
+    const { handling } = question.film
+    const graded = gradePart(question.form, surface.value, layFigures(surface.value.mesh, natural.value), handling)
     return done({
       surface: surface.value,
       natural: shownLay(bench, natural.value),
-      grade: grade(figures),
-      gradeWords: gradeWords(figures),
+      grade: graded.grade,
+      gradeWords: graded.reasons.join('; '),
     })
   },
 
@@ -62,7 +65,7 @@ const layWorker = {
     if (question.order !== null) {
       const stage = setStage(question.form, question.film)
       if (!stage.ok) return stage
-      bench.rehearsal = rehearse(stage.value, question.order.order)
+      bench.rehearsal = rehearse(stage.value, question.order.order, rehearsalOptions(question.practice))
     }
     const placed = placePart(question.form, surface, worked.value, question.pattern, question.practice, question.found)
     if (!placed.ok) return placed
@@ -132,6 +135,14 @@ const layWorker = {
         form.family === 'trim' && tuck !== undefined ? barWidthMm(face, -(rules[tuck.name]?.minMm ?? 0)) : null,
       neededStretch,
     })
+  },
+
+  /** Whether cuts would keep the stretch below a limit, on a coarse form; a split where they would not. */
+  cuts(question: LayQuestion, limit: number, onProgress: (share: number) => void): Result<CutsAnswer> {
+    const stage = setStage(question.form, question.film, stageTriangles.coarse)
+    if (!stage.ok) return stage
+    const advice = reliefCuts(stage.value, limit, onProgress)
+    return done({ advice, splits: advice.enough ? [] : splitPart(stage.value).slice(0, 3) })
   },
 
   /** The plan again, for a piece that was moved. */

@@ -1,6 +1,6 @@
 import type { EdgeRules, EdgeSpots, PiecePattern, PlacedPiece } from '@truelay/core/align'
 import type { FormDoc, PartSurface } from '@truelay/core/form'
-import type { FingerPlace, FlatOutline, Lay, LayFigures, Pull } from '@truelay/core/lay'
+import type { FingerPlace, FlatOutline, Lay, LayFigures, Pull, ReliefAdvice, SplitLine } from '@truelay/core/lay'
 import type { Stock } from '@truelay/core/mix'
 import type { ChosenOrder, FilmDoc, FoundOnPart, PartPlan, PieceShift, RoomClimate, Schools } from '@truelay/core/plan'
 import type { Practice } from '@truelay/core/practice'
@@ -55,6 +55,12 @@ export interface FullAnswer {
   readonly neededStretch: number
   readonly placement: ShownPlacement
   readonly plan: PartPlan
+}
+
+/** What cuts would save, and where the part would be split if they are not enough. */
+export interface CutsAnswer {
+  readonly advice: ReliefAdvice
+  readonly splits: readonly SplitLine[]
 }
 
 export type PlanQuestion = { readonly shift: PieceShift }

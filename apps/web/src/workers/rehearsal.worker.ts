@@ -12,6 +12,7 @@ import {
   setStage,
   stageTriangles,
 } from '@truelay/core/lay'
+import { orderPractice, rehearsalOptions } from '@truelay/core/plan'
 import { done, failure, type Result, refused } from '@truelay/core/result'
 import { expose } from 'comlink'
 import type { FoundOrder, RehearsalQuestion, RehearsalStage, SearchNews, ShownRehearsal } from './rehearsalWork.ts'
@@ -40,13 +41,14 @@ const rehearsalWorker = {
   },
 
   bySchool(school: SchoolName): ShownRehearsal {
-    const { fine } = opened()
-    return shown(fine, rehearse(fine, orderBySchool(school, fine.form, fine.surface)))
+    const { fine, question } = opened()
+    const order = orderBySchool(school, fine.form, fine.surface, orderPractice(question.practice))
+    return shown(fine, rehearse(fine, order, rehearsalOptions(question.practice)))
   },
 
   inOrder(order: LayOrder): ShownRehearsal {
-    const { fine } = opened()
-    return shown(fine, rehearse(fine, order))
+    const { fine, question } = opened()
+    return shown(fine, rehearse(fine, order, rehearsalOptions(question.practice)))
   },
 
   /** Looks for a better order; between tries it listens, so that `stop` is heard. */
@@ -58,7 +60,11 @@ const rehearsalWorker = {
       if (!coarse.ok) return coarse
       current.coarse = coarse.value
     }
-    const search = searchOrder(current.coarse, current.fine, { tries })
+    const search = searchOrder(current.coarse, current.fine, {
+      tries,
+      practice: orderPractice(current.question.practice),
+      rehearsal: rehearsalOptions(current.question.practice),
+    })
     for (;;) {
       const next = search.next()
       if (next.done) {

@@ -1,10 +1,12 @@
 import type { FormDoc, PartSurface } from '@truelay/core/form'
+import type { Practice } from '@truelay/core/practice'
 import type { FingerSpot, LayOrder, Rehearsal, StageFilm } from '@truelay/core/lay'
 
 /** What a rehearsal is made of. */
 export interface RehearsalQuestion {
   readonly form: FormDoc
   readonly film: StageFilm
+  readonly practice: Practice
 }
 
 /** The form as rehearsals are drawn on it. */

@@ -1,6 +1,7 @@
 export { edgeAt, type FingerPlace, fingerForecast } from './fingerForecast.ts'
 export { type FlatOutline, type FlatPart, flatPart } from './flatOutline.ts'
 export { type GradeLimits, grade, gradeDefaults, gradeWords } from './grade.ts'
+export { gradePart, type PartGrade } from './gradePart.ts'
 export { layFigures, spreadOf } from './layFigures.ts'
 export type { Lay, LayFigures, LayMode, Spread } from './layTypes.ts'
 export { type NaturalOptions, naturalDefaults, naturalLay } from './naturalLay.ts'

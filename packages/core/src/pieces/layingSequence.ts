@@ -44,13 +44,14 @@ export function layingSequence(
   while (waiting.length > 0) {
     const ready = waiting.filter((p) => !all.some((r) => r.next === p.id && waiting.some((w) => w.id === r.first)))
     if (ready.length === 0) {
-      const [a, b] = [waiting[0]!, waiting.find((w) => all.some((r) => r.first === w.id && r.next === waiting[0]!.id))]
-      return refused(failure('SEQUENCE_CIRCLE', { first: a.name, second: b?.name ?? a.name }))
+      const rule = all.find((r) => waiting.some((w) => w.id === r.first) && waiting.some((w) => w.id === r.next))
+      return refused(failure('SEQUENCE_CIRCLE', { first: nameOf(rule?.next ?? ''), second: nameOf(rule?.first ?? '') }))
     }
     const leads = (p: SequencePiece) => all.filter((r) => r.first === p.id).length
-    const next = [...ready].sort(
+    const [next] = [...ready].sort(
       (a, b) => leads(b) - leads(a) || b.spares - a.spares || pieces.indexOf(a) - pieces.indexOf(b),
-    )[0]!
+    )
+    if (next === undefined) break
     const reasons = [
       ...all.filter((r) => r.next === next.id).map((r) => `After ${nameOf(r.first)}: ${r.reason}`),
       ...(leads(next) > 0 ? [`Before ${listOf(all, next.id, nameOf)}.`] : []),

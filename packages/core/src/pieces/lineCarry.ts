@@ -59,8 +59,8 @@ export function carryLine(row: readonly RowPiece[], readings: CarryReadings = ca
   const tried = row.map((datum, i) => ({
     datum,
     i,
-    ...carryFrom(row, i, readings, true),
-    bare: carryFrom(row, i, readings, false).worst,
+    ...carryFrom(datum, sidesOf(row, i), readings, true),
+    bare: carryFrom(datum, sidesOf(row, i), readings, false).worst,
   }))
   tried.sort(
     (a, b) =>
@@ -70,7 +70,8 @@ export function carryLine(row: readonly RowPiece[], readings: CarryReadings = ca
       b.datum.openings - a.datum.openings ||
       a.i - b.i,
   )
-  const best = tried[0]!
+  const best = tried[0]
+  if (best === undefined) return null
   const measured = best.pieces.filter((p) => p.placed === 'carried and measured up')
   return {
     datum: best.datum.id,
@@ -85,23 +86,26 @@ export function carryLine(row: readonly RowPiece[], readings: CarryReadings = ca
   }
 }
 
-function carryFrom(row: readonly RowPiece[], datum: number, r: CarryReadings, measuring: boolean) {
+/** The pieces on either side of the datum, from it outward. */
+const sidesOf = (row: readonly RowPiece[], datum: number) => [row.slice(0, datum).reverse(), row.slice(datum + 1)]
+
+function carryFrom(datum: RowPiece, sides: readonly (readonly RowPiece[])[], r: CarryReadings, measuring: boolean) {
   const pieces: CarriedPiece[] = [
     {
-      id: row[datum]!.id,
-      name: row[datum]!.name,
+      id: datum.id,
+      name: datum.name,
       placed: 'datum',
       nearSigmaMm: r.upMm,
       farSigmaMm: r.upMm,
-      measureAtMm: [fromEndMm, row[datum]!.lengthMm - fromEndMm],
+      measureAtMm: [fromEndMm, datum.lengthMm - fromEndMm],
     },
   ]
   let measured = 0
   let worst = r.upMm
-  for (const way of [-1, 1]) {
-    let { end, slope } = { end: r.upMm ** 2, slope: (Math.SQRT2 * r.upMm) / row[datum]!.lengthMm }
-    for (let i = datum + way; i >= 0 && i < row.length; i += way) {
-      const piece = row[i]!
+  for (const side of sides) {
+    let end = r.upMm ** 2
+    let slope = (Math.SQRT2 * r.upMm) / datum.lengthMm
+    for (const piece of side) {
       const near = end + r.gapMm ** 2
       // Its direction: that of the neighbour's line, and how well it was sighted along it.
       const sighted = slope ** 2 + (Math.SQRT2 * r.gapMm) ** 2 / r.sightMm ** 2

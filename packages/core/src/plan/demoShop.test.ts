@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, test } from 'vitest'
 import { dryCheck, mirrored, type PiecePattern } from '../align/index.ts'
 import { buildSurface, type FormDoc } from '../form/index.ts'
-import { workedLay } from '../lay/index.ts'
+import { gradePart, layFigures, naturalLay, workedLay } from '../lay/index.ts'
 import { practiceWith } from '../practice/index.ts'
 import { type FilmDoc, placePart } from './index.ts'
 
@@ -54,5 +54,30 @@ describe('every piece of the demo kits', () => {
     const other = held(mirrored(piece.pattern)).verdict
     if (alikeInAMirror.test(piece.id)) expect(other).not.toBe('other side')
     else expect(other).toBe('other side')
+  })
+})
+
+describe('difficulty over the families of the demo shop', () => {
+  test.each([
+    ['skua-trim-left', 'ebony-cast-dry', 1, 1, 'lies down by itself'],
+    ['drover-grille-bar', 'ebony-cast-dry', 1, 1, 'lies down by itself'],
+    ['pipit-door-left', 'clearcoat-hull-180', 1, 2, 'openings'],
+    ['pipit-bonnet', 'clearcoat-hull-180', 2, 3, 'large'],
+    ['drover-side-panel', 'clearcoat-hull-180', 3, 4, 'channel'],
+    ['pipit-bumper', 'clearcoat-hull-180', 3, 4, 'uneven stretch'],
+    ['pipit-headlamp-left', 'dusk-glass-dry', 4, 5, 'heat and pulls'],
+    ['pipit-fog-left', 'clear-dome-dry', 4, 5, 'turns away by'],
+  ])('%s with %s is %d to %d', (formId, filmId, least, most, says) => {
+    const form = read<FormDoc>(`forms/${formId}.json`)
+    const film = read<FilmDoc>(`films/${filmId}.json`)
+    const surface = buildSurface(form, { triangles: 1500 })
+    if (!surface.ok) throw new Error(surface.failure.sentence)
+    const natural = naturalLay(surface.value.mesh)
+    if (!natural.ok) throw new Error(natural.failure.sentence)
+    const figures = layFigures(surface.value.mesh, natural.value)
+    const { grade, reasons } = gradePart(form, surface.value, figures, film.handling)
+    expect(grade).toBeGreaterThanOrEqual(least)
+    expect(grade).toBeLessThanOrEqual(most)
+    expect(reasons.join('; ')).toContain(says)
   })
 })

@@ -20,6 +20,7 @@ export type {
   StepPicture,
 } from './planTypes.ts'
 export { correctionFor, type MeasuredGap, measuredGaps } from './measuredGaps.ts'
+export { orderPractice, rehearsalOptions } from './rehearsalPractice.ts'
 export { schoolsFor, usualSchools } from './schools.ts'
 export { strengthOf } from './solutionsFor.ts'
 export {

@@ -15,8 +15,7 @@ import {
   type FlatPart,
   fingerForecast,
   flatPart,
-  grade,
-  gradeWords,
+  gradePart,
   type Lay,
   layFigures,
   orderWords,
@@ -200,7 +199,7 @@ export function workOutPart(request: PlanRequest): Result<PartPlan> {
     ...request.words,
   }
   const steps = stepsOf(context)
-  const figures = layFigures(surface.mesh, natural)
+  const graded = gradePart(form, surface, layFigures(surface.mesh, natural), handling)
   const light = film.transmission === undefined ? null : lampLight({ layers: [{ transmission: film.transmission }] })
   if (light !== null && !light.ok) return light
   return done({
@@ -208,8 +207,8 @@ export function workOutPart(request: PlanRequest): Result<PartPlan> {
     partName: request.partName,
     film: { id: film.id, name: film.name, type: film.type, laid: film.laid },
     material: form.material,
-    grade: grade(figures),
-    gradeWords: gradeWords(figures),
+    grade: graded.grade,
+    gradeWords: `${graded.reasons.slice(0, 3).join('; ')}.`,
     schools: explainSchools(schools, film, chosen),
     solutions: solutions.value,
     anchors,

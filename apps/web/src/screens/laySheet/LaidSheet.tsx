@@ -1,6 +1,6 @@
 import type { JobBundle, Part, Shift } from '@truelay/contract'
 import type { PlaceOnMesh } from '@truelay/core/geometry'
-import type { LayMode } from '@truelay/core/lay'
+import type { LayMode, ReliefCut } from '@truelay/core/lay'
 import type { PartPlan } from '@truelay/core/plan'
 import { useEffect, useState } from 'react'
 import type { FirstAnswer, FullAnswer, LayQuestion } from '../../workers/layWork.ts'
@@ -24,6 +24,7 @@ interface LaidSheetProps {
 /** The whole lay sheet: the part, the flat piece, the numbers that matter, the steps. */
 export function LaidSheet({ bundle, part, question, first, full, worker, shift }: LaidSheetProps) {
   const [mode, setMode] = useState<LayMode>('worked')
+  const [cuts, setCuts] = useState<readonly ReliefCut[]>([])
   const [pointed, setPointed] = useState<PlaceOnMesh | null>(null)
   const placed = usePlacedMargins(full.placement, shift)
   const plan = useReplanned(full.plan, worker, shift)
@@ -39,6 +40,7 @@ export function LaidSheet({ bundle, part, question, first, full, worker, shift }
             onMode={setMode}
             pointed={pointed}
             onPoint={setPointed}
+            cuts={cuts}
           />
           <TheFlatPiece
             bundle={bundle}
@@ -63,6 +65,8 @@ export function LaidSheet({ bundle, part, question, first, full, worker, shift }
         plan={plan}
         shift={shift}
         mode={mode}
+        question={question}
+        onCuts={setCuts}
       />
     </div>
   )

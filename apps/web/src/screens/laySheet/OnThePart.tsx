@@ -1,6 +1,6 @@
 import type { FormDoc } from '@truelay/core/form'
 import type { PlaceOnMesh } from '@truelay/core/geometry'
-import type { LayMode } from '@truelay/core/lay'
+import type { LayMode, ReliefCut } from '@truelay/core/lay'
 import { lazy, Suspense, useMemo } from 'react'
 import { StretchLegend } from '../../drawings/StretchLegend.tsx'
 import { scaleEnd, signedStretch } from '../../drawings/stretchColor.ts'
@@ -18,10 +18,11 @@ interface OnThePartProps {
   readonly onMode: (mode: LayMode) => void
   readonly pointed: PlaceOnMesh | null
   readonly onPoint: (place: PlaceOnMesh | null) => void
+  readonly cuts?: readonly ReliefCut[] | undefined
 }
 
 /** The part in space with its stretch map, for the natural or the worked lay. */
-export function OnThePart({ first, full, form, mode, onMode, pointed, onPoint }: OnThePartProps) {
+export function OnThePart({ first, full, form, mode, onMode, pointed, onPoint, cuts = noCuts }: OnThePartProps) {
   const shown = mode === 'worked' && full !== null ? full.worked : first.natural
   const scale = useMemo(
     () => Math.max(scaleEnd(first.natural.lay.stretch), full === null ? 0 : scaleEnd(full.worked.lay.stretch)),
@@ -62,6 +63,7 @@ export function OnThePart({ first, full, form, mode, onMode, pointed, onPoint }:
             lines={form.bodyLines.map((line) => line.along)}
             pointed={pointed}
             onPoint={onPoint}
+            cuts={cuts}
           />
         </Suspense>
       </div>
@@ -78,6 +80,8 @@ export function OnThePart({ first, full, form, mode, onMode, pointed, onPoint }:
     </section>
   )
 }
+
+const noCuts: readonly ReliefCut[] = []
 
 function hereWords(stretch: Float64Array, triangle: number) {
   const most = stretch[2 * triangle] ?? 1

@@ -1,6 +1,6 @@
 import type { JobBundle, Part, Shift } from '@truelay/contract'
 import { correctionWords, endOfEdge, type Room } from '@truelay/core/align'
-import type { LayMode, Pull } from '@truelay/core/lay'
+import type { LayMode, Pull, ReliefCut } from '@truelay/core/lay'
 import { strengthWords } from '@truelay/core/mix'
 import { edgeCodeWords, type PartPlan } from '@truelay/core/plan'
 import { inWords, showLength } from '@truelay/core/units'
@@ -15,7 +15,8 @@ import { GradeBars } from '../../ui/GradeBars.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { useUnits } from '../../ui/units.ts'
-import type { FirstAnswer, FullAnswer } from '../../workers/layWork.ts'
+import type { FirstAnswer, FullAnswer, LayQuestion } from '../../workers/layWork.ts'
+import { CutsAndSeams } from './CutsAndSeams.tsx'
 import { type PlacedMargins, useCoverage, useSuggestion } from './usePlacedMargins.ts'
 
 interface SheetNumbersProps {
@@ -27,6 +28,8 @@ interface SheetNumbersProps {
   readonly plan: PartPlan
   readonly shift: Shift
   readonly mode: LayMode
+  readonly question: LayQuestion
+  readonly onCuts: (cuts: readonly ReliefCut[]) => void
 }
 
 /** What the walk-round found on this part, and what follows from it. */
@@ -50,7 +53,7 @@ function FoundHere({ plan }: { readonly plan: PartPlan }) {
 
 /** Beside the drawings: the few numbers that a hand needs next. */
 export function SheetNumbers(props: SheetNumbersProps) {
-  const { bundle, part, first, full, placed, plan, mode } = props
+  const { bundle, part, first, full, placed, plan, mode, question, onCuts } = props
   const units = useUnits()
   const show = (mm: number) => inWords(showLength(mm, units.length))
   const fingers = (mode === 'worked' ? full.worked : first.natural).fingers
@@ -148,6 +151,7 @@ export function SheetNumbers(props: SheetNumbersProps) {
             ))}
           </ul>
         </Block>
+        <CutsAndSeams question={question} first={first} neededStretch={full.neededStretch} onCuts={onCuts} />
         <Block title="How it is worked out">
           <p className="flex items-center gap-2">
             <GradeBars grade={plan.grade} /> {plan.gradeWords}

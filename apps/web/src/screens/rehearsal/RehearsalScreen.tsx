@@ -24,6 +24,7 @@ export function RehearsalScreen() {
         : {
             form: asked.form,
             film: { handling: asked.film.handling, laid: asked.film.laid, patterned: asked.film.patterned },
+            practice: asked.practice,
           },
     [formId, formVersion, filmId, asked === null],
   )

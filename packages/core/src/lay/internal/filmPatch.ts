@@ -23,7 +23,7 @@ export interface FilmPatch {
 
 const settleSteps = 60
 const settledMm = 1e-3
-const penalty = 2
+const penalty = 12
 const mixed = 4
 
 /**

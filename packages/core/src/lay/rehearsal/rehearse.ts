@@ -268,15 +268,13 @@ function guess(film: FilmMesh, uv: Float64Array, reference: Float64Array, free: 
   }
 }
 
-/** Triangles of the patch all of whose corners lie once the stroke is laid. */
+/** Triangles of the patch that the stroke lays with at least a side: its own film, and what it meets. */
 function ownTriangles(film: FilmMesh, triangles: Int32Array, band: readonly number[], stepOf: Int32Array): number[] {
   const own = new Set(band)
-  return [...triangles].filter((t) =>
-    [0, 1, 2].every((c) => {
-      const v = film.corner[3 * t + c]!
-      return stepOf[v] !== 0 || own.has(v)
-    }),
-  )
+  return [...triangles].filter((t) => {
+    const corners = [0, 1, 2].map((c) => film.corner[3 * t + c]!)
+    return corners.some((v) => own.has(v)) && corners.filter((v) => own.has(v) || stepOf[v] !== 0).length >= 2
+  })
 }
 
 /** Share of the area of some triangles that has more film than it takes up. */

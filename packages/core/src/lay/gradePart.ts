@@ -1,0 +1,77 @@
+import type { FormDoc, PartSurface } from '../form/index.ts'
+import { type GradeLimits, grade, gradeDefaults, gradeWords } from './grade.ts'
+import { type Bridging, bridging } from './handling/bridging.ts'
+import type { FilmHandling } from './handling/filmHandling.ts'
+import type { LayFigures } from './layTypes.ts'
+
+export interface PartGrade {
+  readonly grade: 1 | 2 | 3 | 4 | 5
+  /** What makes it so, the hardest first; each a clause for an installer. */
+  readonly reasons: readonly string[]
+}
+
+const gradeOfHollow: Readonly<Record<Bridging['comesDown'], 1 | 2 | 3 | 4 | 5>> = {
+  'by itself': 1,
+  'with a finger': 2,
+  warm: 3,
+  'not at all': 5,
+}
+
+const hollowWords: Readonly<Record<Bridging['comesDown'], string>> = {
+  'by itself': 'film follows it',
+  'with a finger': 'a finger brings film down into it',
+  warm: 'film has to be warmed into it',
+  'not at all': 'no film spans it: lay it from its bottom, or cut',
+}
+
+/**
+ * Difficulty of a part for a film: the worse of how unevenly the film has to stretch and of its hollows, one more where a
+ * sharp lip runs round a part that is hard already. A bending radius, size and openings are named but do not count by themselves.
+ */
+export function gradePart(
+  form: FormDoc,
+  surface: Pick<PartSurface, 'figures'>,
+  figures: LayFigures,
+  film: FilmHandling,
+  limits: GradeLimits = gradeDefaults,
+): PartGrade {
+  const found: { grade: number; says: string }[] = [
+    { grade: grade(figures, limits), says: gradeWords(figures, limits) },
+  ]
+  for (const recess of form.recesses) {
+    const xs = recess.outline.map((p) => p[0])
+    const ys = recess.outline.map((p) => p[1])
+    const widthMm = Math.min(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys))
+    found.push(hollow(recess.name, { ...recess, widthMm }, film))
+  }
+  for (const channel of form.channels ?? []) found.push(hollow(channel.name, channel, film))
+  for (const raised of form.raised ?? []) {
+    const xs = raised.outline.map((p) => p[0])
+    const ys = raised.outline.map((p) => p[1])
+    const widthMm = Math.min(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys))
+    const { comesDown } = bridging({ widthMm, depthMm: raised.heightMm, wallDeg: raised.wallDeg }, film)
+    found.push({
+      grade: gradeOfHollow[comesDown],
+      says: `${raised.name} stands up ${raised.heightMm} mm: it takes film from all sides`,
+    })
+  }
+  const lip = form.edges.find((e) => e.lip !== undefined && e.lip.turnDeg >= 60)
+  if (lip !== undefined) {
+    const hardest = Math.max(...found.map((f) => f.grade))
+    found.push({
+      grade: hardest >= 3 ? hardest + 1 : 1,
+      says: `the ${lip.label} turns away by ${Math.round(lip.lip?.turnDeg ?? 0)}°: film that passes it lifts`,
+    })
+  }
+  const openings = form.holes.length
+  if (openings > 0) found.push({ grade: 1, says: `${openings === 1 ? 'one opening' : `${openings} openings`} to meet` })
+  if (surface.figures.areaMm2 > 1e6) found.push({ grade: 1, says: 'large: two people, or half at a time' })
+  found.sort((a, b) => b.grade - a.grade)
+  const most = Math.min(5, Math.max(...found.map((f) => f.grade))) as PartGrade['grade']
+  return { grade: most, reasons: found.map((f) => f.says) }
+}
+
+function hollow(name: string, section: { widthMm: number; depthMm: number; wallDeg: number }, film: FilmHandling) {
+  const { comesDown } = bridging(section, film)
+  return { grade: gradeOfHollow[comesDown], says: `${name}, ${section.depthMm} mm deep: ${hollowWords[comesDown]}` }
+}
