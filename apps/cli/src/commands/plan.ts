@@ -28,14 +28,17 @@ const sequenceOf = (bundle: JobBundle, kit: Kit) =>
   )
 
 /** Rows of pieces whose line runs through: the datum, and where to measure up. */
-const lineCarryOf = ({ parts, forms }: JobBundle) =>
+const lineCarryOf = ({ parts, forms, kits }: JobBundle) =>
   carryRows(
     parts.flatMap((part) => {
       const form = forms.find((f) => f.id === part.formId)
       if (form === undefined) return []
       const openings = form.holes.length + form.marks.length
-      return [{ slot: part.slot, id: part.id, name: part.name, lengthMm: formSize(form).widthMm, openings }]
+      return [
+        { slot: part.slot, id: part.pieceId ?? part.id, name: part.name, lengthMm: formSize(form).widthMm, openings },
+      ]
     }),
+    kits.flatMap((kit) => kit.rules),
   )
 
 function laySheet(bundle: JobBundle, part: Part) {

@@ -1,6 +1,7 @@
 import type { Vec2 } from '@truelay/core/geometry'
 import { Line } from '@react-three/drei/core/Line'
 import { useMemo } from 'react'
+import { dense } from './dense.ts'
 import type { Vector3Tuple } from 'three'
 
 /** How far film lies on a form: what the pictures of a rehearsal show. */
@@ -78,7 +79,7 @@ export function CutLine({
 }) {
   const points = useMemo(
     () =>
-      along.flatMap((p) => {
+      dense(along).flatMap((p) => {
         const at = onSurface(p)
         return at === null ? [] : [raised(at, radius / 120)]
       }),

@@ -7,6 +7,7 @@ import { type RefObject, useCallback, useEffect, useMemo, useRef } from 'react'
 import { BufferAttribute, BufferGeometry, DoubleSide, Vector3 } from 'three'
 import { inSpace } from './placeOnSurface.ts'
 import { CutLine, type FilmProgress, FilmOnForm } from './FilmOnForm.tsx'
+import { dense } from './dense.ts'
 import { vertexColors } from './surfaceColors.ts'
 
 export interface FormAnchor {
@@ -307,17 +308,6 @@ function Lines({ surface, lines }: PartView3DProps) {
       ))}
     </>
   )
-}
-
-function dense(line: readonly Vec2[]): Vec2[] {
-  return line.flatMap((p, i) => {
-    const next = line[i + 1]
-    if (next === undefined) return [p]
-    return Array.from(
-      { length: 30 },
-      (_, k): Vec2 => [p[0] + ((next[0] - p[0]) * k) / 30, p[1] + ((next[1] - p[1]) * k) / 30],
-    )
-  })
 }
 
 function Marks({

@@ -29,14 +29,8 @@ export {
   type StepPull,
   schoolNames,
 } from './rehearsal/orderTypes.ts'
-export {
-  type PreparedStage,
-  prepareStage,
-  type RehearsalOptions,
-  rehearsalDefaults,
-  rehearse,
-  type Stage,
-} from './rehearsal/rehearse.ts'
+export { type RehearsalOptions, rehearsalDefaults, rehearse } from './rehearsal/rehearse.ts'
+export { type PreparedStage, prepareStage, type Stage } from './rehearsal/stage.ts'
 export {
   type SearchOptions,
   type SearchProgress,

@@ -41,6 +41,7 @@ export function layingSequence(
   ].filter((rule) => known.has(rule.first) && known.has(rule.next))
   const waiting = [...pieces]
   const steps: SequenceStep[] = []
+  const said = new Set<string>()
   while (waiting.length > 0) {
     const ready = waiting.filter((p) => !all.some((r) => r.next === p.id && waiting.some((w) => w.id === r.first)))
     if (ready.length === 0) {
@@ -53,10 +54,13 @@ export function layingSequence(
     )
     if (next === undefined) break
     const reasons = [
-      ...all.filter((r) => r.next === next.id).map((r) => `After ${nameOf(r.first)}: ${r.reason}`),
+      ...all
+        .filter((r) => r.next === next.id)
+        .map((r) => `After ${nameOf(r.first)}${said.has(r.reason) ? '.' : `: ${r.reason}`}`),
       ...(leads(next) > 0 ? [`Before ${listOf(all, next.id, nameOf)}.`] : []),
       ...(next.spares > 0 ? ['There is a spare: the first try may fail.'] : []),
     ]
+    for (const r of all) if (r.next === next.id) said.add(r.reason)
     steps.push({ id: next.id, name: next.name, reasons })
     waiting.splice(waiting.indexOf(next), 1)
   }

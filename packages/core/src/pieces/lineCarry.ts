@@ -26,6 +26,8 @@ export const carryDefaults: CarryReadings = { gapMm: 0.25, upMm: 0.5, sightMm: 2
 export interface CarriedPiece {
   readonly id: string
   readonly name: string
+  /** Where it stands in the row, 1 for the first. */
+  readonly place: number
   readonly placed: 'datum' | 'carried' | 'carried and measured up'
   /** Of the line at the end next to the piece before, and at its far end; mm, one standard deviation. */
   readonly nearSigmaMm: number
@@ -53,8 +55,14 @@ const fromEndMm = 40
  * sighted along that line, so that its far end is off by the sighting error times its length over the sighted length; these
  * errors add up as independent ones do. Where the far end would be off by more than an eye sees (twice its standard deviation), it
  * is measured up instead. The best datum needs the fewest measurements, then leaves the least error, with and without them, then has most openings.
+ *
+ * @param given the kit's own datum: it is kept, and a better one is only named
  */
-export function carryLine(row: readonly RowPiece[], readings: CarryReadings = carryDefaults): LineCarry | null {
+export function carryLine(
+  row: readonly RowPiece[],
+  readings: CarryReadings = carryDefaults,
+  given: string | null = null,
+): LineCarry | null {
   if (row.length < 2) return null
   const tried = row.map((datum, i) => ({
     datum,
@@ -70,18 +78,23 @@ export function carryLine(row: readonly RowPiece[], readings: CarryReadings = ca
       b.datum.openings - a.datum.openings ||
       a.i - b.i,
   )
-  const best = tried[0]
+  const best = tried.find((t) => t.datum.id === given) ?? tried[0]
   if (best === undefined) return null
+  const better = tried[0]
   const measured = best.pieces.filter((p) => p.placed === 'carried and measured up')
   return {
     datum: best.datum.id,
-    pieces: best.pieces,
+    pieces: best.pieces.map((p) => ({ ...p, place: row.findIndex((r) => r.id === p.id) + 1 })),
     worstSigmaMm: best.worst,
     unmeasuredSigmaMm: best.bare,
     words: `${best.datum.name} first: measure up at both of its ends. ${
       measured.length === 0
         ? 'The others take their line from it.'
-        : `Measure up again at the far end of ${measured.map((p) => p.name).join(' and ')}, or the line may be off by ${(2 * best.bare).toFixed(1)} mm at the end.`
+        : `Measure up again at the far end of ${measured.length === row.length - 1 ? 'every other piece' : measured.map((p) => p.name).join(' and ')}, or the line may be off by ${(2 * best.bare).toFixed(1)} mm at the end.`
+    }${
+      better === undefined || better.datum.id === best.datum.id
+        ? ''
+        : ` From ${better.datum.name} the error would run less far: ${(2 * better.bare).toFixed(1)} mm.`
     }`,
   }
 }
@@ -90,7 +103,7 @@ export function carryLine(row: readonly RowPiece[], readings: CarryReadings = ca
 const sidesOf = (row: readonly RowPiece[], datum: number) => [row.slice(0, datum).reverse(), row.slice(datum + 1)]
 
 function carryFrom(datum: RowPiece, sides: readonly (readonly RowPiece[])[], r: CarryReadings, measuring: boolean) {
-  const pieces: CarriedPiece[] = [
+  const pieces: Omit<CarriedPiece, 'place'>[] = [
     {
       id: datum.id,
       name: datum.name,
@@ -143,8 +156,15 @@ export function rowsOf<P extends { readonly slot: string }>(parts: readonly P[])
     .map((row) => row.sort((a, b) => a.number - b.number).map(({ part }) => part))
 }
 
-/** The line of every row among some pieces that have a place on the vehicle. */
+/** The line of every row among some pieces that have a place on the vehicle; the kit's rules may name its datum. */
 export const carryRows = (
   pieces: readonly (RowPiece & { readonly slot: string })[],
+  rules: readonly { readonly first: string; readonly next: string }[] = [],
   readings: CarryReadings = carryDefaults,
-): LineCarry[] => rowsOf(pieces).flatMap((row) => carryLine(row, readings) ?? [])
+): LineCarry[] =>
+  rowsOf(pieces).flatMap((row) => {
+    // The piece that the kit's rules put before all others of the row is its datum.
+    const leads = (id: string) => rules.filter((r) => r.first === id && row.some((p) => p.id === r.next)).length
+    const given = row.find((p) => leads(p.id) === row.length - 1)
+    return carryLine(row, readings, given?.id ?? null) ?? []
+  })

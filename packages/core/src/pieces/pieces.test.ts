@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { carryDefaults, carryLine, layingSequence, rowsOf } from './index.ts'
+import { carryDefaults, carryLine, carryRows, layingSequence, rowsOf } from './index.ts'
 
 const row = (lengths: readonly number[], openings: readonly number[] = []) =>
   lengths.map((lengthMm, i) => ({ id: `p${i}`, name: `Piece ${i + 1}`, lengthMm, openings: openings[i] ?? 0 }))
@@ -30,6 +30,19 @@ describe('a line carried over a row of pieces', () => {
   })
   test('of two equal ones the datum is the one with more openings', () => {
     expect(carryLine(row([500, 500], [0, 2]))?.datum).toBe('p1')
+  })
+  test('a datum that the kit names is kept, and a better one is named', () => {
+    const carry = carryLine(row([600, 600, 600, 600, 600]), carryDefaults, 'p1')
+    expect(carry?.datum).toBe('p1')
+    expect(carry?.words).toContain('From Piece 3 the error would run less far')
+    expect(carry?.pieces.map((p) => p.place)).toEqual([2, 1, 3, 4, 5])
+    const placed = row([600, 600, 600]).map((p, i) => ({ ...p, slot: `lower-${i + 1}-left` }))
+    const rules = [
+      { first: 'p0', next: 'p1' },
+      { first: 'p0', next: 'p2' },
+    ]
+    expect(carryRows(placed, rules)[0]?.datum).toBe('p0')
+    expect(carryRows(placed)[0]?.datum).toBe('p1')
   })
   test('one piece alone carries nothing', () => expect(carryLine(row([500]))).toBeNull())
   test('rows are found by their numbered places, each side for itself', () => {

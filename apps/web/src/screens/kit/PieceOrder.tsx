@@ -16,7 +16,7 @@ interface PieceOrderProps {
 /** In which order the pieces of a kit go on and why; where a row carries one line, which piece is its datum. */
 export function PieceOrder({ kit, pieces, forms, partOf }: PieceOrderProps) {
   const sequence = useMemo(() => layingSequence(pieces, kit.rules), [pieces, kit.rules])
-  const rows = useMemo(() => carriedRows(pieces, forms, partOf), [pieces, forms, partOf])
+  const rows = useMemo(() => carriedRows(pieces, kit.rules, forms, partOf), [pieces, kit.rules, forms, partOf])
   const ruled = sequence.ok && sequence.value.some((s) => s.reasons.length > 0)
   if (sequence.ok && !ruled && rows.length === 0) return null
   return (
@@ -45,7 +45,7 @@ export function PieceOrder({ kit, pieces, forms, partOf }: PieceOrderProps) {
   )
 }
 
-/** The row as boxes side by side in the order of laying, each with how sure its line is. */
+/** The row as it stands on the vehicle, each piece with how sure its line is. */
 function RowLine({ row }: { readonly row: LineCarry }) {
   const units = useUnits()
   const show = (mm: number) => inWords(showLength(mm, units.length))
@@ -55,19 +55,21 @@ function RowLine({ row }: { readonly row: LineCarry }) {
         <strong>One line along the row.</strong> {row.words}
       </p>
       <ol className="mt-1.5 grid gap-px bg-hair" style={{ gridTemplateColumns: `repeat(${row.pieces.length}, 1fr)` }}>
-        {row.pieces.map((piece, i) => (
-          <li key={piece.id} className="bg-paper px-2 py-1.5 text-[15px] leading-snug">
-            <strong className="block text-[20px]">± {show(2 * Math.max(piece.nearSigmaMm, piece.farSigmaMm))}</strong>
-            {i + 1}. {piece.name}
-            <span className={`block ${piece.placed === 'carried' ? 'text-quiet' : 'text-petrol'}`}>
-              {piece.placed === 'datum'
-                ? `datum, measure up ${piece.measureAtMm.map(show).join(' and ')} along it`
-                : piece.placed === 'carried'
-                  ? 'takes its line from the one before'
-                  : `measure up at ${piece.measureAtMm.map(show).join(' and ')} from the one before`}
-            </span>
-          </li>
-        ))}
+        {[...row.pieces]
+          .sort((a, b) => a.place - b.place)
+          .map((piece) => (
+            <li key={piece.id} className="bg-paper px-2 py-1.5 text-[15px] leading-snug">
+              <strong className="block text-[20px]">± {show(2 * Math.max(piece.nearSigmaMm, piece.farSigmaMm))}</strong>
+              {piece.name}, laid as number {row.pieces.indexOf(piece) + 1}
+              <span className={`block ${piece.placed === 'carried' ? 'text-quiet' : 'text-petrol'}`}>
+                {piece.placed === 'datum'
+                  ? 'datum: measure up at both ends'
+                  : piece.placed === 'carried'
+                    ? 'takes its line from the one before'
+                    : `measure up ${piece.measureAtMm.map(show).join(' and ')} along it`}
+              </span>
+            </li>
+          ))}
       </ol>
     </div>
   )
@@ -75,6 +77,7 @@ function RowLine({ row }: { readonly row: LineCarry }) {
 
 function carriedRows(
   pieces: readonly Piece[],
+  rules: Kit['rules'],
   forms: readonly Form[],
   partOf: (piece: Piece) => Part | undefined,
 ): LineCarry[] {
@@ -86,5 +89,6 @@ function carriedRows(
       const openings = form.holes.length + form.marks.length
       return [{ slot: part.slot, id: piece.id, name: piece.name, lengthMm: formSize(form).widthMm, openings }]
     }),
+    rules,
   )
 }

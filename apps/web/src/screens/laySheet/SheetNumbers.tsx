@@ -138,7 +138,7 @@ export function SheetNumbers(props: SheetNumbersProps) {
           <ul>
             {plan.edges.map((edge) => (
               <li key={edge.name} className="flex justify-between gap-3" title={edge.advice}>
-                <span>{edge.label}</span>
+                <span className="shrink-0">{edge.label}</span>
                 <span className="text-right">
                   {edgeCodeWords[edge.code]}{' '}
                   <span className="text-quiet">

@@ -2,7 +2,7 @@ import { contains, distance, nearestOnOutline, type Vec2 } from '../../geometry/
 import { wallRunMm } from '../../form/index.ts'
 import { edgeAt, fingerForecast } from '../fingerForecast.ts'
 import type { HollowFigure, LayOrder, Rehearsal, RehearsalFigures } from './orderTypes.ts'
-import type { PreparedStage } from './rehearse.ts'
+import type { PreparedStage } from './stage.ts'
 
 /** What each trouble counts when orders are ranked. */
 export interface TroubleWeights {
@@ -249,23 +249,4 @@ function distanceToLine(line: readonly Vec2[], p: Vec2): number {
     best = Math.min(best, Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy))
   }
   return best
-}
-
-/** Nearest edge of each triangle's middle, worked out once for a stage. */
-export function nearestEdges(
-  surface: PreparedStage['surface'],
-  film: PreparedStage['film'],
-): readonly { edge: string; distanceMm: number }[] {
-  const { polygon, edgeOfSide } = surface.outline
-  return Array.from({ length: film.triangles }, (_, t) => {
-    let x = 0
-    let y = 0
-    for (let c = 0; c < 3; c++) {
-      const v = film.corner[3 * t + c]!
-      x += surface.plan[2 * v]! / 3
-      y += surface.plan[2 * v + 1]! / 3
-    }
-    const { side, distanceMm } = nearestOnOutline(polygon, [x, y])
-    return { edge: edgeOfSide[side] ?? '', distanceMm }
-  })
 }

@@ -1,27 +1,13 @@
 import { cross2, fitRigid, rotate, subtract, unit, type Vec2 } from '../../geometry/index.ts'
-import type { FormDoc, PartSurface } from '../../form/index.ts'
+import type { PartSurface } from '../../form/index.ts'
 import { singularValues2x2 } from '../../numerics/index.ts'
-import { type FilmMesh, filmMesh, matrixOf } from '../internal/filmMesh.ts'
+import { type FilmMesh, matrixOf } from '../internal/filmMesh.ts'
 import { type Box, filmPatch } from '../internal/filmPatch.ts'
 import { triangleShape } from '../internal/triangleShape.ts'
-import type { FilmHandling } from '../handling/filmHandling.ts'
-import type { Lay } from '../layTypes.ts'
-import { figuresOf, nearestEdges } from './figures.ts'
+import { figuresOf } from './figures.ts'
 import { frontTimes, shortestWays, verticesNear } from './frontTimes.ts'
+import type { PreparedStage } from './stage.ts'
 import type { LayOrder, Rehearsal, RehearsalStep, StepPull } from './orderTypes.ts'
-
-/** What a rehearsal is made on: the form, the film, and how the film wants to lie by itself and when worked. */
-export interface Stage {
-  readonly form: FormDoc
-  readonly surface: PartSurface
-  readonly natural: Pick<Lay, 'flat'>
-  readonly worked: Pick<Lay, 'flat'>
-  readonly handling: FilmHandling
-  /** Laid wet: film ahead of the front floats and settles; dry: it sticks where it touches. */
-  readonly laid: 'wet' | 'dry'
-  /** Film with a printed pattern, which warps when it is stretched. */
-  readonly patterned?: boolean | undefined
-}
 
 export interface RehearsalOptions {
   /** Lays every step as it comes, without a pull. */
@@ -51,17 +37,6 @@ export const rehearsalDefaults: RehearsalOptions = {
 /** Steps of the solver for a pull: enough to see whether a cold one will do, and to settle a warm one. */
 const coldSteps = 40
 const warmSteps = 70
-
-/** A stage with what all rehearsals on it share. */
-export interface PreparedStage extends Stage {
-  readonly film: FilmMesh
-  readonly nearestEdge: readonly { readonly edge: string; readonly distanceMm: number }[]
-}
-
-export function prepareStage(stage: Stage): PreparedStage {
-  const film = filmMesh(stage.surface.mesh)
-  return { ...stage, film, nearestEdge: nearestEdges(stage.surface, film) }
-}
 
 /**
  * Lays film in an order of work. Anchors are fixed first, where the floating film has them (drawn towards the worked lay by

@@ -4,7 +4,8 @@ import { seededRandom } from '../../numerics/index.ts'
 import { orderWords } from './compare.ts'
 import { type LayOrder, type OrderAnchor, type Rehearsal, schoolNames } from './orderTypes.ts'
 import { centreOf, cornersOf, deepestOf, edgeLine, flattestOf, highestOf, type NamedSpot } from './places.ts'
-import { type PreparedStage, rehearse, type RehearsalOptions } from './rehearse.ts'
+import { rehearse, type RehearsalOptions } from './rehearse.ts'
+import type { PreparedStage } from './stage.ts'
 import { type OrderPractice, orderBySchool, orderDefaults } from './schools.ts'
 
 export interface SearchOptions {

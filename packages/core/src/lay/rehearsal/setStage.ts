@@ -3,7 +3,7 @@ import { done, type Result } from '../../result/index.ts'
 import type { FilmHandling } from '../handling/filmHandling.ts'
 import { naturalLay } from '../naturalLay.ts'
 import { workedLay } from '../workedLay.ts'
-import { type PreparedStage, prepareStage } from './rehearse.ts'
+import { type PreparedStage, prepareStage } from './stage.ts'
 
 /** What a rehearsal has to know about a film. */
 export interface StageFilm {

@@ -4,7 +4,7 @@ import { edgeAt, rimExcess } from '../fingerForecast.ts'
 import type { FilmMesh } from '../internal/filmMesh.ts'
 import { naturalLay } from '../naturalLay.ts'
 import { shortestWays } from '../rehearsal/frontTimes.ts'
-import type { PreparedStage } from '../rehearsal/rehearse.ts'
+import type { PreparedStage } from '../rehearsal/stage.ts'
 import { workedLay } from '../workedLay.ts'
 import { type CutMesh, cutMesh } from './cutMesh.ts'
 
@@ -53,7 +53,7 @@ const mostCandidates = 10
  * inward; the gain of each by laying the slit film again; and the least set that keeps the worked lay within `limit`,
  * found by adding the best cut until it is, then leaving out every cut that is not needed.
  *
- * The slit runs along sides of the mesh, so its line is as fine as the mesh. A cut film is still a membrane: how well its
+ * The slit runs along sides of the mesh; it is told as the straight line between its ends. A cut film is still a membrane: how well its
  * lips lie is not part of this.
  */
 export function reliefCuts(
@@ -162,7 +162,9 @@ function describe(stage: PreparedStage, path: Path, cut: CutMesh): ReliefCut {
   return {
     label: path.label,
     edge: path.edge,
-    along: path.vertices.map((v): Vec2 => [plan[2 * v]!, plan[2 * v + 1]!]),
+    along: [path.vertices[0]!, path.vertices[path.vertices.length - 1]!].map(
+      (v): Vec2 => [plan[2 * v]!, plan[2 * v + 1]!],
+    ),
     lengthMm,
     openingMm,
     ...judged,

@@ -1,6 +1,6 @@
 import { boundsOf, type TriangleMesh, type Vec2 } from '../../geometry/index.ts'
 import type { FormDoc } from '../../form/index.ts'
-import type { PreparedStage } from '../rehearsal/rehearse.ts'
+import type { PreparedStage } from '../rehearsal/stage.ts'
 import { workedLay } from '../workedLay.ts'
 
 /** A line along which a part is covered by two pieces. */
