@@ -73,6 +73,49 @@ function jobFor(model: string, slots?: readonly string[]) {
 }
 
 describe('answers', () => {
+  test('a plan whose part has an order of its own follows it; the pieces come in their order', async () => {
+    const job = jobFor('velmora-pipit.json', ['front-bumper'])
+    const order = {
+      school: 'centre out',
+      name: 'centre out',
+      anchors: [{ label: 'inner sensor', at: [-250, -40], pullShare: 1 }],
+      from: [[-250, -40]],
+      fromLabel: 'there',
+      flatFirst: 0,
+      spiral: false,
+      strokeMm: 150,
+    }
+    const parts = job.parts.map((part: object) => ({ ...part, order: { order, because: 'It needs less.' } }))
+    const { parts: sheets, sequence } = await answer(['plan', '-'], { ...job, parts })
+    expect(sheets[0].order).toMatchObject({ name: 'centre out', because: 'It needs less.' })
+    expect(sheets[0].anchors).toHaveLength(1)
+    expect(sheets[0].anchors[0]).toMatchObject({ label: 'inner sensor', drawn: true })
+    const ids = sheets[0].steps.map((s: { id: string }) => s.id)
+    expect(ids).toContain('anchor-1')
+    expect(ids.some((id: string) => id.startsWith('sweep-') || id.startsWith('pull-'))).toBe(true)
+    expect(ids).not.toContain('light-pass')
+    expect(sequence.flatMap((k: { pieces: object[] }) => k.pieces)).toHaveLength(1)
+  })
+  test('a lower body kit: its datum, and where to measure up', async () => {
+    const job = jobFor('tarnbeck-drover.json', ['lower-1-left', 'lower-2-left', 'lower-3-left', 'lower-4-left'])
+    const { lineCarry } = await answer(['plan', '-'], job)
+    expect(lineCarry).toHaveLength(1)
+    expect(lineCarry[0].datum).toBe('drover-rocker-2-left')
+    expect(lineCarry[0].unmeasuredSigmaMm).toBeGreaterThan(lineCarry[0].worstSigmaMm)
+  })
+  test('a form laid in an order of work: one school, all of them, and the best that is found', async () => {
+    const form = at('../../../demo/forms/pipit-fog-left.json')
+    const film = at('../../../demo/films/clear-dome-dry.json')
+    const one = await answer(['lay', form, '--film', film, '--order', 'centre out'])
+    expect(one.orders).toHaveLength(1)
+    expect(one.orders[0]).toMatchObject({ school: 'centre out', flipped: 0 })
+    expect(one.orders[0].steps.at(-1).laidShare).toBe(1)
+    const found = await answer(['lay', form, '--film', film, '--order', 'search'])
+    const troubles = found.orders.map((o: { figures: { trouble: number } }) => o.figures.trouble)
+    expect(troubles).toHaveLength(8)
+    expect(troubles).toEqual([...troubles].sort((a, b) => a - b))
+    expect(found.best.figures.trouble).toBeLessThanOrEqual(troubles[0])
+  })
   test('form, and its mesh laid', async () => {
     const mesh = join(folder, 'bonnet.obj')
     const form = await answer(['form', bonnet, '--triangles', '800', '--out', mesh])

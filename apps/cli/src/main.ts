@@ -11,11 +11,11 @@ const commands = { form, lay, align, mix, light, plan }
 const text = { type: 'string' } as const
 const optionsOf: Record<keyof typeof commands, Record<string, typeof text>> = {
   form: { triangles: text, out: text },
-  lay: { mesh: text, units: text, mode: text, take: text, holes: text, flat: text },
+  lay: { mesh: text, units: text, mode: text, take: text, holes: text, flat: text, film: text, order: text },
   align: {},
   mix: {},
   light: {},
-  plan: {},
+  plan: { order: text },
 }
 
 function run(words: string[]): unknown {

@@ -5,12 +5,15 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { formDoc, idFromName, jobBundle, kitCheck, shelf, walkRound } from '@truelay/contract'
+import { usualHandling } from '@truelay/core/lay'
+import { eq } from 'drizzle-orm'
 import pino from 'pino'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { type Database, openDatabase } from './database/openDatabase.ts'
 import { createApp } from './http/app.ts'
 import { openPhotoStore } from './photos/photoStore.ts'
 import { seedDemo } from './seed/seedDemo.ts'
+import { films } from './shelf/table.ts'
 
 const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 const noon = new Date('2030-05-01T12:00:00.000Z')
@@ -215,6 +218,67 @@ describe('forms', () => {
     })
     expect((await ask('GET', '/api/forms/pipit-bonnet')).body.name).toBe(bonnet.name)
     expect((await ask('GET', '/api/forms/none')).status).toBe(404)
+  })
+})
+
+describe('the order of laying', () => {
+  const chosen = {
+    order: {
+      school: 'centre out',
+      name: 'better order',
+      anchors: [{ label: 'badge', at: [0, 100], pullShare: 1 }],
+      from: [[0, 100]],
+      fromLabel: 'there',
+      flatFirst: 0,
+      spiral: false,
+      strokeMm: 120,
+    },
+    because: 'One lift instead of five.',
+  }
+  test('is kept with its part, comes with the job, and can be taken back', async () => {
+    expect((await ask('PUT', '/api/parts/0412-bonnet/order', { chosen })).body.order).toEqual(chosen)
+    const bundle = jobBundle.parse((await ask('GET', '/api/jobs/0412')).body)
+    expect(bundle.parts.find((p) => p.id === '0412-bonnet')?.order).toEqual(chosen)
+    expect((await ask('PUT', '/api/parts/0412-bonnet/order', { chosen: null })).body.order).toBeNull()
+  })
+  test('that makes no sense is refused with the place, and changes nothing', async () => {
+    const wrong = { ...chosen, order: { ...chosen.order, strokeMm: -4 } }
+    const answer = await ask('PUT', '/api/parts/0412-bonnet/order', { chosen: wrong })
+    expect(answer.status).toBe(400)
+    expect(answer.body.where).toContain('strokeMm')
+    expect((await ask('PUT', '/api/parts/nobody/order', { chosen })).status).toBe(404)
+  })
+})
+
+describe('films', () => {
+  const film = async () =>
+    shelf.parse((await ask('GET', '/api/shelf')).body).films.find((f) => f.id === 'clearcoat-hull-180')
+  test('are changed figure by figure', async () => {
+    const before = await film()
+    const next = { ...before, handling: { ...before?.handling, take: 0.006 } }
+    expect((await ask('PUT', '/api/films/clearcoat-hull-180', next)).body.handling.take).toBe(0.006)
+    expect((await film())?.handling.take).toBe(0.006)
+  })
+  test('whose figures contradict each other are refused in a sentence, and stay as they were', async () => {
+    const before = await film()
+    const wrong = { ...before, handling: { ...before?.handling, coldStretch: 0.3, warmStretch: 0.1 } }
+    const answer = await ask('PUT', '/api/films/clearcoat-hull-180', wrong)
+    expect(answer.status).toBe(400)
+    expect(JSON.stringify(answer.body)).toContain('further than warm')
+    expect(await film()).toEqual(before)
+    expect((await ask('PUT', '/api/films/clearcoat-hull-180', { ...before, id: 'x' })).status).toBe(422)
+    expect((await ask('PUT', '/api/films/none', { ...before, id: 'none' })).status).toBe(404)
+  })
+  test('kept before a figure was asked for take its usual value', async () => {
+    const before = await film()
+    const { recovery: _, ...old } = before?.handling ?? { recovery: 0 }
+    await database.write((db) =>
+      db
+        .update(films)
+        .set({ document: { ...before, handling: old } as never })
+        .where(eq(films.id, 'clearcoat-hull-180')),
+    )
+    expect((await film())?.handling.recovery).toBe(usualHandling.recovery)
   })
 })
 

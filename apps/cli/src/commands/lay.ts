@@ -3,10 +3,15 @@ import { performance } from 'node:perf_hooks'
 import { checkSheet, triangleCount, type TriangleMesh, vertexCount } from '@truelay/core/geometry'
 import { grade, layFigures, naturalLay, workedLay } from '@truelay/core/lay'
 import { readObj, writeObj } from '@truelay/formats/obj'
+import { orderWish, rehearsal } from './rehearsal.ts'
 import { BadInput, numberOption, readText, valueOrBadInput, wordOption } from '../input.ts'
 
-/** `lay --mesh FILE.obj [--units m|mm] [--mode natural|worked] [--take 0.006] [--holes refuse|keep] [--flat OUT.obj]` */
+/**
+ * `lay --mesh FILE.obj [--units m|mm] [--mode natural|worked] [--take 0.006] [--holes refuse|keep] [--flat OUT.obj]`, or
+ * `lay FORM.json --film FILM.json --order SCHOOL|all|search`: a rehearsal in an order of work.
+ */
 export function lay(file: string | undefined, options: Record<string, string | undefined>) {
+  if (options.order !== undefined) return rehearsal(file, options.film, orderWish(options.order))
   const name = options.mesh ?? file
   const units = wordOption(options.units, 'units', ['mm', 'm'])
   const mode = wordOption(options.mode, 'mode', ['natural', 'worked'])

@@ -1,18 +1,24 @@
-import { type JobBundle, jobBundle, type Kit, type Part } from '@truelay/contract'
+import { type Film, type Form, type JobBundle, jobBundle, type Kit, type Part } from '@truelay/contract'
 import { buildSurface, formSize } from '@truelay/core/form'
-import { naturalLay, rehearse, setStage, workedLay } from '@truelay/core/lay'
+import { naturalLay, orderBySchool, type Rehearsal, rehearse, setStage, workedLay } from '@truelay/core/lay'
 import { carryRows, layingSequence } from '@truelay/core/pieces'
-import { rehearsalOptions, schoolsFor, workOutPart } from '@truelay/core/plan'
+import { type ChosenOrder, orderPractice, rehearsalOptions, schoolsFor, workOutPart } from '@truelay/core/plan'
 import { bodyPlan } from '@truelay/core/vehicle'
-import { practiceWith } from '@truelay/core/practice'
+import { type Practice, practiceWith } from '@truelay/core/practice'
+import { type OrderWish, orderWish, searched } from './rehearsal.ts'
 import { BadInput, readDocument, valueOrBadInput } from '../input.ts'
 
-/** `plan JOB.json`: the lay sheet of every part of a job bundle, in the job's order. */
-export function plan(file: string | undefined) {
+/**
+ * `plan JOB.json [--order SCHOOL|search]`: the lay sheet of every part of a job bundle, in the job's order; laid as the bundle
+ * says, or all parts in the order that is given.
+ */
+export function plan(file: string | undefined, options: Record<string, string | undefined>) {
+  const wish = options.order === undefined ? null : orderWish(options.order)
+  if (wish === 'all') throw new BadInput('plan --order takes one school, or search')
   const bundle = readDocument(file, jobBundle)
   return {
     job: { id: bundle.job.id, number: bundle.job.number, vehicle: bundle.job.vehicle },
-    parts: bundle.parts.map((part) => laySheet(bundle, part)),
+    parts: bundle.parts.map((part) => laySheet(bundle, part, wish)),
     sequence: bundle.kits.map((kit) => ({ kit: kit.id, pieces: sequenceOf(bundle, kit) })),
     lineCarry: lineCarryOf(bundle),
   }
@@ -41,7 +47,7 @@ const lineCarryOf = ({ parts, forms, kits }: JobBundle) =>
     kits.flatMap((kit) => kit.rules),
   )
 
-function laySheet(bundle: JobBundle, part: Part) {
+function laySheet(bundle: JobBundle, part: Part, wish: Exclude<OrderWish, 'all'> | null) {
   if (part.formId === null) throw new BadInput(`part "${part.name}" has no form yet; measure it first`)
   const form = needed(bundle.forms, part.formId, 'form', part.name)
   const film = needed(bundle.films, part.filmId, 'film', part.name)
@@ -52,6 +58,9 @@ function laySheet(bundle: JobBundle, part: Part) {
   const worked = valueOrBadInput(
     workedLay(surface.mesh, { take: film.handling.take, limit: 1 + film.handling.warmStretch }),
   )
+  const practice = practiceWith(bundle.shop.practice)
+  const chosen = chosenOrder(part, wish, form, film, practice)
+  const rehearsed = chosen?.rehearsed
   const sheet = valueOrBadInput(
     workOutPart({
       partId: part.id,
@@ -59,27 +68,17 @@ function laySheet(bundle: JobBundle, part: Part) {
       form,
       film,
       pattern: piece?.pattern ?? null,
-      schools: schoolsFor(form, film, found, part.order ?? null),
+      schools: schoolsFor(form, film, found, chosen?.order ?? null),
       found,
       room: bundle.job.room,
       low: bodyPlan(bundle.job.vehicle.kind).slots.find((s) => s.id === part.slot)?.low ?? false,
       stock: { alcoholPercent: bundle.shop.stockAlcoholPercent },
-      practice: practiceWith(bundle.shop.practice),
+      practice,
       surface,
       natural,
       worked,
       shift: part.shift,
-      rehearsed:
-        part.order == null
-          ? undefined
-          : {
-              rehearsal: rehearse(
-                valueOrBadInput(setStage(form, film)),
-                part.order.order,
-                rehearsalOptions(practiceWith(bundle.shop.practice)),
-              ),
-              because: part.order.because,
-            },
+      rehearsed,
     }),
   )
   const { drawing: _, ...rest } = sheet
@@ -95,6 +94,27 @@ function laySheet(bundle: JobBundle, part: Part) {
     waits: sheet.steps.flatMap((s) => (s.wait ? [{ after: s.id, ...s.wait }] : [])),
     cautions: [...new Set(sheet.steps.flatMap((s) => s.cautions))],
   }
+}
+
+/** The order that a part is laid in where one is chosen, rehearsed. */
+function chosenOrder(
+  part: Part,
+  wish: Exclude<OrderWish, 'all'> | null,
+  form: Form,
+  film: Film,
+  practice: Practice,
+): { order: ChosenOrder; rehearsed: { rehearsal: Rehearsal; because: string } } | null {
+  if (wish === null && part.order == null) return null
+  const stage = valueOrBadInput(setStage(form, film))
+  if (wish === 'search') {
+    const { best, because } = searched(form, film, stage)
+    return { order: { order: best.order, because }, rehearsed: { rehearsal: best, because } }
+  }
+  const order = wish === null ? part.order?.order : orderBySchool(wish, form, stage.surface, orderPractice(practice))
+  if (order === undefined) return null
+  const because = wish === null ? (part.order?.because ?? '') : ''
+  const rehearsal = rehearse(stage, order, rehearsalOptions(practice))
+  return { order: { order, because }, rehearsed: { rehearsal, because } }
 }
 
 function needed<T extends { id: string }>(list: readonly T[], id: string, what: string, partName: string): T {

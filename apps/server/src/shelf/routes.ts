@@ -1,4 +1,4 @@
-import { kitDoc, kitId, modelId, partId, pieceDoc, pieceId } from '@truelay/contract'
+import { filmDoc, filmId, kitDoc, kitId, modelId, partId, pieceDoc, pieceId } from '@truelay/contract'
 import { eq } from 'drizzle-orm'
 import { Router } from 'express'
 import { z } from 'zod'
@@ -7,15 +7,15 @@ import { readPart } from '../jobs/queries.ts'
 import { parts } from '../jobs/table.ts'
 import { readModel } from '../models/queries.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
-import { readAllFilms, readAllKits, readKits, readPieces, readPiecesOfKits } from './queries.ts'
-import { kits, pieces } from './table.ts'
+import { readAllFilms, readAllKits, readFilms, readKits, readPieces, readPiecesOfKits } from './queries.ts'
+import { films, kits, pieces } from './table.ts'
 
 export function shelfRoutes(database: Database): Router {
   const routes = Router()
   routes.get('/shelf', async (_req, res) => {
-    const [films, kits] = await Promise.all([readAllFilms(database), readAllKits(database)])
+    const [allFilms, kits] = await Promise.all([readAllFilms(database), readAllKits(database)])
     res.json({
-      films,
+      films: allFilms,
       kits,
       pieces: await readPiecesOfKits(
         database,
@@ -35,6 +35,19 @@ export function shelfRoutes(database: Database): Router {
     await database.write((db) =>
       db.insert(kits).values({ id: document.id, document }).onConflictDoUpdate({ target: kits.id, set: { document } }),
     )
+    res.json(document)
+  })
+  routes.put('/films/:filmId', async (req, res) => {
+    const document = filmDoc.parse(req.body)
+    if (document.id !== filmId.parse(req.params.filmId))
+      throw new Refused({
+        code: 'OTHER_FILM',
+        sentence: `The film "${document.id}" was sent to the address of "${req.params.filmId}".`,
+        fix: 'Save each film under its own id.',
+      })
+    if ((await readFilms(database, [document.id])).length === 0)
+      throw new NotFound(`There is no film "${document.id}".`, 'Choose one of the shelf.')
+    await database.write((db) => db.update(films).set({ document }).where(eq(films.id, document.id)))
     res.json(document)
   })
   routes.put('/pieces/:pieceId', async (req, res) => {

@@ -56,6 +56,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../screens/shelf/PieceScreen.tsx')).PieceScreen }),
       },
       {
+        path: 'shelf/films/:filmId',
+        lazy: async () => ({ Component: (await import('../screens/shelf/FilmScreen.tsx')).FilmScreen }),
+      },
+      {
         path: 'shelf/import',
         lazy: async () => ({ Component: (await import('../screens/shelf/ImportScreen.tsx')).ImportScreen }),
       },

@@ -48,6 +48,8 @@ import {
   vehicleModel,
   type WalkRound,
   walkRound,
+  type Film,
+  filmDoc,
 } from '@truelay/contract'
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import { z } from 'zod'
@@ -172,6 +174,11 @@ export const api = createApi({
       responseSchema: kitDoc,
       invalidatesTags: ['Shelf', 'Job'],
     }),
+    saveFilm: build.mutation<Film, Film>({
+      query: (film) => ({ url: `films/${at(film.id)}`, method: 'PUT', body: film }),
+      responseSchema: filmDoc,
+      invalidatesTags: ['Shelf', 'Job'],
+    }),
     savePiece: build.mutation<Piece, Piece>({
       query: (piece) => ({ url: `pieces/${at(piece.id)}`, method: 'PUT', body: piece }),
       responseSchema: pieceDoc,
@@ -247,6 +254,7 @@ export const {
   useRecordQuery,
   useShopQuery,
   useChangeShopMutation,
+  useSaveFilmMutation,
   useSaveOrderMutation,
   useSaveShiftMutation,
 } = api

@@ -370,6 +370,15 @@ const table = {
     max: 600,
     reason: 'What two hands keep level on a bar.',
   },
+  channelMost: {
+    group: 'lay',
+    label: 'Channel worked in lengths of at most',
+    unit: 'mm',
+    value: 500,
+    min: 200,
+    max: 900,
+    reason: 'What two hands keep down until it holds.',
+  },
   anchorRadius: {
     group: 'lay',
     label: 'Film fixed by one tack, radius',

@@ -135,11 +135,13 @@ function Figures({
   const show = (mm: number) => inWords(showLength(mm, units.length))
   const percent = (share: number) => `${(100 * share).toFixed(1)} %`
   const far = (f: RehearsalFigures) => show(Math.abs(f.farEnd.shiftMm))
+  const shrunk = (f: RehearsalFigures) => Math.max(0, ...f.edges.map((e) => e.afterShrinkingMmPer100))
   const worstRisk = (f: RehearsalFigures) =>
     f.hollows.some((h) => h.risk === 'high') ? 'high' : f.hollows.some((h) => h.risk === 'some') ? 'some' : 'none'
   const rows: (readonly [string, string, string])[] = [
     ['largest stretch', percent(a.largestStretch), percent(b.largestStretch)],
     ['film left over, per 100 mm', show(a.worstFingersMmPer100), show(b.worstFingersMmPer100)],
+    ['… after shrinking it warm', show(shrunk(a)), show(shrunk(b))],
     ['may show a glue line', percent(a.glueLineShare), percent(b.glueLineShare)],
     ...(a.hollows.length === 0 ? [] : [['risk of bridging', worstRisk(a), worstRisk(b)] as const]),
     ['far end comes out off by', far(a), far(b)],

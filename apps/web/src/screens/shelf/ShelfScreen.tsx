@@ -42,7 +42,9 @@ export function ShelfScreen() {
         <ul className="mt-2 grid gap-x-8 md:grid-cols-2">
           {shelf.films.map((film) => (
             <li key={film.id} className="border-t border-hair py-2 text-[17px]">
-              <strong>{film.name}</strong>
+              <Link to={`/shelf/films/${film.id}`} className="font-bold text-petrol underline">
+                {film.name}
+              </Link>
               <span className="text-quiet">
                 , {film.type}, laid {film.laid}, {film.thicknessUm} µm. Gives{' '}
                 {Math.round(100 * film.handling.coldStretch)}% cold, {Math.round(100 * film.handling.warmStretch)} %

@@ -76,11 +76,8 @@ function deepest(section: HollowSection, limit: number): number {
   return low
 }
 
-/** Lengths in which a channel is worked, with a cord to let the air out, mm: even ones within the shop's range. */
-export function channelLengths(
-  lengthMm: number,
-  range: { readonly leastMm: number; readonly mostMm: number },
-): number[] {
-  const count = Math.max(1, Math.ceil(lengthMm / range.mostMm))
+/** Lengths in which a channel is worked, with a cord to let the air out, mm: even ones, none longer than hands reach. */
+export function channelLengths(lengthMm: number, mostMm: number): number[] {
+  const count = Math.max(1, Math.ceil(lengthMm / mostMm))
   return Array.from({ length: count }, () => lengthMm / count)
 }

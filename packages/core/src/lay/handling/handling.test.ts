@@ -38,8 +38,8 @@ describe('a hollow that film has to follow', () => {
     expect(ways).toEqual(['by itself', 'with a finger', 'warm', 'not at all'])
   })
   test('a channel is worked in even lengths, none longer than a hand reaches', () => {
-    expect(channelLengths(1200, { leastMm: 300, mostMm: 500 })).toEqual([400, 400, 400])
-    expect(channelLengths(250, { leastMm: 300, mostMm: 500 })).toEqual([250])
+    expect(channelLengths(1200, 500)).toEqual([400, 400, 400])
+    expect(channelLengths(250, 500)).toEqual([250])
   })
 })
 

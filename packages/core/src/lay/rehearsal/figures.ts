@@ -1,5 +1,6 @@
 import { contains, distance, nearestOnOutline, type Vec2 } from '../../geometry/index.ts'
 import { wallRunMm } from '../../form/index.ts'
+import { fingersAfterShrinking } from '../handling/heatedPull.ts'
 import { edgeAt, fingerForecast } from '../fingerForecast.ts'
 import type { HollowFigure, LayOrder, Rehearsal, RehearsalFigures } from './orderTypes.ts'
 import type { PreparedStage } from './stage.ts'
@@ -43,12 +44,17 @@ export function figuresOf(stage: PreparedStage, order: LayOrder, made: Made): Re
   const fingers = fingerForecast(surface, made, handling.take)
   const nearEdge = stretchByEdge(stage, made.stretch)
   const shifts = marginShifts(stage, made.flat)
-  const edges = form.edges.map(({ name }) => ({
-    edge: name,
-    fingersMmPer100: fingers.find((f) => f.edge === name)?.excessMmPer100 ?? 0,
-    stretch: nearEdge.get(name) ?? 0,
-    marginShiftMm: shifts.get(name) ?? 0,
-  }))
+  const edges = form.edges.map(({ name }) => {
+    const fingersMmPer100 = fingers.find((f) => f.edge === name)?.excessMmPer100 ?? 0
+    const stretch = nearEdge.get(name) ?? 0
+    return {
+      edge: name,
+      fingersMmPer100,
+      afterShrinkingMmPer100: fingersAfterShrinking(fingersMmPer100, stretch, handling),
+      stretch,
+      marginShiftMm: shifts.get(name) ?? 0,
+    }
+  })
   let area = 0
   let glue = 0
   let over = 0

@@ -75,6 +75,8 @@ export interface EdgeFigure {
   readonly edge: string
   /** Film left over beyond what it takes up, mm per 100 mm of edge. */
   readonly fingersMmPer100: number
+  /** The same after the flaps beside it were shrunk down warm. */
+  readonly afterShrinkingMmPer100: number
   /** 95th percentile of the stretch of what lies next to the edge, as a share: 0.03 = 3 %. */
   readonly stretch: number
   /** How far the film's edge ended up from where it was registered: positive = the film stops shorter, mm. */

@@ -77,7 +77,7 @@ export function* searchOrder(
   while (done < use.tries) {
     const parent = pool[Math.floor(pool.length * random() ** 2)]
     if (parent === undefined) break
-    const child = changed(parent.order, places, coarse, random)
+    const child = changed(parent.order, places, coarse, random, use.practice.releaseMm)
     if (seen.has(JSON.stringify(child))) {
       done++
       continue
@@ -141,8 +141,14 @@ const inward = (surface: PartSurface, p: NamedSpot['at']): NamedSpot['at'] => {
   return [p[0] + 0.06 * (middle[0] - p[0]), p[1] + 0.06 * (middle[1] - p[1])]
 }
 
-/** One small change of an order. */
-function changed(order: LayOrder, places: Places, stage: PreparedStage, random: () => number): LayOrder {
+/** One small change of an order; no stroke gets longer than two hands keep level. */
+function changed(
+  order: LayOrder,
+  places: Places,
+  stage: PreparedStage,
+  random: () => number,
+  mostMm: number,
+): LayOrder {
   const pick = <T>(list: readonly T[]): T | undefined => list[Math.floor(random() * list.length)]
   const asAnchor = (spot: NamedSpot, pullShare: number): OrderAnchor => ({ label: spot.label, at: spot.at, pullShare })
   const next = { ...order, name: 'better order' }
@@ -182,7 +188,7 @@ function changed(order: LayOrder, places: Places, stage: PreparedStage, random: 
     case 5: {
       const strokeMm = order.strokeMm * (pick([0.6, 0.8, 1.3, 1.7, 2.2]) ?? 1)
       const long = Math.sqrt(stage.surface.figures.areaMm2)
-      return { ...next, strokeMm: Math.min(long, Math.max(long / 20, strokeMm)) }
+      return { ...next, strokeMm: Math.min(long, mostMm, Math.max(long / 20, strokeMm)) }
     }
     default:
       return { ...next, flatFirst: pick([0, 0.5, 1]) ?? 0 }

@@ -1,6 +1,6 @@
-import type { PictureMark, PlanContext } from '../planTypes.ts'
+import type { PlanContext } from '../planTypes.ts'
 import { anchorStep, fromOneEnd } from './anchorStep.ts'
-import { heatCautions } from './cautions.ts'
+import { hollowStep, hollowsOf } from './hollowStep.ts'
 import { pullStep } from './pullStep.ts'
 import { rehearsedSteps } from './rehearsedSteps.ts'
 import { isWet, type PlanRule, wholePart } from './rule.ts'
@@ -35,6 +35,11 @@ export const layRules: readonly PlanRule[] = [
     name: 'set the anchors',
     when: (c) => c.anchors.length > 0,
     steps: (c) => c.anchors.map((anchor) => anchorStep(c, anchor)),
+  },
+  {
+    name: 'hollows before what lies round them',
+    when: (c) => hollowsOf(c).length > 0,
+    steps: (c) => hollowsOf(c).map((hollow, i) => hollowStep(c, hollow, i + 1)),
   },
   {
     name: 'pulls of a bulge',
@@ -76,36 +81,6 @@ export const layRules: readonly PlanRule[] = [
         minutes: minutesByArea(c, 7),
         inHand: ['firm squeegee', 'slip on the face'],
         picture: wholePart('laid', strokes(c)),
-      },
-    ],
-  },
-  {
-    name: 'draw into a channel',
-    when: (c) => (c.form.channels ?? []).length > 0,
-    steps: (c) => [
-      {
-        id: 'channel',
-        phase: 'lay',
-        headline: `Deepest first: ${(c.form.channels ?? []).map((channel) => channel.name).join(', ')}`,
-        detail:
-          'Lay a thin cord in the channel, work 300 to 500 mm at a time with two hands, relax it warm, then draw the cord.',
-        why: 'Film that bridges a channel lets go there; the cord lets the air out.',
-        minutes: 8,
-        inHand: ['thin cord', 'soft squeegee', 'heat gun, always moving'],
-        cautions: heatCautions(c),
-        picture: wholePart(
-          'floating',
-          (c.form.channels ?? []).flatMap((channel) =>
-            channel.along.slice(1).map(
-              (to, i): PictureMark => ({
-                kind: 'sweep',
-                from: c.toFlat(channel.along[i] ?? to),
-                to: c.toFlat(to),
-                text: 'deepest first',
-              }),
-            ),
-          ),
-        ),
       },
     ],
   },

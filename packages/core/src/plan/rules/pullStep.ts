@@ -1,5 +1,5 @@
 import { add, scale, subtract, unit } from '../../geometry/index.ts'
-import type { Pull } from '../../lay/index.ts'
+import { leastHeatedMm, type Pull } from '../../lay/index.ts'
 import type { PictureMark, PlanContext } from '../planTypes.ts'
 import { heatCautions } from './cautions.ts'
 import { foundOf, isWet, type StepDraft, wholePart } from './rule.ts'
@@ -25,7 +25,7 @@ export function pullStep(c: PlanContext, pull: Pull): StepDraft {
     id: `pull-${pull.letter}`,
     phase: 'lay',
     headline: `Pull ${pull.letter}: ${pull.way === 'towards' ? `towards the ${edge}` : `along the ${edge}, both ways`}`,
-    detail: `${percent} longer there${warm ? `, warm: ${c.temperature(c.practice.heatSoften)} over a broad area, cool a few seconds` : ', by hand'}. A little past the mark, let go fast, then lay.`,
+    detail: `${percent} longer there${warm ? `, warm: ${c.temperature(c.practice.heatSoften)} over ${bandWords(c, pull)}, cool a few seconds` : ', by hand'}. A little past the mark, let go fast, then lay.`,
     why: `Without it ${fingersWords(c, pull.edge)}${pull.glueLineRisk ? ' Let it relax before laying, or it leaves a glue line.' : ''}`,
     minutes: warm ? 4 : 2,
     inHand: warm ? ['heat gun, always moving', 'infra-red thermometer'] : [isWet(c) ? 'tack' : 'dry gloves'],
@@ -43,4 +43,14 @@ function fingersWords(c: PlanContext, edge: string): string {
   const planned = c.edges.find((e) => e.name === edge)
   if (planned === undefined || planned.unpulledMmPer100 < 0.1) return 'the rest of the film would have to give.'
   return `${c.length(planned.unpulledMmPer100)} of film per ${c.length(100)} would be left at the ${planned.label}: fingers.`
+}
+
+/** Cold film beside a warm band hardly gives: how wide the band has to be so that it is not stretched too far. */
+function bandWords(c: PlanContext, pull: Pull): string {
+  const lengthMm = Math.max(60, Math.sqrt(pull.areaMm2))
+  const pullMm = (pull.percent / 100) * lengthMm
+  const mostStretch = Math.min(c.film.handling.warmStretch, 1.6 * (pull.percent / 100))
+  const least = leastHeatedMm({ lengthMm, pullMm, mostStretch }, c.film.handling)
+  if (least === null || least < 30) return 'a broad area'
+  return `a band at least ${c.length(Math.ceil(least / 10) * 10)} wide`
 }

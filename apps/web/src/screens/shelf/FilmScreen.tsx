@@ -1,0 +1,121 @@
+import type { Film } from '@truelay/contract'
+import { type FilmHandling, filmFigureKeys, filmFigures } from '@truelay/core/lay'
+import { useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { useSaveFilmMutation, useShelfQuery } from '../../remote/api.ts'
+import { failureOf } from '../../remote/failureOf.ts'
+import { buttonClass } from '../../ui/Button.tsx'
+import { Choice } from '../../ui/Choice.tsx'
+import { Busy, Failed } from '../../ui/Failed.tsx'
+import { Notice } from '../../ui/Notice.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+
+/** What one film can do, cold and warm; every figure with its range and why it is asked for. */
+export function FilmScreen() {
+  const { filmId } = useParams()
+  const { data: shelf, error } = useShelfQuery()
+  if (shelf === undefined)
+    return error === undefined ? <Busy text="Opening the shelf" /> : <Failed {...failureOf(error)} />
+  const film = shelf.films.find((f) => f.id === filmId)
+  if (film === undefined)
+    return (
+      <Failed sentence={`There is no film "${filmId}".`} fix="Go to the shelf and choose one there.">
+        <Link to="/shelf" className={buttonClass('go')}>
+          To the shelf
+        </Link>
+      </Failed>
+    )
+  return <FilmFigures key={film.id} film={film} />
+}
+
+const cold: readonly (keyof FilmHandling)[] = ['take', 'easyStretch', 'coldStretch', 'recovery', 'stiffnessNPerMm']
+
+function FilmFigures({ film }: { readonly film: Film }) {
+  const [save, { error }] = useSaveFilmMutation()
+  // A refused figure goes back to what it was.
+  const [tries, setTries] = useState(0)
+  const change = async (next: Film) => {
+    const saved = await save(next)
+    if ('error' in saved) setTries((before) => before + 1)
+  }
+  const groups = [
+    { title: 'Cold', keys: filmFigureKeys.filter((key) => cold.includes(key)) },
+    { title: 'Warm', keys: filmFigureKeys.filter((key) => !cold.includes(key)) },
+  ]
+  return (
+    <div className="max-w-[1060px] px-6 py-5">
+      <Link to="/shelf" className="label text-[16px] text-petrol underline">
+        Shelf
+      </Link>
+      <h1 className="text-[30px] font-bold leading-tight">{film.name}</h1>
+      <p className="text-[17px] text-quiet">
+        {film.type}, laid {film.laid}, {film.thicknessUm} µm, damaged from {film.damageC} °C. Every lay sheet and
+        rehearsal with this film is worked out from these figures.
+      </p>
+      {error === undefined ? null : (
+        <Notice look="stop" role="alert">
+          {failureOf(error).sentence} {failureOf(error).fix}
+        </Notice>
+      )}
+      <div className="mt-4 flex items-center gap-4">
+        <span className="label text-[16px] text-quiet">Printed pattern</span>
+        <Choice
+          label="Printed pattern"
+          value={film.patterned === true ? 'yes' : 'no'}
+          onChange={(value) => void change({ ...film, patterned: value === 'yes' })}
+          options={[
+            { value: 'no', text: 'none' },
+            { value: 'yes', text: 'yes: it warps when stretched' },
+          ]}
+        />
+      </div>
+      {groups.map(({ title, keys }) => (
+        <section key={title} aria-label={title} className="mt-5 border-t border-hair pt-3">
+          <h2 className="label-strong text-[20px]">{title}</h2>
+          <ul>
+            {keys.map((key) => (
+              <FigureRow
+                key={`${key}-${tries}`}
+                name={key}
+                value={film.handling[key]}
+                onChange={(value) => void change({ ...film, handling: { ...film.handling, [key]: value } })}
+              />
+            ))}
+          </ul>
+        </section>
+      ))}
+    </div>
+  )
+}
+
+interface FigureRowProps {
+  readonly name: keyof FilmHandling
+  readonly value: number
+  readonly onChange: (value: number) => void
+}
+
+function FigureRow({ name, value, onChange }: FigureRowProps) {
+  const figure = filmFigures[name]
+  const k = figure.unit === '%' ? 100 : 1
+  const unit = figure.unit === 'share' ? '' : figure.unit
+  const text = (x: number) => String(Number((k * x).toFixed(2)))
+  return (
+    <li className="grid items-end gap-x-6 border-b border-hair py-2.5 md:grid-cols-[290px_1fr]">
+      <NumberField
+        label={figure.label}
+        unit={unit}
+        digits={figure.unit === '%' ? 1 : 2}
+        value={k * value}
+        min={Number((k * figure.min).toFixed(3))}
+        max={Number((k * figure.max).toFixed(3))}
+        onCommit={(typed) => onChange(typed / k)}
+      />
+      <p className="leading-snug">
+        {figure.reason}{' '}
+        <span className="text-quiet">
+          Usual {text(figure.usual)} {unit}, range {text(figure.min)} to {text(figure.max)}.
+        </span>
+      </p>
+    </li>
+  )
+}
