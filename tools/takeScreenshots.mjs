@@ -62,7 +62,6 @@ for (const [x, y] of [
 ])
   await page.mouse.move(field.x + x, field.y + y, { steps: 5 })
 await page.mouse.up()
-await keep('sign-off')
 await page.goto(`${url}/jobs/0412/kit`)
 await page.getByLabel('Scan a label here').fill('TL1/pipit-headlamp-left-piece/DG-2610-17')
 await page.keyboard.press('Enter')
@@ -133,4 +132,22 @@ for (let i = 0; i < 40; i++) {
 }
 await page.goto(`${url}/jobs/0412/record/0412-bonnet`)
 await keep('record', 1200)
+for (const [name, address, share] of [
+  ['rehearsal-bumper', '0415/lay-sheets/0415-02', null],
+  ['rehearsal-headlamp', '0415/lay-sheets/0415-08', 0.45],
+  ['rehearsal-grille', '0414/lay-sheets/0414-11', 0.5],
+]) {
+  await laptop()
+  await page.goto(`${url}/jobs/${address}/rehearsal`)
+  await page.getByTestId('most-first').waitFor({ timeout: 120_000 })
+  await page.getByTestId('most-second').waitFor({ timeout: 120_000 })
+  if (share === null) {
+    await page.getByRole('button', { name: 'Look for a better order' }).click()
+    await page.getByRole('button', { name: 'Look again' }).waitFor({ timeout: 180_000 })
+  } else {
+    const slider = page.getByLabel('How far it is laid')
+    await slider.fill(String(Math.round(share * Number(await slider.getAttribute('max')))))
+  }
+  await keep(name, 3500)
+}
 await browser.close()
