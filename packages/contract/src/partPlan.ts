@@ -31,6 +31,7 @@ const planStep = z.strictObject({
   inHand: z.array(text).max(10),
   people: z.number().int().min(1).max(6),
   minutes: z.number().min(0),
+  laidUpTo: z.number().int().min(1).optional(),
   gate: text.optional(),
   because: text.optional(),
   wait: z.strictObject({ label: text, leastMinutes: z.number().min(0) }).optional(),

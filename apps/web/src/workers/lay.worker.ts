@@ -2,10 +2,12 @@ import { dryCheck, type PiecePattern, place } from '@truelay/core/align'
 import { buildSurface, type PartSurface } from '@truelay/core/form'
 import {
   fingerForecast,
+  fingerProfile,
   gradePart,
   type Lay,
   layFigures,
   naturalLay,
+  orderBySchool,
   type Rehearsal,
   rehearse,
   reliefCuts,
@@ -16,13 +18,20 @@ import {
   type WorkedLay,
   workedLay,
 } from '@truelay/core/lay'
-import { type PartPlan, type PieceShift, placePart, rehearsalOptions, workOutPart } from '@truelay/core/plan'
+import {
+  type PartPlan,
+  type PieceShift,
+  placePart,
+  orderPractice,
+  rehearsalOptions,
+  workOutPart,
+} from '@truelay/core/plan'
 import { done, type Result } from '@truelay/core/result'
 import { barWidthMm, cutSize, enlargePattern, type GrowthByEdge, rollOrPattern } from '@truelay/core/stock'
 import { inWords, showLength, showTemperature, showVolume } from '@truelay/core/units'
 import { expose } from 'comlink'
 import type { DryAnswer } from './dryCheckWork.ts'
-import type { CutsAnswer, FirstAnswer, FullAnswer, LayQuestion, ShownLay } from './layWork.ts'
+import type { CutsAnswer, FirstAnswer, FullAnswer, OrderAnswer, LayQuestion, ShownLay } from './layWork.ts'
 
 interface Bench {
   readonly question: LayQuestion
@@ -135,6 +144,17 @@ const layWorker = {
         form.family === 'trim' && tuck !== undefined ? barWidthMm(face, -(rules[tuck.name]?.minMm ?? 0)) : null,
       neededStretch,
     })
+  },
+
+  /** The order in which the part is laid, chosen or usual, step by step. */
+  inOrder(question: LayQuestion): Result<OrderAnswer> {
+    const { form, film, practice, order, schools } = question
+    const stage = setStage(form, film)
+    if (!stage.ok) return stage
+    const { surface } = stage.value
+    const laid = order?.order ?? orderBySchool(schools.begin, form, surface, orderPractice(practice))
+    const rehearsal = rehearse(stage.value, laid, rehearsalOptions(practice))
+    return done({ surface, rehearsal, fingers: fingerProfile(surface, rehearsal, film.handling.take) })
   },
 
   /** Whether cuts would keep the stretch below a limit, on a coarse form; a split where they would not. */

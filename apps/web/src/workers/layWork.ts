@@ -1,6 +1,16 @@
 import type { EdgeRules, EdgeSpots, PiecePattern, PlacedPiece } from '@truelay/core/align'
 import type { FormDoc, PartSurface } from '@truelay/core/form'
-import type { FingerPlace, FlatOutline, Lay, LayFigures, Pull, ReliefAdvice, SplitLine } from '@truelay/core/lay'
+import type {
+  FingerPlace,
+  FingerSpot,
+  FlatOutline,
+  Lay,
+  LayFigures,
+  Pull,
+  Rehearsal,
+  ReliefAdvice,
+  SplitLine,
+} from '@truelay/core/lay'
 import type { Stock } from '@truelay/core/mix'
 import type { ChosenOrder, FilmDoc, FoundOnPart, PartPlan, PieceShift, RoomClimate, Schools } from '@truelay/core/plan'
 import type { Practice } from '@truelay/core/practice'
@@ -61,6 +71,13 @@ export interface FullAnswer {
 export interface CutsAnswer {
   readonly advice: ReliefAdvice
   readonly splits: readonly SplitLine[]
+}
+
+/** The part's order of laying, rehearsed on a coarser form of its own. */
+export interface OrderAnswer {
+  readonly surface: PartSurface
+  readonly rehearsal: Rehearsal
+  readonly fingers: readonly FingerSpot[]
 }
 
 export type PlanQuestion = { readonly shift: PieceShift }

@@ -23,6 +23,7 @@ export function openLayWorker() {
       Promise.race([remote.finish(shift, proxy(onProgress)), stopped]),
     enlarge: (question: LayQuestion, growth: GrowthByEdge) => Promise.race([remote.enlarge(question, growth), stopped]),
     dryCheck: (question: LayQuestion) => Promise.race([remote.dryCheck(question), stopped]),
+    inOrder: (question: LayQuestion) => Promise.race([remote.inOrder(question), stopped]),
     cuts: (question: LayQuestion, limit: number, onProgress: (share: number) => void) =>
       Promise.race([remote.cuts(question, limit, proxy(onProgress)), stopped]),
     replan: (shift: PieceShift) => Promise.race([remote.replan(shift), stopped]),

@@ -112,6 +112,8 @@ export interface PlanStep {
   readonly inHand: readonly string[]
   readonly people: number
   readonly minutes: number
+  /** The last step of the rehearsal that this step does. */
+  readonly laidUpTo?: number | undefined
   /** Must be true before one begins. */
   readonly gate?: string | undefined
   /** What was found on this vehicle that brought the step or changed it. */

@@ -1,14 +1,15 @@
 import type { JobBundle, Part, Shift } from '@truelay/contract'
 import type { PlaceOnMesh } from '@truelay/core/geometry'
-import type { LayMode, ReliefCut } from '@truelay/core/lay'
+import type { ReliefCut } from '@truelay/core/lay'
 import type { PartPlan } from '@truelay/core/plan'
 import { useEffect, useState } from 'react'
 import type { FirstAnswer, FullAnswer, LayQuestion } from '../../workers/layWork.ts'
 import type { OpenLayWorker } from '../../workers/openLayWorker.ts'
-import { OnThePart } from './OnThePart.tsx'
+import { OnThePart, type SheetMode } from './OnThePart.tsx'
 import { SheetNumbers } from './SheetNumbers.tsx'
 import { StepStrip } from './StepStrip.tsx'
 import { TheFlatPiece } from './TheFlatPiece.tsx'
+import { usePlayedOrder } from './usePlayedOrder.ts'
 import { usePlacedMargins } from './usePlacedMargins.ts'
 
 interface LaidSheetProps {
@@ -23,11 +24,13 @@ interface LaidSheetProps {
 
 /** The whole lay sheet: the part, the flat piece, the numbers that matter, the steps. */
 export function LaidSheet({ bundle, part, question, first, full, worker, shift }: LaidSheetProps) {
-  const [mode, setMode] = useState<LayMode>('worked')
+  const [mode, setMode] = useState<SheetMode>('worked')
+  const plan = useReplanned(full.plan, worker, shift)
+  const [index, setIndex] = useState(0)
+  const played = usePlayedOrder(question, plan, index, mode === 'in order')
   const [cuts, setCuts] = useState<readonly ReliefCut[]>([])
   const [pointed, setPointed] = useState<PlaceOnMesh | null>(null)
   const placed = usePlacedMargins(full.placement, shift)
-  const plan = useReplanned(full.plan, worker, shift)
   return (
     <div className="flex-1 lg:grid lg:min-h-0 lg:grid-cols-[1fr_316px]">
       <div className="min-w-0 lg:grid lg:min-h-0 lg:grid-rows-[1fr_auto]">
@@ -36,11 +39,12 @@ export function LaidSheet({ bundle, part, question, first, full, worker, shift }
             first={first}
             full={full}
             form={question.form}
-            mode={mode}
+            mode={mode === 'natural' ? 'natural' : 'worked'}
             onMode={setMode}
             pointed={pointed}
             onPoint={setPointed}
             cuts={cuts}
+            played={played}
           />
           <TheFlatPiece
             bundle={bundle}
@@ -54,7 +58,7 @@ export function LaidSheet({ bundle, part, question, first, full, worker, shift }
             onPoint={setPointed}
           />
         </div>
-        <StepStrip plan={plan} />
+        <StepStrip plan={plan} index={index} onIndex={setIndex} />
       </div>
       <SheetNumbers
         bundle={bundle}
@@ -64,7 +68,7 @@ export function LaidSheet({ bundle, part, question, first, full, worker, shift }
         placed={placed}
         plan={plan}
         shift={shift}
-        mode={mode}
+        mode={mode === 'natural' ? 'natural' : 'worked'}
         question={question}
         onCuts={setCuts}
       />

@@ -5,25 +5,42 @@ import { lazy, Suspense, useMemo } from 'react'
 import { StretchLegend } from '../../drawings/StretchLegend.tsx'
 import { scaleEnd, signedStretch } from '../../drawings/stretchColor.ts'
 import { Choice } from '../../ui/Choice.tsx'
-import { Busy } from '../../ui/Failed.tsx'
+import { Busy, Failed } from '../../ui/Failed.tsx'
 import type { FirstAnswer, FullAnswer } from '../../workers/layWork.ts'
 
+import type { PlayedOrder } from './usePlayedOrder.ts'
+
 const PartView3D = lazy(async () => ({ default: (await import('../../drawings/PartView3D.tsx')).PartView3D }))
+
+/** What the part shows: a whole lay, or how far its order of laying has come. */
+export type SheetMode = LayMode | 'in order'
 
 interface OnThePartProps {
   readonly first: FirstAnswer
   readonly full: FullAnswer | null
   readonly form: FormDoc
-  readonly mode: LayMode
-  readonly onMode: (mode: LayMode) => void
+  readonly mode: SheetMode
+  readonly onMode: (mode: SheetMode) => void
+  /** The order of laying up to the step under the slider; asked for by the mode `in order`. */
+  readonly played?: PlayedOrder | undefined
   readonly pointed: PlaceOnMesh | null
   readonly onPoint: (place: PlaceOnMesh | null) => void
   readonly cuts?: readonly ReliefCut[] | undefined
 }
 
 /** The part in space with its stretch map, for the natural or the worked lay. */
-export function OnThePart({ first, full, form, mode, onMode, pointed, onPoint, cuts = noCuts }: OnThePartProps) {
-  const shown = mode === 'worked' && full !== null ? full.worked : first.natural
+export function OnThePart({
+  first,
+  full,
+  form,
+  mode,
+  onMode,
+  pointed,
+  onPoint,
+  cuts = noCuts,
+  played,
+}: OnThePartProps) {
+  const shown = mode !== 'natural' && full !== null ? full.worked : first.natural
   const scale = useMemo(
     () => Math.max(scaleEnd(first.natural.lay.stretch), full === null ? 0 : scaleEnd(full.worked.lay.stretch)),
     [first, full],
@@ -36,11 +53,7 @@ export function OnThePart({ first, full, form, mode, onMode, pointed, onPoint, c
           <h2 id="on-part" className="label-strong text-[18px] leading-tight">
             On the part
           </h2>
-          <p className="label text-[14px] text-quiet">
-            {mode === 'worked'
-              ? 'stretch after the pulls; drag to turn it'
-              : 'what the film does by itself; drag to turn it'}
-          </p>
+          <p className="label text-[14px] text-quiet">{modeWords[mode]}</p>
         </div>
         <Choice
           label="Which lay is shown"
@@ -49,28 +62,35 @@ export function OnThePart({ first, full, form, mode, onMode, pointed, onPoint, c
           options={[
             { value: 'natural', text: 'By itself' },
             { value: 'worked', text: 'Worked', disabled: full === null },
+            { value: 'in order', text: 'In order', disabled: full === null },
           ]}
         />
       </div>
       <div className="min-h-0 flex-1">
         <Suspense fallback={<Busy text="Drawing the part" />}>
-          <PartView3D
-            surface={first.surface}
-            stretch={shown.lay.stretch}
-            full={scale}
-            anchors={anchors}
-            pulls={mode === 'worked' ? shown.pulls : []}
-            lines={form.bodyLines.map((line) => line.along)}
-            pointed={pointed}
-            onPoint={onPoint}
-            cuts={cuts}
-          />
+          {mode === 'in order' && played !== undefined ? (
+            <InOrder played={played} form={form} scale={scale} />
+          ) : (
+            <PartView3D
+              surface={first.surface}
+              stretch={shown.lay.stretch}
+              full={scale}
+              anchors={anchors}
+              pulls={mode === 'worked' ? shown.pulls : []}
+              lines={form.bodyLines.map((line) => line.along)}
+              pointed={pointed}
+              onPoint={onPoint}
+              cuts={cuts}
+            />
+          )}
         </Suspense>
       </div>
       <div className="flex items-end justify-between gap-4 px-4 pb-3">
         <StretchLegend full={scale} />
         <p aria-live="polite" className="pb-0.5 text-right text-[15px]">
-          {pointed === null ? (
+          {mode === 'in order' ? (
+            <span className="text-quiet">pale blue floats; move the step below</span>
+          ) : pointed === null ? (
             <span className="text-quiet">point at the part or the piece</span>
           ) : (
             hereWords(shown.lay.stretch, pointed.triangle)
@@ -78,6 +98,41 @@ export function OnThePart({ first, full, form, mode, onMode, pointed, onPoint, c
         </p>
       </div>
     </section>
+  )
+}
+
+const modeWords: Record<SheetMode, string> = {
+  natural: 'what the film does by itself; drag to turn it',
+  worked: 'stretch after the pulls; drag to turn it',
+  'in order': 'how far it lies after the step below',
+}
+
+/** The order of laying, up to the step that is shown. */
+function InOrder({
+  played,
+  form,
+  scale,
+}: {
+  readonly played: PlayedOrder
+  readonly form: FormDoc
+  readonly scale: number
+}) {
+  if (played.phase === 'rehearsing') return <Busy text="Rehearsing the order" />
+  if (played.phase === 'refused') return <Failed sentence={played.failure.sentence} fix={played.failure.fix} />
+  const { answer, progress } = played
+  const { order, stretch } = answer.rehearsal
+  return (
+    <PartView3D
+      surface={answer.surface}
+      stretch={stretch}
+      full={Math.max(scale, scaleEnd(stretch))}
+      anchors={order.anchors.slice(0, progress.step).map((a, i) => ({ number: i + 1, onForm: a.at }))}
+      pulls={[]}
+      lines={form.bodyLines.map((line) => line.along)}
+      pointed={null}
+      onPoint={() => {}}
+      progress={progress}
+    />
   )
 }
 

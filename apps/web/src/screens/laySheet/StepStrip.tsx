@@ -1,5 +1,4 @@
 import type { PartPlan, PlanStep } from '@truelay/core/plan'
-import { useState } from 'react'
 
 const phaseWords: Record<PlanStep['phase'], string> = {
   prepare: 'Prepare',
@@ -12,8 +11,15 @@ const phaseWords: Record<PlanStep['phase'], string> = {
 }
 
 /** The steps in order; the one under the slider is told in full. */
-export function StepStrip({ plan }: { readonly plan: PartPlan }) {
-  const [index, setIndex] = useState(0)
+export function StepStrip({
+  plan,
+  index,
+  onIndex: setIndex,
+}: {
+  readonly plan: PartPlan
+  readonly index: number
+  readonly onIndex: (index: number) => void
+}) {
   const step = plan.steps[Math.min(index, plan.steps.length - 1)]
   if (step === undefined) return null
   const hours = Math.floor(plan.minutes / 60)

@@ -146,6 +146,11 @@ const Played = memo(function Played({ surface, form, shown, at, scale }: PlayedP
               <strong>
                 {number} of {rehearsal.steps.length}: {step.kind === 'anchor' ? `fix the ${step.label}` : step.label}
               </strong>
+              {step.frontExcessMmPer100 > 0.15 && step.laidShare < 1 ? (
+                <>
+                  , <Quantity lengthMm={step.frontExcessMmPer100} /> per 100 mm pile up ahead of it
+                </>
+              ) : null}
               {step.pull === null ? (step.lifted ? ', lifted once' : '') : `, lifted and pulled ${step.pull.heat}`}
             </>
           )}

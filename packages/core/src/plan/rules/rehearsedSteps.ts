@@ -24,7 +24,9 @@ export function rehearsedSteps(c: PlanContext): StepDraft[] {
       const from = places[k] ?? to
       return distance(from, to) < 5 ? [] : [{ kind: 'sweep', from, to }]
     })
-    const laid = run.steps[run.steps.length - 1]?.label ?? ''
+    const last = run.steps[run.steps.length - 1]
+    const laid = last?.label ?? ''
+    const laidUpTo = last?.number
     const pull = c.pulls.find((p) => p.letter === run.letter)
     if (pull !== undefined) {
       const time = (times.get(pull.letter) ?? 0) + 1
@@ -35,12 +37,14 @@ export function rehearsedSteps(c: PlanContext): StepDraft[] {
         id: time === 1 ? draft.id : `${draft.id}-${time}`,
         headline: time === 1 ? draft.headline : `${draft.headline}, once more`,
         detail: `${draft.detail} Lay ${laid}.`,
+        laidUpTo,
         minutes: draft.minutes + (time === 1 ? 0 : -1) + Math.round(run.steps.length / 2),
         picture: wholePart('floating', [...(draft.picture?.marks ?? []), ...sweeps].slice(0, 24)),
       }
     }
     return {
       id: `sweep-${i + 1}`,
+      laidUpTo,
       phase: 'lay',
       headline: i === 0 ? `Lay ${laid}` : `Go on ${laid}`,
       detail: isWet(c)

@@ -1,0 +1,46 @@
+import type { PlanStep } from '@truelay/core/plan'
+import { describe, expect, test } from 'vitest'
+import { stepAt } from '../rehearsal/playing.ts'
+import { laidAt } from './usePlayedOrder.ts'
+
+const step = (id: string, phase: PlanStep['phase'], laidUpTo?: number): PlanStep => ({
+  id,
+  phase,
+  headline: id,
+  detail: '',
+  why: '',
+  picture: { film: 'none', marks: [] },
+  inHand: [],
+  people: 1,
+  minutes: 1,
+  cautions: [],
+  ...(laidUpTo === undefined ? {} : { laidUpTo }),
+})
+
+describe('how far the film lies at a step of the plan', () => {
+  const chosen = [
+    step('wash', 'prepare'),
+    step('anchor-1', 'lay'),
+    step('anchor-2', 'lay'),
+    step('sweep-1', 'lay', 5),
+    step('pull-A', 'lay', 9),
+    step('firm-pass', 'lay'),
+    step('trim', 'edges'),
+  ]
+  test('nothing before laying begins, anchors one by one, then as far as each run goes, then all', () => {
+    expect(chosen.map((_, i) => laidAt(chosen, i, 11))).toEqual([0, 1, 2, 5, 9, 11, 11])
+  })
+  test('by the usual school the passes lay all of it', () => {
+    const usual = [step('wash', 'prepare'), step('anchor-1', 'lay'), step('pull-A', 'lay'), step('light-pass', 'lay')]
+    expect(usual.map((_, i) => laidAt(usual, i, 8))).toEqual([0, 1, 1, 8])
+  })
+  test('never more than the rehearsal has', () => expect(laidAt(chosen, 4, 3)).toBe(3))
+})
+
+test('two orders of unlike length are played to the same share of the work', () => {
+  expect([0, 0.5, 1].map((share) => [stepAt(8, share), stepAt(15, share)])).toEqual([
+    [0, 0],
+    [4, 8],
+    [8, 15],
+  ])
+})
