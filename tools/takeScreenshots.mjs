@@ -119,6 +119,7 @@ for (let i = 0; i < 40; i++) {
     await keep('fit-gaps')
     await fill('2.6')
     await page.getByRole('button', { name: /Measured again/ }).click()
+    await page.getByText(/Leave it\./).waitFor()
   }
   if (/Set the rear corner, driver/.test(now)) {
     await tablet()
@@ -127,7 +128,7 @@ for (let i = 0; i < 40; i++) {
   }
   if (/Pull A/.test(now)) await keep('fit-pull')
   await page.keyboard.press('PageDown')
-  await page.waitForTimeout(250)
+  await page.getByText(now, { exact: true }).first().waitFor({ state: 'hidden' })
   if (/Wipe/.test(now)) break
 }
 await page.goto(`${url}/jobs/0412/record/0412-bonnet`)

@@ -39,7 +39,7 @@ export function LaidSheet({ bundle, part, question, first, full, worker, shift }
             first={first}
             full={full}
             form={question.form}
-            mode={mode === 'natural' ? 'natural' : 'worked'}
+            mode={mode}
             onMode={setMode}
             pointed={pointed}
             onPoint={setPointed}

@@ -1,4 +1,5 @@
 import type { FormDoc } from '@truelay/core/form'
+import type { PartPlan } from '@truelay/core/plan'
 import type { PlaceOnMesh } from '@truelay/core/geometry'
 import type { LayMode, ReliefCut } from '@truelay/core/lay'
 import { lazy, Suspense, useMemo } from 'react'
@@ -69,7 +70,7 @@ export function OnThePart({
       <div className="min-h-0 flex-1">
         <Suspense fallback={<Busy text="Drawing the part" />}>
           {mode === 'in order' && played !== undefined ? (
-            <InOrder played={played} form={form} scale={scale} />
+            <InOrder played={played} form={form} scale={scale} anchors={anchors} />
           ) : (
             <PartView3D
               surface={first.surface}
@@ -112,21 +113,24 @@ function InOrder({
   played,
   form,
   scale,
+  anchors,
 }: {
   readonly played: PlayedOrder
+  /** Of the plan: it puts the corner with the least room first. */
+  readonly anchors: PartPlan['anchors']
   readonly form: FormDoc
   readonly scale: number
 }) {
   if (played.phase === 'rehearsing') return <Busy text="Rehearsing the order" />
   if (played.phase === 'refused') return <Failed sentence={played.failure.sentence} fix={played.failure.fix} />
   const { answer, progress } = played
-  const { order, stretch } = answer.rehearsal
+  const { stretch } = answer.rehearsal
   return (
     <PartView3D
       surface={answer.surface}
       stretch={stretch}
       full={Math.max(scale, scaleEnd(stretch))}
-      anchors={order.anchors.slice(0, progress.step).map((a, i) => ({ number: i + 1, onForm: a.at }))}
+      anchors={anchors.slice(0, progress.step)}
       pulls={[]}
       lines={form.bodyLines.map((line) => line.along)}
       pointed={null}
