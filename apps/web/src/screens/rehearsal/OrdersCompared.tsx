@@ -100,7 +100,7 @@ function SearchBox({ search, onLook, onStop }: OrdersComparedProps) {
                   ? `Nothing beats “${search.found.best.order.school}”`
                   : 'A better order'}
               </strong>
-              {search.found.best.words} {search.found.because}
+              {search.found.because}
             </Notice>
           ) : search.phase === 'refused' ? (
             <Notice look="caution" role="alert">
@@ -145,6 +145,7 @@ function Figures({
     ['may show a glue line', percent(a.glueLineShare), percent(b.glueLineShare)],
     ...(a.hollows.length === 0 ? [] : [['risk of bridging', worstRisk(a), worstRisk(b)] as const]),
     ['far end comes out off by', far(a), far(b)],
+    ['spots to fix first', String(a.anchors), String(b.anchors)],
     ['lifts', String(a.lifts), String(b.lifts)],
     ['pulls that need heat', String(a.warmPulls), String(b.warmPulls)],
     ...(patterned ? [['pattern warps by', percent(a.patternWarp), percent(b.patternWarp)] as const] : []),

@@ -16,6 +16,8 @@ export interface TroubleWeights {
   readonly perLiftedPercent: number
   readonly perWarmPercent: number
   readonly perFarEndMm: number
+  /** Each spot that has to be fixed beyond the first. */
+  readonly perAnchor: number
   /** Per cent of warp of a patterned film; clear film has nothing to warp. */
   readonly perWarpPercent: number
 }
@@ -33,6 +35,7 @@ export const troubleWeights: TroubleWeights = {
   perLiftedPercent: 0.015,
   perWarmPercent: 0.025,
   perFarEndMm: 0.05,
+  perAnchor: 0.1,
   perWarpPercent: 0.4,
 }
 
@@ -86,6 +89,7 @@ export function figuresOf(stage: PreparedStage, order: LayOrder, made: Made): Re
     wrinkledShare: over / area,
     hollows,
     farEnd,
+    anchors: made.steps.filter((s) => s.kind === 'anchor').length,
     lifts: made.steps.filter((s) => s.lifted).length,
     warmPulls: made.steps.filter((s) => s.pull?.heat === 'warm').length,
     liftedShare: sharesOf(made, (s) => s.lifted),
@@ -115,6 +119,7 @@ export function troubleOf(
     weights.perLiftedPercent * 100 * f.liftedShare +
     weights.perWarmPercent * 100 * f.warmShare +
     weights.perFarEndMm * Math.abs(f.farEnd.shiftMm) +
+    weights.perAnchor * Math.max(0, f.anchors - 1) +
     (patterned ? weights.perWarpPercent * 100 * f.patternWarp : 0)
   )
 }

@@ -108,6 +108,8 @@ export interface RehearsalFigures {
   readonly hollows: readonly HollowFigure[]
   /** Edge farthest from where the front began, and how far the film's edge moved there. */
   readonly farEnd: { readonly edge: string; readonly shiftMm: number }
+  /** Spots that were fixed before anything was swept. */
+  readonly anchors: number
   readonly lifts: number
   readonly warmPulls: number
   /** Share of the part that was lifted and laid again, and that was pulled warm. */
