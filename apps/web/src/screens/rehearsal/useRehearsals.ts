@@ -19,7 +19,7 @@ export type SearchState =
   | { readonly phase: 'found'; readonly found: FoundOrder }
   | { readonly phase: 'refused'; readonly failure: AnyFailure }
 
-const tries = 60
+const tries = 40
 
 /** A stage in a worker, rehearsals on it by choice, and a search that can be stopped. */
 export function useRehearsals(question: RehearsalQuestion | null, chosen: LayOrder | null) {

@@ -11,6 +11,7 @@ import {
   type SchoolName,
   schoolNames,
   searchOrder,
+  workedLay,
 } from '../index.ts'
 import { bulgedPart, flatPart, hollowPart, rolledPart, softFilm, stageOf } from '../testParts.ts'
 
@@ -42,6 +43,23 @@ describe.each(schoolNames)('%s', (school) => {
     expect(figures.worstFingersMmPer100).toBeLessThan(0.05)
     expect(figures.largestStretch).toBeLessThan(0.003)
     expect(figures.trouble - 0.1 * (figures.anchors - 1)).toBeLessThan(0.1)
+  })
+})
+
+describe('film that is taut between anchors', () => {
+  test('corners set where a piece is cut for them leave less over than corners that were let go', () => {
+    const order = orderBySchool('corners first', bulge.form, bulge.surface)
+    const loose = { ...order, anchors: order.anchors.map((a) => ({ ...a, pullShare: 0 })) }
+    const taut = rehearse(bulge, order).figures
+    expect(order.anchors.map((a) => a.pullShare)).toEqual([1, 1, 1, 1])
+    expect(taut.worstFingersMmPer100).toBeLessThan(rehearse(bulge, loose).figures.worstFingersMmPer100)
+    expect(taut.wrinkledShare).toBeLessThan(rehearse(bulge, loose).figures.wrinkledShare)
+  })
+  test('comes near to the best that all hands together could do', () => {
+    const { figures } = inOrder(bulge, 'corners first')
+    const worked = workedLay(bulge.surface.mesh, { take: softFilm.take })
+    if (!worked.ok) throw new Error(worked.failure.sentence)
+    expect(figures.largestStretch).toBeLessThan(2.5 * (worked.value.neededStretch - 1))
   })
 })
 

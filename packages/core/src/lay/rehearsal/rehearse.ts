@@ -41,7 +41,7 @@ const warmSteps = 70
 /**
  * Lays film in an order of work. Anchors are fixed first, where the floating film has them (drawn towards the worked lay by
  * their share). Then the front runs: each step lays the next stroke of film with the least distortion, given what lies
- * and the film that settles ahead of the front; where that leaves more film than it takes up, the step is lifted and the
+ * and the film that settles ahead of the front (all of it where an anchor ahead keeps it taut); where that leaves more film than it takes up, the step is lifted and the
  * free film pulled, cold as far as a cold pull goes and then warm, until nothing is left over or the film's limit is
  * reached. What is laid stays.
  *
@@ -100,8 +100,14 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
 
   const time = frontTimes(film, surface, order)
   const bandMm = order.strokeMm / (order.spiral ? 4 : 1)
+  let furthestAnchorMm = 0
+  stepOf.forEach((step, v) => {
+    if (step !== 0) furthestAnchorMm = Math.max(furthestAnchorMm, time[v]!)
+  })
   for (const { vertices: band, untilMm } of bandsOf(time, stepOf, bandMm)) {
-    const free = withAhead(film, band, stepOf, aheadMm)
+    // Film between the front and an anchor ahead of it is taut: it settles all the way.
+    const taut = furthestAnchorMm > untilMm
+    const free = withAhead(film, band, stepOf, taut ? Number.MAX_VALUE : aheadMm)
     guess(film, uv, reference, free, stepOf)
     const patch = filmPatch(film, free, (v) => stepOf[v] !== 0)
     const own = ownTriangles(film, patch.triangles, band, stepOf)

@@ -31,6 +31,7 @@ export function orderBySchool(
   const anchor = (spot: { label: string; at: Vec2 }, pullShare = 0) => ({ label: spot.label, at: spot.at, pullShare })
   switch (school) {
     case 'corners first': {
+      // A piece is cut for the worked lay: with its gaps set, each corner lies where that has it.
       const corners = cornersOf(form, surface)
       const begin = form.edges.find((e) => e.code === 'stop-short')?.name ?? form.edges[0]?.name ?? ''
       const line = edgeLine(surface, begin)
@@ -43,7 +44,7 @@ export function orderBySchool(
       const from = form.edges.length < 3 ? [inOrder[0]?.at ?? start] : line
       const label = form.edges.find((e) => e.name === begin)?.label ?? 'edge'
       const fromLabel = form.edges.length < 3 ? 'there' : `the ${label}`
-      return { ...base, anchors: inOrder.map((c) => anchor(c)), from, fromLabel, strokeMm: long / practice.sweeps }
+      return { ...base, anchors: inOrder.map((c) => anchor(c, 1)), from, fromLabel, strokeMm: long / practice.sweeps }
     }
     case 'centre out': {
       const centre = centreOf(form, surface)

@@ -11,12 +11,20 @@ import { type OrderPractice, orderBySchool, orderDefaults } from './schools.ts'
 export interface SearchOptions {
   /** Rehearsals on the coarse form. */
   readonly tries: number
+  /** Changes of the best order that are tried on the fine form. */
+  readonly fineTries: number
   readonly seed: number
   readonly practice: OrderPractice
   readonly rehearsal: Partial<RehearsalOptions>
 }
 
-export const searchDefaults: SearchOptions = { tries: 60, seed: 1, practice: orderDefaults, rehearsal: {} }
+export const searchDefaults: SearchOptions = {
+  tries: 40,
+  fineTries: 16,
+  seed: 1,
+  practice: orderDefaults,
+  rehearsal: {},
+}
 
 export interface SearchProgress {
   readonly share: number
@@ -41,7 +49,7 @@ const finalists = 3
 /**
  * Looks for a better order, better anchors and better pulls: all schools first, then small changes of the best ones (an
  * anchor more or less, drawn or not, another start, flats first, longer or shorter strokes), on a coarse form; the best few
- * and all schools are rehearsed on the fine form. Never worse than the best school. A generator, so that whoever runs it can
+ * and all schools are rehearsed on the fine form, and the best is changed once more there. Never worse than the best school. A generator, so that whoever runs it can
  * show progress and stop; the same seed gives the same result.
  */
 export function* searchOrder(
@@ -52,8 +60,9 @@ export function* searchOrder(
   const use = { ...searchDefaults, ...options }
   const random = seededRandom(use.seed)
   const places = candidatePlaces(coarse.form, coarse.surface)
-  const work = use.tries + schoolNames.length + finalists
+  const work = use.tries + schoolNames.length + finalists + use.fineTries
   let done = 0
+  let best: Rehearsal | null = null
   const pool: { order: LayOrder; trouble: number }[] = []
   const seen = new Set<string>()
   const tryOut = (order: LayOrder) => {
@@ -67,8 +76,8 @@ export function* searchOrder(
   const progress = (): SearchProgress => ({
     share: done / work,
     tried: done,
-    best: pool[0] === undefined ? '' : orderWords(pool[0].order),
-    trouble: pool[0]?.trouble ?? Number.POSITIVE_INFINITY,
+    best: best === null ? (pool[0] === undefined ? '' : orderWords(pool[0].order)) : orderWords(best.order),
+    trouble: best?.figures.trouble ?? pool[0]?.trouble ?? Number.POSITIVE_INFINITY,
   })
   for (const school of schoolNames) {
     tryOut(orderBySchool(school, coarse.form, coarse.surface, use.practice))
@@ -93,12 +102,24 @@ export function* searchOrder(
     yield progress()
   }
   schools.sort((a, b) => a.figures.trouble - b.figures.trouble)
-  let best = schools.find((s) => s.flipped === 0) ?? schools[0]!
+  best = schools.find((s) => s.flipped === 0) ?? schools[0]!
+  const seenFine = new Set<string>()
   for (const { order } of pool.slice(0, finalists)) {
+    done++
     if (order.name === order.school) continue
+    seenFine.add(JSON.stringify(order))
     const rehearsal = rehearse(fine, order, use.rehearsal)
     if (rehearsal.flipped === 0 && rehearsal.figures.trouble < best.figures.trouble) best = rehearsal
+    yield progress()
+  }
+  // What helps on the coarse form need not on the fine one: the last changes are judged there.
+  for (let i = 0; i < use.fineTries; i++) {
+    const order = changed(best.order, places, fine, random, use.practice.releaseMm)
     done++
+    if (seenFine.has(JSON.stringify(order))) continue
+    seenFine.add(JSON.stringify(order))
+    const rehearsal = rehearse(fine, order, use.rehearsal)
+    if (rehearsal.flipped === 0 && rehearsal.figures.trouble < best.figures.trouble) best = rehearsal
     yield progress()
   }
   return { best, schools, tried: done }
