@@ -59,6 +59,40 @@ describe('natural lay', () => {
     expect(energyPerArea(mesh, lay) / least).toBeGreaterThan(0.99)
     expect(energyPerArea(mesh, lay) / least).toBeLessThan(1.01)
   })
+  test('a small disc with the same curvature costs the same on a ball, outside and inside a torus', () => {
+    // To leading order the least energy per area of a small disc depends on the Gaussian curvature's square alone.
+    const [large, small] = [300, 120]
+    const disc = cap(1, 12, 100)
+    const place = (at: (x: number, y: number) => [number, number, number]): TriangleMesh => {
+      const size = 25 / (100 * Math.sin(Math.PI / 180))
+      const position = disc.position.slice()
+      for (let i = 0; i < position.length; i += 3) {
+        const [x, y] = [disc.position[i]! * size, disc.position[i + 1]! * size]
+        position.set(at(x, y), i)
+      }
+      return { ...disc, position }
+    }
+    const onTorus = (sign: 1 | -1) =>
+      place((x, y) => {
+        const b = y / small
+        const a = x / (large + sign * small)
+        const r = large + sign * small * Math.cos(b)
+        return [r * Math.sin(a), small * Math.sin(b), sign * r * Math.cos(a)]
+      })
+    const onBall = (radius: number) =>
+      place((x, y) => [
+        radius * Math.sin(x / radius) * Math.cos(y / radius),
+        radius * Math.sin(y / radius),
+        radius * Math.cos(x / radius) * Math.cos(y / radius),
+      ])
+    for (const sign of [1, -1] as const) {
+      const ball = onBall(Math.sqrt(small * (large + sign * small)))
+      const torus = onTorus(sign)
+      const ratio = energyPerArea(torus, laid(torus)) / energyPerArea(ball, laid(ball))
+      expect(ratio).toBeGreaterThan(0.9)
+      expect(ratio).toBeLessThan(1.1)
+    }
+  })
   test('lengths scale, stretches stay', () => {
     const mesh = cap(40, 10)
     const once = layFigures(mesh, laid(mesh))

@@ -3,6 +3,7 @@ import type { PartPlan } from '@truelay/core/plan'
 import type { PlaceOnMesh } from '@truelay/core/geometry'
 import type { LayMode, ReliefCut } from '@truelay/core/lay'
 import { lazy, Suspense, useMemo } from 'react'
+import { pullOfStep } from '../../drawings/pullOfStep.ts'
 import { StretchLegend } from '../../drawings/StretchLegend.tsx'
 import { scaleEnd, signedStretch } from '../../drawings/stretchColor.ts'
 import { Choice } from '../../ui/Choice.tsx'
@@ -124,14 +125,14 @@ function InOrder({
   if (played.phase === 'rehearsing') return <Busy text="Rehearsing the order" />
   if (played.phase === 'refused') return <Failed sentence={played.failure.sentence} fix={played.failure.fix} />
   const { answer, progress } = played
-  const { stretch } = answer.rehearsal
+  const { stretch, steps } = answer.rehearsal
   return (
     <PartView3D
       surface={answer.surface}
       stretch={stretch}
       full={Math.max(scale, scaleEnd(stretch))}
       anchors={anchors.slice(0, progress.step)}
-      pulls={[]}
+      pulls={pullOfStep(steps[progress.step - 1])}
       lines={form.bodyLines.map((line) => line.along)}
       pointed={null}
       onPoint={() => {}}

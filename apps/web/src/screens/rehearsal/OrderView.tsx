@@ -1,6 +1,7 @@
 import type { FormDoc, PartSurface } from '@truelay/core/form'
-import { type Pull, schoolNames } from '@truelay/core/lay'
+import { schoolNames } from '@truelay/core/lay'
 import { lazy, memo, Suspense, useMemo } from 'react'
+import { pullOfStep } from '../../drawings/pullOfStep.ts'
 import { StretchLegend } from '../../drawings/StretchLegend.tsx'
 import { scaleEnd } from '../../drawings/stretchColor.ts'
 import { Busy } from '../../ui/Failed.tsx'
@@ -100,24 +101,7 @@ const Played = memo(function Played({ surface, form, shown, at, scale }: PlayedP
     [order, number],
   )
   const lines = useMemo(() => form.bodyLines.map((line) => line.along), [form])
-  const pulls = useMemo((): Pull[] => {
-    const pull = step?.pull ?? null
-    if (pull === null || pull.stretch < 0.004) return []
-    const percent = 100 * pull.stretch
-    return [
-      {
-        letter: `${percent.toFixed(1)} %`,
-        edge: '',
-        at: pull.at,
-        direction: pull.direction,
-        way: 'along',
-        percent,
-        areaMm2: 0,
-        heat: pull.heat,
-        glueLineRisk: false,
-      },
-    ]
-  }, [step])
+  const pulls = useMemo(() => pullOfStep(step), [step])
   return (
     <>
       <p className="px-4 pt-1 text-[15px] leading-snug text-quiet">{words}</p>
