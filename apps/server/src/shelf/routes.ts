@@ -25,12 +25,7 @@ export function shelfRoutes(database: Database): Router {
   })
   routes.put('/kits/:kitId', async (req, res) => {
     const document = kitDoc.parse(req.body)
-    if (document.id !== kitId.parse(req.params.kitId))
-      throw new Refused({
-        code: 'OTHER_KIT',
-        sentence: `The kit "${document.id}" was sent to the address of "${req.params.kitId}".`,
-        fix: 'Save each kit under its own id.',
-      })
+    ownAddress('kit', document.id, kitId.parse(req.params.kitId))
     await readModel(database, modelId.parse(document.modelId))
     await database.write((db) =>
       db.insert(kits).values({ id: document.id, document }).onConflictDoUpdate({ target: kits.id, set: { document } }),
@@ -39,12 +34,7 @@ export function shelfRoutes(database: Database): Router {
   })
   routes.put('/films/:filmId', async (req, res) => {
     const document = filmDoc.parse(req.body)
-    if (document.id !== filmId.parse(req.params.filmId))
-      throw new Refused({
-        code: 'OTHER_FILM',
-        sentence: `The film "${document.id}" was sent to the address of "${req.params.filmId}".`,
-        fix: 'Save each film under its own id.',
-      })
+    ownAddress('film', document.id, filmId.parse(req.params.filmId))
     if ((await readFilms(database, [document.id])).length === 0)
       throw new NotFound(`There is no film "${document.id}".`, 'Choose one of the shelf.')
     await database.write((db) => db.update(films).set({ document }).where(eq(films.id, document.id)))
@@ -52,12 +42,7 @@ export function shelfRoutes(database: Database): Router {
   })
   routes.put('/pieces/:pieceId', async (req, res) => {
     const document = pieceDoc.parse(req.body)
-    if (document.id !== pieceId.parse(req.params.pieceId))
-      throw new Refused({
-        code: 'OTHER_PIECE',
-        sentence: `The piece "${document.id}" was sent to the address of "${req.params.pieceId}".`,
-        fix: 'Save each piece under its own id.',
-      })
+    ownAddress('piece', document.id, pieceId.parse(req.params.pieceId))
     if ((await readKits(database, [document.kitId])).length === 0)
       throw new NotFound(`There is no kit "${document.kitId}".`, 'Put the piece into a kit of the shelf.')
     await database.write((db) =>
@@ -77,4 +62,14 @@ export function shelfRoutes(database: Database): Router {
     res.json(await readPart(database, part.id))
   })
   return routes
+}
+
+/** Refuses a document that was sent to the address of another. */
+function ownAddress(what: 'kit' | 'film' | 'piece', sent: string, address: string): void {
+  if (sent === address) return
+  throw new Refused({
+    code: `OTHER_${what.toUpperCase()}`,
+    sentence: `The ${what} "${sent}" was sent to the address of "${address}".`,
+    fix: `Save each ${what} under its own id.`,
+  })
 }

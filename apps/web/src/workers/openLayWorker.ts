@@ -4,6 +4,7 @@ import type { GrowthByEdge } from '@truelay/core/stock'
 import { proxy, wrap } from 'comlink'
 import type { LayWorker } from './lay.worker.ts'
 import type { LayQuestion } from './layWork.ts'
+import { withProgress } from './withProgress.ts'
 
 /**
  * A worker of its own for one part. Closing it stops whatever it does; calls under way then answer `WORK_STOPPED`,
@@ -20,12 +21,12 @@ export function openLayWorker() {
   return {
     begin: (question: LayQuestion) => Promise.race([remote.begin(question), stopped]),
     finish: (shift: PieceShift, onProgress: (share: number) => void) =>
-      Promise.race([remote.finish(shift, proxy(onProgress)), stopped]),
+      withProgress(onProgress, (news) => Promise.race([remote.finish(shift, proxy(news)), stopped])),
     enlarge: (question: LayQuestion, growth: GrowthByEdge) => Promise.race([remote.enlarge(question, growth), stopped]),
     dryCheck: (question: LayQuestion) => Promise.race([remote.dryCheck(question), stopped]),
     inOrder: (question: LayQuestion) => Promise.race([remote.inOrder(question), stopped]),
     cuts: (question: LayQuestion, limit: number, onProgress: (share: number) => void) =>
-      Promise.race([remote.cuts(question, limit, proxy(onProgress)), stopped]),
+      withProgress(onProgress, (news) => Promise.race([remote.cuts(question, limit, proxy(news)), stopped])),
     replan: (shift: PieceShift) => Promise.race([remote.replan(shift), stopped]),
     close() {
       worker.terminate()

@@ -3,6 +3,7 @@ import { failure, type Result, refused } from '@truelay/core/result'
 import { proxy, wrap } from 'comlink'
 import type { RehearsalWorker } from './rehearsal.worker.ts'
 import type { RehearsalQuestion, SearchNews } from './rehearsalWork.ts'
+import { withProgress } from './withProgress.ts'
 
 /** A worker of its own for the rehearsals of one part. Closing it stops whatever it does. */
 export function openRehearsalWorker() {
@@ -18,7 +19,7 @@ export function openRehearsalWorker() {
     bySchool: (school: SchoolName) => remote.bySchool(school),
     inOrder: (order: LayOrder) => remote.inOrder(order),
     search: (tries: number, onNews: (news: SearchNews) => void) =>
-      Promise.race([remote.search(tries, proxy(onNews)), stopped]),
+      withProgress(onNews, (news) => Promise.race([remote.search(tries, proxy(news)), stopped])),
     stopSearch: () => remote.stop(),
     close() {
       worker.terminate()

@@ -1,4 +1,4 @@
-import { boundsOf, contains, nearestOnOutline, type Vec2 } from '../geometry/index.ts'
+import { boundsOf, contains, distanceToLine, nearestOnOutline, type Vec2 } from '../geometry/index.ts'
 import { radFromDeg } from '../units/index.ts'
 import type { BodyLine, Channel, FormDoc, RaisedFeature, Recess } from './formTypes.ts'
 
@@ -63,17 +63,4 @@ function channelHeight(channel: Channel): (p: Vec2) => number {
     const inside = widthMm / 2 - distanceToLine(along, p)
     return inside <= 0 ? 0 : -depthMm * smoothStep(Math.min(1, inside / wallMm))
   }
-}
-
-function distanceToLine(line: readonly Vec2[], p: Vec2): number {
-  let best = Number.POSITIVE_INFINITY
-  for (let i = 0; i + 1 < line.length; i++) {
-    const a = line[i]!
-    const b = line[i + 1]!
-    const dx = b[0] - a[0]
-    const dy = b[1] - a[1]
-    const t = Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / (dx * dx + dy * dy)))
-    best = Math.min(best, Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy))
-  }
-  return best
 }

@@ -19,6 +19,7 @@ export {
   centroid,
   contains,
   densify,
+  distanceToLine,
   nearestOnOutline,
   type Polygon,
   perimeter,

@@ -65,6 +65,20 @@ export function nearestOnOutline(polygon: Polygon, p: Vec2): NearestOnOutline {
   return { distanceMm: Math.sqrt(best), point: [bestX, bestY], side }
 }
 
+/** Distance from a point to an open line of points, mm; infinite where it has no side. */
+export function distanceToLine(line: readonly Vec2[], p: Vec2): number {
+  let best = Number.POSITIVE_INFINITY
+  for (let i = 0; i + 1 < line.length; i++) {
+    const a = line[i]!
+    const b = line[i + 1]!
+    const dx = b[0] - a[0]
+    const dy = b[1] - a[1]
+    const t = Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / (dx * dx + dy * dy || 1)))
+    best = Math.min(best, Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy))
+  }
+  return best
+}
+
 /** Where two sides of the polygon cross each other, or null when it is simple. */
 export function selfCrossing(polygon: Polygon): Vec2 | null {
   const n = polygon.length

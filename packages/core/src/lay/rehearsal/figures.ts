@@ -1,4 +1,4 @@
-import { contains, distance, nearestOnOutline, type Vec2 } from '../../geometry/index.ts'
+import { contains, distance, distanceToLine, nearestOnOutline, type Vec2 } from '../../geometry/index.ts'
 import { wallRunMm } from '../../form/index.ts'
 import { fingersAfterShrinking } from '../handling/heatedPull.ts'
 import { edgeAt, fingerForecast } from '../fingerForecast.ts'
@@ -249,15 +249,4 @@ function hollowFigures({ form, surface, film, handling }: PreparedStage, made: M
           : 'none'
     return { name, stretch, floorFirst, risk }
   })
-}
-
-function distanceToLine(line: readonly Vec2[], p: Vec2): number {
-  let best = Number.POSITIVE_INFINITY
-  for (let i = 0; i + 1 < line.length; i++) {
-    const [a, b] = [line[i]!, line[i + 1]!]
-    const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
-    const t = Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / (dx * dx + dy * dy || 1)))
-    best = Math.min(best, Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy))
-  }
-  return best
 }
