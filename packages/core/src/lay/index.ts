@@ -45,16 +45,6 @@ export { type CutMesh, cutMesh } from './relief/cutMesh.ts'
 export { type ReliefAdvice, type ReliefCut, reliefCuts } from './relief/reliefCuts.ts'
 export { type SplitLine, splitPart } from './relief/splitPart.ts'
 export { pullsOfRehearsal } from './rehearsal/pullsOf.ts'
-export {
-  centreOf,
-  cornersOf,
-  deepestOf,
-  endOf,
-  flattestOf,
-  highestOf,
-  type NamedSpot,
-  whereOnForm,
-} from './rehearsal/places.ts'
 export { type OrderPractice, orderBySchool, orderDefaults } from './rehearsal/schools.ts'
 export { type Pull, stretchPlan } from './stretchPlan.ts'
 export { type WorkedLay, type WorkedOptions, workedDefaults, workedLay } from './workedLay.ts'

@@ -3,7 +3,7 @@ import { wallRunMm } from '../../form/index.ts'
 import { fingersAfterShrinking } from '../handling/heatedPull.ts'
 import { edgeAt, fingerForecast } from '../fingerForecast.ts'
 import type { HollowFigure, LayOrder, Rehearsal, RehearsalFigures } from './orderTypes.ts'
-import type { PreparedStage } from './stage.ts'
+import { middleOfTriangle, type PreparedStage } from './stage.ts'
 
 /** What each trouble counts when orders are ranked. */
 export interface TroubleWeights {
@@ -74,7 +74,7 @@ export function figuresOf(stage: PreparedStage, order: LayOrder, made: Made): Re
   }
   byStretch.sort((p, q) => p.s - q.s)
   const top = byStretch[Math.min(byStretch.length - 1, Math.floor(0.995 * byStretch.length))]!
-  const at = middleOfTriangle(stage, top.t)
+  const at = middleOfTriangle(surface, film, top.t)
   warps.sort((p, q) => p - q)
   const hollows = hollowFigures(stage, made)
   const farEnd = farEndOf(stage, order, shifts)
@@ -122,17 +122,6 @@ export function troubleOf(
     weights.perAnchor * Math.max(0, f.anchors - 1) +
     (patterned ? weights.perWarpPercent * 100 * f.patternWarp : 0)
   )
-}
-
-function middleOfTriangle({ surface, film }: PreparedStage, t: number): Vec2 {
-  let x = 0
-  let y = 0
-  for (let c = 0; c < 3; c++) {
-    const v = film.corner[3 * t + c]!
-    x += surface.plan[2 * v]! / 3
-    y += surface.plan[2 * v + 1]! / 3
-  }
-  return [x, y]
 }
 
 /** 95th percentile of the stretch in the triangles that lie nearer to an edge than a fifth of the part, by edge. */

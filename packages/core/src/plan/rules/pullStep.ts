@@ -25,7 +25,7 @@ export function pullStep(c: PlanContext, pull: Pull): StepDraft {
     id: `pull-${pull.letter}`,
     phase: 'lay',
     headline: `Pull ${pull.letter}: ${pull.way === 'towards' ? `towards the ${edge}` : `along the ${edge}, both ways`}`,
-    detail: `${percent} longer there${warm ? `, warm: ${c.temperature(c.practice.heatSoften)} over ${bandWords(c, pull)}, cool a few seconds` : ', by hand'}. A little past the mark, let go fast, then lay.`,
+    detail: `${percent} longer there${warm ? `, warm: ${c.temperature(c.practice.heatSoften)} over ${bandWords(c, pull)}, cool a few seconds` : ', by hand'}. A little past the mark, let go fast (it takes back ${Math.round(100 * c.film.handling.recovery)} % of that), then lay.`,
     why: `Without it ${fingersWords(c, pull.edge)}${pull.glueLineRisk ? ' Let it relax before laying, or it leaves a glue line.' : ''}`,
     minutes: warm ? 4 : 2,
     inHand: warm ? ['heat gun, always moving', 'infra-red thermometer'] : [isWet(c) ? 'tack' : 'dry gloves'],
