@@ -187,6 +187,11 @@ function KitList({
   const inJob = pieces.filter((piece) => partOf(piece) !== undefined)
   const beside = pieces.filter((piece) => partOf(piece) === undefined)
   const ticks = inJob.filter((piece) => (arrivedOf(piece)?.arrived ?? 0) >= piece.count).length
+  /** Spares that did come, once the piece is counted. */
+  const withSpares = (piece: Piece): Piece => {
+    const arrived = arrivedOf(piece)?.arrived
+    return arrived === undefined ? piece : { ...piece, spares: Math.max(0, arrived - piece.count) }
+  }
   const row = (piece: Piece) => (
     <PieceRow
       key={piece.id}
@@ -215,7 +220,7 @@ function KitList({
         </Button>
       </div>
       <ul>{inJob.map(row)}</ul>
-      <PieceOrder kit={kit} pieces={inJob} partOf={partOf} forms={forms} />
+      <PieceOrder kit={kit} pieces={inJob.map(withSpares)} partOf={partOf} forms={forms} />
       {beside.length === 0 ? null : (
         <details className="px-5 pb-3">
           <summary className="label cursor-pointer py-2 text-[16px] text-petrol">

@@ -18,7 +18,7 @@ export function PieceOrder({ kit, pieces, forms, partOf }: PieceOrderProps) {
   const sequence = useMemo(() => layingSequence(pieces, kit.rules), [pieces, kit.rules])
   const rows = useMemo(() => carriedRows(pieces, kit.rules, forms, partOf), [pieces, kit.rules, forms, partOf])
   const ruled = sequence.ok && sequence.value.some((s) => s.reasons.length > 0)
-  if (sequence.ok && !ruled && rows.length === 0) return null
+  if (pieces.length < 2 || (sequence.ok && !ruled && rows.length === 0)) return null
   return (
     <section aria-label={`Order of the pieces, ${kit.name}`} className="px-5 py-3">
       <h3 className="label-strong text-[18px]">Order of the pieces</h3>

@@ -113,7 +113,7 @@ function FigureRow({ name, value, onChange }: FigureRowProps) {
       <p className="leading-snug">
         {figure.reason}{' '}
         <span className="text-quiet">
-          Usual {text(figure.usual)} {unit}, range {text(figure.min)} to {text(figure.max)}.
+          Usual {`${text(figure.usual)} ${unit}`.trim()}, range {text(figure.min)} to {text(figure.max)}.
         </span>
       </p>
     </li>
