@@ -173,6 +173,39 @@ const catalogue = {
     says: () => 'No layer of film is given.',
     fix: 'Give at least one layer with its transmission.',
   },
+  HEAT_NO_LAYER: {
+    says: () => 'Nothing is said to lie under the gun.',
+    fix: 'Give at least one layer, the top one first.',
+  },
+  HEAT_OUT_OF_RANGE: {
+    says: (f: { what: string; value: number; least: number; most: number }) =>
+      `The ${f.what} is ${round(f.value, 3)}; it must lie between ${round(f.least, 3)} and ${round(f.most, 3)}.`,
+    fix: 'Correct that number.',
+  },
+  HEAT_STANDS_STILL: {
+    says: (f: { speedMmS: number; leastMmS: number }) =>
+      `The gun is said to move at ${round(f.speedMmS)} mm/s: that is as good as holding it still.`,
+    fix: 'Give at least 50 mm/s: a gun that stands still burns film.',
+  },
+  HEAT_TARGET_DAMAGES: {
+    says: (f: { targetC: number; damageC: number }) =>
+      `The target of ${round(f.targetC)} °C is not below ${round(f.damageC)} °C, where this film is damaged.`,
+    fix: 'Choose a lower target, or correct the temperature of damage.',
+  },
+  HEAT_READING_ODD: {
+    says: (f: { readingC: number; roomC: number }) =>
+      `The reading of ${round(f.readingC)} °C is hardly above the room's ${round(f.roomC)} °C: it says nothing about the gun.`,
+    fix: 'Warm the scrap first, aim at the middle of the stroke, and read at once.',
+  },
+  WAIT_OUT_OF_RANGE: {
+    says: (f: { what: string; value: number; least: number; most: number }) =>
+      `The ${f.what} is ${round(f.value, 2)}; it must lie between ${round(f.least, 2)} and ${round(f.most, 2)}.`,
+    fix: 'Correct that number.',
+  },
+  WAIT_NO_FORECAST: {
+    says: () => 'There is no forecast for the hours after the work.',
+    fix: 'Ask for a forecast, or type the temperatures that are expected outside.',
+  },
   PLAN_SCHOOL_UNFIT: {
     says: (f: { school: string; why: string }) => `The school "${f.school}" does not suit this part: ${f.why}.`,
     fix: 'Choose another liquid school for this part.',

@@ -1,0 +1,307 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import {
+  type Gun,
+  type GunReading,
+  calibrateGun,
+  type HeatLimits,
+  gunOnPart,
+  heatStep,
+  heatWords,
+  jetOf,
+  layersOf,
+  type Layer,
+  passesTo,
+  passesWords,
+  SlabMarch,
+  slabOf,
+  steadyWash,
+  steamSeconds,
+} from './index.ts'
+
+/** exp(x²)·erfc(x) by its continued fraction above 2, below by the series of erf. */
+function scaledErfc(x: number): number {
+  if (x > 2) {
+    let tail = 0
+    for (let n = 60; n >= 1; n--) tail = n / 2 / (x + tail)
+    return 1 / (Math.sqrt(Math.PI) * (x + tail))
+  }
+  let term = x
+  let sum = x
+  for (let n = 1; n < 80; n++) {
+    term *= (-x * x) / n
+    sum += term / (2 * n + 1)
+  }
+  return Math.exp(x * x) * (1 - (2 / Math.sqrt(Math.PI)) * sum)
+}
+
+/** Surface of a half-space that is washed by gas from time zero (Carslaw and Jaeger 1959, section 2.7). */
+function halfSpaceSurface(layer: Layer, gasC: number, startC: number, hWm2K: number, seconds: number): number {
+  const diffusivity = layer.conductivityWmK / (layer.densityKgm3 * layer.specificHeatJkgK)
+  const x = (hWm2K * Math.sqrt(diffusivity * seconds)) / layer.conductivityWmK
+  return startC + (gasC - startC) * (1 - scaledErfc(x))
+}
+
+const plastic: Layer = {
+  name: 'plastic',
+  thicknessMm: 60,
+  conductivityWmK: 0.2,
+  densityKgm3: 1000,
+  specificHeatJkgK: 1800,
+}
+const steel: Layer = { name: 'steel', thicknessMm: 600, conductivityWmK: 50, densityKgm3: 7850, specificHeatJkgK: 470 }
+
+function valueOf<T>(result: { ok: true; value: T } | { ok: false; failure: { sentence: string } }): T {
+  if (!result.ok) throw new Error(result.failure.sentence)
+  return result.value
+}
+
+describe('a steady wash of air', () => {
+  test('the closed form is right by itself', () => {
+    expect(scaledErfc(0)).toBe(1)
+    expect(scaledErfc(1)).toBeCloseTo(0.427583576, 8)
+    expect(scaledErfc(2.5)).toBeCloseTo(0.210806364, 6)
+  })
+  test.each([
+    ['plastic', plastic, 60],
+    ['plastic, hard blown', plastic, 400],
+    ['steel', steel, 80],
+  ])('a thick %s follows the half-space with convection, within 0.05 K in 100', (_, layer, hWm2K) => {
+    const course = valueOf(steadyWash({ ambientC: 20, layers: [layer], gasC: 120, hWm2K, seconds: 60 }))
+    course.timesS.forEach((time, i) => {
+      if (time < 0.05) return
+      expect(Math.abs((course.surfaceC[i] ?? 0) - halfSpaceSurface(layer, 120, 20, hWm2K, time))).toBeLessThan(0.05)
+    })
+  })
+  test('a thin plate that conducts well warms as a lump', () => {
+    const plate: Layer = { ...steel, thicknessMm: 0.8 }
+    const course = valueOf(steadyWash({ ambientC: 20, layers: [plate], gasC: 320, hWm2K: 60, seconds: 40 }))
+    const rate = 60 / (0.0008 * 7850 * 470)
+    expect(course.surfaceC[course.surfaceC.length - 1]).toBeCloseTo(320 - 300 * Math.exp(-rate * 40), 0)
+    expect(course.peakBackC).toBeCloseTo(course.peakSurfaceC, 0)
+  })
+  test('steps and slices of half the size change nothing that counts', () => {
+    const layers = layersOf({ type: 'paint film', thicknessUm: 180 }, 'painted steel')
+    const request = { ambientC: 20, layers, gasC: 320, hWm2K: 90, seconds: 8, coolSeconds: 10 }
+    const coarse = valueOf(steadyWash(request))
+    const fine = valueOf(steadyWash(request, { finerTime: 4, finerSpace: 3 }))
+    expect(Math.abs(coarse.peakSurfaceC - fine.peakSurfaceC)).toBeLessThan(0.1)
+    expect(Math.abs((coarse.surfaceC.at(-1) ?? 0) - (fine.surfaceC.at(-1) ?? 0))).toBeLessThan(0.1)
+  })
+  test('error falls with the square of the step', () => {
+    const ends = [1, 2, 4].map((finer) => {
+      const march = new SlabMarch(slabOf([plastic]), 20)
+      const air = (time: number) => ({ gasC: 20 + 200 * Math.sin(time) ** 2, hWm2K: 60 })
+      const steps = 20 * finer
+      for (let k = 0; k < steps; k++) {
+        const t = (k * 3) / steps
+        march.step(3 / steps, air(t), air(t + ((2 - Math.SQRT2) * 3) / steps), air(t + 3 / steps))
+      }
+      return march.surfaceC
+    })
+    const [a = 0, b = 0, c = 0] = ends
+    expect((a - b) / (b - c)).toBeGreaterThan(3)
+    expect((a - b) / (b - c)).toBeLessThan(5.5)
+  })
+  test('what comes in is stored, to the last joule', () => {
+    const layers = layersOf({ type: 'paint film', thicknessUm: 180 }, 'painted plastic')
+    const slab = slabOf(layers)
+    const march = new SlabMarch(slab, 20)
+    for (let k = 0; k < 200; k++) {
+      const air = { gasC: k < 100 ? 350 : 20, hWm2K: k < 100 ? 90 : 10 }
+      march.step(0.05, air, air, air)
+    }
+    expect(march.heatInJm2).toBeGreaterThan(1000)
+    expect(march.storedJm2(20) / march.heatInJm2).toBeCloseTo(1, 9)
+  })
+  test.each([
+    ['no layers', { layers: [] }, 'HEAT_NO_LAYER'],
+    ['a layer without thickness', { layers: [{ ...steel, thicknessMm: 0 }] }, 'HEAT_OUT_OF_RANGE'],
+    ['a negative conductivity', { layers: [{ ...steel, conductivityWmK: -1 }] }, 'HEAT_OUT_OF_RANGE'],
+    ['no time', { seconds: 0 }, 'HEAT_OUT_OF_RANGE'],
+    ['no number', { gasC: Number.NaN }, 'HEAT_OUT_OF_RANGE'],
+  ])('%s is refused', (_, wrong, code) => {
+    const result = steadyWash({ ambientC: 20, layers: [steel], gasC: 100, hWm2K: 50, seconds: 5, ...wrong })
+    expect(result.ok ? 'fine' : result.failure.code).toBe(code)
+  })
+})
+
+const panel = layersOf({ type: 'paint film', thicknessUm: 180 }, 'painted steel')
+const bumper = layersOf({ type: 'paint film', thicknessUm: 180 }, 'painted plastic')
+const usual = (layers: readonly Layer[], change: object = {}) => ({
+  ambientC: 20,
+  layers,
+  jet: jetOf({ outletC: 420, distanceMm: 90, spotMm: 110 }, 20),
+  speedMmS: 300,
+  strokeMm: 300,
+  targetC: 48,
+  damageC: 110,
+  pressC: 42,
+  cutC: 30,
+  ...change,
+})
+
+describe('passes', () => {
+  test('more passes on thin steel, which pulls heat away, than on plastic', () => {
+    const onSteel = valueOf(passesTo(usual(panel)))
+    const onPlastic = valueOf(passesTo(usual(bumper)))
+    expect(onSteel.reachable && onPlastic.reachable).toBe(true)
+    expect(onSteel.passes).toBeGreaterThan(onPlastic.passes)
+    expect(onPlastic.coolToPressS).not.toBeNull()
+    expect(onPlastic.coolToCutS ?? 0).toBeGreaterThan(onPlastic.coolToPressS ?? 0)
+  })
+  test('the surface is at the target when it is said to be, and the passes end after that', () => {
+    const outcome = valueOf(passesTo(usual(bumper)))
+    const met = outcome.secondsToTarget ?? 0
+    const after = outcome.timesS.findIndex((t) => t >= met)
+    expect(outcome.surfaceC[after]).toBeGreaterThanOrEqual(48 - 0.01)
+    expect(Math.max(...outcome.surfaceC.slice(0, after))).toBeLessThan(48)
+    expect(met).toBeLessThanOrEqual(outcome.passes)
+    expect(met).toBeGreaterThan(outcome.passes - 1)
+  })
+  test('a gun too weak is said not to reach, with what it reaches', () => {
+    const outcome = valueOf(passesTo(usual(panel, { jet: jetOf({ outletC: 60, distanceMm: 90, spotMm: 110 }, 20) })))
+    expect(outcome).toMatchObject({ reachable: false, secondsToTarget: null, passes: 40 })
+    expect(outcome.peakSurfaceC).toBeLessThan(48)
+  })
+  test('more passes hurt nothing but time: hotter air or a slower hand never needs more of them', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 250, max: 500, noNaN: true }),
+        fc.double({ min: 1.05, max: 1.4, noNaN: true }),
+        fc.double({ min: 100, max: 300, noNaN: true }),
+        (outletC, factor, speedMmS) => {
+          const passes = (outlet: number, speed: number) =>
+            valueOf(
+              passesTo(
+                usual(bumper, { jet: jetOf({ outletC: outlet, distanceMm: 90, spotMm: 110 }, 20), speedMmS: speed }),
+              ),
+            ).passes
+          expect(passes(outletC * factor, speedMmS)).toBeLessThanOrEqual(passes(outletC, speedMmS))
+          expect(passes(outletC, speedMmS)).toBeLessThanOrEqual(passes(outletC, speedMmS * factor))
+        },
+      ),
+      { numRuns: 15 },
+    )
+  })
+  test.each([
+    ['a gun that stands still', { speedMmS: 0 }, 'HEAT_STANDS_STILL'],
+    ['a target above damage', { targetC: 130 }, 'HEAT_TARGET_DAMAGES'],
+    ['a stroke of nothing', { strokeMm: 0 }, 'HEAT_OUT_OF_RANGE'],
+  ])('%s is refused', (_, wrong, code) => {
+    const result = passesTo(usual(panel, wrong))
+    expect(result.ok ? 'fine' : result.failure.code).toBe(code)
+  })
+})
+
+const gun: Gun = {
+  settings: [120, 250, 380, 500].map((outletC, i) => ({ name: String(i + 1), outletC })),
+  spotMm: 110,
+}
+const limits: HeatLimits = { leastC: 40, mostC: 55, damageC: 115, pressC: 42, cutC: 38 }
+const onPart = (layers = bumper, of: Gun = gun, riseSigma = 0.25) =>
+  valueOf(gunOnPart(layers, { gun: of, riseSigma, ambientC: 20, strokeMm: 200 }))
+
+describe('a heat step', () => {
+  test('is read in its band right after, and says how to hold the gun', () => {
+    const answer = heatStep(onPart(), limits)
+    expect(answer.risk).toBe('none')
+    expect(answer.warning).toBeNull()
+    expect(answer.outcome.readingC).toBeGreaterThanOrEqual(47.5)
+    expect(answer.outcome.readingC).toBeLessThan(57)
+    expect(answer.outcome.peakSurfaceC).toBeGreaterThan(answer.outcome.readingC)
+    expect(answer.words).toMatch(/^(first|second|third|fourth) notch, .*away, along.*each way$/)
+    expect(answer.passesRange[0]).toBeLessThanOrEqual(answer.outcome.passes)
+    expect(answer.passesRange[1]).toBeGreaterThanOrEqual(answer.outcome.passes)
+  })
+  test('close to damage it is called risky', () => {
+    const answer = heatStep(onPart(), { ...limits, leastC: 62, mostC: 74, damageC: 98 })
+    expect(answer.risk).toBe('near damage')
+    expect(answer.warning).toContain('thermometer')
+  })
+  test('what the gun cannot do is said', () => {
+    const answer = heatStep(onPart(bumper, { ...gun, settings: [{ name: 'low', outletC: 60 }] }), limits)
+    expect(answer.risk).toBe('cannot be reached')
+    expect(answer.warning).toContain('does not get it to')
+  })
+  test('an unsure gun has a wider range of passes', () => {
+    const span = (riseSigma: number) => {
+      const [fewest, most] = heatStep(onPart(bumper, gun, riseSigma), limits).passesRange
+      return most - fewest
+    }
+    expect(span(0.3)).toBeGreaterThan(span(0.05))
+  })
+  test('no gun at all is refused', () => {
+    const none = gunOnPart(bumper, { gun: { settings: [], spotMm: 70 }, riseSigma: 0.2, ambientC: 20, strokeMm: 300 })
+    expect(none.ok ? 'fine' : none.failure.code).toBe('HEAT_OUT_OF_RANGE')
+  })
+})
+
+describe('readings calibrate a gun', () => {
+  const held = { outletC: 380, distanceMm: 90, spotMm: 110 }
+  const layers = [...layersOf({ type: 'paint film', thicknessUm: 180 }, 'painted plastic')]
+  const reading = (factors: { gas: number; h: number }, change: Partial<GunReading> = {}): GunReading => {
+    const sweep = { speedMmS: 300, strokeMm: 300, passes: 4, gun: held, layers, ambientC: 20, ...change }
+    const outcome = valueOf(
+      passesTo({
+        ...usual(layers, { targetC: 299, damageC: 400, mostPasses: sweep.passes }),
+        ...sweep,
+        jet: jetOf(sweep.gun, 20, factors),
+      }),
+    )
+    const end = outcome.timesS.findIndex((t) => t > (sweep.passes * sweep.strokeMm) / sweep.speedMmS + 1e-6) - 1
+    return { ...sweep, surfaceC: outcome.surfaceC[end] ?? 0 }
+  }
+  test('without readings it is what is usual, and unsure', () => {
+    const none = valueOf(calibrateGun([]))
+    expect(none.factors).toEqual({ gas: 1, h: 1 })
+    expect(none.riseSigma).toBeGreaterThan(0.3)
+  })
+  test('exact readings at two distances and paces bring the factors back', () => {
+    const truth = { gas: 0.85, h: 1.25 }
+    const readings = [
+      reading(truth),
+      reading(truth, { speedMmS: 100, passes: 12 }),
+      reading(truth, { gun: { ...held, outletC: 500 }, speedMmS: 60, passes: 30 }),
+    ]
+    const sharp = { readingC: 0.02, modelShare: 0, gasSpread: 0.2, hSpread: 0.35 }
+    const found = valueOf(calibrateGun(readings, sharp))
+    expect(found.factors.gas).toBeCloseTo(0.85, 2)
+    expect(found.factors.h).toBeCloseTo(1.25, 1)
+    for (const miss of found.residualC) expect(Math.abs(miss)).toBeLessThan(0.2)
+  })
+  test('each reading makes it surer, and a hotter gun needs fewer passes', () => {
+    const strong = { gas: 1.3, h: 1.1 }
+    const one = valueOf(calibrateGun([reading(strong)]))
+    const two = valueOf(calibrateGun([reading(strong), reading(strong, { passes: 8 })]))
+    const none = valueOf(calibrateGun([]))
+    expect(one.riseSigma).toBeLessThan(none.riseSigma / 2)
+    expect(two.riseSigma).toBeLessThan(one.riseSigma)
+    const passes = (c: typeof one) => valueOf(passesTo(usual(bumper, { jet: jetOf(held, 20, c.factors) }))).passes
+    expect(passes(two)).toBeLessThan(passes(none))
+  })
+  test('a reading that says nothing is refused', () => {
+    const odd = calibrateGun([{ ...reading({ gas: 1, h: 1 }), surfaceC: 20.5 }])
+    expect(odd.ok ? 'fine' : odd.failure.code).toBe('HEAT_READING_ODD')
+  })
+})
+
+test('steam warms softly and cannot post-heat', () => {
+  expect(valueOf(steamSeconds(bumper, 20, 48))).toBeGreaterThan(0)
+  expect(valueOf(steamSeconds(bumper, 20, 48))).toBeLessThan(valueOf(steamSeconds(panel, 20, 48)) ?? 0)
+  expect(valueOf(steamSeconds(bumper, 20, 92))).toBeNull()
+})
+
+test('how to hold a gun, in words', () => {
+  expect(heatWords({ setting: '3', distanceMm: 90, passes: 12, passSeconds: 1 })).toBe(
+    'third notch, a hand’s breadth away, along and back six times, about one second each way',
+  )
+  expect([1, 2, 3, 4, 5, 7].map(passesWords)).toEqual([
+    'along once',
+    'along and back',
+    'along, back and along',
+    'along and back twice',
+    'along and back twice, and along once more',
+    'along and back three times, and along once more',
+  ])
+})

@@ -1,0 +1,204 @@
+import { done, type Result, refused } from '../result/index.ts'
+import { layerProblem, outside } from './checkLayers.ts'
+import type { Layer } from './heatTypes.ts'
+import { type GunFactors, type JetFigures, jetOf, unmeasured, usualJet } from './jet.ts'
+import { meets, outcomeOf, type PassesOutcome, type UnitCourse, unitCourse } from './passes.ts'
+import { type Slab, slabOf } from './slab.ts'
+import { heatWords } from './words.ts'
+
+export interface GunSetting {
+  /** What stands on the gun: a notch, a number. */
+  readonly name: string
+  readonly outletC: number
+}
+
+/** A gun of the shop. */
+export interface Gun {
+  readonly settings: readonly GunSetting[]
+  /** Across the warmed spot at a hand's breadth, with its nozzle. */
+  readonly spotMm: number
+}
+
+/** What one gun can do on one part: worked out once, asked for every step. */
+export interface GunOnPart {
+  readonly gun: Gun
+  readonly factors: GunFactors
+  /** One standard deviation of the rise, as a share. */
+  readonly riseSigma: number
+  readonly ambientC: number
+  readonly strokeMm: number
+  readonly jetFigures: JetFigures
+  readonly slab: Slab
+  readonly held: readonly {
+    readonly distanceMm: number
+    readonly speedMmS: number
+    readonly unit: UnitCourse
+  }[]
+}
+
+export interface HeatLimits {
+  /** The band that the surface should come into, as the thermometer reads it right after a pass, °C. */
+  readonly leastC: number
+  readonly mostC: number
+  readonly damageC: number
+  readonly pressC: number
+  readonly cutC: number
+}
+
+/** How to hold the gun for one step, and what comes of it. */
+export interface HeatAnswer {
+  readonly setting: GunSetting
+  readonly distanceMm: number
+  readonly speedMmS: number
+  readonly strokeMm: number
+  readonly passSeconds: number
+  readonly outcome: PassesOutcome
+  /** With the gun as strong, or as weak, as its readings allow. */
+  readonly passesRange: readonly [number, number]
+  readonly risk: 'none' | 'near damage' | 'cannot be reached'
+  readonly words: string
+  /** Says so where the step is risky or cannot be done; else null. */
+  readonly warning: string | null
+}
+
+const distancesMm = [75, 90, 125]
+const speedsMmS = [120, 200, 300]
+const passesTried = 24
+/** Fewer are hard to stop in time; more are tiring. */
+const handyPasses = 5
+/** A hand that hurries or dawdles is less even than this one, mm/s. */
+const evenMmS = 200
+/** Kept free below damage, °C. */
+const safetyC = 8
+
+/**
+ * Marches three distances and three paces; the jet's shape does not depend on the setting, so nine marches answer for all.
+ * Can be refused: `HEAT_NO_LAYER`, `HEAT_OUT_OF_RANGE`.
+ */
+export function gunOnPart(
+  layers: readonly Layer[],
+  question: Pick<GunOnPart, 'gun' | 'riseSigma' | 'ambientC' | 'strokeMm'> &
+    Partial<Pick<GunOnPart, 'factors' | 'jetFigures'>>,
+): Result<GunOnPart> {
+  const { gun, ambientC, strokeMm, factors = unmeasured, jetFigures = usualJet } = question
+  const hottestC = Math.max(...gun.settings.map((s) => s.outletC))
+  const problem =
+    layerProblem(layers) ??
+    outside([
+      ['room temperature in °C', ambientC, -20, 60],
+      ['length of the stroke in mm', strokeMm, 10, 2000],
+      ['number of gun settings', gun.settings.length, 1, 60],
+      ['hottest setting of the gun in °C', hottestC, ambientC + 10, 900],
+      ['warmed spot in mm', gun.spotMm, 5, 500],
+    ])
+  if (problem !== null) return refused(problem)
+  const slab = slabOf(layers)
+  const held = distancesMm.flatMap((distanceMm) => {
+    const shape = jetOf({ outletC: hottestC, distanceMm, spotMm: gun.spotMm }, ambientC, factors, jetFigures)
+    return speedsMmS.map((speedMmS) => ({
+      distanceMm,
+      speedMmS,
+      unit: unitCourse(slab, shape, { speedMmS, strokeMm }, passesTried),
+    }))
+  })
+  return done({ gun, factors, riseSigma: question.riseSigma, ambientC, strokeMm, jetFigures, slab, held })
+}
+
+/** Setting, distance, pace and passes for one heat step: of every way to hold the gun the one with most room to damage in handy passes. */
+export function heatStep(on: GunOnPart, limits: HeatLimits): HeatAnswer {
+  const { ambientC, strokeMm, gun, riseSigma } = on
+  const { leastC, mostC, damageC } = limits
+  const targetC = (leastC + mostC) / 2
+  const ways = on.held.flatMap(({ distanceMm, speedMmS, unit }) =>
+    gun.settings.flatMap((setting) => {
+      const jet = jetOf(
+        { outletC: setting.outletC, distanceMm, spotMm: gun.spotMm },
+        ambientC,
+        on.factors,
+        on.jetFigures,
+      )
+      const excess = jet.gasC - ambientC
+      if (excess <= 0) return []
+      const tried = tryPasses(unit, excess, ambientC, targetC)
+      return [
+        {
+          setting,
+          jet,
+          distanceMm,
+          speedMmS,
+          unit,
+          cost: costOf(tried, { speedMmS, mostC, damageC, riseSigma, ambientC }),
+        },
+      ]
+    }),
+  )
+  const best = ways.reduce((a, b) => (b.cost < a.cost ? b : a))
+  const { setting, jet, distanceMm, speedMmS, unit } = best
+  const outcome = outcomeOf(on.slab, unit, jet, { ...limits, ambientC, targetC, speedMmS, strokeMm, until: 'held' })
+  const counted = (factor: number) =>
+    passesWith(unit, factor * (jet.gasC - ambientC), targetC - ambientC) ?? passesTried
+  const hottestC = ambientC + (1 + riseSigma) * (outcome.peakSurfaceC - ambientC)
+  const risk =
+    outcome.secondsToTarget === null ? 'cannot be reached' : hottestC > damageC - safetyC ? 'near damage' : 'none'
+  const passSeconds = strokeMm / speedMmS
+  return {
+    setting,
+    distanceMm,
+    speedMmS,
+    strokeMm,
+    passSeconds,
+    outcome,
+    passesRange: [counted(1 + riseSigma), counted(1 - riseSigma)],
+    risk,
+    words: heatWords({ setting: setting.name, distanceMm, passes: outcome.passes, passSeconds }),
+    warning: warningOf(risk, { targetC, hottestC, damageC, reachesC: outcome.readingC }),
+  }
+}
+
+interface Tried {
+  readonly passes: number | null
+  readonly peakC: number
+  readonly readingC: number
+}
+
+function tryPasses(unit: UnitCourse, excess: number, ambientC: number, targetC: number): Tried {
+  const passes = passesWith(unit, excess, targetC - ambientC)
+  const end = unit.passEnds[(passes ?? unit.passEnds.length) - 1] ?? 0
+  let most = 0
+  for (let i = 0; i <= end; i++) most = Math.max(most, unit.surface[i]!)
+  return { passes, peakC: ambientC + excess * most, readingC: ambientC + excess * unit.surface[end]! }
+}
+
+/** Passes until the rise is read, or null. */
+function passesWith(unit: UnitCourse, excess: number, rise: number): number | null {
+  const met = meets(unit, rise / excess, 'held')
+  return met === null ? null : unit.passEnds.indexOf(met) + 1
+}
+
+/** What speaks against a way of holding the gun; the scale is that of a doubled number of passes. */
+function costOf(
+  { passes, peakC, readingC }: Tried,
+  c: { speedMmS: number; mostC: number; damageC: number; riseSigma: number; ambientC: number },
+): number {
+  if (passes === null) return 1000 - readingC
+  const hottestC = c.ambientC + (1 + c.riseSigma) * (peakC - c.ambientC)
+  return (
+    Math.abs(Math.log2(passes / handyPasses)) +
+    Math.abs(Math.log2(c.speedMmS / evenMmS)) / 2 +
+    Math.max(0, readingC - c.mostC) / 3 +
+    10 * Math.max(0, (hottestC - (c.damageC - safetyC)) / safetyC)
+  )
+}
+
+const degrees = (c: number) => `${Math.round(c)} °C`
+
+function warningOf(
+  risk: HeatAnswer['risk'],
+  c: { targetC: number; hottestC: number; damageC: number; reachesC: number },
+): string | null {
+  if (risk === 'cannot be reached')
+    return `This gun does not get it to ${degrees(c.targetC)}: after ${passesTried} passes it is at ${degrees(c.reachesC)}. Use a hotter setting or gun, or warm the room.`
+  if (risk === 'near damage')
+    return `It may get as hot as ${degrees(c.hottestC)}, and damage begins at about ${degrees(c.damageC)}: read every pass with the thermometer.`
+  return null
+}

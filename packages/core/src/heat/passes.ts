@@ -1,0 +1,243 @@
+import { done, failure, type Result, refused } from '../result/index.ts'
+import { layerProblem, outside } from './checkLayers.ts'
+import type { Jet, Layer, Wash } from './heatTypes.ts'
+import { SlabMarch, type Slab, secondStage, slabOf } from './slab.ts'
+import { stillAirHWm2K } from './steadyWash.ts'
+
+/** The gun swept to and fro along one stroke. */
+export interface Sweep {
+  readonly speedMmS: number
+  readonly strokeMm: number
+}
+
+/**
+ * A surface in the middle of a stroke, for air that is one kelvin hotter than the room: the course is linear in that excess, so
+ * one march serves every setting of the gun.
+ */
+export interface UnitCourse {
+  readonly timesS: Float64Array
+  /** Rise over the room per kelvin of excess. */
+  readonly surface: Float64Array
+  readonly underTop: Float64Array
+  readonly back: Float64Array
+  /** Number of the last time of each pass. */
+  readonly passEnds: readonly number[]
+  /** The rise of every slice at the end of each pass. */
+  readonly slicesAtEnd: readonly Float64Array[]
+}
+
+export interface MarchOptions {
+  /** Steps while the spot goes by. */
+  readonly pulseSteps: number
+  /** Steps while it is away. */
+  readonly restSteps: number
+}
+export const marchDefaults: MarchOptions = { pulseSteps: 14, restSteps: 4 }
+
+/** Slower than this is as good as holding still, mm/s. */
+export const slowestMmS = 50
+
+/** The air over the middle of the stroke when the spot's own middle is `offMm` away, for one kelvin of excess. */
+function washAt(offMm: number, jet: Jet): Wash {
+  const width = jet.spotMm / 4
+  const share = Math.exp(-(offMm * offMm) / (2 * width * width))
+  return { gasC: share, hWm2K: stillAirHWm2K + Math.max(0, jet.hWm2K - stillAirHWm2K) * share }
+}
+
+/**
+ * Marches through `passes` passes. The spot's heat is a bell across it (13 % at its rim); the middle of the stroke is warmed once
+ * a pass. The ends of a stroke get half as much, which is why strokes go past the place.
+ */
+export function unitCourse(
+  slab: Slab,
+  jet: Jet,
+  { speedMmS, strokeMm }: Sweep,
+  passes: number,
+  { pulseSteps, restSteps }: MarchOptions = marchDefaults,
+): UnitCourse {
+  const march = new SlabMarch(slab, 0)
+  const passS = strokeMm / speedMmS
+  const pulseS = Math.min(passS, (1.6 * jet.spotMm) / speedMmS)
+  const restS = (passS - pulseS) / 2
+  const perPass = pulseSteps + (restS > 1e-9 ? 2 * restSteps : 0)
+  const size = 1 + perPass * passes
+  const course = {
+    timesS: new Float64Array(size),
+    surface: new Float64Array(size),
+    underTop: new Float64Array(size),
+    back: new Float64Array(size),
+  }
+  const passEnds: number[] = []
+  const slicesAtEnd: Float64Array[] = []
+  let at = 0
+  let time = 0
+  const go = (lastsS: number, steps: number, fromMm: number) => {
+    const stepS = lastsS / steps
+    for (let k = 0; k < steps; k++) {
+      const off = fromMm + k * stepS * speedMmS
+      march.step(
+        stepS,
+        washAt(off, jet),
+        washAt(off + secondStage * stepS * speedMmS, jet),
+        washAt(off + stepS * speedMmS, jet),
+      )
+      at++
+      time += stepS
+      course.timesS[at] = time
+      course.surface[at] = march.surfaceC
+      course.underTop[at] = march.underTopC
+      course.back[at] = march.backC
+    }
+  }
+  for (let pass = 0; pass < passes; pass++) {
+    if (restS > 1e-9) go(restS, restSteps, -strokeMm / 2)
+    go(pulseS, pulseSteps, (-pulseS * speedMmS) / 2)
+    if (restS > 1e-9) go(restS, restSteps, (pulseS * speedMmS) / 2)
+    passEnds.push(at)
+    slicesAtEnd.push(march.temperatureC.slice())
+  }
+  return { ...course, passEnds, slicesAtEnd }
+}
+
+export interface PassesRequest extends Sweep {
+  readonly ambientC: number
+  /** Top layer first; the last one's back is insulated. */
+  readonly layers: readonly Layer[]
+  readonly jet: Jet
+  readonly targetC: number
+  readonly damageC: number
+  /** Warm enough to be felt, cool enough to be pressed. */
+  readonly pressC: number
+  /** Film cuts clean below this. */
+  readonly cutC: number
+  readonly mostPasses?: number | undefined
+  /** When the target counts as met: touched while the gun goes by, or still there when the pass ends, as a thermometer reads it. */
+  readonly until?: 'touched' | 'held' | undefined
+}
+
+/** What so many passes do. */
+export interface PassesOutcome {
+  readonly timesS: readonly number[]
+  readonly surfaceC: readonly number[]
+  readonly underTopC: readonly number[]
+  readonly peakSurfaceC: number
+  readonly peakBackC: number
+  /** Whole passes until the target is met; where it cannot be reached, those that were tried. */
+  readonly passes: number
+  readonly secondsToTarget: number | null
+  /** From the end of the last pass; null where the room is too warm for it, or it takes over 15 minutes. */
+  readonly coolToPressS: number | null
+  readonly coolToCutS: number | null
+  /** The target is met before anything gets as hot as damage. */
+  readonly reachable: boolean
+  /** Damage less the hottest that the surface gets. */
+  readonly marginToDamageC: number
+  /** What a thermometer reads right after the last pass, and what it is under the top layer then. */
+  readonly readingC: number
+  readonly underTopAtEndC: number
+}
+
+export const mostPassesEver = 40
+const longestCoolS = 900
+
+/**
+ * How many passes to a target, and how long until the film can be pressed and cut.
+ * Can be refused: `HEAT_NO_LAYER`, `HEAT_OUT_OF_RANGE`, `HEAT_STANDS_STILL`.
+ */
+export function passesTo(request: PassesRequest): Result<PassesOutcome> {
+  const { ambientC, layers, jet, targetC, damageC, speedMmS, strokeMm, mostPasses = mostPassesEver } = request
+  if (speedMmS < slowestMmS) return refused(failure('HEAT_STANDS_STILL', { speedMmS, leastMmS: slowestMmS }))
+  const problem =
+    layerProblem(layers) ??
+    outside([
+      ['room temperature in °C', ambientC, -40, 80],
+      ['air temperature at the surface in °C', jet.gasC, -40, 1500],
+      ['warmed spot in mm', jet.spotMm, 5, 500],
+      ['speed of the gun in mm/s', speedMmS, slowestMmS, 5000],
+      ['length of the stroke in mm', strokeMm, 10, 5000],
+      ['target in °C', targetC, -40, 300],
+      ['damage in °C', damageC, -40, 500],
+    ])
+  if (problem !== null) return refused(problem)
+  if (targetC >= damageC) return refused(failure('HEAT_TARGET_DAMAGES', { targetC, damageC }))
+  const slab = slabOf(layers)
+  const unit = unitCourse(slab, jet, request, mostPasses)
+  return done(outcomeOf(slab, unit, jet, { ...request, speedMmS, strokeMm }))
+}
+
+/** Reads a unit course for one excess of the air. */
+export function outcomeOf(
+  slab: Slab,
+  unit: UnitCourse,
+  jet: Jet,
+  request: Omit<PassesRequest, 'layers' | 'jet'>,
+): PassesOutcome {
+  const { ambientC, targetC, damageC, pressC, cutC } = request
+  const excess = jet.gasC - ambientC
+  const rise = (at: number) => ambientC + excess * unit.surface[at]!
+  const last = unit.timesS.length - 1
+  const met = meets(unit, (targetC - ambientC) / excess, request.until ?? 'touched')
+  const passes = met === null ? unit.passEnds.length : Math.max(1, unit.passEnds.findIndex((end) => end >= met) + 1)
+  const end = unit.passEnds[passes - 1] ?? last
+  const timesS = Array.from(unit.timesS.subarray(0, end + 1))
+  const surfaceC = timesS.map((_, i) => rise(i))
+  const underTopC = timesS.map((_, i) => ambientC + excess * unit.underTop[i]!)
+  const peakSurfaceC = Math.max(...surfaceC)
+  const slices = unit.slicesAtEnd[passes - 1]!.map((share) => ambientC + excess * share)
+  const cooled = coolDown(slab, slices, ambientC, unit.timesS[end]!, [pressC, cutC])
+  return {
+    timesS: [...timesS, ...cooled.timesS],
+    surfaceC: [...surfaceC, ...cooled.surfaceC],
+    underTopC: [...underTopC, ...cooled.underTopC],
+    peakSurfaceC,
+    peakBackC: Math.max(cooled.peakBackC, ...timesS.map((_, i) => ambientC + excess * unit.back[i]!)),
+    passes,
+    secondsToTarget: met === null ? null : crossing(unit, met, (targetC - ambientC) / excess),
+    coolToPressS: cooled.reached[0] ?? null,
+    coolToCutS: cooled.reached[1] ?? null,
+    reachable: met !== null && peakSurfaceC < damageC,
+    marginToDamageC: damageC - peakSurfaceC,
+    readingC: surfaceC[surfaceC.length - 1] ?? ambientC,
+    underTopAtEndC: underTopC[underTopC.length - 1] ?? ambientC,
+  }
+}
+
+/** Number of the first time that meets a rise (per kelvin of excess): any time, or only the ends of passes; null if none. */
+export function meets(unit: UnitCourse, wanted: number, until: 'touched' | 'held'): number | null {
+  if (until === 'held') return unit.passEnds.find((end) => unit.surface[end]! >= wanted) ?? null
+  const at = unit.surface.findIndex((rise) => rise >= wanted)
+  return at < 0 ? null : at
+}
+
+function crossing(unit: UnitCourse, met: number, wanted: number): number {
+  if (met === 0) return 0
+  const [a, b] = [unit.surface[met - 1]!, unit.surface[met]!]
+  const share = b > a ? Math.min(1, Math.max(0, (wanted - a) / (b - a))) : 1
+  return unit.timesS[met - 1]! + share * (unit.timesS[met]! - unit.timesS[met - 1]!)
+}
+
+/** Still air after the last pass, until the surface is below every limit. */
+function coolDown(slab: Slab, slicesC: Float64Array, ambientC: number, fromS: number, limitsC: readonly number[]) {
+  const march = new SlabMarch(slab, slicesC)
+  const air: Wash = { gasC: ambientC, hWm2K: stillAirHWm2K }
+  const reached: (number | null)[] = limitsC.map((limit) => (march.surfaceC <= limit ? 0 : null))
+  const course = { timesS: [] as number[], surfaceC: [] as number[], underTopC: [] as number[] }
+  let peakBackC = march.backC
+  let after = 0
+  let stepS = 0.05
+  while (after < longestCoolS && (after < 5 || reached.some((r, i) => r === null && limitsC[i]! > ambientC))) {
+    const before = march.surfaceC
+    march.step(stepS, air, air, air)
+    peakBackC = Math.max(peakBackC, march.backC)
+    limitsC.forEach((limit, i) => {
+      if (reached[i] === null && march.surfaceC <= limit)
+        reached[i] = after + (stepS * (before - limit)) / Math.max(1e-9, before - march.surfaceC)
+    })
+    after += stepS
+    stepS = Math.min(stepS * 1.08, 4)
+    course.timesS.push(fromS + after)
+    course.surfaceC.push(march.surfaceC)
+    course.underTopC.push(march.underTopC)
+  }
+  return { ...course, reached, peakBackC }
+}
