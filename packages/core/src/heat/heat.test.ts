@@ -51,7 +51,7 @@ const plastic: Layer = {
 }
 const steel: Layer = { name: 'steel', thicknessMm: 600, conductivityWmK: 50, densityKgm3: 7850, specificHeatJkgK: 470 }
 
-function valueOf<T>(result: { ok: true; value: T } | { ok: false; failure: { sentence: string } }): T {
+function must<T>(result: { ok: true; value: T } | { ok: false; failure: { sentence: string } }): T {
   if (!result.ok) throw new Error(result.failure.sentence)
   return result.value
 }
@@ -67,7 +67,7 @@ describe('a steady wash of air', () => {
     ['plastic, hard blown', plastic, 400],
     ['steel', steel, 80],
   ])('a thick %s follows the half-space with convection, within 0.05 K in 100', (_, layer, hWm2K) => {
-    const course = valueOf(steadyWash({ ambientC: 20, layers: [layer], gasC: 120, hWm2K, seconds: 60 }))
+    const course = must(steadyWash({ ambientC: 20, layers: [layer], gasC: 120, hWm2K, seconds: 60 }))
     course.timesS.forEach((time, i) => {
       if (time < 0.05) return
       expect(Math.abs((course.surfaceC[i] ?? 0) - halfSpaceSurface(layer, 120, 20, hWm2K, time))).toBeLessThan(0.05)
@@ -75,7 +75,7 @@ describe('a steady wash of air', () => {
   })
   test('a thin plate that conducts well warms as a lump', () => {
     const plate: Layer = { ...steel, thicknessMm: 0.8 }
-    const course = valueOf(steadyWash({ ambientC: 20, layers: [plate], gasC: 320, hWm2K: 60, seconds: 40 }))
+    const course = must(steadyWash({ ambientC: 20, layers: [plate], gasC: 320, hWm2K: 60, seconds: 40 }))
     const rate = 60 / (0.0008 * 7850 * 470)
     expect(course.surfaceC[course.surfaceC.length - 1]).toBeCloseTo(320 - 300 * Math.exp(-rate * 40), 0)
     expect(course.peakBackC).toBeCloseTo(course.peakSurfaceC, 0)
@@ -83,8 +83,8 @@ describe('a steady wash of air', () => {
   test('steps and slices of half the size change nothing that counts', () => {
     const layers = layersOf({ type: 'paint film', thicknessUm: 180 }, 'painted steel')
     const request = { ambientC: 20, layers, gasC: 320, hWm2K: 90, seconds: 8, coolSeconds: 10 }
-    const coarse = valueOf(steadyWash(request))
-    const fine = valueOf(steadyWash(request, { finerTime: 4, finerSpace: 3 }))
+    const coarse = must(steadyWash(request))
+    const fine = must(steadyWash(request, { finerTime: 4, finerSpace: 3 }))
     expect(Math.abs(coarse.peakSurfaceC - fine.peakSurfaceC)).toBeLessThan(0.1)
     expect(Math.abs((coarse.surfaceC.at(-1) ?? 0) - (fine.surfaceC.at(-1) ?? 0))).toBeLessThan(0.1)
   })
@@ -143,15 +143,15 @@ const usual = (layers: readonly Layer[], change: object = {}) => ({
 
 describe('passes', () => {
   test('more passes on thin steel, which pulls heat away, than on plastic', () => {
-    const onSteel = valueOf(passesTo(usual(panel)))
-    const onPlastic = valueOf(passesTo(usual(bumper)))
+    const onSteel = must(passesTo(usual(panel)))
+    const onPlastic = must(passesTo(usual(bumper)))
     expect(onSteel.reachable && onPlastic.reachable).toBe(true)
     expect(onSteel.passes).toBeGreaterThan(onPlastic.passes)
     expect(onPlastic.coolToPressS).not.toBeNull()
     expect(onPlastic.coolToCutS ?? 0).toBeGreaterThan(onPlastic.coolToPressS ?? 0)
   })
   test('the surface is at the target when it is said to be, and the passes end after that', () => {
-    const outcome = valueOf(passesTo(usual(bumper)))
+    const outcome = must(passesTo(usual(bumper)))
     const met = outcome.secondsToTarget ?? 0
     const after = outcome.timesS.findIndex((t) => t >= met)
     expect(outcome.surfaceC[after]).toBeGreaterThanOrEqual(48 - 0.01)
@@ -160,7 +160,7 @@ describe('passes', () => {
     expect(met).toBeGreaterThan(outcome.passes - 1)
   })
   test('a gun too weak is said not to reach, with what it reaches', () => {
-    const outcome = valueOf(passesTo(usual(panel, { jet: jetOf({ outletC: 60, distanceMm: 90, spotMm: 110 }, 20) })))
+    const outcome = must(passesTo(usual(panel, { jet: jetOf({ outletC: 60, distanceMm: 90, spotMm: 110 }, 20) })))
     expect(outcome).toMatchObject({ reachable: false, secondsToTarget: null, passes: 40 })
     expect(outcome.peakSurfaceC).toBeLessThan(48)
   })
@@ -172,7 +172,7 @@ describe('passes', () => {
         fc.double({ min: 100, max: 300, noNaN: true }),
         (outletC, factor, speedMmS) => {
           const passes = (outlet: number, speed: number) =>
-            valueOf(
+            must(
               passesTo(
                 usual(bumper, { jet: jetOf({ outletC: outlet, distanceMm: 90, spotMm: 110 }, 20), speedMmS: speed }),
               ),
@@ -200,7 +200,7 @@ const gun: Gun = {
 }
 const limits: HeatLimits = { leastC: 40, mostC: 55, damageC: 115, pressC: 42, cutC: 38 }
 const onPart = (layers = bumper, of: Gun = gun, riseSigma = 0.25) =>
-  valueOf(gunOnPart(layers, { gun: of, riseSigma, ambientC: 20, strokeMm: 200 }))
+  must(gunOnPart(layers, { gun: of, riseSigma, ambientC: 20, strokeMm: 200 }))
 
 describe('a heat step', () => {
   test('is read in its band right after, and says how to hold the gun', () => {
@@ -242,7 +242,7 @@ describe('readings calibrate a gun', () => {
   const layers = [...layersOf({ type: 'paint film', thicknessUm: 180 }, 'painted plastic')]
   const reading = (factors: { gas: number; h: number }, change: Partial<GunReading> = {}): GunReading => {
     const sweep = { speedMmS: 300, strokeMm: 300, passes: 4, gun: held, layers, ambientC: 20, ...change }
-    const outcome = valueOf(
+    const outcome = must(
       passesTo({
         ...usual(layers, { targetC: 299, damageC: 400, mostPasses: sweep.passes }),
         ...sweep,
@@ -253,7 +253,7 @@ describe('readings calibrate a gun', () => {
     return { ...sweep, surfaceC: outcome.surfaceC[end] ?? 0 }
   }
   test('without readings it is what is usual, and unsure', () => {
-    const none = valueOf(calibrateGun([]))
+    const none = must(calibrateGun([]))
     expect(none.factors).toEqual({ gas: 1, h: 1 })
     expect(none.riseSigma).toBeGreaterThan(0.3)
   })
@@ -265,19 +265,19 @@ describe('readings calibrate a gun', () => {
       reading(truth, { gun: { ...held, outletC: 500 }, speedMmS: 60, passes: 30 }),
     ]
     const sharp = { readingC: 0.02, modelShare: 0, gasSpread: 0.2, hSpread: 0.35 }
-    const found = valueOf(calibrateGun(readings, sharp))
+    const found = must(calibrateGun(readings, sharp))
     expect(found.factors.gas).toBeCloseTo(0.85, 2)
     expect(found.factors.h).toBeCloseTo(1.25, 1)
     for (const miss of found.residualC) expect(Math.abs(miss)).toBeLessThan(0.2)
   })
   test('each reading makes it surer, and a hotter gun needs fewer passes', () => {
     const strong = { gas: 1.3, h: 1.1 }
-    const one = valueOf(calibrateGun([reading(strong)]))
-    const two = valueOf(calibrateGun([reading(strong), reading(strong, { passes: 8 })]))
-    const none = valueOf(calibrateGun([]))
+    const one = must(calibrateGun([reading(strong)]))
+    const two = must(calibrateGun([reading(strong), reading(strong, { passes: 8 })]))
+    const none = must(calibrateGun([]))
     expect(one.riseSigma).toBeLessThan(none.riseSigma / 2)
     expect(two.riseSigma).toBeLessThan(one.riseSigma)
-    const passes = (c: typeof one) => valueOf(passesTo(usual(bumper, { jet: jetOf(held, 20, c.factors) }))).passes
+    const passes = (c: typeof one) => must(passesTo(usual(bumper, { jet: jetOf(held, 20, c.factors) }))).passes
     expect(passes(two)).toBeLessThan(passes(none))
   })
   test('a reading that says nothing is refused', () => {
@@ -287,9 +287,9 @@ describe('readings calibrate a gun', () => {
 })
 
 test('steam warms softly and cannot post-heat', () => {
-  expect(valueOf(steamSeconds(bumper, 20, 48))).toBeGreaterThan(0)
-  expect(valueOf(steamSeconds(bumper, 20, 48))).toBeLessThan(valueOf(steamSeconds(panel, 20, 48)) ?? 0)
-  expect(valueOf(steamSeconds(bumper, 20, 92))).toBeNull()
+  expect(must(steamSeconds(bumper, 20, 48))).toBeGreaterThan(0)
+  expect(must(steamSeconds(bumper, 20, 48))).toBeLessThan(must(steamSeconds(panel, 20, 48)) ?? 0)
+  expect(must(steamSeconds(bumper, 20, 92))).toBeNull()
 })
 
 test('how to hold a gun, in words', () => {

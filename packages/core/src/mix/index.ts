@@ -13,3 +13,16 @@ export { handyVolumeMl, type LiquidNeed, liquidNeed, type UseRates, useRateDefau
 export { type Repair, type RepairRequest, repairBatch } from './repairBatch.ts'
 export { strengthWords } from './strengthWords.ts'
 export { type LiquidSchool, type Recipe, recipeOf, recipes } from './schools.ts'
+export {
+  type MeasuredBatch,
+  type Measures,
+  measureBatch,
+  measureDefaults,
+  type Pour,
+  pourOf,
+  pourWords,
+} from './measure.ts'
+export { type Demand, type LearnedUse, learnUse, type Outlook, outlook } from './outlook.ts'
+export { type TopUpRequest, topUp } from './topUp.ts'
+export { type WaterKind, waterKinds, waterWarning } from './water.ts'
+export { closestTo, isAlike, type PutIn, strengthDistance, type WhatItIs, whatIsIt } from './whatIsIt.ts'

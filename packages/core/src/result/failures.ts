@@ -164,6 +164,15 @@ const catalogue = {
     says: (f: { what: string }) => `This batch cannot be put right: it holds ${f.what}, and the target has none.`,
     fix: 'Pour it away and mix a fresh batch.',
   },
+  MIX_CANNOT_TOP_UP: {
+    says: (f: { what: string; wouldBe: number; wanted: number; unit: string }) =>
+      `Topped up with water alone it would still hold ${round(f.wouldBe, 2)} ${f.unit} of ${f.what}, more than the ${round(f.wanted, 2)} wanted.`,
+    fix: 'Put the batch right first (some of it has to be poured off), or mix a fresh one.',
+  },
+  MIX_NOTHING_IN: {
+    says: () => 'Nothing is said to be in the bottle.',
+    fix: 'Give at least one volume above zero.',
+  },
   LIGHT_OUT_OF_RANGE: {
     says: (f: { layer: number; transmission: number }) =>
       `Layer ${f.layer} is said to let through ${round(f.transmission * 100)} % of the light.`,

@@ -1,0 +1,154 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, test } from 'vitest'
+import type { EdgeCode, FormDoc, FormEdge } from '../form/index.ts'
+import { buildSurface } from '../form/index.ts'
+import { edgeRulesOf } from '../plan/index.ts'
+import { practiceWith } from '../practice/index.ts'
+import { bladeBook, type EdgeWork, edgePlan, readBehind } from './index.ts'
+
+const practice = practiceWith()
+
+/** A plate of 400 by 300 mm, each edge as given. */
+function plate(edge: Partial<FormEdge>, change: Partial<FormDoc> = {}): FormDoc {
+  const names = ['front', 'right', 'rear', 'left'] as const
+  const corners = [
+    [400, 0],
+    [400, 300],
+    [0, 300],
+    [0, 0],
+  ] as const
+  return {
+    id: 'plate',
+    name: 'Plate',
+    version: 1,
+    family: 'panel',
+    material: 'painted steel',
+    start: [0, 0],
+    outline: names.map((name, i) => ({ kind: 'line', to: corners[i] ?? [0, 0], edge: name })),
+    edges: names.map((name) => ({ name, label: `${name} edge`, code: 'stop-short' as EdgeCode, ...edge })),
+    directions: { right: 'right', left: 'left', up: 'up', down: 'down' },
+    bow: [],
+    bodyLines: [],
+    recesses: [],
+    holes: [],
+    marks: [],
+    ...change,
+  }
+}
+
+function worked(form: FormDoc) {
+  const built = buildSurface(form, 400)
+  if (!built.ok) throw new Error(built.failure.sentence)
+  return edgePlan(form, built.value, edgeRulesOf(form, practice), practice)
+}
+const first = (edge: Partial<FormEdge>, change: Partial<FormDoc> = {}): EdgeWork => {
+  const [work] = worked(plate(edge, change)).edges
+  if (work === undefined) throw new Error('no edge')
+  return work
+}
+
+describe('what is behind an edge', () => {
+  test.each([
+    ['open flange, 20 mm', { kind: 'return', depthMm: 20 }],
+    ['wheel arch lip', { kind: 'return', depthMm: null }],
+    ['gap to the wing', { kind: 'gap' }],
+    ['waist seal', { kind: 'seal' }],
+    ['slot above the bar', { kind: 'seal' }],
+    ['nothing', { kind: 'nothing' }],
+    ['', { kind: 'unknown' }],
+    [undefined, { kind: 'unknown' }],
+  ])('"%s"', (text, is) => {
+    expect(readBehind(text)).toEqual(is)
+  })
+})
+
+describe('how an edge ends', () => {
+  test('a wrap over a good return suits, with scissors, a notch of 45 degrees at each corner, and a seal', () => {
+    const work = first({ code: 'wrap', behind: 'open flange, 25 mm' })
+    expect(work.doubts).toEqual([])
+    expect(work.tools.map((t) => t.name)).toContain('scissors')
+    expect(work.tools.every((t) => t.bladeDeg === null)).toBe(true)
+    expect(work.when).toBe('dry')
+    expect(work.seal).toContain('68')
+    expect(work.notches).toHaveLength(1)
+    expect(work.notches[0]?.cutDeg).toBeCloseTo(45, 6)
+    expect(work.lengthMm).toBeCloseTo(400, 6)
+    expect(work.schools[0]?.options.find((o) => o.suits)?.name).toBe('wrap')
+  })
+  test.each([
+    ['a wrap with nothing behind it', { code: 'wrap', behind: 'nothing' }, 'nothing behind'],
+    ['a wrap over a gap', { code: 'wrap', behind: 'gap to the wing' }, 'nothing behind'],
+    ['a wrap over a short return', { code: 'wrap', behind: 'flange, 6 mm' }, 'Only 6 mm'],
+    ['a wrap longer than its return', { code: 'wrap', behind: 'flange, 14 mm' }, 'trim it to 12 mm'],
+    ['a wrap over who knows what', { code: 'wrap' }, 'Nobody has said'],
+    ['a tuck without a gap', { code: 'tuck', behind: 'flange, 20 mm' }, 'needs a gap'],
+    ['a cut over bare paint', { code: 'surface-cut' }, 'bare paint'],
+    ['a gap cut without a gap', { code: 'gap-cut', behind: 'waist seal' }, 'no empty gap'],
+    ['film over a sharp lip', { code: 'stop-short', lip: { turnDeg: 85, depthMm: 8 } }, 'Stop on the crest'],
+  ] as const)('%s is doubted', (_, edge, says) => {
+    expect(first(edge).doubts.join(' ')).toContain(says)
+  })
+  test('a wrap with nothing to hold on to: the other school suits', () => {
+    const work = first({ code: 'wrap', behind: 'nothing' })
+    expect(work.schools[0]?.options.find((o) => o.suits)?.name).toBe('clean edge')
+  })
+  test.each([
+    ['stop-short', 0],
+    ['wrap', 0],
+    ['gap-cut', 45],
+    ['surface-cut', 10],
+  ] as const)('%s: the blade at %d degrees', (code, angle) => {
+    const blades = first({ code, behind: 'gap to the wing' }).tools.flatMap((t) =>
+      t.bladeDeg === null ? [] : [t.bladeDeg],
+    )
+    expect(blades).toEqual(angle === 0 ? [] : [angle])
+  })
+  test('segments: one for the part, and one more every three metres', () => {
+    expect(worked(plate({ code: 'stop-short' }))).toMatchObject({ cutMm: 0, segments: 0 })
+    const cut = worked(plate({ code: 'gap-cut', behind: 'gap' }))
+    expect(cut.cutMm).toBeCloseTo(1400, 3)
+    expect(cut.segments).toBe(1)
+    const twice = worked(
+      plate(
+        { code: 'gap-cut' },
+        { outline: plate({}).outline.map((s) => ({ ...s, to: [s.to[0] * 3, s.to[1] * 3] as const })) },
+      ),
+    )
+    expect(twice.segments).toBe(2)
+  })
+  test.each(['pipit-bonnet', 'pipit-bumper', 'pipit-headlamp-left', 'drover-grille-bar', 'skua-trim-left'])(
+    'every edge of %s has a tool, a time and a length',
+    (name) => {
+      const form = JSON.parse(readFileSync(`demo/forms/${name}.json`, 'utf8')) as FormDoc
+      for (const work of worked(form).edges) {
+        expect(work.tools.length).toBeGreaterThan(0)
+        expect(work.when).not.toBe('')
+        expect(work.lengthMm).toBeGreaterThan(1)
+      }
+    },
+  )
+})
+
+test('the blade book counts segments, metres and the feel of test cuts', () => {
+  const at = '2026-03-02T10:00:00Z'
+  const book = bladeBook(
+    [
+      { kind: 'bought', at, segments: 50 },
+      { kind: 'segment', at },
+      { kind: 'cut', at, cutMm: 1400 },
+      { kind: 'test cut', at, felt: 'right through' },
+      { kind: 'test cut', at, felt: 'two thirds' },
+      { kind: 'cut', at, cutMm: 1800 },
+    ],
+    3000,
+  )
+  expect(book).toEqual({
+    segmentsLeft: 49,
+    segmentsUsed: 1,
+    cutWithThisMm: 3200,
+    fresh: false,
+    testCuts: 2,
+    steadiness: 0.5,
+  })
+  expect(bladeBook([{ kind: 'segment', at }], 3000)).toMatchObject({ fresh: true, steadiness: null })
+})
