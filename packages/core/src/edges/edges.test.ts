@@ -37,7 +37,7 @@ function plate(edge: Partial<FormEdge>, change: Partial<FormDoc> = {}): FormDoc 
 }
 
 function worked(form: FormDoc) {
-  const built = buildSurface(form, 400)
+  const built = buildSurface(form, { triangles: 400 })
   if (!built.ok) throw new Error(built.failure.sentence)
   return edgePlan(form, built.value, edgeRulesOf(form, practice), practice)
 }

@@ -7,18 +7,24 @@ export type {
   FilmDoc,
   FilmType,
   GapMark,
+  HeatUse,
+  HeatZone,
   PartPlan,
   Phase,
   PictureMark,
   PlanDrawing,
   PlannedBatch,
   PlannedEdge,
+  PlannedHeat,
   PlanNote,
   PlanStep,
   SchoolChoice,
   Schools,
   StepPicture,
+  StepWait,
 } from './planTypes.ts'
+export { damageOf, gunOn, heatBand } from './heatPlan.ts'
+export { type LearnedWaits, strengthAt } from './waitPlan.ts'
 export { correctionFor, type MeasuredGap, measuredGaps } from './measuredGaps.ts'
 export { orderPractice, rehearsalOptions } from './rehearsalPractice.ts'
 export { schoolsFor, usualSchools } from './schools.ts'

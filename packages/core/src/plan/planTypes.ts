@@ -3,7 +3,9 @@ import type { EdgeRule } from '../align/index.ts'
 import type { EdgeCode, FormDoc, PartMaterial } from '../form/index.ts'
 import type { Polygon, Vec2 } from '../geometry/index.ts'
 import type { FilmHandling, FingerPlace, LayOrder, Pull, RehearsalStep, SchoolName } from '../lay/index.ts'
+import type { EdgePlan } from '../edges/index.ts'
 import type { Addition, LiquidSchool, Strength } from '../mix/index.ts'
+import type { ClimateWait, WaitKind } from '../wait/index.ts'
 
 export type FilmType = 'paint film' | 'lens tint' | 'trim vinyl'
 
@@ -99,6 +101,54 @@ export type Phase = 'prepare' | 'mix' | 'place' | 'lay' | 'edges' | 'heat' | 'lo
 export interface StepWait {
   readonly label: string
   readonly leastMinutes: number
+  /** Of which kind; left out where it is no wait of the trade. */
+  readonly kind?: WaitKind | undefined
+  /** What the shop says at ordinary room temperature, and what the day's air makes of it. */
+  readonly usualMinutes?: number | undefined
+  readonly factor?: number | undefined
+  /** In the liquid that dries there; with it the wait can be worked out again when the air changes. */
+  readonly alcoholPercent?: number | undefined
+}
+
+export type HeatUse = 'soften' | 'seal' | 'post-heat'
+
+/** Where heat goes: a spot in the film plane, or along an edge; `share` of the time spent there. */
+export type HeatZone =
+  | {
+      readonly kind: 'spot'
+      readonly label: string
+      readonly at: Vec2
+      readonly onForm: Vec2
+      readonly radiusMm: number
+      readonly share: number
+    }
+  | { readonly kind: 'edge'; readonly label: string; readonly edge: string; readonly share: number }
+
+/** How to hold the gun for one use of heat on this part, worked out beforehand. */
+export interface PlannedHeat {
+  readonly use: HeatUse
+  readonly gun: string
+  readonly leastC: number
+  readonly mostC: number
+  /** "third notch, a hand’s breadth away, along and back three times, about one second each way" */
+  readonly words: string
+  readonly setting: string
+  readonly distanceMm: number
+  readonly strokeMm: number
+  readonly passes: number
+  /** With the gun as strong, or as weak, as is known of it. */
+  readonly passesRange: readonly [number, number]
+  readonly passSeconds: number
+  /** What the thermometer should read right after the last pass. */
+  readonly readingC: number
+  readonly peakC: number
+  readonly marginC: number
+  readonly coolToPressS: number | null
+  readonly coolToCutS: number | null
+  readonly warning: string | null
+  /** The same with a steamer; null where steam is not hot enough. */
+  readonly steamSeconds: number | null
+  readonly zones: readonly HeatZone[]
 }
 
 export interface PlanStep {
@@ -114,6 +164,10 @@ export interface PlanStep {
   readonly minutes: number
   /** The last step of the rehearsal that this step does. */
   readonly laidUpTo?: number | undefined
+  /** The use of heat in it, as worked out in the plan. */
+  readonly heat?: HeatUse | undefined
+  /** What is cut with a blade in it, mm. */
+  readonly cutMm?: number | undefined
   /** Must be true before one begins. */
   readonly gate?: string | undefined
   /** What was found on this vehicle that brought the step or changed it. */
@@ -123,7 +177,9 @@ export interface PlanStep {
   readonly cautions: readonly string[]
   /** Film that floats dries: minutes until it has to be wetted again. */
   readonly driesInMinutes?: number | undefined
-  readonly records?: 'batches' | 'gaps' | 'fingers' | 'edges' | undefined
+  readonly records?: 'batches' | 'gaps' | 'fingers' | 'edges' | 'blade' | undefined
+  /** The liquid that has to be in hand, to be checked against the bottle. */
+  readonly uses?: 'slip' | 'tack' | undefined
 }
 
 export interface PlannedBatch {
@@ -181,6 +237,10 @@ export interface PartPlan {
   /** The order in which it is laid, where one was chosen over the usual school. */
   readonly order?: { readonly name: string; readonly words: string; readonly because: string } | undefined
   readonly light?: { readonly outputRatio: number; readonly words: string } | undefined
+  /** Each use of heat on this part; none where it takes no heat. */
+  readonly heat?: readonly PlannedHeat[] | undefined
+  /** The waits of this part in the air that it was planned for. */
+  readonly waits?: readonly ClimateWait[] | undefined
   readonly drawing: PlanDrawing
   /** What was found and what follows from it, beyond the steps. */
   readonly notes?: readonly PlanNote[] | undefined
@@ -200,6 +260,9 @@ export interface PlanContext {
   readonly film: FilmDoc
   readonly schools: Schools
   readonly areaMm2: number
+  readonly heat: readonly PlannedHeat[]
+  readonly waits: readonly ClimateWait[]
+  readonly edgePlan: EdgePlan
   readonly edges: readonly PlannedEdge[]
   readonly anchors: readonly Anchor[]
   readonly pulls: readonly Pull[]

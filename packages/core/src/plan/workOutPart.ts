@@ -30,12 +30,18 @@ import { done, type Result } from '../result/index.ts'
 import { cutPattern } from '../stock/index.ts'
 import { anchorsFor, checkPointsFor } from './anchors.ts'
 import { edgeAdvice, edgeRulesOf } from './edgeRules.ts'
+import { type CalibratedGun, usualGun } from '../heat/index.ts'
+import { edgePlan } from '../edges/index.ts'
+import { heatPlan } from './heatPlan.ts'
+import { type LearnedWaits, waitPlan } from './waitPlan.ts'
 import type { FilmDoc, PartPlan, PlanContext, PlannedEdge, Schools } from './planTypes.ts'
 import { explainSchools } from './schools.ts'
 import { solutionsFor } from './solutionsFor.ts'
 import type { FoundOnPart, RoomClimate } from './findings.ts'
 import { notesOf } from './notesOf.ts'
+import { barsHeat } from './rules/rule.ts'
 import { stepsOf } from './stepsOf.ts'
+import { usualClimate } from '../wait/index.ts'
 
 export interface PlanRequest {
   readonly partId: string
@@ -56,6 +62,9 @@ export interface PlanRequest {
   /** What the walk-round found on this part. */
   readonly found?: readonly FoundOnPart[]
   readonly room?: RoomClimate
+  /** The gun of the shop; left out = any variable gun. */
+  readonly gun?: CalibratedGun | undefined
+  readonly learned?: LearnedWaits | undefined
   /** The part sits so low that the vehicle has to be raised. */
   readonly low?: boolean
   /** The order that was chosen for it, rehearsed. */
@@ -169,7 +178,24 @@ export function workOutPart(request: PlanRequest): Result<PartPlan> {
     cutOuts: piece.cutOuts.map(thinned),
     edges: edgeLines(part),
   }
+  const waits = waitPlan(request.room, solutions.value, practice, request.learned)
+  if (!waits.ok) return waits
+  const heat = heatPlan({
+    form,
+    film,
+    practice,
+    toFlat: part.toFlat,
+    outlineOnForm: surface.outline.polygon,
+    pulls,
+    edges,
+    gun: request.gun ?? usualGun,
+    ambientC: request.room?.temperatureC ?? usualClimate.roomC,
+  })
+  if (!heat.ok) return heat
   const context: PlanContext = {
+    heat: heat.value,
+    waits: waits.value,
+    edgePlan: edgePlan(form, surface, rules, practice),
     found,
     room: request.room,
     low: request.low ?? false,
@@ -221,6 +247,8 @@ export function workOutPart(request: PlanRequest): Result<PartPlan> {
       ? {}
       : { order: { name: chosen.order.name, words: orderWords(chosen.order), because: chosen.because } }),
     ...(light === null ? {} : { light: { outputRatio: light.value.outputRatio, words: light.value.words } }),
+    heat: barsHeat(context) ? [] : heat.value,
+    waits: waits.value,
     drawing,
     notes: notesOf(context),
     steps,

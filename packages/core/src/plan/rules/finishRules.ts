@@ -1,14 +1,18 @@
-import { waitOf } from '../../wait/index.ts'
-import type { PictureMark, PlanContext } from '../planTypes.ts'
+import { stepWait } from '../waitPlan.ts'
+import { cutLengthMm, doubtsOn, notchWords, segmentWords } from './edgeWords.ts'
+import { heated, heatOf, mostWords } from './heatOf.ts'
+import type { WaitKind } from '../../wait/index.ts'
+import type { PictureMark, PlanContext, StepWait } from '../planTypes.ts'
 import { heatCautions } from './cautions.ts'
 import { findingMeanings } from '../findings.ts'
 import { keptOnRecord } from './findingRules.ts'
-import { edgesWith, hasCode, isLens, isWet, listed, type PlanRule, spotOf, wholePart } from './rule.ts'
+import { barsHeat, edgesWith, hasCode, isLens, isWet, listed, type PlanRule, spotOf, wholePart } from './rule.ts'
 
 const named = (c: PlanContext, ...codes: readonly string[]) => listed(edgesWith(c, ...codes).map((e) => e.label))
 const marked = (c: PlanContext, text: string, ...codes: readonly string[]): PictureMark[] =>
   edgesWith(c, ...codes).map((e) => ({ kind: 'edge', edge: e.name, text }))
 const worthMmPer100 = 0.1
+const wait = (c: PlanContext, kind: WaitKind) => stepWait(kind, c.waits, c.solutions)
 
 /** Edges, heat, waits and the last look. */
 export const finishRules: readonly PlanRule[] = [
@@ -40,6 +44,7 @@ export const finishRules: readonly PlanRule[] = [
         why: 'What was pulled across has narrowed; heat lets the film remember its flat shape. Fingers now mean it was not pulled enough.',
         minutes: 5,
         inHand: ['heat gun, always moving', 'felt squeegee'],
+        ...heated(c, 'soften'),
         cautions: heatCautions(c),
         picture: wholePart(
           'floating',
@@ -64,6 +69,7 @@ export const finishRules: readonly PlanRule[] = [
           why: `The film is at its limit there: about ${listed(left.map((e) => `${c.length(e.leftMmPer100)} per ${c.length(100)}`))} stays.`,
           minutes: 5,
           inHand: isWet(c) ? ['tack', 'squeegee at 45°'] : ['heat gun, always moving', 'felt squeegee'],
+          ...(isWet(c) ? {} : heated(c, 'soften')),
           cautions: isWet(c) ? [] : heatCautions(c),
           picture: wholePart(
             'laid',
@@ -78,7 +84,6 @@ export const finishRules: readonly PlanRule[] = [
     name: 'initial grab of wet film',
     when: isWet,
     steps: (c) => {
-      const wait = waitOf('initialGrab', c.practice)
       return [
         {
           id: 'grab',
@@ -87,28 +92,44 @@ export const finishRules: readonly PlanRule[] = [
           detail: 'Wipe up, note small fingers for later. Do not touch the film.',
           why: 'The adhesive needs time before heat or a finger comes near the edge.',
           minutes: 1,
-          wait: { label: wait.label, leastMinutes: wait.minutes },
+          wait: wait(c, c.schools.slip === 'water only' ? 'waterLaid' : 'initialGrab'),
           picture: wholePart('laid'),
         },
       ]
     },
   },
   {
+    name: 'dry before a wet edge is cut',
+    when: (c) => isWet(c) && c.schools.slip !== 'water only' && hasCode(c, 'gap-cut', 'tuck', 'surface-cut'),
+    steps: (c) => [
+      {
+        id: 'dry-trim',
+        phase: 'edges',
+        headline: 'Let the edges dry before the cut',
+        detail: 'Press them once more with a dry cloth, then leave them. Work on another part meanwhile.',
+        why: 'The blade drags wet film along and leaves a ragged edge. A skilled hand may cut wet, with the waste held taut.',
+        minutes: 1,
+        inHand: ['dry cloth'],
+        wait: wait(c, 'beforeTrim'),
+        picture: wholePart('laid', marked(c, 'dry', 'gap-cut', 'tuck', 'surface-cut')),
+      },
+    ],
+  },
+  {
     name: 'turn a wrapped edge',
     when: (c) => hasCode(c, 'wrap'),
     steps: (c) => {
-      const wait = waitOf('beforeWrap', c.practice)
       return [
         {
           id: 'trim-wrap',
           phase: 'edges',
           headline: `Trim and notch: ${named(c, 'wrap')}`,
-          detail: 'Overhang as marked, two 45° cuts at each corner, then let it dry.',
+          detail: `${notchWords(c)}Then let it dry${steamTowel(c)}.`,
           why: 'A wet edge slides off when it is turned.',
           minutes: 4,
           inHand: ['scissors'],
-          cautions: ['Scissors, not a knife, near paint. Blade away from hands.'],
-          wait: { label: wait.label, leastMinutes: wait.minutes },
+          cautions: ['Scissors, not a knife, near paint. Blade away from hands.', ...doubtsOn(c, 'wrap')],
+          ...(isWet(c) ? { wait: wait(c, 'beforeWrap') } : {}),
           picture: wholePart('laid', marked(c, 'wrap', 'wrap')),
         },
         {
@@ -119,6 +140,7 @@ export const finishRules: readonly PlanRule[] = [
           why: 'Held and sealed it stays.',
           minutes: 4,
           inHand: ['cloth', 'heat gun, always moving'],
+          ...heated(c, 'seal'),
           cautions: heatCautions(c),
           picture: wholePart('laid', marked(c, 'wrap', 'wrap')),
         },
@@ -129,19 +151,18 @@ export const finishRules: readonly PlanRule[] = [
     name: 'post-heat deep dry shapes before the cut',
     when: (c) => !isWet(c),
     steps: (c) => {
-      const wait = waitOf('coolBeforeCut', c.practice)
       return [
         {
           id: 'post-heat',
           phase: 'heat',
           headline: `Post-heat, ${c.temperature(c.practice.heatPost)}`,
-          detail:
-            'All over, most where it was pulled most. Read it with the thermometer. A wet glove follows and presses.',
+          detail: `${mostWords(c, 'post-heat') || 'All over, most where it was pulled most. '}Read it with the thermometer. A wet glove follows and presses.`,
           why: 'It ends the memory of the film: what is not heated now draws back tomorrow.',
           minutes: 5,
           inHand: ['heat gun, always moving', 'infra-red thermometer', 'wet glove'],
+          ...heated(c, 'post-heat'),
           cautions: [...heatCautions(c), 'Hot film burns: glove on.'],
-          wait: { label: wait.label, leastMinutes: wait.minutes },
+          wait: coolBeforeCut(c),
           picture: wholePart(
             'laid',
             c.pulls.map((p) => ({ kind: 'zone', at: c.toFlat(p.at), radiusMm: 50, text: 'most here' })),
@@ -158,12 +179,17 @@ export const finishRules: readonly PlanRule[] = [
         id: 'gap-cut',
         phase: 'edges',
         headline: 'Cut in the gap',
-        detail: `${capital(named(c, 'gap-cut'))}: blade in the empty gap, its back on the ${isLens(c) ? 'lamp' : 'part'}, about 45°, away from the vehicle. Waste taut, off slowly.`,
+        detail: `${capital(named(c, 'gap-cut'))}: blade in the empty gap, its back on the ${isLens(c) ? 'lamp' : 'part'}, about ${Math.round(c.practice.bladeGap)}°, away from the vehicle. Waste taut, off slowly.${segmentWords(c)}`,
         why: 'Cooled film cuts clean; an uncut bridge pulls the piece off.',
         minutes: 5,
         inHand: ['knife, fresh segment', 'sharps box'],
-        gate: 'The film has cooled.',
-        cautions: ['Blade never on paint, away from your other hand. Old segment into the sharps box.'],
+        gate: isWet(c) ? 'The film has dried.' : 'The film has cooled.',
+        cautions: [
+          'Blade never on paint, away from your other hand. Old segment into the sharps box.',
+          ...doubtsOn(c, 'gap-cut'),
+        ],
+        records: 'blade',
+        cutMm: cutLengthMm(c, 'gap-cut'),
         picture: wholePart('laid', marked(c, 'cut', 'gap-cut')),
       },
     ],
@@ -196,7 +222,10 @@ export const finishRules: readonly PlanRule[] = [
         why: 'A tucked edge cannot be caught by water or a cloth.',
         minutes: 4,
         inHand: ['tucking tool', 'knife, fresh segment'],
-        cautions: ['Blade away from hands and paint.'],
+        ...(isWet(c) ? {} : heated(c, 'soften')),
+        cautions: ['Blade away from hands and paint.', ...doubtsOn(c, 'tuck')],
+        records: 'blade',
+        cutMm: cutLengthMm(c, 'tuck'),
         picture: wholePart('laid', marked(c, 'tuck', 'tuck')),
       },
     ],
@@ -209,10 +238,11 @@ export const finishRules: readonly PlanRule[] = [
         id: 'seal-edges',
         phase: 'heat',
         headline: `Seal the edges, ${c.temperature(c.practice.heatSeal)}`,
-        detail: 'Gun along the edges only, a cloth follows. Corners with most built-up film get the most time.',
+        detail: `Gun along the edges only, a cloth follows. ${mostWords(c, 'seal') || 'Corners with most built-up film get the most time.'}`,
         why: 'In the flat the film has bonded: there is nothing to heat.',
         minutes: 5,
         inHand: ['heat gun, always moving', 'cloth', 'infra-red thermometer'],
+        ...heated(c, 'seal'),
         cautions: heatCautions(c),
         picture: wholePart('laid', [{ kind: 'edge', edge: '*', text: 'heat' }]),
       },
@@ -230,7 +260,7 @@ export const finishRules: readonly PlanRule[] = [
           ? 'Finger along every edge, light at a low angle, step back. Lamps on, both sides alike.'
           : 'Mist of slip over all of it, finger along every edge, light at a low angle, step back.',
         why: isWet(c)
-          ? 'Small haze and pin-size bubbles leave in days; a finger or a lifting edge does not.'
+          ? `Small haze and pin-size bubbles leave in about ${days(c, 'haze')} days; larger pockets want a syringe now. A finger or a lifting edge stays.`
           : 'Air in dry film stays unless it is pricked or drawn out.',
         minutes: 4,
         inHand: ['lamp light'],
@@ -244,7 +274,7 @@ export const finishRules: readonly PlanRule[] = [
         id: 'hand-on',
         phase: 'look',
         headline: 'Wipe, photograph, done',
-        detail: `No washing for ${Math.round(waitOf('fullBond', c.practice).minutes / 1440)} days, no solvents, press nothing. Look at the edges again within ${Math.round(waitOf('edgeLook', c.practice).minutes / 60)} hours.`,
+        detail: `No washing for ${days(c, 'beforeWash')} days, no solvents, press nothing. Look at the edges again within ${Math.round(wait(c, 'edgeLook').leastMinutes / 60)} hours.`,
         why: 'Full bond takes days, and edges that lift do so early.',
         minutes: 3,
         inHand: ['dry cloth', 'camera'],
@@ -253,6 +283,17 @@ export const finishRules: readonly PlanRule[] = [
     ],
   },
 ]
+
+const days = (c: PlanContext, kind: WaitKind) => Math.max(1, Math.round(wait(c, kind).leastMinutes / 1440))
+
+const steamTowel = (c: PlanContext) => (isWet(c) && !barsHeat(c) ? ', or steam it and press with a towel' : '')
+
+/** As the model says for this gun and part, where there is heat; else the shop's figure. */
+function coolBeforeCut(c: PlanContext): StepWait {
+  const usual = wait(c, 'coolBeforeCut')
+  const coolS = heatOf(c, 'post-heat')?.coolToCutS ?? null
+  return coolS === null ? usual : { ...usual, leastMinutes: Math.max(usual.leastMinutes, coolS / 60) }
+}
 
 const capital = (words: string) => `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}`
 

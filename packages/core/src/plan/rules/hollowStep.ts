@@ -2,6 +2,7 @@ import { boundsOf, centroid, distance } from '../../geometry/index.ts'
 import { type Bridging, bridging, channelLengths } from '../../lay/index.ts'
 import type { PictureMark, PlanContext } from '../planTypes.ts'
 import { heatCautions } from './cautions.ts'
+import { heated } from './heatOf.ts'
 import { isWet, type StepDraft, wholePart } from './rule.ts'
 
 interface Hollow {
@@ -72,6 +73,7 @@ export function hollowStep(c: PlanContext, hollow: Hollow, number: number): Step
       isWet(c) ? 'soft squeegee' : 'felt squeegee',
       ...(warm ? ['heat gun, always moving'] : []),
     ],
+    ...(warm ? heated(c, 'soften') : {}),
     cautions: warm ? heatCautions(c) : [],
     picture: wholePart('floating', hollow.marks),
   }

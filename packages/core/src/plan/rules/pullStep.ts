@@ -2,6 +2,7 @@ import { add, scale, subtract, unit } from '../../geometry/index.ts'
 import { leastHeatedMm, type Pull } from '../../lay/index.ts'
 import type { PictureMark, PlanContext } from '../planTypes.ts'
 import { heatCautions } from './cautions.ts'
+import { heated } from './heatOf.ts'
 import { foundOf, isWet, type StepDraft, wholePart } from './rule.ts'
 import { reachOf } from './strokes.ts'
 
@@ -29,6 +30,7 @@ export function pullStep(c: PlanContext, pull: Pull): StepDraft {
     why: `Without it ${fingersWords(c, pull.edge)}${pull.glueLineRisk ? ' Let it relax before laying, or it leaves a glue line.' : ''}`,
     minutes: warm ? 4 : 2,
     inHand: warm ? ['heat gun, always moving', 'infra-red thermometer'] : [isWet(c) ? 'tack' : 'dry gloves'],
+    ...(warm ? heated(c, 'soften') : {}),
     cautions: [
       ...(warm ? heatCautions(c) : []),
       ...(foundOf(c, 'repaint').length > 0

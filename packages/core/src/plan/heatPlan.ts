@@ -1,0 +1,155 @@
+import { boundsOf, type Vec2 } from '../geometry/index.ts'
+import {
+  type CalibratedGun,
+  type GunOnPart,
+  gunOnPart,
+  heatStep,
+  layersOf,
+  settingWords,
+  steamSeconds,
+} from '../heat/index.ts'
+import type { Pull } from '../lay/index.ts'
+import type { Practice } from '../practice/index.ts'
+import { done, type Result } from '../result/index.ts'
+import type { FilmDoc, HeatUse, HeatZone, PlanContext, PlannedEdge, PlannedHeat } from './planTypes.ts'
+
+type HeatSources = Pick<PlanContext, 'form' | 'film' | 'practice' | 'toFlat' | 'outlineOnForm'> & {
+  readonly pulls: readonly Pull[]
+  readonly edges: readonly PlannedEdge[]
+  readonly gun: CalibratedGun
+  readonly ambientC: number
+}
+
+/** The band of a use of heat, from the shop's figures. */
+export function heatBand(use: HeatUse, practice: Practice): { readonly leastC: number; readonly mostC: number } {
+  const middle = { soften: practice.heatSoften, seal: practice.heatSeal, 'post-heat': practice.heatPost }[use]
+  return { leastC: middle - practice.heatSpread, mostC: middle + practice.heatSpread }
+}
+
+/** Where damage begins: the film's own figure or the shop's, whichever is lower. */
+export const damageOf = (film: Pick<FilmDoc, 'damageC'>, practice: Practice) =>
+  Math.min(film.damageC, practice.heatDamage)
+
+/** The gun on this part: the stroke is no longer than the part. */
+export function gunOn({
+  form,
+  film,
+  practice,
+  outlineOnForm,
+  gun,
+  ambientC,
+}: Pick<HeatSources, 'form' | 'film' | 'practice' | 'outlineOnForm' | 'gun' | 'ambientC'>): Result<GunOnPart> {
+  const { min, max } = boundsOf(outlineOnForm)
+  const longestMm = Math.max(60, 0.9 * Math.max(max[0] - min[0], max[1] - min[1]))
+  return gunOnPart(layersOf(film, form.material), {
+    gun: gun.gun,
+    factors: gun.factors,
+    riseSigma: gun.riseSigma,
+    ambientC,
+    strokeMm: Math.min(practice.heatStroke, longestMm),
+  })
+}
+
+/**
+ * Each use of heat that this film asks for, with the gun of the shop. Can be refused: what `gunOnPart` finds.
+ */
+export function heatPlan(sources: HeatSources): Result<PlannedHeat[]> {
+  const { form, film, practice, gun, ambientC } = sources
+  const on = gunOn(sources)
+  if (!on.ok) return on
+  const damageC = damageOf(film, practice)
+  const layers = layersOf(film, form.material)
+  const uses: HeatUse[] = film.laid === 'dry' ? ['soften', 'seal', 'post-heat'] : ['soften', 'seal']
+  const planned: PlannedHeat[] = []
+  for (const use of uses) {
+    const zones = zonesOf(use, sources)
+    if (zones.length === 0) continue
+    const band = heatBand(use, practice)
+    const answer = heatStep(on.value, { ...band, damageC, pressC: practice.heatPress, cutC: practice.heatCut })
+    const steam = steamSeconds(layers, ambientC, (band.leastC + band.mostC) / 2)
+    if (!steam.ok) return steam
+    const { outcome } = answer
+    planned.push({
+      use,
+      gun: gun.name,
+      ...band,
+      words: answer.words,
+      setting: settingWords(answer.setting.name),
+      distanceMm: answer.distanceMm,
+      strokeMm: answer.strokeMm,
+      passes: outcome.passes,
+      passesRange: answer.passesRange,
+      passSeconds: answer.passSeconds,
+      readingC: outcome.readingC,
+      peakC: outcome.peakSurfaceC,
+      marginC: outcome.marginToDamageC,
+      coolToPressS: outcome.coolToPressS,
+      coolToCutS: outcome.coolToCutS,
+      warning: answer.warning,
+      steamSeconds: steam.value,
+      zones,
+    })
+  }
+  return done(planned)
+}
+
+/** Even an edge without any excess gets some of the time: as much as this excess, mm per 100 mm. */
+const baseMmPer100 = 0.3
+const sealed = new Set(['stop-short', 'wrap', 'butt', 'overlap', 'gap-cut', 'surface-cut'])
+
+/** Where heat of a use goes, the place with the most built-up film first and longest. */
+function zonesOf(use: HeatUse, { pulls, edges, form, toFlat, film }: HeatSources): HeatZone[] {
+  const labelOf = (pull: Pull) => edges.find((e) => e.name === pull.edge)?.label ?? pull.edge
+  const spots = (list: readonly Pull[], says: (pull: Pull) => string) => {
+    const whole = list.reduce((sum, p) => sum + p.percent, 0)
+    return list.map(
+      (pull): HeatZone => ({
+        kind: 'spot',
+        label: says(pull),
+        at: toFlat(pull.at),
+        onForm: pull.at,
+        radiusMm: Math.max(40, Math.sqrt(pull.areaMm2 / Math.PI)),
+        share: pull.percent / whole,
+      }),
+    )
+  }
+  if (use === 'soften') {
+    const warm = spots(
+      pulls.filter((p) => p.heat === 'warm'),
+      (pull) => `pull ${pull.letter}, ${labelOf(pull)}`,
+    )
+    if (warm.length > 0) return warm
+    // Dry film is relaxed where it is tucked, so that the edge does not spring back out.
+    const tucks = edges.filter((e) => e.code === 'tuck' && film.laid === 'dry')
+    return tucks.map((e) => ({ kind: 'edge', label: e.label, edge: e.name, share: 1 / tucks.length }))
+  }
+  if (use === 'seal')
+    return bySpare(edges.filter((e) => sealed.has(e.code) && (film.laid === 'wet' || e.code === 'wrap')))
+  const deep = spots(pulls, (pull) => `pull ${pull.letter}, ${labelOf(pull)}`)
+  const hollows = form.recesses.map((r): HeatZone => {
+    const at = middleOf(r.outline)
+    return {
+      kind: 'spot',
+      label: r.name,
+      at: toFlat(at),
+      onForm: at,
+      radiusMm: 40,
+      share: 1 / Math.max(1, form.recesses.length),
+    }
+  })
+  return deep.length + hollows.length > 0 ? [...deep, ...hollows] : bySpare(edges)
+}
+
+/** Edges by the film that is left over there. */
+function bySpare(edges: readonly PlannedEdge[]): HeatZone[] {
+  const weight = (e: PlannedEdge) => baseMmPer100 + Math.max(0, e.leftMmPer100)
+  const whole = edges.reduce((sum, e) => sum + weight(e), 0)
+  return [...edges]
+    .sort((a, b) => weight(b) - weight(a))
+    .map((e) => ({ kind: 'edge', label: e.label, edge: e.name, share: weight(e) / whole }))
+}
+
+const middleOf = (outline: readonly Vec2[]): Vec2 => [
+  outline.reduce((sum, p) => sum + p[0], 0) / outline.length,
+  outline.reduce((sum, p) => sum + p[1], 0) / outline.length,
+]

@@ -1,0 +1,50 @@
+import type { Practice } from '../practice/index.ts'
+import { done, type Result } from '../result/index.ts'
+import { type ClimateWait, usualClimate, type WaitKind, waitKinds, waitNow } from '../wait/index.ts'
+import type { RoomClimate } from './findings.ts'
+import type { PlannedBatch, StepWait } from './planTypes.ts'
+
+/** What the shop's own answers make of each wait. */
+export type LearnedWaits = Readonly<Partial<Record<WaitKind, number>>>
+
+/** Every wait of the trade in the air of the day. Can be refused: `WAIT_OUT_OF_RANGE`. */
+export function waitPlan(
+  room: RoomClimate | undefined,
+  solutions: readonly PlannedBatch[],
+  practice: Practice,
+  learned: LearnedWaits = {},
+): Result<ClimateWait[]> {
+  const climate =
+    room === undefined ? usualClimate : { roomC: room.temperatureC, humidityPercent: room.humidityPercent }
+  const waits: ClimateWait[] = []
+  for (const kind of waitKinds) {
+    const wait = waitNow(
+      { kind, ...climate, alcoholPercent: strengthAt(kind, solutions), learned: learned[kind] },
+      practice,
+    )
+    if (!wait.ok) return wait
+    waits.push(wait.value)
+  }
+  return done(waits)
+}
+
+const atEdges: ReadonlySet<WaitKind> = new Set(['initialGrab', 'beforeWrap', 'beforeTrim'])
+
+/** Strength of what dries in a wait, per cent: tack at the edges; undefined where the wait knows best. */
+export const strengthAt = (kind: WaitKind, solutions: readonly PlannedBatch[]): number | undefined =>
+  atEdges.has(kind) ? solutions.find((s) => s.use === 'tack')?.strength.alcoholPercent : undefined
+
+/** A wait as it stands after a step. */
+export function stepWait(kind: WaitKind, waits: readonly ClimateWait[], solutions: readonly PlannedBatch[]): StepWait {
+  const wait = waits.find((w) => w.kind === kind)
+  if (wait === undefined) throw new RangeError(`no wait "${kind}" was worked out`)
+  const alcoholPercent = strengthAt(kind, solutions)
+  return {
+    kind,
+    label: wait.label,
+    leastMinutes: wait.minutes,
+    usualMinutes: wait.usualMinutes,
+    factor: wait.factor * wait.learned,
+    ...(alcoholPercent === undefined ? {} : { alcoholPercent }),
+  }
+}
