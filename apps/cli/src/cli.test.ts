@@ -236,6 +236,64 @@ describe('answers', () => {
   })
 })
 
+const film = { name: 'film', thicknessMm: 0.18, conductivityWmK: 0.2, densityKgm3: 1150, specificHeatJkgK: 1750 }
+const bumper = { name: 'bumper', thicknessMm: 3, conductivityWmK: 0.22, densityKgm3: 980, specificHeatJkgK: 1800 }
+const sweep = {
+  kind: 'passes',
+  gun: { outletC: 450, distanceMm: 90, spotMm: 110 },
+  speedMmS: 200,
+  strokeMm: 200,
+  targetC: 48,
+  damageC: 110,
+}
+
+describe('heat and waits', () => {
+  test('a thin metal plate under steady air warms as a lump, and cools again', async () => {
+    const plate = { name: 'plate', thicknessMm: 0.8, conductivityWmK: 50, densityKgm3: 7850, specificHeatJkgK: 470 }
+    const exposure = { kind: 'steady', gasC: 320, hWm2K: 60, seconds: 30 }
+    const course = await answer(['heat', '-'], { ambientC: 20, layers: [plate], exposure, coolSeconds: 20 })
+    const lump = 320 - 300 * Math.exp((-60 * 30) / (0.0008 * 7850 * 470))
+    expect(course.peakSurfaceC).toBeCloseTo(lump, 0)
+    expect(course.peakBackC).toBeCloseTo(lump, 0)
+    expect(course.timesS.at(-1)).toBeCloseTo(50, 9)
+    expect(course.surfaceC.at(-1)).toBeLessThan(course.peakSurfaceC)
+    expect(course.surfaceC).toHaveLength(course.timesS.length)
+  })
+  test('passes of a gun, in words', async () => {
+    const passes = await answer(['heat', '-'], { ambientC: 20, layers: [film, bumper], exposure: sweep })
+    expect(passes.reachable).toBe(true)
+    expect(passes.words).toMatch(/^450 °C, a hand’s breadth away, along.*about one second each way$/)
+    expect(passes.secondsToTarget).toBeLessThanOrEqual(passes.passes)
+    expect(passes.coolToCutS).toBeGreaterThanOrEqual(passes.coolToPressS)
+  })
+  test('what cannot be reached, or burns first, is said', async () => {
+    const weak = { ...sweep, gun: { ...sweep.gun, outletC: 60 } }
+    const cold = await answer(['heat', '-'], { ambientC: 20, layers: [film, bumper], exposure: weak })
+    expect(cold).toMatchObject({ reachable: false, secondsToTarget: null })
+    expect(cold.words).toContain('does not get it to 48 °C')
+    const fierce = {
+      ...sweep,
+      gun: { outletC: 900, distanceMm: 40, spotMm: 60 },
+      speedMmS: 60,
+      targetC: 60,
+      damageC: 64,
+    }
+    const hot = await answer(['heat', '-'], { ambientC: 20, layers: [film, bumper], exposure: fierce })
+    expect(hot.reachable).toBe(false)
+    expect(hot.words).toContain('Risky')
+  })
+  test('a wait in the air of the day', async () => {
+    const mild = await answer(['wait', '-'], { roomC: 22, humidityPercent: 50, kind: 'beforeWrap' })
+    const raw = await answer(['wait', '-'], { roomC: 12, humidityPercent: 85, kind: 'beforeWrap' })
+    expect(mild.minutes).toBeLessThan(15)
+    expect(raw.minutes).toBeGreaterThan(30)
+    expect(raw.vapourPressureDeficitKpa).toBeCloseTo(0.21, 2)
+    const bond = await answer(['wait', '-'], { roomC: 20, humidityPercent: 50, kind: 'fullBond' })
+    expect(bond).toMatchObject({ minutes: 4320, factor: 1 })
+    expect(bond.bondFraction).toBeCloseTo(0.95, 6)
+  })
+})
+
 describe('bad input: nothing on standard output, one line on standard error, exit 2', () => {
   const quad = 'v 0 0 0\nv 1 0 0\nv 1 1 0\nv 0 1 0\n'
   test.each([
@@ -258,6 +316,16 @@ describe('bad input: nothing on standard output, one line on standard error, exi
       '{"target":{"alcoholPercent":8},"stock":{"alcoholPercent":70},"batchMl":-500}',
       'batch volume',
     ],
+    [
+      'a gun that stands still',
+      ['heat', '-'],
+      JSON.stringify({ ambientC: 20, layers: [film], exposure: { ...sweep, speedMmS: 0 } }),
+      'holding it still',
+    ],
+    ['no layer', ['heat', '-'], JSON.stringify({ ambientC: 20, layers: [], exposure: sweep }), 'Nothing is said'],
+    ['an exposure of no kind', ['heat', '-'], '{"ambientC":20,"layers":[],"exposure":{"kind":"sun"}}', 'exposure.kind'],
+    ['a room of 90 °C', ['wait', '-'], '{"roomC":90,"humidityPercent":50,"kind":"fullBond"}', 'room temperature'],
+    ['an unknown wait', ['wait', '-'], '{"roomC":20,"humidityPercent":50,"kind":"lunch"}', 'kind'],
     ['one gap', ['align', '-'], '{"checks":[{"at":[0,0],"normal":[0,1],"measuredMm":1,"wantedMm":2}]}', 'too few'],
     ['an unknown option', ['lay', '--mesh', 'x.obj', '--speed', '3'], '', '--speed'],
     ['an unknown mode', ['lay', '--mesh', '-', '--mode', 'lazy'], `${quad}f 1 2 3\n`, '--mode lazy'],

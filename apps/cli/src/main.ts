@@ -1,19 +1,23 @@
 import { parseArgs } from 'node:util'
 import { align } from './commands/align.ts'
 import { form } from './commands/form.ts'
+import { heat } from './commands/heat.ts'
 import { lay } from './commands/lay.ts'
 import { light } from './commands/light.ts'
 import { mix } from './commands/mix.ts'
 import { plan } from './commands/plan.ts'
+import { wait } from './commands/wait.ts'
 import { BadInput } from './input.ts'
 
-const commands = { form, lay, align, mix, light, plan }
+const commands = { form, lay, align, mix, heat, wait, light, plan }
 const text = { type: 'string' } as const
 const optionsOf: Record<keyof typeof commands, Record<string, typeof text>> = {
   form: { triangles: text, out: text },
   lay: { mesh: text, units: text, mode: text, take: text, holes: text, flat: text, film: text, order: text },
   align: {},
   mix: {},
+  heat: {},
+  wait: {},
   light: {},
   plan: { order: text },
 }

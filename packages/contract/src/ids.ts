@@ -22,6 +22,10 @@ export const photoId = z
   .string()
   .regex(/^[0-9a-f]{64}$/)
   .brand<'PhotoId', 'inout'>()
+export const gunId = id('GunId')
+export const batchId = id('BatchId')
+export type GunId = z.infer<typeof gunId>
+export type BatchId = z.infer<typeof batchId>
 export type JobId = z.infer<typeof jobId>
 export type PartId = z.infer<typeof partId>
 export type FormId = z.infer<typeof formId>

@@ -1,4 +1,12 @@
-export { alignRequest, lightRequest, mixRequest, repairRequest } from './cliRequests.ts'
+export { type BladeStroke, bladeEntry, bladeLog } from './blades.ts'
+export {
+  alignRequest,
+  heatRequest,
+  lightRequest,
+  mixRequest,
+  repairRequest,
+  waitRequest,
+} from './cliRequests.ts'
 export { sayProblem, type WireFailure, wireFailure } from './failure.ts'
 export {
   type FitEvent,
@@ -16,7 +24,11 @@ export { applyFitEvent, type FitState, notBegun, replayFit, runningWait } from '
 export { edgeCode, type Form, formDoc, partMaterial } from './formDoc.ts'
 export { idFromName } from './idFromName.ts'
 export {
+  type BatchId,
+  batchId,
   type FilmId,
+  type GunId,
+  gunId,
   type FormId,
   type KitId,
   kitId,
@@ -58,8 +70,44 @@ export {
   kitCheck,
 } from './kitCheck.ts'
 export { chosenOrder, layOrder } from './layOrder.ts'
+export {
+  type BatchChange,
+  type BatchDraft,
+  batch,
+  batchChange,
+  batchDraft,
+  bottleLabelOf,
+  ingredient,
+  type LiquidBatch,
+  type Liquids,
+  liquids,
+  type Supply,
+  strength,
+  supply,
+  waterKind,
+} from './liquids.ts'
 export { type NewJob, newJob } from './newJob.ts'
-export { partPlan } from './partPlan.ts'
+export { heatUse, partPlan, waitKind } from './partPlan.ts'
+export {
+  type DeviceKind,
+  type Devices,
+  deviceKind,
+  deviceKinds,
+  devices,
+  type EnteredRoom,
+  enteredRoom,
+  type ForecastNow,
+  forecastAnswer,
+  forecastNow,
+  type InfraredNow,
+  infraredAnswer,
+  infraredNow,
+  type Learned,
+  learned,
+  type RoomNow,
+  roomAnswer,
+  roomNow,
+} from './readings.ts'
 export { type PartRecord, partRecord } from './record.ts'
 export {
   type Film,
@@ -73,7 +121,20 @@ export {
   type Shelf,
   shelf,
 } from './shelf.ts'
-export { type Person, person, type Shop, type ShopChange, shop, shopChange, type Units, units } from './shop.ts'
+export {
+  type GunProfile,
+  type GunReadingKept,
+  gun,
+  gunReading,
+  type Person,
+  person,
+  type Shop,
+  type ShopChange,
+  shop,
+  shopChange,
+  type Units,
+  units,
+} from './shop.ts'
 export { type ModelPart, modelPart, type NewModel, newModel, type VehicleModel, vehicleModel } from './vehicleModel.ts'
 export {
   type Finding,

@@ -1,4 +1,5 @@
 import type { PartPlan } from '@truelay/core/plan'
+import { type WaitKind, waitKinds } from '@truelay/core/wait'
 import { z } from 'zod'
 import { edgeCode, partMaterial } from './formDoc.ts'
 import { point, polygon } from './geometry.ts'
@@ -16,6 +17,54 @@ const pictureMark = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('zone'), at: point, radiusMm: z.number(), text: text.optional() }),
 ])
 
+export const heatUse = z.enum(['soften', 'seal', 'post-heat'])
+export const waitKind = z.enum(waitKinds as [WaitKind, ...WaitKind[]])
+
+const heatZone = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('spot'),
+    label: text,
+    at: point,
+    onForm: point,
+    radiusMm: z.number(),
+    share: z.number(),
+  }),
+  z.strictObject({ kind: z.literal('edge'), label: text, edge: text, share: z.number() }),
+])
+
+const plannedHeat = z.strictObject({
+  use: heatUse,
+  gun: text,
+  leastC: z.number(),
+  mostC: z.number(),
+  words: text,
+  setting: text,
+  distanceMm: z.number(),
+  strokeMm: z.number(),
+  passes: z.number().int(),
+  passesRange: z.tuple([z.number(), z.number()]),
+  passSeconds: z.number(),
+  readingC: z.number(),
+  peakC: z.number(),
+  marginC: z.number(),
+  coolToPressS: z.number().nullable(),
+  coolToCutS: z.number().nullable(),
+  warning: text.nullable(),
+  steamSeconds: z.number().nullable(),
+  zones: z.array(heatZone).max(60),
+})
+
+const climateWait = z.strictObject({
+  kind: waitKind,
+  label: text,
+  usualMinutes: z.number(),
+  minutes: z.number(),
+  factor: z.number(),
+  learned: z.number(),
+  vapourPressureDeficitKpa: z.number(),
+  bondFraction: z.number(),
+})
+
 const planStep = z.strictObject({
   id: text,
   phase: z.enum(['prepare', 'mix', 'place', 'lay', 'edges', 'heat', 'look']),
@@ -32,15 +81,27 @@ const planStep = z.strictObject({
   people: z.number().int().min(1).max(6),
   minutes: z.number().min(0),
   laidUpTo: z.number().int().min(1).optional(),
+  heat: heatUse.optional(),
+  cutMm: z.number().min(0).optional(),
   gate: text.optional(),
   because: text.optional(),
-  wait: z.strictObject({ label: text, leastMinutes: z.number().min(0) }).optional(),
+  wait: z
+    .strictObject({
+      label: text,
+      leastMinutes: z.number().min(0),
+      kind: waitKind.optional(),
+      usualMinutes: z.number().min(0).optional(),
+      factor: z.number().positive().optional(),
+      alcoholPercent: z.number().min(0).max(100).optional(),
+    })
+    .optional(),
   cautions: z.array(text).max(10),
   driesInMinutes: z.number().min(0).optional(),
-  records: z.enum(['batches', 'gaps', 'fingers', 'edges']).optional(),
+  records: z.enum(['batches', 'gaps', 'fingers', 'edges', 'blade']).optional(),
+  uses: z.enum(['slip', 'tack']).optional(),
 })
 
-const liquidSchool = z.enum([
+export const liquidSchool = z.enum([
   'light slip',
   'heavy slip',
   'water only',
@@ -119,6 +180,8 @@ export const partPlan = z.strictObject({
   directions: z.strictObject({ right: text, left: text, up: text, down: text }),
   order: z.strictObject({ name: text, words: text, because: text }).optional(),
   light: z.strictObject({ outputRatio: z.number(), words: text }).optional(),
+  heat: z.array(plannedHeat).max(6).optional(),
+  waits: z.array(climateWait).max(20).optional(),
   drawing: z.strictObject({
     part: polygon,
     holes: z.array(polygon),

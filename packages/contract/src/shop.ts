@@ -1,6 +1,8 @@
 import { practiceKeys, type PracticeKey, practiceProblem } from '@truelay/core/practice'
+import { type GunDoc, type KeptReading, slowestMmS } from '@truelay/core/heat'
 import { z } from 'zod'
-import { personId } from './ids.ts'
+import { partMaterial } from './formDoc.ts'
+import { gunId, moment, personId } from './ids.ts'
 
 export const units = z.strictObject({
   length: z.enum(['mm', 'in']),
@@ -22,12 +24,50 @@ export const ownPractice = z
 export const person = z.strictObject({ id: personId, name: z.string().min(1).max(60), role: z.string().min(1).max(60) })
 export type Person = z.infer<typeof person>
 
+/** A thermometer reading over film on a scrap, as it is kept with its gun. */
+export const gunReading = z.strictObject({
+  id: z.uuid(),
+  at: moment,
+  setting: z.string().min(1).max(20),
+  distanceMm: z.number().min(40).max(300),
+  speedMmS: z.number().min(slowestMmS).max(2000),
+  strokeMm: z.number().min(50).max(1000),
+  passes: z.number().int().min(1).max(60),
+  material: partMaterial,
+  filmUm: z.number().min(20).max(500),
+  ambientC: z.number().min(-20).max(60),
+  surfaceC: z.number().min(-20).max(300),
+  source: z.enum(['typed', 'thermometer']),
+}) satisfies z.ZodType<KeptReading>
+
+/** A gun of the shop: its settings, its nozzle, and what was read of it. */
+export const gun = z
+  .strictObject({
+    id: gunId,
+    name: z.string().min(1).max(60),
+    settings: z
+      .array(z.strictObject({ name: z.string().min(1).max(20), outletC: z.number().min(40).max(800) }))
+      .min(1)
+      .max(20),
+    spotMm: z.number().min(20).max(250),
+    readings: z.array(gunReading).max(40),
+  })
+  .superRefine((value, context) => {
+    const names = value.settings.map((s) => s.name)
+    if (new Set(names).size < names.length)
+      context.addIssue({ code: 'custom', path: ['settings'], message: 'Two settings of a gun have the same name.' })
+  }) satisfies z.ZodType<GunDoc>
+export type GunProfile = z.infer<typeof gun>
+export type GunReadingKept = z.infer<typeof gunReading>
+
 export const shop = z.strictObject({
   name: z.string().min(1).max(80),
   units,
   theme: z.enum(['day', 'bay']),
   stockAlcoholPercent: z.number().min(1).max(100),
   practice: ownPractice,
+  /** The first is the one that plans count on. */
+  guns: z.array(gun).max(12).optional(),
 })
 export type Shop = z.infer<typeof shop>
 

@@ -1,8 +1,17 @@
 import { type Film, type Form, type JobBundle, jobBundle, type Kit, type Part } from '@truelay/contract'
+import { edgePlan } from '@truelay/core/edges'
 import { buildSurface, formSize } from '@truelay/core/form'
+import { calibrated } from '@truelay/core/heat'
 import { naturalLay, orderBySchool, type Rehearsal, rehearse, setStage, workedLay } from '@truelay/core/lay'
 import { carryRows, layingSequence } from '@truelay/core/pieces'
-import { type ChosenOrder, orderPractice, rehearsalOptions, schoolsFor, workOutPart } from '@truelay/core/plan'
+import {
+  type ChosenOrder,
+  edgeRulesOf,
+  orderPractice,
+  rehearsalOptions,
+  schoolsFor,
+  workOutPart,
+} from '@truelay/core/plan'
 import { bodyPlan } from '@truelay/core/vehicle'
 import { type Practice, practiceWith } from '@truelay/core/practice'
 import { type OrderWish, orderWish, searched } from './rehearsal.ts'
@@ -78,6 +87,7 @@ function laySheet(bundle: JobBundle, part: Part, wish: Exclude<OrderWish, 'all'>
       natural,
       worked,
       shift: part.shift,
+      gun: gunOf(bundle),
       rehearsed,
     }),
   )
@@ -90,10 +100,16 @@ function laySheet(bundle: JobBundle, part: Part, wish: Exclude<OrderWish, 'all'>
       unpulledMmPer100,
       leftMmPer100,
     })),
-    heat: sheet.steps.filter((s) => s.phase === 'heat').map(({ id, headline, detail }) => ({ id, headline, detail })),
-    waits: sheet.steps.flatMap((s) => (s.wait ? [{ after: s.id, ...s.wait }] : [])),
+    edgeWork: edgePlan(form, surface, edgeRulesOf(form, practice, found), practice),
+    stepWaits: sheet.steps.flatMap((s) => (s.wait ? [{ after: s.id, ...s.wait }] : [])),
     cautions: [...new Set(sheet.steps.flatMap((s) => s.cautions))],
   }
+}
+
+/** The gun that the shop counts on, with its readings. */
+function gunOf({ shop }: JobBundle) {
+  const [first] = shop.guns ?? []
+  return first === undefined ? undefined : valueOrBadInput(calibrated(first))
 }
 
 /** The order that a part is laid in where one is chosen, rehearsed. */

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { moment, partId, personId } from '../ids.ts'
-import { partPlan } from '../partPlan.ts'
+import { batchId, moment, partId, personId } from '../ids.ts'
+import { partPlan, waitKind } from '../partPlan.ts'
 
 const common = {
   /** Made by the tablet: sent twice, stored once. */
@@ -53,6 +53,47 @@ export const fitEvent = z.discriminatedUnion('kind', [
     batchMl: z.number().min(0).max(100_000),
     alcoholPercent: z.number().min(0).max(100),
     soapMlPerL: z.number().min(0).max(200),
+  }),
+  /** Which bottle is in hand, and whether it is alike the planned one. */
+  z.strictObject({
+    ...common,
+    kind: z.literal('bottleTaken'),
+    stepId,
+    use: z.enum(['slip', 'tack']),
+    batchId: batchId.nullable(),
+    batchNumber: z.string().min(1).max(30),
+    says: z.string().max(60),
+    alcoholPercent: z.number().min(0).max(100),
+    soapMlPerL: z.number().min(0).max(200),
+    asPlanned: z.boolean(),
+  }),
+  /** The length of the wait after a step, in the air of the moment. */
+  z.strictObject({
+    ...common,
+    kind: z.literal('waitSet'),
+    stepId,
+    minutes: z.number().min(0).max(100_000),
+    roomC: z.number().min(-20).max(60),
+    humidityPercent: z.number().min(0).max(100),
+    source: z.enum(['sensor', 'entered', 'job']),
+  }),
+  /** Was it ready when it was said to be? `saidMinutes` is without what was learned before. */
+  z.strictObject({
+    ...common,
+    kind: z.literal('waitAnswered'),
+    stepId,
+    waitKind,
+    ready: z.boolean(),
+    saidMinutes: z.number().positive().max(100_000),
+    waitedMinutes: z.number().positive().max(100_000),
+  }),
+  /** What was cut with a blade, and whether with a fresh segment. */
+  z.strictObject({
+    ...common,
+    kind: z.literal('bladeUsed'),
+    stepId,
+    fresh: z.boolean(),
+    cutMm: z.number().min(0).max(100_000),
   }),
   z.strictObject({ ...common, kind: z.literal('gapsMeasured'), stepId, readings: z.array(gapReading).min(2).max(8) }),
   z.strictObject({

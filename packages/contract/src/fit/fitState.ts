@@ -7,6 +7,10 @@ export interface DoneStep {
   readonly personId: string
   /** By how much the wait after it was cut short. */
   readonly earlySeconds?: number | undefined
+  /** How long the wait after it is, in the air of the moment; left out = as planned. */
+  readonly waitMinutes?: number | undefined
+  /** Somebody has said whether it was ready. */
+  readonly answered?: boolean | undefined
 }
 
 /** Where a fit stands: what its events add up to. */
@@ -20,6 +24,8 @@ export type FitState =
       /** Steps that stand as done, in the order of the plan. */
       readonly done: readonly DoneStep[]
       readonly batches: readonly FitEventOf<'batchMixed'>[]
+      readonly bottles: readonly FitEventOf<'bottleTaken'>[]
+      readonly blades: readonly FitEventOf<'bladeUsed'>[]
       readonly gapRounds: readonly FitEventOf<'gapsMeasured'>[]
       readonly problems: readonly FitEventOf<'problemSeen'>[]
     }
@@ -37,6 +43,8 @@ export function applyFitEvent(state: FitState, event: FitEvent): FitState {
       startedBy: event.personId,
       done: [],
       batches: [],
+      bottles: [],
+      blades: [],
       gapRounds: [],
       problems: [],
     }
@@ -51,14 +59,20 @@ export function applyFitEvent(state: FitState, event: FitEvent): FitState {
       return { ...state, done, phase: done.length === state.plan.steps.length ? 'finished' : 'fitting' }
     }
     case 'waitEnded': {
-      const last = state.done[state.done.length - 1]
-      if (last?.stepId !== event.stepId) return state
-      return { ...state, done: [...state.done.slice(0, -1), { ...last, earlySeconds: event.earlySeconds }] }
+      return withLast(state, event.stepId, { earlySeconds: event.earlySeconds })
     }
     case 'stepReopened': {
       const index = state.done.findIndex((d) => d.stepId === event.stepId)
       return index < 0 ? state : { ...state, phase: 'fitting', done: state.done.slice(0, index) }
     }
+    case 'waitSet':
+      return withLast(state, event.stepId, { waitMinutes: event.minutes })
+    case 'waitAnswered':
+      return withLast(state, event.stepId, { answered: event.ready })
+    case 'bottleTaken':
+      return { ...state, bottles: [...state.bottles, event] }
+    case 'bladeUsed':
+      return { ...state, blades: [...state.blades, event] }
     case 'batchMixed':
       return { ...state, batches: [...state.batches, event] }
     case 'gapsMeasured':
@@ -66,6 +80,14 @@ export function applyFitEvent(state: FitState, event: FitEvent): FitState {
     case 'problemSeen':
       return { ...state, problems: [...state.problems, event] }
   }
+}
+
+type Begun = Exclude<FitState, { phase: 'not begun' }>
+
+/** The step done last, with something more known of it; an event about another step changes nothing. */
+function withLast(state: Begun, stepId: string, more: Partial<DoneStep>): Begun {
+  const last = state.done[state.done.length - 1]
+  return last?.stepId === stepId ? { ...state, done: [...state.done.slice(0, -1), { ...last, ...more }] } : state
 }
 
 export const replayFit = (events: readonly FitEvent[]): FitState => events.reduce(applyFitEvent, notBegun)
@@ -79,5 +101,9 @@ export function runningWait(
   const step = state.plan.steps[state.done.length - 1]
   if (last === undefined || step?.wait === undefined || last.earlySeconds !== undefined) return null
   const from = new Date(last.at)
-  return { label: step.wait.label, from, until: new Date(from.getTime() + step.wait.leastMinutes * 60_000) }
+  return {
+    label: step.wait.label,
+    from,
+    until: new Date(from.getTime() + (last.waitMinutes ?? step.wait.leastMinutes) * 60_000),
+  }
 }

@@ -1,0 +1,25 @@
+import { z } from 'zod'
+import { moment, personId } from './ids.ts'
+
+const common = { id: z.uuid(), at: moment, personId }
+
+/** A stroke in the blade book; never changed, only added to. */
+export const bladeEntry = z.discriminatedUnion('kind', [
+  z.strictObject({ ...common, kind: z.literal('bought'), segments: z.number().int().min(1).max(10_000) }),
+  z.strictObject({ ...common, kind: z.literal('segment'), where: z.string().max(80) }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('cut'),
+    cutMm: z.number().positive().max(100_000),
+    where: z.string().max(80),
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('test cut'),
+    felt: z.enum(['too shallow', 'two thirds', 'right through']),
+  }),
+])
+export type BladeStroke = z.infer<typeof bladeEntry>
+
+/** Everything in the book, in order of time; cuts of the fits among it. */
+export const bladeLog = z.array(bladeEntry)

@@ -1,0 +1,94 @@
+import type { WaterKind } from '@truelay/core/mix'
+import { waterKinds } from '@truelay/core/mix'
+import { z } from 'zod'
+import { batchId, jobId, moment, personId } from './ids.ts'
+import { liquidSchool } from './partPlan.ts'
+
+const volumeMl = z.number().min(0).max(100_000)
+export const ingredient = z.enum(['water', 'alcohol stock', 'soap', 'activator concentrate'])
+export const strength = z.strictObject({
+  alcoholPercent: z.number().min(0).max(100),
+  soapMlPerL: z.number().min(0).max(200),
+})
+const addition = z.strictObject({ what: ingredient, ml: volumeMl })
+export const waterKind = z.enum(waterKinds as [WaterKind, ...WaterKind[]])
+
+/** What happened to a batch, in order. */
+const batchNote = z.strictObject({
+  at: moment,
+  personId,
+  what: z.enum(['mixed', 'put right', 'topped up', 'level', 'emptied']),
+  says: z.string().max(200),
+  /** What was in the bottle afterwards. */
+  leftMl: volumeMl,
+})
+
+/** A bottle of something mixed, as it stands in the shop. */
+export const batch = z.strictObject({
+  id: batchId,
+  number: z.string().min(1).max(30),
+  says: z.string().min(1).max(60),
+  /** Null where it was mixed to a strength of its own. */
+  school: liquidSchool.nullable(),
+  strength,
+  bottleMl: volumeMl,
+  leftMl: volumeMl,
+  waterKind,
+  add: z.array(addition).max(10),
+  mixedAt: moment,
+  personId,
+  emptiedAt: moment.nullable(),
+  history: z.array(batchNote).max(200),
+})
+export type LiquidBatch = z.infer<typeof batch>
+
+export const batchDraft = batch
+  .omit({ number: true, mixedAt: true, emptiedAt: true, history: true })
+  .refine((draft) => draft.leftMl <= draft.bottleMl, {
+    path: ['leftMl'],
+    message: 'is more than the bottle holds',
+  })
+export type BatchDraft = z.infer<typeof batchDraft>
+
+/** A change to a batch that stands in the shop. */
+export const batchChange = z.discriminatedUnion('what', [
+  z.strictObject({ what: z.literal('level'), personId, leftMl: volumeMl }),
+  z.strictObject({ what: z.literal('emptied'), personId }),
+  z.strictObject({
+    what: z.enum(['put right', 'topped up']),
+    personId,
+    strength,
+    leftMl: volumeMl,
+    pourOffMl: volumeMl,
+    add: z.array(addition).max(10),
+    says: z.string().min(1).max(60),
+    school: liquidSchool.nullable(),
+  }),
+])
+export type BatchChange = z.infer<typeof batchChange>
+
+/** What a batch is mixed from, as it stands on the shelf. */
+export const supply = z.strictObject({ what: ingredient, leftMl: volumeMl })
+export type Supply = z.infer<typeof supply>
+
+/** What a job still takes from the shelf, and what has been learned about such figures. */
+export const liquids = z.strictObject({
+  batches: z.array(batch),
+  supplies: z.array(supply),
+  needs: z.array(
+    z.strictObject({
+      jobId,
+      number: z.string(),
+      vehicle: z.string(),
+      dueAt: moment,
+      slipMl: z.number(),
+      tackMl: z.number(),
+      needs: z.array(addition),
+    }),
+  ),
+  learned: z.strictObject({ factor: z.number(), sigma: z.number(), uses: z.number().int() }),
+})
+export type Liquids = z.infer<typeof liquids>
+
+/** What the label of a bottle says to a reader of codes. */
+export const bottleLabelOf = (b: Pick<LiquidBatch, 'id' | 'number'>) => `TLB1/${b.id}/${b.number}`
