@@ -2,7 +2,9 @@ import { existsSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import pino from 'pino'
+import { devices } from '@truelay/contract'
 import { openDatabase } from './database/openDatabase.ts'
+import { saveDevices } from './devices/queries.ts'
 import { createApp } from './http/app.ts'
 import { openPhotoStore } from './photos/photoStore.ts'
 import { seedDemo } from './seed/seedDemo.ts'
@@ -23,6 +25,12 @@ if (process.argv.includes('--demo')) {
   const seeded = await seedDemo(database, join(root, 'demo'), new Date())
   log.info({ folder, seeded }, 'demo shop')
 }
+const standIns = process.env.TRUELAY_STANDINS
+if (standIns !== undefined)
+  await saveDevices(
+    database,
+    devices.parse({ room: `${standIns}/room`, infrared: `${standIns}/infrared`, forecast: `${standIns}/forecast` }),
+  )
 const web = join(root, 'apps/web/dist')
 if (!existsSync(web)) log.warn('the web app is not built; only /api answers')
 const photos = openPhotoStore(join(folder, 'photos'))

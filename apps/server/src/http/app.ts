@@ -4,10 +4,15 @@ import express, { type Express } from 'express'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
 import type { Database } from '../database/openDatabase.ts'
+import { bladeRoutes } from '../blades/routes.ts'
+import { calendarRoutes } from '../calendar/routes.ts'
+import { deviceRoutes } from '../devices/routes.ts'
 import { fitRoutes } from '../fit/routes.ts'
 import { formRoutes } from '../forms/routes.ts'
 import { jobRoutes } from '../jobs/routes.ts'
 import { kitCheckRoutes } from '../kitCheck/routes.ts'
+import { learnedRoutes } from '../learned/routes.ts'
+import { liquidRoutes } from '../liquids/routes.ts'
 import { modelRoutes } from '../models/routes.ts'
 import type { PhotoStore } from '../photos/photoStore.ts'
 import { photoRoutes } from '../photos/routes.ts'
@@ -74,6 +79,11 @@ export function createApp({ database, photos, log, web, now }: AppParts): Expres
     shelfRoutes(database),
     fitRoutes(database, now),
     recordRoutes(database),
+    deviceRoutes(database, now),
+    liquidRoutes(database, now),
+    bladeRoutes(database),
+    learnedRoutes(database),
+    calendarRoutes(database),
   )
   app.use('/api', () => {
     throw new NotFound('The server has nothing at that address.', 'Check the address.')

@@ -1,10 +1,26 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { filmDoc, finding, formDoc, job, kitDoc, part, person, pieceDoc, shop, vehicleModel } from '@truelay/contract'
-import { addDays, setHours, startOfDay } from 'date-fns'
+import {
+  batch,
+  bladeEntry,
+  filmDoc,
+  finding,
+  formDoc,
+  job,
+  kitDoc,
+  part,
+  person,
+  pieceDoc,
+  shop,
+  supply,
+  vehicleModel,
+} from '@truelay/contract'
+import { addDays, format, setHours, startOfDay } from 'date-fns'
 import { z } from 'zod'
+import { bladeRows } from '../blades/table.ts'
 import type { Database } from '../database/openDatabase.ts'
 import { jobs, parts } from '../jobs/table.ts'
+import { batchRows, supplyRows } from '../liquids/table.ts'
 import { models } from '../models/table.ts'
 import { films, forms, kits, pieces } from '../shelf/table.ts'
 import { saveShop } from '../shop/queries.ts'
@@ -12,6 +28,15 @@ import { people, shops } from '../shop/table.ts'
 import { findingRows } from '../walkRound/table.ts'
 
 const shopFile = z.strictObject({ shop, people: z.array(person) })
+const liquidsFile = z.strictObject({
+  supplies: z.array(supply),
+  batches: z.array(
+    batch
+      .omit({ id: true, number: true, mixedAt: true, emptiedAt: true, history: true })
+      .extend({ daysAgo: z.number().int().min(0).max(60), hour: z.number().int().min(0).max(23) }),
+  ),
+  segmentsBought: z.number().int(),
+})
 const hour = z.number().int().min(0).max(23)
 const day = z.number().int().min(-2000).max(60)
 const jobFile = z.strictObject({
@@ -94,5 +119,37 @@ export async function seedDemo(database: Database, folder: string, now: Date): P
     }
   })
   await saveShop(database, settings)
+  await seedLiquids(database, liquidsFile.parse(read('liquids.json')), at)
   return true
+}
+
+async function seedLiquids(
+  database: Database,
+  { supplies, batches, segmentsBought }: z.infer<typeof liquidsFile>,
+  at: (days: number, hour: number) => string,
+): Promise<void> {
+  await database.write(async (db) => {
+    await db.insert(supplyRows).values(supplies)
+    for (const [i, { daysAgo, hour: h, ...draft }] of batches.entries()) {
+      const mixedAt = at(-daysAgo, h)
+      const note = { at: mixedAt, personId: draft.personId, says: draft.says }
+      const document = batch.parse({
+        ...draft,
+        id: `demo-batch-${i + 1}`,
+        number: `${format(new Date(mixedAt), 'MMdd')}-1`,
+        mixedAt,
+        emptiedAt: null,
+        history: [{ ...note, what: 'mixed', leftMl: draft.bottleMl }],
+      })
+      await db.insert(batchRows).values({ id: document.id, mixedAt, document })
+    }
+    const bought = bladeEntry.parse({
+      id: '00000000-0000-4000-8000-000000000001',
+      at: at(-5, 9),
+      personId: batches[0]?.personId,
+      kind: 'bought',
+      segments: segmentsBought,
+    })
+    await db.insert(bladeRows).values({ id: bought.id, entry: bought })
+  })
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { batchId, moment, partId, personId } from '../ids.ts'
-import { partPlan, waitKind } from '../partPlan.ts'
+import { partPlan, plannedBatch, waitKind } from '../partPlan.ts'
 
 const common = {
   /** Made by the tablet: sent twice, stored once. */
@@ -53,6 +53,8 @@ export const fitEvent = z.discriminatedUnion('kind', [
     batchMl: z.number().min(0).max(100_000),
     alcoholPercent: z.number().min(0).max(100),
     soapMlPerL: z.number().min(0).max(200),
+    /** What was poured, for the supplies. */
+    add: z.array(plannedBatch.shape.add.element).max(10).optional(),
   }),
   /** Which bottle is in hand, and whether it is alike the planned one. */
   z.strictObject({

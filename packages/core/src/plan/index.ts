@@ -28,7 +28,7 @@ export { type LearnedWaits, strengthAt } from './waitPlan.ts'
 export { correctionFor, type MeasuredGap, measuredGaps } from './measuredGaps.ts'
 export { orderPractice, rehearsalOptions } from './rehearsalPractice.ts'
 export { schoolsFor, usualSchools } from './schools.ts'
-export { strengthOf } from './solutionsFor.ts'
+export { solutionsFor, strengthOf } from './solutionsFor.ts'
 export {
   type PieceShift,
   type PlacedPart,

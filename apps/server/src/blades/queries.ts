@@ -1,0 +1,30 @@
+import { type BladeStroke, bladeEntry, type FitEventOf } from '@truelay/contract'
+import { asc } from 'drizzle-orm'
+import type { Database } from '../database/openDatabase.ts'
+import { readFitEventsOf } from '../fit/queries.ts'
+import { bladeRows } from './table.ts'
+
+/** The whole book in order of time: what was entered by hand, and every cut of a fit. */
+export async function readBlades(database: Database): Promise<BladeStroke[]> {
+  const [rows, used] = await Promise.all([
+    database.read.select().from(bladeRows).orderBy(asc(bladeRows.place)),
+    readFitEventsOf(database, 'bladeUsed'),
+  ])
+  const strokes = [...rows.map((row) => bladeEntry.parse(row.entry)), ...used.flatMap(strokesOf)]
+  return strokes.sort((a, b) => a.at.localeCompare(b.at))
+}
+
+/** A fresh segment comes before the cut that is made with it. */
+function strokesOf({ id, at, personId, partId, fresh, cutMm }: FitEventOf<'bladeUsed'>): BladeStroke[] {
+  const common = { id, at, personId, where: partId }
+  return [
+    ...(fresh ? [{ ...common, kind: 'segment' as const }] : []),
+    ...(cutMm > 0 ? [{ ...common, kind: 'cut' as const, cutMm }] : []),
+  ]
+}
+
+/** Adds a stroke; sent twice, it stands once. */
+export async function addBladeStroke(database: Database, entry: BladeStroke): Promise<BladeStroke[]> {
+  await database.write((db) => db.insert(bladeRows).values({ id: entry.id, entry }).onConflictDoNothing())
+  return readBlades(database)
+}

@@ -1,0 +1,28 @@
+import type { z } from 'zod'
+
+/** What came of asking a device once. */
+export type Asked<T> =
+  | { readonly state: 'answered'; readonly value: T }
+  | { readonly state: 'silent' | 'nonsense'; readonly says: string }
+
+const patienceMs = 1500
+const mostBytes = 200_000
+
+/** Asks a device for its measurement; whatever goes wrong becomes a sentence, never an exception. */
+export async function askDevice<T>(address: string, schema: z.ZodType<T>): Promise<Asked<T>> {
+  let body: unknown
+  try {
+    const answer = await fetch(address, { signal: AbortSignal.timeout(patienceMs), redirect: 'error' })
+    if (!answer.ok) return { state: 'silent', says: `It answers with an error (${answer.status}).` }
+    const text = await answer.text()
+    if (text.length > mostBytes) return { state: 'nonsense', says: 'It answers with far more than a measurement.' }
+    body = JSON.parse(text)
+  } catch (error) {
+    if (error instanceof SyntaxError) return { state: 'nonsense', says: 'What it answers cannot be read.' }
+    return { state: 'silent', says: 'It does not answer.' }
+  }
+  const parsed = schema.safeParse(body)
+  return parsed.success
+    ? { state: 'answered', value: parsed.data }
+    : { state: 'nonsense', says: 'What it answers is no measurement.' }
+}

@@ -1,0 +1,157 @@
+import {
+  type BatchChange,
+  type BatchDraft,
+  type BatchId,
+  batch,
+  type FitEvent,
+  type LiquidBatch,
+  type Liquids,
+  type Supply,
+  supply,
+} from '@truelay/contract'
+import { learnUse } from '@truelay/core/mix'
+import { format } from 'date-fns'
+import { asc, eq, isNull } from 'drizzle-orm'
+import type { Database } from '../database/openDatabase.ts'
+import { readFitLogs } from '../fit/queries.ts'
+import { progressOf } from '../jobs/progressOf.ts'
+import { readParts, toJob } from '../jobs/queries.ts'
+import { jobs } from '../jobs/table.ts'
+import { NotFound, Refused } from '../reply/reply.ts'
+import { readFilms, readForms } from '../shelf/queries.ts'
+import { readShop } from '../shop/queries.ts'
+import { readFindings } from '../walkRound/queries.ts'
+import { addUp, partNeeds } from './jobNeeds.ts'
+import { batchRows, supplyRows } from './table.ts'
+import { takeOff } from './takeOff.ts'
+import { usesOf } from './uses.ts'
+
+const readBatches = async ({ read }: Database): Promise<LiquidBatch[]> =>
+  (await read.select().from(batchRows).orderBy(asc(batchRows.mixedAt))).map((row) => batch.parse(row.document))
+
+const readSupplies = async ({ read }: Database): Promise<Supply[]> =>
+  (await read.select().from(supplyRows)).map((row) => supply.parse(row))
+
+/** Batches, supplies, and what the open jobs still take of them. */
+export async function readLiquids(database: Database): Promise<Liquids> {
+  const [batches, supplies, shop, rows] = await Promise.all([
+    readBatches(database),
+    readSupplies(database),
+    readShop(database),
+    database.read.select().from(jobs).where(isNull(jobs.closedAt)).orderBy(asc(jobs.dueAt)),
+  ])
+  const open = await Promise.all(
+    rows.map(async (row) => {
+      const job = toJob(row)
+      const parts = await readParts(database, job.id)
+      const logs = await readFitLogs(
+        database,
+        parts.map((p) => p.id),
+      )
+      return { job, parts, logs }
+    }),
+  )
+  const logs = new Map<string, FitEvent[]>(open.flatMap((o) => [...o.logs]))
+  const learned = learnUse(usesOf(batches, logs))
+  const needs = await Promise.all(
+    open.map(async ({ job, parts }) => {
+      // A part whose liquids are mixed takes nothing more.
+      const waiting = parts.filter(
+        (p) => p.formId !== null && progressOf(p, '', logs.get(p.id) ?? []).state === 'waiting',
+      )
+      const [forms, films, findings] = await Promise.all([
+        readForms(
+          database,
+          waiting.flatMap((p) =>
+            p.formId === null || p.formVersion === null ? [] : [{ id: p.formId, version: p.formVersion }],
+          ),
+        ),
+        readFilms(database, [...new Set(waiting.map((p) => p.filmId))]),
+        readFindings(database, job.id),
+      ])
+      const each = waiting.flatMap((part) => {
+        const form = forms.find((f) => f.id === part.formId && f.version === part.formVersion)
+        const film = films.find((f) => f.id === part.filmId)
+        if (form === undefined || film === undefined) return []
+        return partNeeds({ form, film, part, findings, shop, factor: learned.factor }) ?? []
+      })
+      return { jobId: job.id, number: job.number, vehicle: job.vehicle.model, dueAt: job.dueAt, ...addUp(each) }
+    }),
+  )
+  return { batches, supplies, needs, learned }
+}
+
+/** A batch that was mixed on the bench: numbered by its day, and taken off the supplies. */
+export const mixBatchNow = (database: Database, id: BatchId, draft: BatchDraft, now: Date): Promise<LiquidBatch> =>
+  database.write(async (db) => {
+    const [there] = await db.select().from(batchRows).where(eq(batchRows.id, id))
+    if (there !== undefined) return batch.parse(there.document)
+    const all = await readBatches(database)
+    const day = format(now, 'MMdd')
+    const today = all.filter((b) => b.number.startsWith(`${day}-`)).length
+    const at = now.toISOString()
+    const document: LiquidBatch = batch.parse({
+      ...draft,
+      id,
+      number: `${day}-${today + 1}`,
+      mixedAt: at,
+      emptiedAt: null,
+      history: [{ at, personId: draft.personId, what: 'mixed', says: draft.says, leftMl: draft.leftMl }],
+    })
+    await db.insert(batchRows).values({ id, mixedAt: at, document })
+    await takeOff(db, draft.add)
+    return document
+  })
+
+const changeWords: Record<BatchChange['what'], string> = {
+  level: 'level noted',
+  emptied: 'emptied',
+  'put right': 'put right',
+  'topped up': 'topped up',
+}
+
+export const changeBatch = (database: Database, id: BatchId, change: BatchChange, now: Date): Promise<LiquidBatch> =>
+  database.write(async (db) => {
+    const [row] = await db.select().from(batchRows).where(eq(batchRows.id, id))
+    if (row === undefined) throw new NotFound(`There is no batch "${id}".`, 'Choose one of those on the bench.')
+    const before = batch.parse(row.document)
+    if (before.emptiedAt !== null)
+      throw new Refused({
+        code: 'BATCH_EMPTY',
+        sentence: `Batch ${before.number} was emptied already.`,
+        fix: 'Mix a fresh one.',
+      })
+    const leftMl = change.what === 'emptied' ? 0 : change.leftMl
+    if (leftMl > before.bottleMl)
+      throw new Refused({
+        code: 'BATCH_OVERFULL',
+        sentence: `The bottle of batch ${before.number} holds ${Math.round(before.bottleMl)} mL, not ${Math.round(leftMl)}.`,
+        fix: 'Correct the volume.',
+      })
+    const at = now.toISOString()
+    const remixed = change.what === 'put right' || change.what === 'topped up'
+    const after = batch.parse({
+      ...before,
+      leftMl,
+      ...(remixed
+        ? { strength: change.strength, says: change.says, school: change.school, add: change.add, mixedAt: at }
+        : {}),
+      emptiedAt: change.what === 'emptied' ? at : null,
+      history: [
+        ...before.history,
+        { at, personId: change.personId, what: change.what, says: changeWords[change.what], leftMl },
+      ],
+    })
+    await db.update(batchRows).set({ document: after }).where(eq(batchRows.id, id))
+    if (remixed) await takeOff(db, change.add)
+    return after
+  })
+
+export const saveSupply = (database: Database, wanted: Supply): Promise<Supply> =>
+  database.write(async (db) => {
+    await db
+      .insert(supplyRows)
+      .values(wanted)
+      .onConflictDoUpdate({ target: supplyRows.what, set: { leftMl: wanted.leftMl } })
+    return wanted
+  })

@@ -1,0 +1,15 @@
+import type { LiquidBatch } from '@truelay/contract'
+import type { Ingredient } from '@truelay/core/mix'
+import { real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+
+export const batchRows = sqliteTable('batches', {
+  id: text('id').primaryKey(),
+  mixedAt: text('mixed_at').notNull(),
+  document: text('document', { mode: 'json' }).$type<LiquidBatch>().notNull(),
+})
+
+/** What batches are mixed from. */
+export const supplyRows = sqliteTable('supplies', {
+  what: text('what').$type<Ingredient>().primaryKey(),
+  leftMl: real('left_ml').notNull(),
+})

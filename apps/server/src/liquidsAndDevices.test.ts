@@ -1,0 +1,297 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { createServer, type Server } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { bladeLog, forecastNow, infraredNow, learned, liquids, partPlan, roomNow } from '@truelay/contract'
+import pino from 'pino'
+import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { type Database, openDatabase } from './database/openDatabase.ts'
+import { createApp } from './http/app.ts'
+import { openPhotoStore } from './photos/photoStore.ts'
+import { seedDemo } from './seed/seedDemo.ts'
+
+const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+const noon = new Date('2030-05-01T12:00:00.000Z')
+let folder: string
+let database: Database
+let server: Server
+let base: string
+
+beforeEach(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'truelay-'))
+  database = await openDatabase(folder, at('../migrations'))
+  await seedDemo(database, at('../../../demo'), noon)
+  const photos = openPhotoStore(join(folder, 'photos'))
+  server = createApp({ database, photos, log: pino({ level: 'silent' }), now: () => noon }).listen(0, '127.0.0.1')
+  await new Promise((resolve) => server.once('listening', resolve))
+  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`
+})
+afterEach(async () => {
+  await new Promise((resolve) => server.close(resolve))
+  await database.close()
+  rmSync(folder, { recursive: true, force: true })
+})
+
+const get = async (path: string) => {
+  const res = await fetch(base + path)
+  return { status: res.status, body: await res.json() }
+}
+const send = async (method: string, path: string, body: unknown) => {
+  const res = await fetch(base + path, {
+    method,
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  })
+  return { status: res.status, body: await res.json() }
+}
+let serial = 0
+const uuid = () => `00000000-0000-4000-8000-${String(++serial + 1000).padStart(12, '0')}`
+
+const weakTack = (change: object = {}) => ({
+  id: 'batch-a',
+  says: 'weak tack',
+  school: 'weak tack',
+  strength: { alcoholPercent: 10, soapMlPerL: 0 },
+  bottleMl: 1000,
+  leftMl: 500,
+  waterKind: 'distilled',
+  add: [
+    { what: 'water', ml: 429 },
+    { what: 'alcohol stock', ml: 71 },
+  ],
+  personId: 'ines',
+  ...change,
+})
+
+describe('the mixing bench', () => {
+  test('a batch is numbered by its day and taken off the supplies, once', async () => {
+    const before = liquids.parse((await get('/liquids')).body)
+    const mixed = await send('PUT', '/batches/batch-a', weakTack())
+    expect(mixed.status).toBe(200)
+    expect(mixed.body).toMatchObject({ number: '0501-1', leftMl: 500, emptiedAt: null })
+    await send('PUT', '/batches/batch-a', weakTack())
+    const second = await send('PUT', '/batches/batch-b', weakTack({ id: 'batch-b' }))
+    expect(second.body.number).toBe('0501-2')
+    const after = liquids.parse((await get('/liquids')).body)
+    const alcohol = (l: typeof after) => l.supplies.find((s) => s.what === 'alcohol stock')?.leftMl ?? 0
+    expect(alcohol(before) - alcohol(after)).toBeCloseTo(142, 6)
+    expect(after.batches).toHaveLength(before.batches.length + 2)
+  })
+  test('put right, its level noted, emptied: all in its history', async () => {
+    await send('PUT', '/batches/batch-a', weakTack({ strength: { alcoholPercent: 30, soapMlPerL: 0 } }))
+    const right = {
+      what: 'put right',
+      personId: 'tarek',
+      strength: { alcoholPercent: 10, soapMlPerL: 0 },
+      leftMl: 1000,
+      pourOffMl: 167,
+      add: [{ what: 'water', ml: 667 }],
+      says: 'weak tack',
+      school: 'weak tack',
+    }
+    expect((await send('POST', '/batches/batch-a/changes', right)).body.strength.alcoholPercent).toBe(10)
+    await send('POST', '/batches/batch-a/changes', { what: 'level', personId: 'ines', leftMl: 640 })
+    const empty = await send('POST', '/batches/batch-a/changes', { what: 'emptied', personId: 'ines' })
+    expect(empty.body.history.map((h: { what: string }) => h.what)).toEqual(['mixed', 'put right', 'level', 'emptied'])
+    expect(empty.body.emptiedAt).toBe(noon.toISOString())
+    const again = await send('POST', '/batches/batch-a/changes', { what: 'level', personId: 'ines', leftMl: 10 })
+    expect(again.status).toBe(422)
+    expect(again.body.sentence).toContain('emptied already')
+  })
+  test.each([
+    ['more than the bottle holds', weakTack({ leftMl: 1400 }), 'more than the bottle holds'],
+    ['a strength of nonsense', weakTack({ strength: { alcoholPercent: 130, soapMlPerL: 0 } }), 'alcoholPercent'],
+    ['water of no kind', weakTack({ waterKind: 'sea' }), 'waterKind'],
+  ])('%s is refused and changes nothing', async (_, draft, says) => {
+    const before = (await get('/liquids')).body
+    const answer = await send('PUT', '/batches/batch-a', draft)
+    expect(answer.status).toBe(400)
+    expect(JSON.stringify(answer.body)).toContain(says)
+    expect((await get('/liquids')).body).toEqual(before)
+  })
+  test('open jobs say what they still take, from their parts', async () => {
+    const { needs } = liquids.parse((await get('/liquids')).body)
+    const job = needs.find((n) => n.number === '0412')
+    expect(job?.slipMl).toBeGreaterThan(500)
+    expect(job?.needs.map((n) => n.what)).toEqual(expect.arrayContaining(['water', 'alcohol stock', 'soap']))
+  })
+  test('a batch mixed in a fit stands on the bench; what was used of it is learned', async () => {
+    const bundle = (await get('/jobs/0412')).body
+    expect(bundle.parts[0].id).toBe('0412-bonnet')
+    const common = { partId: '0412-bonnet', personId: 'ines' }
+    const square = [
+      [0, 0],
+      [1, 0],
+      [1, 1],
+    ]
+    const planned = { use: 'tack', school: 'weak tack', says: 'weak tack', warnings: [], add: [] }
+    const plan = partPlan.parse({
+      partId: 'p',
+      partName: 'Bonnet',
+      film: { id: 'f', name: 'Film', type: 'paint film', laid: 'wet' },
+      material: 'painted steel',
+      grade: 1,
+      gradeWords: '',
+      schools: [],
+      solutions: [{ ...planned, needMl: 200, batchMl: 250, strength: { alcoholPercent: 10, soapMlPerL: 0 } }],
+      anchors: [],
+      pulls: [],
+      edges: [],
+      checks: [],
+      gapToleranceMm: 0.5,
+      directions: { right: 'r', left: 'l', up: 'u', down: 'd' },
+      drawing: { part: square, holes: [], piece: square, cutOuts: [], edges: [] },
+      steps: [
+        {
+          id: 'mix',
+          phase: 'mix',
+          headline: 'Mix',
+          detail: '',
+          why: '',
+          picture: { film: 'none', marks: [] },
+          inHand: [],
+          people: 1,
+          minutes: 1,
+          cautions: [],
+        },
+      ],
+      minutes: 1,
+    })
+    const mixedId = uuid()
+    const strength = { alcoholPercent: 10, soapMlPerL: 0 }
+    const events = [
+      { ...common, id: uuid(), at: '2030-05-01T09:00:00.000Z', kind: 'fitStarted', plan },
+      {
+        ...common,
+        ...strength,
+        id: mixedId,
+        at: '2030-05-01T09:05:00.000Z',
+        kind: 'batchMixed',
+        stepId: 'mix',
+        batchNumber: '0412.1-1',
+        says: 'weak tack',
+        batchMl: 500,
+      },
+      {
+        ...common,
+        ...strength,
+        id: uuid(),
+        at: '2030-05-01T09:10:00.000Z',
+        kind: 'bottleTaken',
+        stepId: 'mix',
+        use: 'tack',
+        batchId: mixedId,
+        batchNumber: '0412.1-1',
+        says: 'weak tack',
+        asPlanned: true,
+      },
+    ]
+    expect((await send('POST', '/parts/0412-bonnet/fit', events)).status).toBe(200)
+    const shelf = liquids.parse((await get('/liquids')).body)
+    expect(shelf.batches.find((b) => b.id === mixedId)).toMatchObject({ number: '0412.1-1', school: 'weak tack' })
+    expect(shelf.learned).toMatchObject({ factor: 1, uses: 0 })
+    await send('POST', `/batches/${mixedId}/changes`, { what: 'level', personId: 'ines', leftMl: 100 })
+    const { learned: after } = liquids.parse((await get('/liquids')).body)
+    expect(after.uses).toBe(1)
+    expect(after.factor).toBeGreaterThan(1.2)
+  })
+})
+
+describe('devices', () => {
+  let device: Server
+  let address: string
+  let says: (res: import('node:http').ServerResponse) => void
+  beforeEach(async () => {
+    device = createServer((_req, res) => says(res)).listen(0, '127.0.0.1')
+    await new Promise((resolve) => device.once('listening', resolve))
+    address = `http://127.0.0.1:${(device.address() as AddressInfo).port}/`
+    await send('PUT', '/devices', { room: address, infrared: address, forecast: address })
+  })
+  afterEach(async () => {
+    device.closeAllConnections()
+    await new Promise((resolve) => device.close(resolve))
+  })
+  const json = (value: unknown) => (res: import('node:http').ServerResponse) => {
+    res.setHeader('content-type', 'application/json')
+    res.end(JSON.stringify(value))
+  }
+
+  test('a fresh room sensor counts before what was entered', async () => {
+    says = json({ at: noon.toISOString(), temperatureC: 12, humidityPercent: 85 })
+    await send('POST', '/room', { temperatureC: 22, humidityPercent: 50 })
+    const room = roomNow.parse((await get('/room')).body)
+    expect(room.now).toMatchObject({ temperatureC: 12, humidityPercent: 85, source: 'sensor' })
+    expect(room.sensor.state).toBe('fresh')
+  })
+  test.each([
+    ['late', { at: '2030-05-01T07:00:00.000Z', temperatureC: 12, humidityPercent: 85 }, 'late', '5 hours old'],
+    ['nonsense', { at: noon.toISOString(), temperatureC: 850, humidityPercent: 85 }, 'nonsense', 'cannot be'],
+    ['ahead of time', { at: '2030-05-02T12:00:00.000Z', temperatureC: 12, humidityPercent: 85 }, 'nonsense', 'ahead'],
+    ['no measurement', { hello: 1 }, 'nonsense', 'no measurement'],
+  ])('%s: said, and what was entered counts', async (_, answer, state, words) => {
+    says = json(answer)
+    await send('POST', '/room', { temperatureC: 22, humidityPercent: 50 })
+    const room = roomNow.parse((await get('/room')).body)
+    expect(room.now).toMatchObject({ temperatureC: 22, source: 'entered' })
+    expect(room.sensor.state).toBe(state)
+    expect(room.sensor.says).toContain(words)
+  })
+  test('silent: asked for two seconds at most, then said', async () => {
+    says = () => {}
+    const room = roomNow.parse((await get('/room')).body)
+    expect(room).toMatchObject({ now: null, sensor: { state: 'silent', says: 'It does not answer.' } })
+  })
+  test('not JSON, an error, far too much: each said', async () => {
+    says = (res) => res.end('<html>')
+    expect(infraredNow.parse((await get('/infrared')).body).state).toBe('nonsense')
+    says = (res) => res.writeHead(500).end()
+    expect(infraredNow.parse((await get('/infrared')).body).says).toContain('500')
+    says = (res) => res.end(`"${'x'.repeat(300_000)}"`)
+    expect(infraredNow.parse((await get('/infrared')).body).says).toContain('far more')
+  })
+  test('thermometer and forecast', async () => {
+    says = json({ at: noon.toISOString(), surfaceC: 52.5 })
+    expect(infraredNow.parse((await get('/infrared')).body)).toMatchObject({ state: 'fresh', surfaceC: 52.5 })
+    says = json({ issuedAt: noon.toISOString(), hours: [{ at: noon.toISOString(), temperatureC: 9 }] })
+    expect(forecastNow.parse((await get('/forecast')).body).hours).toHaveLength(1)
+    says = json({ issuedAt: noon.toISOString(), hours: [{ at: noon.toISOString(), temperatureC: 900 }] })
+    expect(forecastNow.parse((await get('/forecast')).body)).toMatchObject({ state: 'nonsense', hours: [] })
+  })
+  test('an address that is none is refused; taken away, the device is not connected', async () => {
+    const wrong = await send('PUT', '/devices', { room: 'file:///etc/passwd', infrared: null, forecast: null })
+    expect(wrong.status).toBe(400)
+    await send('PUT', '/devices', { room: null, infrared: null, forecast: null })
+    expect(roomNow.parse((await get('/room')).body).sensor.state).toBe('none')
+  })
+  test('a room of 900 degrees is not entered', async () => {
+    expect((await send('POST', '/room', { temperatureC: 900, humidityPercent: 50 })).status).toBe(400)
+  })
+})
+
+test('the blade book keeps purchases, segments and test cuts, each once', async () => {
+  const entry = { id: uuid(), at: noon.toISOString(), personId: 'bo', kind: 'test cut', felt: 'two thirds' }
+  await send('POST', '/blades', entry)
+  await send('POST', '/blades', entry)
+  const log = bladeLog.parse((await get('/blades')).body)
+  expect(log.map((e) => e.kind)).toEqual(['bought', 'test cut'])
+  expect((await send('POST', '/blades', { ...entry, felt: 'deep' })).status).toBe(400)
+})
+
+test('nothing is learned of waits until somebody answers', async () => {
+  expect(learned.parse((await get('/learned')).body)).toEqual({ waits: [] })
+})
+
+test('no calendar before a part is finished', async () => {
+  const answer = await get('/jobs/0412/edge-looks.ics')
+  expect(answer.status).toBe(422)
+  expect(answer.body.sentence).toContain('No part of job 0412')
+})
+
+test('two settings of a gun cannot have one name', async () => {
+  const gun = { id: 'g', name: 'Gun', spotMm: 110, readings: [], settings: [{ name: '1', outletC: 100 }] }
+  expect((await send('PATCH', '/shop', { guns: [gun] })).status).toBe(200)
+  const twice = { ...gun, settings: [...gun.settings, ...gun.settings] }
+  expect((await send('PATCH', '/shop', { guns: [twice] })).status).toBe(400)
+})

@@ -1,0 +1,35 @@
+import express, { type Express } from 'express'
+import { answerOf, atFirst, type DeviceName, type Knobs, knobs } from './devices.ts'
+import { page } from './page.ts'
+
+const devices: readonly DeviceName[] = ['room', 'infrared', 'forecast']
+
+/** The simulated devices behind one port: each answers at its own address, and `/knobs` sets what they measure. */
+export function createStandIns(now: () => Date = () => new Date()): Express {
+  let set: Knobs = atFirst
+  const app = express()
+  app.disable('x-powered-by')
+  app.use(express.json({ limit: '20kb' }))
+  for (const device of devices)
+    app.get(`/${device}`, (_req, res) => {
+      const answer = answerOf(device, set, now())
+      // A silent device takes the call and never answers.
+      if (answer !== null) res.json(answer)
+    })
+  app.get('/knobs', (_req, res) => {
+    res.json(set)
+  })
+  app.put('/knobs', (req, res) => {
+    const wanted = knobs.partial().safeParse(req.body)
+    if (!wanted.success) {
+      res.status(400).json({ sentence: wanted.error.issues.map((i) => `${i.path.join('.')}: ${i.message}`).join('; ') })
+      return
+    }
+    set = knobs.parse({ ...set, ...wanted.data })
+    res.json(set)
+  })
+  app.get('/', (_req, res) => {
+    res.type('html').send(page)
+  })
+  return app
+}

@@ -1,0 +1,56 @@
+import type { Server } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { afterEach, beforeEach, expect, test } from 'vitest'
+import { createStandIns } from './app.ts'
+
+let server: Server
+let base: string
+const noon = new Date('2030-05-01T12:00:00.000Z')
+
+beforeEach(async () => {
+  server = createStandIns(() => noon).listen(0, '127.0.0.1')
+  await new Promise((resolve) => server.once('listening', resolve))
+  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+})
+afterEach(async () => {
+  server.closeAllConnections()
+  await new Promise((resolve) => server.close(resolve))
+})
+const turn = (set: object) =>
+  fetch(`${base}/knobs`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(set),
+  })
+const read = async (device: string) => (await fetch(`${base}/${device}`)).json()
+
+test('each device measures what its knobs say', async () => {
+  await turn({ room: { temperatureC: 12, humidityPercent: 85, fault: 'none' } })
+  expect(await read('room')).toEqual({ at: noon.toISOString(), temperatureC: 12, humidityPercent: 85 })
+  expect((await read('infrared')).surfaceC).toBe(46)
+  const { hours } = await read('forecast')
+  expect(hours).toHaveLength(96)
+  const temperatures = hours.map((h: { temperatureC: number }) => h.temperatureC)
+  expect(Math.min(...temperatures)).toBeCloseTo(7, 0)
+  expect(Math.max(...temperatures)).toBeCloseTo(14, 0)
+})
+
+test('a late device answers with an old measurement, a wild one with what cannot be', async () => {
+  await turn({ room: { temperatureC: 20, humidityPercent: 50, fault: 'late' } })
+  expect(new Date((await read('room')).at).getTime()).toBeLessThan(noon.getTime() - 3_600_000)
+  await turn({ infrared: { surfaceC: 50, fault: 'nonsense' } })
+  expect((await read('infrared')).surfaceC).toBeGreaterThan(1000)
+})
+
+test('a silent one never answers', async () => {
+  await turn({ room: { temperatureC: 20, humidityPercent: 50, fault: 'silent' } })
+  const answer = fetch(`${base}/room`, { signal: AbortSignal.timeout(400) })
+  await expect(answer).rejects.toThrow(/timeout|aborted/i)
+})
+
+test('a knob that does not exist is refused and changes nothing', async () => {
+  const before = await read('knobs')
+  expect((await turn({ room: { temperatureC: 900, humidityPercent: 50, fault: 'none' } })).status).toBe(400)
+  expect((await turn({ kettle: {} })).status).toBe(400)
+  expect(await read('knobs')).toEqual(before)
+})

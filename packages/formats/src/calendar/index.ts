@@ -1,0 +1,1 @@
+export { type CalendarEntry, writeCalendar } from './writeCalendar.ts'
