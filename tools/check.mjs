@@ -1,7 +1,16 @@
 /** Types, lint, import rules and the order of the layers: `./truelay check`. */
 import { spawnSync } from 'node:child_process'
 
-const projects = ['packages/core', 'packages/contract', 'packages/formats', 'apps/server', 'apps/standins', 'apps/cli', 'apps/web', '.']
+const projects = [
+  'packages/core',
+  'packages/contract',
+  'packages/formats',
+  'apps/server',
+  'apps/standins',
+  'apps/cli',
+  'apps/web',
+  '.',
+]
 const steps = [
   ...projects.map((project) => ({ name: `types of ${project}`, command: ['tsc', '-p', project] })),
   { name: 'lint and format', command: ['biome', 'ci', '--colors=off', '.'] },
