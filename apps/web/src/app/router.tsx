@@ -42,6 +42,18 @@ export const router = createBrowserRouter([
             }),
           },
           {
+            path: 'lay-sheets/:partId/heat',
+            lazy: async () => ({ Component: (await import('../screens/heat/HeatScreen.tsx')).HeatScreen }),
+          },
+          {
+            path: 'lay-sheets/:partId/edges',
+            lazy: async () => ({ Component: (await import('../screens/edges/EdgesScreen.tsx')).EdgesScreen }),
+          },
+          {
+            path: 'waits',
+            lazy: async () => ({ Component: (await import('../screens/waits/WaitsScreen.tsx')).WaitsScreen }),
+          },
+          {
             path: 'record/:partId',
             lazy: async () => ({ Component: (await import('../screens/record/RecordScreen.tsx')).RecordScreen }),
           },
@@ -64,12 +76,24 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../screens/shelf/ImportScreen.tsx')).ImportScreen }),
       },
       {
+        path: 'mixing',
+        lazy: async () => ({ Component: (await import('../screens/mixing/MixingScreen.tsx')).MixingScreen }),
+      },
+      {
+        path: 'shelf/blades',
+        lazy: async () => ({ Component: (await import('../screens/shelf/BladeBookScreen.tsx')).BladeBookScreen }),
+      },
+      {
         path: 'forms',
         lazy: async () => ({ Component: (await import('../screens/forms/FormsScreen.tsx')).FormsScreen }),
       },
       {
         path: 'forms/:formId',
         lazy: async () => ({ Component: (await import('../screens/forms/FormScreen.tsx')).FormScreen }),
+      },
+      {
+        path: 'shop/guns/:gunId',
+        lazy: async () => ({ Component: (await import('../screens/shop/GunScreen.tsx')).GunScreen }),
       },
       { path: 'shop', lazy: async () => ({ Component: (await import('../screens/shop/ShopScreen.tsx')).ShopScreen }) },
       { path: '*', element: <LostScreen /> },

@@ -8,6 +8,7 @@ import { BufferAttribute, BufferGeometry, DoubleSide, Vector3 } from 'three'
 import { inSpace } from './placeOnSurface.ts'
 import { CutLine, type FilmProgress, FilmOnForm } from './FilmOnForm.tsx'
 import { dense } from './dense.ts'
+import { heatColors } from './heatColors.ts'
 import { vertexColors } from './surfaceColors.ts'
 
 export interface FormAnchor {
@@ -26,6 +27,8 @@ interface PartView3DProps {
   readonly onPoint: (place: PlaceOnMesh | null) => void
   /** Relief cuts, from the rim inward on the drawing. */
   readonly cuts?: readonly { readonly along: readonly Vec2[] }[] | undefined
+  /** Where heat goes, 0 to 1 by vertex, drawn in place of the stretch. */
+  readonly heat?: Float64Array | undefined
   /** How far the film lies, while an order is played. */
   readonly progress?: FilmProgress | undefined
 }
@@ -217,7 +220,7 @@ function sizeOf(surface: PartSurface) {
   return { middle, radius: Math.hypot(...low.map((l, k) => ((high[k] ?? 0) - l) / 2)) }
 }
 
-function Surface({ surface, stretch, full, onPoint, progress }: PartView3DProps) {
+function Surface({ surface, stretch, full, onPoint, progress, heat }: PartView3DProps) {
   const geometry = useMemo(() => {
     const { position, triangle } = surface.mesh
     const made = new BufferGeometry()
@@ -227,8 +230,9 @@ function Surface({ surface, stretch, full, onPoint, progress }: PartView3DProps)
     return made
   }, [surface])
   useEffect(() => {
-    geometry.setAttribute('color', new BufferAttribute(vertexColors(surface, stretch, full, liesAfter(progress)), 3))
-  }, [geometry, surface, stretch, full, progress])
+    const colors = heat ? heatColors(heat) : vertexColors(surface, stretch, full, liesAfter(progress))
+    geometry.setAttribute('color', new BufferAttribute(colors, 3))
+  }, [geometry, surface, stretch, full, progress, heat])
   useEffect(() => () => geometry.dispose(), [geometry])
   const point = (event: ThreeEvent<PointerEvent>) => {
     event.stopPropagation()

@@ -60,7 +60,22 @@ const at = encodeURIComponent
 export const api = createApi({
   reducerPath: 'remote',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['Bay', 'Job', 'Fit', 'Record', 'Shop', 'Models', 'WalkRound', 'KitCheck', 'Forms', 'Shelf'],
+  tagTypes: [
+    'Bay',
+    'Job',
+    'Fit',
+    'Record',
+    'Shop',
+    'Models',
+    'WalkRound',
+    'KitCheck',
+    'Forms',
+    'Shelf',
+    'Liquids',
+    'Blades',
+    'Room',
+    'Devices',
+  ],
   endpoints: (build) => ({
     bay: build.query<Bay, void>({ query: () => 'bay', responseSchema: bay, providesTags: ['Bay'] }),
     job: build.query<JobBundle, JobId>({
@@ -197,7 +212,7 @@ export const api = createApi({
     sendFitEvents: build.mutation<FitReceipt, { partId: PartId; events: readonly FitEvent[] }>({
       query: ({ partId, events }) => ({ url: `parts/${at(partId)}/fit`, method: 'POST', body: events }),
       responseSchema: fitReceipt,
-      invalidatesTags: ['Bay', 'Record'],
+      invalidatesTags: ['Bay', 'Record', 'Liquids', 'Blades'],
     }),
     record: build.query<PartRecord, PartId>({
       query: (id) => `parts/${at(id)}/record`,

@@ -1,4 +1,5 @@
 import { dryCheck, type PiecePattern, place } from '@truelay/core/align'
+import { usualGun } from '@truelay/core/heat'
 import { buildSurface, type PartSurface } from '@truelay/core/form'
 import {
   fingerForecast,
@@ -19,8 +20,10 @@ import {
   workedLay,
 } from '@truelay/core/lay'
 import {
+  type HeatCourseOfUse,
+  type HeatUse,
+  heatCourses,
   type PartPlan,
-  type PieceShift,
   placePart,
   orderPractice,
   rehearsalOptions,
@@ -31,7 +34,7 @@ import { barWidthMm, cutSize, enlargePattern, type GrowthByEdge, rollOrPattern }
 import { inWords, showLength, showTemperature, showVolume } from '@truelay/core/units'
 import { expose } from 'comlink'
 import type { DryAnswer } from './dryCheckWork.ts'
-import type { CutsAnswer, FirstAnswer, FullAnswer, OrderAnswer, LayQuestion, ShownLay } from './layWork.ts'
+import type { CutsAnswer, FirstAnswer, FullAnswer, OrderAnswer, LayQuestion, ShownLay, Today } from './layWork.ts'
 
 interface Bench {
   readonly question: LayQuestion
@@ -64,7 +67,7 @@ const layWorker = {
   },
 
   /** Lays it as hands and heat can, places the piece and plans the work. */
-  finish(shift: PieceShift, onProgress: (share: number) => void): Result<FullAnswer> {
+  finish(today: Today, onProgress: (share: number) => void): Result<FullAnswer> {
     if (bench === null) throw new RangeError('finish before begin')
     const { question, surface } = bench
     const { take, warmStretch } = question.film.handling
@@ -78,7 +81,7 @@ const layWorker = {
     }
     const placed = placePart(question.form, surface, worked.value, question.pattern, question.practice, question.found)
     if (!placed.ok) return placed
-    const plan = planFor(bench, shift)
+    const plan = planFor(bench, today)
     if (!plan.ok) return plan
     const { part, spots, rules, registered, pattern } = placed.value
     return done({
@@ -165,10 +168,18 @@ const layWorker = {
     return done({ advice, splits: advice.enough ? [] : splitPart(stage.value).slice(0, 3) })
   },
 
-  /** The plan again, for a piece that was moved. */
-  replan(shift: PieceShift): Result<PartPlan> {
+  /** What the surface does under the gun, for each use of heat. */
+  heatCourses(uses: readonly HeatUse[], { room, gun }: Today): Result<HeatCourseOfUse[]> {
+    if (bench === null) throw new RangeError('heatCourses before begin')
+    const { form, film, practice } = bench.question
+    const outlineOnForm = bench.surface.outline.polygon
+    return heatCourses(uses, { form, film, practice, outlineOnForm, gun: gun ?? usualGun, ambientC: room.temperatureC })
+  },
+
+  /** The plan again, for a piece that was moved, other air or another gun. */
+  replan(today: Today): Result<PartPlan> {
     if (bench === null) throw new RangeError('replan before begin')
-    return planFor(bench, shift)
+    return planFor(bench, today)
   },
 }
 
@@ -181,10 +192,14 @@ function shownLay({ surface, question }: Bench, lay: Lay): ShownLay {
   }
 }
 
-function planFor({ question, surface, natural, worked, rehearsal }: Bench, shift: PieceShift): Result<PartPlan> {
+function planFor({ question, surface, natural, worked, rehearsal }: Bench, today: Today): Result<PartPlan> {
   const { units, order } = question
+  const { shift, room, gun, learned } = today
   return workOutPart({
     ...question,
+    room,
+    gun: gun ?? undefined,
+    learned,
     surface,
     natural,
     worked: worked ?? natural,

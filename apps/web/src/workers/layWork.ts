@@ -11,8 +11,18 @@ import type {
   ReliefAdvice,
   SplitLine,
 } from '@truelay/core/lay'
+import type { CalibratedGun } from '@truelay/core/heat'
 import type { Stock } from '@truelay/core/mix'
-import type { ChosenOrder, FilmDoc, FoundOnPart, PartPlan, PieceShift, RoomClimate, Schools } from '@truelay/core/plan'
+import type {
+  ChosenOrder,
+  FilmDoc,
+  FoundOnPart,
+  LearnedWaits,
+  PartPlan,
+  PieceShift,
+  RoomClimate,
+  Schools,
+} from '@truelay/core/plan'
 import type { Practice } from '@truelay/core/practice'
 import type { UnitChoice } from '@truelay/core/units'
 
@@ -29,7 +39,6 @@ export interface LayQuestion {
   readonly practice: Practice
   readonly units: UnitChoice
   readonly found: readonly FoundOnPart[]
-  readonly room: RoomClimate
   readonly low: boolean
   /** The order that was chosen for it; null = as the usual school says. */
   readonly order: ChosenOrder | null
@@ -80,4 +89,12 @@ export interface OrderAnswer {
   readonly fingers: readonly FingerSpot[]
 }
 
-export type PlanQuestion = { readonly shift: PieceShift }
+/** What a plan hangs on that changes from hour to hour; the lay does not. */
+export interface Today {
+  /** Where the piece is wanted, against where it was registered. */
+  readonly shift: PieceShift
+  readonly room: RoomClimate
+  /** Null = any variable gun. */
+  readonly gun: CalibratedGun | null
+  readonly learned: LearnedWaits
+}

@@ -1,9 +1,9 @@
-import type { PieceShift } from '@truelay/core/plan'
+import type { HeatUse } from '@truelay/core/plan'
 import { failure, type Result, refused } from '@truelay/core/result'
 import type { GrowthByEdge } from '@truelay/core/stock'
 import { proxy, wrap } from 'comlink'
 import type { LayWorker } from './lay.worker.ts'
-import type { LayQuestion } from './layWork.ts'
+import type { LayQuestion, Today } from './layWork.ts'
 import { withProgress } from './withProgress.ts'
 
 /**
@@ -20,14 +20,15 @@ export function openLayWorker() {
   worker.onerror = () => stop(refused(failure('WORKER_LOST', { work: 'lay' })))
   return {
     begin: (question: LayQuestion) => Promise.race([remote.begin(question), stopped]),
-    finish: (shift: PieceShift, onProgress: (share: number) => void) =>
-      withProgress(onProgress, (news) => Promise.race([remote.finish(shift, proxy(news)), stopped])),
+    finish: (today: Today, onProgress: (share: number) => void) =>
+      withProgress(onProgress, (news) => Promise.race([remote.finish(today, proxy(news)), stopped])),
     enlarge: (question: LayQuestion, growth: GrowthByEdge) => Promise.race([remote.enlarge(question, growth), stopped]),
     dryCheck: (question: LayQuestion) => Promise.race([remote.dryCheck(question), stopped]),
     inOrder: (question: LayQuestion) => Promise.race([remote.inOrder(question), stopped]),
     cuts: (question: LayQuestion, limit: number, onProgress: (share: number) => void) =>
       withProgress(onProgress, (news) => Promise.race([remote.cuts(question, limit, proxy(news)), stopped])),
-    replan: (shift: PieceShift) => Promise.race([remote.replan(shift), stopped]),
+    replan: (today: Today) => Promise.race([remote.replan(today), stopped]),
+    heatCourses: (uses: readonly HeatUse[], today: Today) => Promise.race([remote.heatCourses(uses, today), stopped]),
     close() {
       worker.terminate()
       stop(refused(failure('WORK_STOPPED', { work: 'lay' })))

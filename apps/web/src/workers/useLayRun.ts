@@ -1,7 +1,6 @@
-import type { PieceShift } from '@truelay/core/plan'
 import type { AnyFailure } from '@truelay/core/result'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import type { FirstAnswer, FullAnswer, LayQuestion } from './layWork.ts'
+import type { FirstAnswer, FullAnswer, LayQuestion, Today } from './layWork.ts'
 import { type OpenLayWorker, openLayWorker } from './openLayWorker.ts'
 
 /** A lay run: what is known so far. */
@@ -24,7 +23,7 @@ const mostKept = 8
 /** Works out a part in a worker of its own; asking for the same part again is answered at once. */
 export function useLayRun(
   question: LayQuestion | null,
-  shift: PieceShift,
+  today: Today,
 ): {
   run: LayRun
   worker: OpenLayWorker | null
@@ -34,8 +33,8 @@ export function useLayRun(
   const [attempt, setAttempt] = useState(0)
   const key = question === null ? null : JSON.stringify(question)
   const [state, setState] = useState<{ key: string; run: LayRun; worker: OpenLayWorker | null } | null>(null)
-  const shiftAtStart = useRef(shift)
-  shiftAtStart.current = shift
+  const todayAtStart = useRef(today)
+  todayAtStart.current = today
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new attempt is a new run of the same question
   useEffect(() => {
@@ -55,7 +54,7 @@ export function useLayRun(
       const first = await worker.begin(question)
       if (!first.ok) return show({ phase: 'refused', first: null, failure: first.failure })
       show({ phase: 'working', first: first.value, share: 0 })
-      const full = await worker.finish(shiftAtStart.current, (share) =>
+      const full = await worker.finish(todayAtStart.current, (share) =>
         show({ phase: 'working', first: first.value, share }),
       )
       if (!full.ok) return show({ phase: 'refused', first: first.value, failure: full.failure })

@@ -50,6 +50,44 @@ export function gunOn({
   })
 }
 
+/** A use of heat over time, for the chart. */
+export interface HeatCourseOfUse {
+  readonly use: HeatUse
+  readonly leastC: number
+  readonly mostC: number
+  readonly damageC: number
+  readonly timesS: readonly number[]
+  readonly surfaceC: readonly number[]
+  /** Under the film. */
+  readonly underC: readonly number[]
+  /** When the last pass ends. */
+  readonly passesEndS: number
+}
+
+/** The course of each use of heat that a plan names. Can be refused: what `gunOnPart` finds. */
+export function heatCourses(uses: readonly HeatUse[], sources: Parameters<typeof gunOn>[0]): Result<HeatCourseOfUse[]> {
+  const on = gunOn(sources)
+  if (!on.ok) return on
+  const { film, practice } = sources
+  const damageC = damageOf(film, practice)
+  return done(
+    uses.map((use) => {
+      const band = heatBand(use, practice)
+      const answer = heatStep(on.value, { ...band, damageC, pressC: practice.heatPress, cutC: practice.heatCut })
+      const { timesS, surfaceC, underTopC } = answer.outcome
+      return {
+        use,
+        ...band,
+        damageC,
+        timesS,
+        surfaceC,
+        underC: underTopC,
+        passesEndS: answer.outcome.passes * answer.passSeconds,
+      }
+    }),
+  )
+}
+
 /**
  * Each use of heat that this film asks for, with the gun of the shop. Can be refused: what `gunOnPart` finds.
  */

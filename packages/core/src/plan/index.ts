@@ -23,7 +23,7 @@ export type {
   StepPicture,
   StepWait,
 } from './planTypes.ts'
-export { damageOf, gunOn, heatBand } from './heatPlan.ts'
+export { damageOf, gunOn, heatBand, type HeatCourseOfUse, heatCourses } from './heatPlan.ts'
 export { type LearnedWaits, strengthAt } from './waitPlan.ts'
 export { correctionFor, type MeasuredGap, measuredGaps } from './measuredGaps.ts'
 export { orderPractice, rehearsalOptions } from './rehearsalPractice.ts'

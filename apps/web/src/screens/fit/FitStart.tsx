@@ -5,6 +5,8 @@ import { Busy, Failed } from '../../ui/Failed.tsx'
 import { useLayRun } from '../../workers/useLayRun.ts'
 import { NotMeasured } from '../job/NotMeasured.tsx'
 import { useLayQuestion } from '../laySheet/useLayQuestion.ts'
+import { useReplanned } from '../today/useReplanned.ts'
+import { useToday } from '../today/useToday.ts'
 import type { Happened } from './useFit.ts'
 
 interface FitStartProps {
@@ -18,14 +20,16 @@ export function FitStart({ bundle, part, happened }: FitStartProps) {
   const question = useLayQuestion(bundle, part)
   const moved = useAppSelector((state) => state.shift[part.id]?.now)
   const shift = moved ?? part.shift
-  const { run, worker } = useLayRun(question, shift)
+  const today = useToday(bundle, shift)
+  const { run, worker } = useLayRun(question, today)
+  const known = run.phase === 'laid' ? run.full.plan : null
+  const plan = useReplanned(known, worker, today)
   if (question === null) return <NotMeasured part={part} />
   if (run.phase === 'refused') return <Failed sentence={run.failure.sentence} fix={run.failure.fix} />
-  if (run.phase !== 'laid') return <Busy text="Working out the steps" />
-  const { plan } = run.full
+  if (plan === null) return <Busy text="Working out the steps" />
   const first = plan.steps[0]
   const start = () => {
-    void worker?.replan(shift).then((result) => {
+    void worker?.replan(today).then((result) => {
       if (result.ok) happened({ kind: 'fitStarted', plan: partPlan.parse(result.value) })
     })
   }

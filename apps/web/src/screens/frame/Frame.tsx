@@ -1,4 +1,4 @@
-import { Layers, Ruler, Settings, Warehouse } from 'lucide-react'
+import { FlaskConical, Layers, Ruler, Settings, Warehouse } from 'lucide-react'
 import type { ComponentType } from 'react'
 import { NavLink, Outlet } from 'react-router'
 import { useAppSelector } from '../../store/store.ts'
@@ -21,6 +21,7 @@ export function Frame() {
         <Place to="/" end icon={Warehouse} text="Bay" />
         <Place to="/forms" icon={Ruler} text="Forms" />
         <Place to="/shelf" icon={Layers} text="Shelf" />
+        <Place to="/mixing" icon={FlaskConical} text="Mix" />
         <span className="flex-1" />
         {waiting > 0 ? (
           <p role="status" className="label px-1 py-2 text-center text-[13px] leading-tight text-amber">

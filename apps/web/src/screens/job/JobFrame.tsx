@@ -4,7 +4,7 @@ import { useJobQuery } from '../../remote/api.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
-import { Quantity } from '../../ui/Quantity.tsx'
+import { RoomAir } from '../today/RoomAir.tsx'
 
 interface JobContext {
   readonly bundle: JobBundle
@@ -42,17 +42,15 @@ export function JobFrame() {
           <Stage to={`/jobs/${job.id}/walk-round`} text="Walk-round" />
           <Stage to={`/jobs/${job.id}/kit`} text="Kit" />
           <Stage to={`/jobs/${job.id}/lay-sheets/${part.id}`} text="Lay sheet" />
+          <Stage to={`/jobs/${job.id}/waits`} text="Waits" />
           <Stage to={`/jobs/${job.id}/fit/${part.id}`} text="Fit" />
           <Stage to={`/jobs/${job.id}/record/${part.id}`} text="Record" />
         </nav>
-        <p className="label ml-auto flex items-center gap-3 text-[15px] text-quiet">
+        <div className="label ml-auto flex items-center gap-3 text-[15px] text-quiet">
           {job.bay}
-          <span className="font-sans text-[18px] font-bold text-ink">
-            <Quantity temperatureC={job.room.temperatureC} digits={1} />{' '}
-            <span className="pl-1">{job.room.humidityPercent} %</span>
-          </span>
+          <RoomAir job={job} />
           {person?.name}
-        </p>
+        </div>
       </header>
       <Outlet context={{ bundle, part } satisfies JobContext} />
     </div>

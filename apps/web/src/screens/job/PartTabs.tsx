@@ -1,21 +1,34 @@
 import type { JobBundle } from '@truelay/contract'
+import type { ReactNode } from 'react'
 import { NavLink } from 'react-router'
 
 /** The parts of a job, side by side. */
-export function PartTabs({ bundle, stage }: { readonly bundle: JobBundle; readonly stage: 'lay-sheets' | 'record' }) {
+export function PartTabs({
+  bundle,
+  stage,
+  children,
+}: {
+  readonly bundle: JobBundle
+  readonly stage: 'lay-sheets' | 'record'
+  /** At the far end of the row. */
+  readonly children?: ReactNode
+}) {
   return (
-    <nav aria-label="Parts of the job" className="no-print flex overflow-x-auto border-b border-hair bg-bench pl-2.5">
-      {bundle.parts.map((part) => (
-        <NavLink
-          key={part.id}
-          to={`/jobs/${bundle.job.id}/${stage}/${part.id}`}
-          className={({ isActive }) =>
-            `label-strong flex min-h-11 items-center gap-3 whitespace-nowrap border-r border-hair px-4 text-[16px] ${isActive ? 'bg-chalk text-ink' : 'text-quiet hover:text-petrol'}`
-          }
-        >
-          {part.name}
-        </NavLink>
-      ))}
-    </nav>
+    <div className="no-print flex flex-wrap border-b border-hair bg-bench">
+      <nav aria-label="Parts of the job" className="flex min-w-0 overflow-x-auto pl-2.5">
+        {bundle.parts.map((part) => (
+          <NavLink
+            key={part.id}
+            to={`/jobs/${bundle.job.id}/${stage}/${part.id}`}
+            className={({ isActive }) =>
+              `label-strong flex min-h-11 items-center gap-3 whitespace-nowrap border-r border-hair px-4 text-[16px] ${isActive ? 'bg-chalk text-ink' : 'text-quiet hover:text-petrol'}`
+            }
+          >
+            {part.name}
+          </NavLink>
+        ))}
+      </nav>
+      {children}
+    </div>
   )
 }

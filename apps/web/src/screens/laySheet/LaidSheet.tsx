@@ -1,11 +1,11 @@
 import type { JobBundle, Part, Shift } from '@truelay/contract'
 import type { PlaceOnMesh } from '@truelay/core/geometry'
 import type { ReliefCut } from '@truelay/core/lay'
-import type { PartPlan } from '@truelay/core/plan'
-import { useEffect, useState } from 'react'
-import type { FirstAnswer, FullAnswer, LayQuestion } from '../../workers/layWork.ts'
+import { useState } from 'react'
+import type { FirstAnswer, FullAnswer, LayQuestion, Today } from '../../workers/layWork.ts'
 import type { OpenLayWorker } from '../../workers/openLayWorker.ts'
 import { OnThePart, type SheetMode } from './OnThePart.tsx'
+import { useReplanned } from '../today/useReplanned.ts'
 import { SheetNumbers } from './SheetNumbers.tsx'
 import { StepStrip } from './StepStrip.tsx'
 import { TheFlatPiece } from './TheFlatPiece.tsx'
@@ -20,12 +20,13 @@ interface LaidSheetProps {
   readonly full: FullAnswer
   readonly worker: OpenLayWorker | null
   readonly shift: Shift
+  readonly today: Today
 }
 
 /** The whole lay sheet: the part, the flat piece, the numbers that matter, the steps. */
-export function LaidSheet({ bundle, part, question, first, full, worker, shift }: LaidSheetProps) {
+export function LaidSheet({ bundle, part, question, first, full, worker, shift, today }: LaidSheetProps) {
   const [mode, setMode] = useState<SheetMode>('worked')
-  const plan = useReplanned(full.plan, worker, shift)
+  const plan = useReplanned(full.plan, worker, today)
   const [index, setIndex] = useState(0)
   const played = usePlayedOrder(question, plan, index, mode === 'in order')
   const [cuts, setCuts] = useState<readonly ReliefCut[]>([])
@@ -74,23 +75,4 @@ export function LaidSheet({ bundle, part, question, first, full, worker, shift }
       />
     </div>
   )
-}
-
-/** The plan for the piece as it lies now; the last one stays until the new one is there. */
-function useReplanned(before: PartPlan, worker: OpenLayWorker | null, shift: Shift): PartPlan {
-  const [plan, setPlan] = useState(before)
-  useEffect(() => {
-    if (worker === null) return
-    let current = true
-    const timer = setTimeout(() => {
-      void worker.replan(shift).then((result) => {
-        if (current && result.ok) setPlan(result.value)
-      })
-    }, 250)
-    return () => {
-      current = false
-      clearTimeout(timer)
-    }
-  }, [worker, shift])
-  return plan
 }

@@ -7,7 +7,9 @@ import { useLayRun } from '../../workers/useLayRun.ts'
 import { useJobContext } from '../job/JobFrame.tsx'
 import { NotMeasured } from '../job/NotMeasured.tsx'
 import { PartTabs } from '../job/PartTabs.tsx'
+import { useToday } from '../today/useToday.ts'
 import { LaidSheet } from './LaidSheet.tsx'
+import { SheetViews } from './SheetViews.tsx'
 import { OnThePart } from './OnThePart.tsx'
 import { useLayQuestion } from './useLayQuestion.ts'
 
@@ -18,14 +20,17 @@ export function LaySheetScreen() {
   const dispatch = useAppDispatch()
   const moved = useAppSelector((state) => state.shift[part.id]?.now)
   const shift = useMemo(() => moved ?? part.shift, [moved, part.shift])
-  const { run, worker, again } = useLayRun(question, shift)
+  const today = useToday(bundle, shift)
+  const { run, worker, again } = useLayRun(question, today)
   useEffect(() => {
     dispatch(pieceTakenUp({ partId: part.id, shift: part.shift }))
   }, [dispatch, part.id, part.shift])
 
   return (
     <>
-      <PartTabs bundle={bundle} stage="lay-sheets" />
+      <PartTabs bundle={bundle} stage="lay-sheets">
+        <SheetViews jobId={bundle.job.id} partId={part.id} />
+      </PartTabs>
       {question === null ? (
         <NotMeasured part={part} />
       ) : run.phase === 'building' ? (
@@ -64,6 +69,7 @@ export function LaySheetScreen() {
           full={run.full}
           worker={worker}
           shift={shift}
+          today={today}
         />
       )}
     </>

@@ -43,7 +43,6 @@ export function layQuestionOf(
     practice: practiceWith(shop.practice),
     units: shop.units,
     found,
-    room: { temperatureC: job.room.temperatureC, humidityPercent: job.room.humidityPercent },
     low: bodyPlan(job.vehicle.kind).slots.find((s) => s.id === slot)?.low ?? false,
     order: order ?? null,
   }

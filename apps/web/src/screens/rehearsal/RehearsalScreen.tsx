@@ -6,6 +6,7 @@ import { useJobContext } from '../job/JobFrame.tsx'
 import { NotMeasured } from '../job/NotMeasured.tsx'
 import { PartTabs } from '../job/PartTabs.tsx'
 import { layQuestionOf } from '../laySheet/useLayQuestion.ts'
+import { SheetViews } from '../laySheet/SheetViews.tsx'
 import { OrderView } from './OrderView.tsx'
 import { OrdersCompared } from './OrdersCompared.tsx'
 import { Player } from './Player.tsx'
@@ -50,14 +51,18 @@ export function RehearsalScreen() {
   if (asked === null)
     return (
       <>
-        <PartTabs bundle={bundle} stage="lay-sheets" />
+        <PartTabs bundle={bundle} stage="lay-sheets">
+          <SheetViews jobId={bundle.job.id} partId={part.id} />
+        </PartTabs>
         <NotMeasured part={part} />
       </>
     )
   const [a, b] = [known[left] ?? null, known[right] ?? null]
   return (
     <>
-      <PartTabs bundle={bundle} stage="lay-sheets" />
+      <PartTabs bundle={bundle} stage="lay-sheets">
+        <SheetViews jobId={bundle.job.id} partId={part.id} />
+      </PartTabs>
       {failure !== null ? (
         <Failed sentence={failure.sentence} fix={failure.fix} />
       ) : stage === null ? (

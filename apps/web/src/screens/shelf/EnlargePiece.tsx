@@ -38,7 +38,6 @@ export function EnlargePiece({ piece, form, film, shop, enlarged, onEnlarged }: 
         practice: practiceWith(shop.practice),
         units: shop.units,
         found: [],
-        room: { temperatureC: 20, humidityPercent: 50 },
         low: false,
         order: null,
       },

@@ -1,5 +1,5 @@
 import type { Kit, Piece, Shelf } from '@truelay/contract'
-import { FileInput } from 'lucide-react'
+import { FileInput, Slice } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { PieceShape } from '../../drawings/PieceShape.tsx'
@@ -26,6 +26,9 @@ export function ShelfScreen() {
           </p>
         </div>
         <div className="flex flex-wrap gap-3">
+          <Link to="/shelf/blades" className={buttonClass('plain')}>
+            <Slice size={20} /> Blade book
+          </Link>
           <KitImport />
           <Link to="/shelf/import" className={buttonClass('go')}>
             <FileInput size={20} /> Bring in a pattern

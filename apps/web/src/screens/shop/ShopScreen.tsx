@@ -8,6 +8,8 @@ import { Choice } from '../../ui/Choice.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { DeviceList } from './DeviceList.tsx'
+import { Guns } from './Guns.tsx'
 
 /** The shop's settings: units, theme, and every figure of the trade with its range and its reason. */
 export function ShopScreen() {
@@ -98,6 +100,8 @@ function Settings({ shop }: { readonly shop: Shop }) {
           />
         </div>
       </section>
+      <Guns shop={shop} onChange={change} />
+      <DeviceList />
       {groups.map((group) => (
         <section key={group} aria-labelledby={`group-${group}`} className="mt-6 border-t border-hair pt-4">
           <h2 id={`group-${group}`} className="label-strong text-[20px]">

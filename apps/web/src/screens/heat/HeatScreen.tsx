@@ -1,0 +1,64 @@
+import { useMemo, useState } from 'react'
+import type { HeatUse } from '@truelay/core/plan'
+import { useAppSelector } from '../../store/store.ts'
+import { Busy, Failed } from '../../ui/Failed.tsx'
+import { useLayRun } from '../../workers/useLayRun.ts'
+import { useJobContext } from '../job/JobFrame.tsx'
+import { NotMeasured } from '../job/NotMeasured.tsx'
+import { PartTabs } from '../job/PartTabs.tsx'
+import { SheetViews } from '../laySheet/SheetViews.tsx'
+import { useLayQuestion } from '../laySheet/useLayQuestion.ts'
+import { useReplanned } from '../today/useReplanned.ts'
+import { useToday } from '../today/useToday.ts'
+import { HeatOnThePart } from './HeatOnThePart.tsx'
+import { HeatUses } from './HeatUses.tsx'
+import { SurfaceCourse } from './SurfaceCourse.tsx'
+import { useHeatCourses } from './useHeatCourses.ts'
+
+/** How this part is heated: where, how to hold the gun, and what the surface then does. */
+export function HeatScreen() {
+  const { bundle, part } = useJobContext()
+  const question = useLayQuestion(bundle, part)
+  const moved = useAppSelector((state) => state.shift[part.id]?.now)
+  const shift = useMemo(() => moved ?? part.shift, [moved, part.shift])
+  const today = useToday(bundle, shift)
+  const { run, worker } = useLayRun(question, today)
+  const plan = useReplanned(run.phase === 'laid' ? run.full.plan : null, worker, today)
+  const [chosen, setChosen] = useState<HeatUse | null>(null)
+  const heat = useMemo(() => plan?.heat ?? [], [plan])
+  const shown = heat.find((h) => h.use === chosen) ?? heat[0] ?? null
+  const courses = useHeatCourses(worker, run.phase === 'laid', heat, today)
+  return (
+    <>
+      <PartTabs bundle={bundle} stage="lay-sheets">
+        <SheetViews jobId={bundle.job.id} partId={part.id} />
+      </PartTabs>
+      {question === null ? (
+        <NotMeasured part={part} />
+      ) : run.phase === 'refused' ? (
+        <Failed sentence={run.failure.sentence} fix={run.failure.fix} />
+      ) : run.phase !== 'laid' || plan === null ? (
+        <Busy text="Laying the film, then working out the heat" />
+      ) : shown === null ? (
+        <p className="p-6 text-[20px]">
+          This part takes no heat: its lens is damaged, or nothing in it has to be warmed.
+        </p>
+      ) : (
+        <div className="flex-1 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_430px]">
+          <div className="grid min-h-0 min-w-0 grid-rows-[300px_280px] lg:grid-rows-[minmax(0,1fr)_270px]">
+            <HeatOnThePart surface={run.first.surface} form={question.form} heat={shown} />
+            <SurfaceCourse course={courses.find((c) => c.use === shown.use) ?? null} />
+          </div>
+          <HeatUses
+            heat={heat}
+            shown={shown}
+            gun={today.gun}
+            gunId={bundle.shop.guns?.[0]?.id ?? null}
+            film={question.film}
+            onShow={setChosen}
+          />
+        </div>
+      )}
+    </>
+  )
+}

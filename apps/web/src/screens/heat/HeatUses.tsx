@@ -1,0 +1,142 @@
+import type { GunId } from '@truelay/contract'
+import type { CalibratedGun } from '@truelay/core/heat'
+import type { FilmDoc, HeatUse, PlannedHeat } from '@truelay/core/plan'
+import { Link } from 'react-router'
+import { buttonClass } from '../../ui/Button.tsx'
+import { Choice } from '../../ui/Choice.tsx'
+import { Notice } from '../../ui/Notice.tsx'
+import { Quantity } from '../../ui/Quantity.tsx'
+import { secondsWords } from './secondsWords.ts'
+
+export const useWords: Readonly<Record<HeatUse, string>> = {
+  soften: 'Soften',
+  seal: 'Seal',
+  'post-heat': 'Post-heat',
+}
+
+interface HeatUsesProps {
+  readonly heat: readonly PlannedHeat[]
+  readonly shown: PlannedHeat
+  readonly gun: CalibratedGun | null
+  readonly gunId: GunId | null
+  readonly film: FilmDoc
+  readonly onShow: (use: HeatUse) => void
+}
+
+/** One use of heat at a time, in words that are read beside the gun. */
+export function HeatUses({ heat, shown, gun, gunId, film, onShow }: HeatUsesProps) {
+  const sure = gun === null ? null : Math.round(100 * gun.riseSigma)
+  return (
+    <aside className="border-hair bg-paper px-5 py-4 lg:overflow-y-auto lg:border-l">
+      <Choice
+        label="Use of heat"
+        value={shown.use}
+        onChange={onShow}
+        options={heat.map((h) => ({ value: h.use, text: useWords[h.use] }))}
+      />
+      <p className="mt-4 text-[27px] font-bold leading-tight first-letter:uppercase" data-testid="heat-words">
+        {shown.words}
+      </p>
+      <p className="mt-1.5 text-[17px] text-quiet">
+        Strokes of <Quantity lengthMm={shown.strokeMm} digits={0} />, and half a spot past each end: the ends get half
+        as much. Never still.
+      </p>
+      {shown.warning === null ? null : (
+        <div className="mt-3">
+          <Notice look={shown.marginC < 0 ? 'stop' : 'caution'} role="status">
+            {shown.warning}
+          </Notice>
+        </div>
+      )}
+      <dl className="mt-4 grid grid-cols-2 gap-x-6">
+        <Figure label="thermometer right after">
+          <Quantity temperatureC={shown.readingC} />
+        </Figure>
+        <Figure label="room to damage" amber={shown.marginC < 15}>
+          <Quantity temperatureC={shown.marginC} bare /> K
+        </Figure>
+        <Figure label="press after">{secondsWords(shown.coolToPressS)}</Figure>
+        <Figure label="cut after">{secondsWords(shown.coolToCutS)}</Figure>
+      </dl>
+      <p className="mt-2 text-[16px]" data-testid="passes-range">
+        {shown.passesRange[0] === shown.passesRange[1]
+          ? `${shown.passes} passes.`
+          : `Read it after ${shown.passesRange[0]} passes; it may take up to ${shown.passesRange[1]}.`}
+      </p>
+      <section className="mt-4 border-t border-hair pt-3">
+        <h3 className="label text-[15px] text-quiet">Where, the most first</h3>
+        <ul>
+          {shown.zones.slice(0, 6).map((zone) => (
+            <li key={zone.label} className="flex justify-between gap-4 text-[18px]">
+              <span className="first-letter:uppercase">{zone.label}</span>
+              <strong>{Math.round(100 * zone.share)} %</strong>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section className="mt-4 border-t border-hair pt-3 text-[17px] leading-snug">
+        <h3 className="label text-[15px] text-quiet">Without the gun</h3>
+        {shown.steamSeconds === null ? (
+          <p>Steam is not hot enough for this.</p>
+        ) : (
+          <p>
+            Steam, a hand’s breadth away and moving: about <strong>{secondsWords(shown.steamSeconds)}</strong>; wipe it
+            dry at once. Steam scalds: gloves.
+          </p>
+        )}
+        <p className="text-quiet">
+          {shown.use === 'seal'
+            ? 'Or wait: press the edges again over the next two days.'
+            : shown.use === 'soften'
+              ? 'Or wait: film that hangs warm in the room gives a little by itself.'
+              : 'Waiting does not end the film’s memory.'}
+        </p>
+      </section>
+      <section className="mt-4 border-t border-hair pt-3 text-[16px] leading-snug">
+        <h3 className="label text-[15px] text-quiet">The gun</h3>
+        <p>
+          <strong>{shown.gun}</strong>,{' '}
+          {gun === null || gun.readings === 0
+            ? 'never read with a thermometer: its heat may be off by a third.'
+            : `${gun.readings} ${gun.readings === 1 ? 'reading' : 'readings'}: give or take ${sure} %.`}
+        </p>
+        {gunId === null ? (
+          <Link to="/shop" className={`${buttonClass('plain')} mt-2`}>
+            Describe a gun
+          </Link>
+        ) : (
+          <Link to={`/shop/guns/${gunId}`} className={`${buttonClass('plain')} mt-2`}>
+            Read it with the thermometer
+          </Link>
+        )}
+        <p className="mt-3 text-[14px] text-quiet">
+          {film.name}: damage from <Quantity temperatureC={film.damageC} />. Heat in one dimension through film,
+          adhesive and part; its back is taken as insulated, so it may cool faster than this.
+        </p>
+      </section>
+      <div className="mt-3 grid gap-2">
+        <Notice look="caution">
+          Let alcohol flash off first. Keep heat off sensors, airbags and cracked lenses; follow the vehicle maker’s
+          instructions.
+        </Notice>
+      </div>
+    </aside>
+  )
+}
+
+function Figure({
+  label,
+  amber = false,
+  children,
+}: {
+  readonly label: string
+  readonly amber?: boolean
+  readonly children: React.ReactNode
+}) {
+  return (
+    <div className="border-t border-hair py-2">
+      <dt className="label text-[15px] text-quiet">{label}</dt>
+      <dd className={`text-[30px] font-bold leading-none ${amber ? 'text-amber' : ''}`}>{children}</dd>
+    </div>
+  )
+}

@@ -1,0 +1,29 @@
+import type { JobId, PartId } from '@truelay/contract'
+import { NavLink } from 'react-router'
+
+const views = [
+  { path: '', text: 'The lay' },
+  { path: '/rehearsal', text: 'Rehearsal' },
+  { path: '/heat', text: 'Heat' },
+  { path: '/edges', text: 'Edges' },
+] as const
+
+/** The views of one lay sheet. */
+export function SheetViews({ jobId, partId }: { readonly jobId: JobId; readonly partId: PartId }) {
+  return (
+    <nav aria-label="Views of the lay sheet" className="no-print ml-auto flex pr-3">
+      {views.map(({ path, text }) => (
+        <NavLink
+          key={path}
+          end
+          to={`/jobs/${jobId}/lay-sheets/${partId}${path}`}
+          className={({ isActive }) =>
+            `label-strong flex min-h-11 items-center whitespace-nowrap px-3.5 text-[16px] ${isActive ? 'text-petrol underline decoration-2 underline-offset-8' : 'text-quiet hover:text-petrol'}`
+          }
+        >
+          {text}
+        </NavLink>
+      ))}
+    </nav>
+  )
+}

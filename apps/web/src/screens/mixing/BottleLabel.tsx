@@ -1,0 +1,66 @@
+import { bottleLabelOf, type LiquidBatch, type Person } from '@truelay/contract'
+import { strengthWords } from '@truelay/core/mix'
+import { useEffect, useState } from 'react'
+import { Button } from '../../ui/Button.tsx'
+import { Modal } from '../../ui/Modal.tsx'
+import { Quantity } from '../../ui/Quantity.tsx'
+
+interface BottleLabelProps {
+  readonly batch: LiquidBatch
+  readonly people: readonly Person[]
+  readonly keepsDays: number
+  readonly onClose: () => void
+}
+
+/** The label of a bottle: its number large, what is in it, when, by whom, and a code to read. */
+export function BottleLabel({ batch, people, keepsDays, onClose }: BottleLabelProps) {
+  const [code, setCode] = useState<string | null>(null)
+  useEffect(() => {
+    let current = true
+    void import('qrcode').then(async ({ toDataURL }) => {
+      const made = await toDataURL(bottleLabelOf(batch), { margin: 1, errorCorrectionLevel: 'M', scale: 8 })
+      if (current) setCode(made)
+    })
+    return () => {
+      current = false
+    }
+  }, [batch])
+  const mixedAt = new Date(batch.mixedAt)
+  const until = new Date(mixedAt.getTime() + keepsDays * 86_400_000)
+  const day = (date: Date) => date.toLocaleDateString(undefined, { day: 'numeric', month: 'short' })
+  return (
+    <Modal
+      open
+      title={`Label of bottle ${batch.number}`}
+      onClose={onClose}
+      actions={
+        <>
+          <Button look="go" onClick={() => window.print()}>
+            Print
+          </Button>
+          <Button onClick={onClose}>Close</Button>
+        </>
+      }
+    >
+      <div className="mt-5 flex max-w-2xl items-center gap-6 border-2 border-ink p-5">
+        {code === null ? (
+          <span className="size-44 bg-bench" />
+        ) : (
+          <img src={code} alt={`Code of bottle ${batch.number}`} className="size-44" />
+        )}
+        <div>
+          <p className="text-[64px] font-bold leading-none">{batch.number}</p>
+          <p className="mt-2 text-[32px] font-bold leading-tight">{batch.says}</p>
+          <p className="text-[26px]">{strengthWords(batch.strength)}</p>
+          <p className="mt-2 text-[18px]">
+            <Quantity volumeMl={batch.bottleMl} /> bottle, {batch.waterKind} water. Mixed {day(mixedAt)} by{' '}
+            {people.find((p) => p.id === batch.personId)?.name ?? batch.personId}; good until {day(until)}.
+          </p>
+          {batch.strength.alcoholPercent > 0 ? (
+            <p className="mt-1 text-[18px] font-bold">Flammable. Fresh air, no flame, not beside a hot gun.</p>
+          ) : null}
+        </div>
+      </div>
+    </Modal>
+  )
+}

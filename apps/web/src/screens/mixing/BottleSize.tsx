@@ -1,0 +1,32 @@
+import { Choice } from '../../ui/Choice.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+
+const sizes = [250, 500, 1000, 2000] as const
+
+/** How much to mix: a usual bottle, or any volume. */
+export function BottleSize({
+  label,
+  valueMl,
+  onValue,
+}: {
+  readonly label: string
+  readonly valueMl: number
+  readonly onValue: (ml: number) => void
+}) {
+  return (
+    <div>
+      <p className="label pb-1 text-[15px] text-quiet">{label}</p>
+      <div className="flex flex-wrap items-end gap-4">
+        <Choice
+          label={label}
+          value={String(valueMl)}
+          onChange={(size) => onValue(Number(size))}
+          options={sizes.map((ml) => ({ value: String(ml), text: ml >= 1000 ? `${ml / 1000} L` : String(ml) }))}
+        />
+        <div className="w-28">
+          <NumberField label="or" unit="mL" digits={0} value={valueMl} min={10} max={20_000} onCommit={onValue} />
+        </div>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,77 @@
+import type { LiquidBatch, Person, PersonId } from '@truelay/contract'
+import { strengthWords } from '@truelay/core/mix'
+import { Printer } from 'lucide-react'
+import { useChangeBatchMutation } from '../../remote/benchApi.ts'
+import { Button } from '../../ui/Button.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { useNow } from '../../ui/useNow.ts'
+
+interface BottlesHereProps {
+  readonly batches: readonly LiquidBatch[]
+  readonly people: readonly Person[]
+  readonly keepsDays: number
+  readonly personId: PersonId
+  readonly onLabel: (batch: LiquidBatch) => void
+  readonly onTake: (batch: LiquidBatch, way: 'put right' | 'topped up') => void
+}
+
+/** Every bottle that stands in the shop: what is in it, how old, and how much is left. */
+export function BottlesHere({ batches, people, keepsDays, personId, onLabel, onTake }: BottlesHereProps) {
+  const now = useNow(60_000)
+  const [change] = useChangeBatchMutation()
+  return (
+    <section aria-labelledby="bottles-title" className="border-t border-hair px-6 py-5">
+      <h2 id="bottles-title" className="text-[22px] font-bold">
+        Bottles in the shop
+      </h2>
+      {batches.length === 0 ? (
+        <p className="text-[17px]">None is mixed. The first one gets a number and a label.</p>
+      ) : null}
+      <ul>
+        {batches.map((batch) => {
+          const days = Math.floor((now.getTime() - new Date(batch.mixedAt).getTime()) / 86_400_000)
+          const old = days > keepsDays
+          return (
+            <li
+              key={batch.id}
+              aria-label={`Bottle ${batch.number}`}
+              className="grid items-center gap-x-6 gap-y-1 border-t border-hair py-2.5 md:grid-cols-[110px_1fr_150px_auto]"
+            >
+              <strong className="text-[28px] leading-none">{batch.number}</strong>
+              <p className="text-[18px] leading-snug">
+                <strong>{batch.says}</strong>, {strengthWords(batch.strength)}
+                <span className={`block text-[15px] ${old ? 'text-amber' : 'text-quiet'}`}>
+                  mixed {days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`} by{' '}
+                  {people.find((p) => p.id === batch.personId)?.name ?? batch.personId}, {batch.waterKind} water
+                  {old ? `. Older than ${keepsDays} days: mix a fresh one` : ''}
+                </span>
+              </p>
+              <NumberField
+                label="Left in it"
+                unit="mL"
+                digits={0}
+                value={batch.leftMl}
+                min={0}
+                max={batch.bottleMl}
+                onCommit={(leftMl) => void change({ id: batch.id, change: { what: 'level', personId, leftMl } })}
+              />
+              <span className="flex flex-wrap gap-2">
+                <Button onClick={() => onTake(batch, 'topped up')}>Top up</Button>
+                <Button onClick={() => onTake(batch, 'put right')}>Put right</Button>
+                <Button onClick={() => onLabel(batch)} aria-label={`Label of bottle ${batch.number}`} className="!px-3">
+                  <Printer size={20} aria-hidden="true" />
+                </Button>
+                <Button
+                  look="quiet"
+                  onClick={() => void change({ id: batch.id, change: { what: 'emptied', personId } })}
+                >
+                  Emptied
+                </Button>
+              </span>
+            </li>
+          )
+        })}
+      </ul>
+    </section>
+  )
+}

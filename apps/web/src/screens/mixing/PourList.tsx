@@ -1,0 +1,66 @@
+import { type MeasuredBatch, type Measures, pourWords, strengthWords } from '@truelay/core/mix'
+import { Quantity } from '../../ui/Quantity.tsx'
+
+interface PourListProps {
+  readonly title: string
+  readonly measured: MeasuredBatch
+  readonly measures: Measures
+  /** Poured away before anything is added. */
+  readonly pourOffMl?: number
+  /** What is in the bottle afterwards; left out = what was poured. */
+  readonly finalMl?: number
+  /** Left out = that of what was poured. */
+  readonly strength?: MeasuredBatch['strength']
+}
+
+/** What to pour, in the order of pouring, to be read from the sink. */
+export function PourList({ title, measured, measures, pourOffMl = 0, finalMl, strength }: PourListProps) {
+  const pours = measured.pours.filter((pour) => pour.ml > 0)
+  return (
+    <section aria-labelledby="pour-title">
+      <h2 id="pour-title" className="label-strong border-b-2 border-ink pb-1 text-[20px]">
+        {title}
+      </h2>
+      <ol data-testid="pours">
+        {pourOffMl > 0.5 ? (
+          <li className="grid grid-cols-[44px_1fr_auto] items-baseline gap-x-3 border-b border-hair py-2 text-amber">
+            <span className="text-[22px] font-bold">1</span>
+            <span className="text-[24px]">
+              pour away<span className="block text-[16px] text-quiet">mix it well first</span>
+            </span>
+            <strong className="text-[52px] leading-none">
+              <Quantity volumeMl={pourOffMl} unitClass="text-[24px]" />
+            </strong>
+          </li>
+        ) : null}
+        {pours.map((pour, i) => (
+          <li
+            key={pour.what}
+            className="grid grid-cols-[44px_1fr_auto] items-baseline gap-x-3 border-b border-hair py-2"
+          >
+            <span className="text-[22px] font-bold text-quiet">{i + (pourOffMl > 0.5 ? 2 : 1)}</span>
+            <span className="text-[24px]">
+              {pour.what}
+              <span className="block text-[16px] text-quiet">{pourWords(pour, measures)}</span>
+            </span>
+            <strong className="text-[52px] leading-none">
+              <Quantity volumeMl={pour.ml} unitClass="text-[24px]" />
+            </strong>
+          </li>
+        ))}
+        {pours.length === 0 ? <li className="py-3 text-[24px]">Nothing to add.</li> : null}
+      </ol>
+      <p className="flex flex-wrap items-baseline justify-between gap-x-6 pt-2 text-[20px]" data-testid="results">
+        <span>
+          gives <Quantity volumeMl={finalMl ?? measured.totalMl} /> of
+        </span>
+        <strong className="text-[26px]">{strengthWords(strength ?? measured.strength)}</strong>
+      </p>
+      {measured.warnings.map((warning) => (
+        <p key={warning} className="mt-2 border-l-[5px] border-amber bg-amber-tint px-3 py-1.5 text-[16px]">
+          {warning}
+        </p>
+      ))}
+    </section>
+  )
+}

@@ -1,0 +1,168 @@
+import type { LiquidBatch, PersonId } from '@truelay/contract'
+import { type Addition, measureBatch, repairBatch, type Strength, topUp } from '@truelay/core/mix'
+import type { Practice } from '@truelay/core/practice'
+import { failure, type Result, refused } from '@truelay/core/result'
+import { useState } from 'react'
+import { useChangeBatchMutation } from '../../remote/benchApi.ts'
+import { failureOf } from '../../remote/failureOf.ts'
+import { Button } from '../../ui/Button.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { BenchLayout } from './BenchLayout.tsx'
+import { PourList } from './PourList.tsx'
+import { anyBottle, type Present } from './present.ts'
+import { PresentFields } from './PresentFields.tsx'
+import { Refusal } from './Refusal.tsx'
+import { Warnings } from './Warnings.tsx'
+import { firstWish, limitsOf, measuresOf, type Wish, wishedStrength, wishWords } from './wish.ts'
+import { WishFields } from './WishFields.tsx'
+
+interface PutRightProps {
+  /** right = any wrong batch, poured off where it must be; top up = the rest of an old one, filled again. */
+  readonly way: 'put right' | 'topped up'
+  readonly practice: Practice
+  readonly stockPercent: number
+  readonly batches: readonly LiquidBatch[]
+  readonly present: Present
+  readonly onPresent: (present: Present) => void
+  readonly personId: PersonId
+  readonly onDone: (batch: LiquidBatch) => void
+}
+
+interface Cure {
+  readonly pourOffMl: number
+  readonly add: readonly Addition[]
+  readonly finalMl: number
+  readonly warnings: readonly string[]
+}
+
+/** A bottle that is wrong, or nearly empty: what to pour away and what to add, within the bottle. */
+export function PutRight(props: PutRightProps) {
+  const { way, practice, stockPercent, batches, present, onPresent, personId, onDone } = props
+  const [wish, setWish] = useState<Wish>(firstWish)
+  const [finalMl, setFinalMl] = useState<number | null>(null)
+  const [change, { error, isLoading }] = useChangeBatchMutation()
+  const wantedMl = finalMl ?? present.bottleMl
+  const stock = { alcoholPercent: stockPercent }
+  const target = wishedStrength(wish, practice)
+  const cure: Result<Cure> =
+    target === null
+      ? refused(
+          failure('PLAN_SCHOOL_UNFIT', { school: wishWords(wish, practice), why: 'a maker’s fluid is mixed fresh' }),
+        )
+      : way === 'put right'
+        ? repairBatch({ have: present, target, stock, bottleMl: present.bottleMl }, limitsOf(practice))
+        : toppedUp(present, target, stock, wantedMl, practice)
+  const measures = measuresOf(practice)
+  const measured = cure.ok ? measureBatch(cure.value.add, stock, measures) : null
+  const result = cure.ok && measured !== null ? resultOf(present, cure.value, measured.pours, stockPercent) : null
+  const save = () => {
+    if (result === null || measured === null || !cure.ok || present.batchId === null) return
+    void change({
+      id: present.batchId,
+      change: {
+        what: way,
+        personId,
+        strength: result.strength,
+        leftMl: result.volumeMl,
+        pourOffMl: cure.value.pourOffMl,
+        add: measured.pours.map(({ what, ml }) => ({ what, ml })),
+        says: wishWords(wish, practice),
+        school: wish.school === 'own' ? null : wish.school,
+      },
+    })
+      .unwrap()
+      .then(
+        (batch) => {
+          onPresent(anyBottle)
+          onDone(batch)
+        },
+        () => {},
+      )
+  }
+  return (
+    <BenchLayout
+      fields={
+        <>
+          <PresentFields batches={batches} present={present} onPresent={onPresent} />
+          <WishFields wish={wish} practice={practice} onWish={setWish} />
+          {way === 'topped up' ? (
+            <div className="w-40">
+              <NumberField
+                label="Fill it to"
+                unit="mL"
+                digits={0}
+                value={wantedMl}
+                min={10}
+                max={50_000}
+                onCommit={setFinalMl}
+              />
+            </div>
+          ) : null}
+        </>
+      }
+    >
+      {!cure.ok ? (
+        <Refusal failure={cure.failure} />
+      ) : measured === null || result === null ? null : (
+        <>
+          <PourList
+            title={way === 'put right' ? 'To put it right' : 'To fill it again'}
+            measured={measured}
+            measures={measures}
+            pourOffMl={cure.value.pourOffMl}
+            finalMl={result.volumeMl}
+            strength={result.strength}
+          />
+          <Warnings
+            warnings={[
+              ...cure.value.warnings,
+              cure.value.pourOffMl > 0.5
+                ? 'Pour it off into a closed bottle, away from flames; do not tip it into a drain that is not meant for it.'
+                : null,
+            ]}
+          />
+          {error === undefined ? null : <Refusal failure={failureOf(error)} />}
+          {present.batchId === null ? (
+            <p className="mt-4 text-[17px] text-quiet">
+              Choose a bottle with a number, and its label is corrected too.
+            </p>
+          ) : (
+            <Button look="go" className="mt-4 min-h-14 w-full !text-[20px]" onClick={save} disabled={isLoading}>
+              Done: note it on the bottle
+            </Button>
+          )}
+        </>
+      )}
+    </BenchLayout>
+  )
+}
+
+function toppedUp(
+  present: Present,
+  target: Strength,
+  stock: { readonly alcoholPercent: number },
+  finalMl: number,
+  practice: Practice,
+): Result<Cure> {
+  const topped = topUp({ have: present, target, stock, finalMl }, limitsOf(practice))
+  return topped.ok ? { ok: true, value: { ...topped.value, pourOffMl: 0, finalMl } } : topped
+}
+
+/** What results from what can be measured. */
+function resultOf(
+  present: Present,
+  { pourOffMl }: Cure,
+  pours: readonly { readonly what: string; readonly ml: number }[],
+  stockPercent: number,
+): { readonly volumeMl: number; readonly strength: Strength } {
+  const of = (what: string) => pours.reduce((sum, pour) => sum + (pour.what === what ? pour.ml : 0), 0)
+  const keptMl = present.volumeMl - pourOffMl
+  const volumeMl = keptMl + pours.reduce((sum, pour) => sum + pour.ml, 0)
+  return {
+    volumeMl: Math.min(volumeMl, present.bottleMl),
+    strength: {
+      alcoholPercent: (keptMl * present.alcoholPercent + of('alcohol stock') * stockPercent) / volumeMl,
+      soapMlPerL: (keptMl * present.soapMlPerL + 1000 * of('soap')) / volumeMl,
+    },
+  }
+}

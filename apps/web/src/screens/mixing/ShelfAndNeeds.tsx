@@ -1,0 +1,98 @@
+import type { Liquids } from '@truelay/contract'
+import { type Ingredient, outlook } from '@truelay/core/mix'
+import { useSaveSupplyMutation } from '../../remote/benchApi.ts'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { Quantity } from '../../ui/Quantity.tsx'
+
+const names: Record<Ingredient, string> = {
+  water: 'Distilled water',
+  'alcohol stock': 'Alcohol stock',
+  soap: 'Clear shampoo',
+  'activator concentrate': 'Activator concentrate',
+}
+
+/** What is on the shelf, what the open jobs take of it, and what will run out first. */
+export function ShelfAndNeeds({ liquids }: { readonly liquids: Liquids }) {
+  const [save] = useSaveSupplyMutation()
+  const rows = outlook(
+    liquids.supplies,
+    liquids.needs.map(({ number, needs }) => ({ job: number, needs })),
+  )
+  const { learned } = liquids
+  return (
+    <section
+      aria-labelledby="supplies-title"
+      className="grid gap-x-12 gap-y-6 border-t border-hair px-6 py-5 lg:grid-cols-2"
+    >
+      <div>
+        <h2 id="supplies-title" className="text-[22px] font-bold">
+          On the shelf
+        </h2>
+        <ul>
+          {rows.map((row) => (
+            <li
+              key={row.what}
+              aria-label={names[row.what]}
+              className="grid grid-cols-[1fr_140px] items-center gap-x-6 border-t border-hair py-2"
+            >
+              <p className="text-[18px] leading-snug">
+                <strong>{names[row.what]}</strong>
+                <span className={`block text-[16px] ${row.runsOutAt === null ? 'text-quiet' : 'text-amber'}`}>
+                  {row.runsOutAt !== null ? (
+                    <>
+                      runs out at job {row.runsOutAt}: <Quantity volumeMl={-row.afterMl} /> short
+                    </>
+                  ) : row.neededMl > 0 ? (
+                    <>
+                      open jobs take <Quantity volumeMl={row.neededMl} />
+                    </>
+                  ) : (
+                    'no open job takes any'
+                  )}
+                </span>
+              </p>
+              <NumberField
+                label="Left"
+                unit="mL"
+                digits={0}
+                value={row.leftMl}
+                min={0}
+                max={100_000}
+                onCommit={(leftMl) => void save({ what: row.what, leftMl })}
+              />
+            </li>
+          ))}
+        </ul>
+      </div>
+      <div>
+        <h2 className="text-[22px] font-bold">What the open jobs need</h2>
+        <ul>
+          {liquids.needs.map((need) => (
+            <li
+              key={need.jobId}
+              className="flex items-baseline justify-between gap-4 border-t border-hair py-2 text-[18px]"
+            >
+              <span>
+                <strong>{need.number}</strong> {need.vehicle}
+              </span>
+              <span className="whitespace-nowrap">
+                {need.slipMl + need.tackMl < 1 ? (
+                  <span className="text-quiet">laid dry</span>
+                ) : (
+                  <>
+                    slip <Quantity volumeMl={need.slipMl} />, tack <Quantity volumeMl={need.tackMl} />
+                  </>
+                )}
+              </span>
+            </li>
+          ))}
+        </ul>
+        <p className="mt-2 text-[15px] leading-snug text-quiet">
+          {learned.uses === 0
+            ? 'From areas, edges and the shop’s figures. Note what is left in a bottle after a fit, and the app learns what this shop really uses.'
+            : `Learned from ${learned.uses} ${learned.uses === 1 ? 'bottle' : 'bottles'}: this shop uses ${learned.factor.toFixed(2)} times what is worked out, give or take ${Math.round(100 * learned.sigma)} %.`}
+        </p>
+      </div>
+    </section>
+  )
+}

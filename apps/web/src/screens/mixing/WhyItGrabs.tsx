@@ -1,0 +1,149 @@
+import type { Practice } from '@truelay/core/practice'
+import { slideMinutes, whyItGrabs } from '@truelay/core/wait'
+import { useState } from 'react'
+import { useRoomQuery } from '../../remote/airApi.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Choice } from '../../ui/Choice.tsx'
+import { Modal } from '../../ui/Modal.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+
+type Symptom = 'too early' | 'not at all'
+
+/** Why film grabs too early or not at all: strength, soap, temperature and time put together. */
+export function WhyItGrabs({ practice }: { readonly practice: Practice }) {
+  const [open, setOpen] = useState(false)
+  return (
+    <>
+      <Button look="quiet" className="justify-self-start !px-0" onClick={() => setOpen(true)}>
+        It grabs too early, or will not grab
+      </Button>
+      {open ? (
+        <Modal
+          open
+          title="Why it grabs as it does"
+          onClose={() => setOpen(false)}
+          actions={<Button onClick={() => setOpen(false)}>Close</Button>}
+        >
+          <Asking practice={practice} />
+        </Modal>
+      ) : null}
+    </>
+  )
+}
+
+function Asking({ practice }: { readonly practice: Practice }) {
+  const { data } = useRoomQuery()
+  const [symptom, setSymptom] = useState<Symptom>('too early')
+  const [soapMlPerL, setSoap] = useState(practice.lightSlipSoap)
+  const [slipAlcohol, setSlipAlcohol] = useState(0)
+  const [tackAlcoholPercent, setTack] = useState(practice.weakTackAlcohol)
+  const [partC, setPartC] = useState<number | null>(null)
+  const [minutesSinceWet, setMinutes] = useState(0)
+  const [hardWater, setHardWater] = useState(false)
+  const climate = {
+    roomC: data?.now?.temperatureC ?? 20,
+    humidityPercent: data?.now?.humidityPercent ?? 50,
+  }
+  const under = {
+    slip: { alcoholPercent: slipAlcohol, soapMlPerL },
+    tackAlcoholPercent,
+    climate,
+    partC: partC ?? climate.roomC,
+    hardWater,
+    minutesSinceWet,
+  }
+  const advice = whyItGrabs(symptom, under, practice)
+  return (
+    <div className="mt-4 grid gap-6 overflow-y-auto md:grid-cols-[320px_1fr]">
+      <div className="grid content-start gap-4">
+        <Choice
+          label="What it does"
+          value={symptom}
+          onChange={setSymptom}
+          options={[
+            { value: 'too early', text: 'Grabs too early' },
+            { value: 'not at all', text: 'Will not grab' },
+          ]}
+        />
+        <NumberField
+          label="Soap in the slip"
+          unit="mL/L"
+          digits={1}
+          value={soapMlPerL}
+          min={0}
+          max={50}
+          onCommit={setSoap}
+        />
+        <NumberField
+          label="Alcohol in the slip"
+          unit="%"
+          digits={0}
+          value={slipAlcohol}
+          min={0}
+          max={60}
+          onCommit={setSlipAlcohol}
+        />
+        <NumberField
+          label="Alcohol in the tack"
+          unit="%"
+          digits={0}
+          value={tackAlcoholPercent}
+          min={0}
+          max={60}
+          onCommit={setTack}
+        />
+        <NumberField
+          label="Temperature of the part"
+          unit="°C"
+          digits={0}
+          value={partC ?? climate.roomC}
+          min={-10}
+          max={70}
+          onCommit={setPartC}
+        />
+        {symptom === 'too early' ? (
+          <NumberField
+            label="Since it was sprayed"
+            unit="min"
+            digits={0}
+            value={minutesSinceWet}
+            min={0}
+            max={120}
+            onCommit={setMinutes}
+          />
+        ) : null}
+        <Choice
+          label="Water"
+          value={hardWater ? 'hard' : 'soft'}
+          onChange={(value) => setHardWater(value === 'hard')}
+          options={[
+            { value: 'soft', text: 'Distilled or soft' },
+            { value: 'hard', text: 'Hard water' },
+          ]}
+        />
+      </div>
+      <div>
+        <p className="text-[20px]">
+          In this air such film slides for about{' '}
+          <strong className="text-[30px]">{slideMinutes(under, practice).toFixed(0)} min</strong> after it was sprayed.
+        </p>
+        {advice.length === 0 ? (
+          <p className="mt-3 text-[18px]">None of these is far from usual. Look for wax, a coating or dust under it.</p>
+        ) : (
+          <ol className="mt-3">
+            {advice.map(({ cause, change }) => (
+              <li key={cause} className="border-t border-hair py-2.5 text-[20px]">
+                <strong>{cause}</strong>
+                <span className="block text-[18px]">{change}</span>
+              </li>
+            ))}
+          </ol>
+        )}
+        <p className="mt-4 text-[14px] text-quiet">
+          A rule of thumb through the shop’s own times for light slip at 20 °C and 50 %; the strongest cause comes
+          first.
+        </p>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,220 @@
+import { type GunProfile, type GunReadingKept, gunId as gunIdSchema, type Shop } from '@truelay/contract'
+import { calibrated, gunOnPart, heatStep, layersOf } from '@truelay/core/heat'
+import { practiceWith } from '@truelay/core/practice'
+import { Plus, Trash2 } from 'lucide-react'
+import { Link, useParams } from 'react-router'
+import { useChangeShopMutation, useShopQuery } from '../../remote/api.ts'
+import { failureOf } from '../../remote/failureOf.ts'
+import { Button, buttonClass } from '../../ui/Button.tsx'
+import { Busy, Failed } from '../../ui/Failed.tsx'
+import { Field, TextInput } from '../../ui/Field.tsx'
+import { Notice } from '../../ui/Notice.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { Quantity } from '../../ui/Quantity.tsx'
+import { useNow } from '../../ui/useNow.ts'
+import { ageWords } from '../today/ageWords.ts'
+import { ReadGun } from './ReadGun.tsx'
+
+/** One gun: its settings and nozzle, and what the thermometer says about it. */
+export function GunScreen() {
+  const { gunId = '' } = useParams()
+  const { data: shop, error } = useShopQuery()
+  if (shop === undefined)
+    return error === undefined ? <Busy text="Opening the gun" /> : <Failed {...failureOf(error)} />
+  const gun = shop.guns?.find((g) => g.id === gunIdSchema.safeParse(gunId).data)
+  if (gun === undefined)
+    return (
+      <Failed sentence={`There is no gun "${gunId}".`} fix="Choose one on the Shop screen.">
+        <Link to="/shop" className={buttonClass('go')}>
+          To the shop
+        </Link>
+      </Failed>
+    )
+  return <OneGun shop={shop} gun={gun} />
+}
+
+function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }) {
+  const [change, { error }] = useChangeShopMutation()
+  const now = useNow(30_000)
+  const save = (next: GunProfile) => void change({ guns: (shop.guns ?? []).map((g) => (g.id === gun.id ? next : g)) })
+  const known = calibrated(gun)
+  const setting = (i: number, more: Partial<GunProfile['settings'][number]>) =>
+    save({ ...gun, settings: gun.settings.map((s, k) => (k === i ? { ...s, ...more } : s)) })
+  return (
+    <div className="mx-auto max-w-[1200px] px-7 py-6">
+      <p className="label text-[16px]">
+        <Link to="/shop" className="text-petrol underline">
+          Shop
+        </Link>
+      </p>
+      <h1 className="text-[30px] font-bold leading-tight">{gun.name}</h1>
+      {error === undefined ? null : (
+        <Notice look="stop" role="alert">
+          {failureOf(error).sentence} {failureOf(error).fix}
+        </Notice>
+      )}
+      <div className="mt-4 grid gap-x-12 gap-y-6 lg:grid-cols-[1fr_1fr]">
+        <section aria-labelledby="known-title">
+          <h2 id="known-title" className="label-strong border-b-2 border-ink pb-1 text-[20px]">
+            What is known of it
+          </h2>
+          {known.ok ? (
+            <>
+              <p className="mt-2 text-[44px] font-bold leading-none" data-testid="gun-sure">
+                ± {Math.round(100 * known.value.riseSigma)} %
+              </p>
+              <p className="text-[17px]">
+                {known.value.readings === 0
+                  ? 'Never read: what is usual for its type. One reading on a scrap settles most of it.'
+                  : `From ${known.value.readings} ${known.value.readings === 1 ? 'reading' : 'readings'}: its air arrives ${percent(known.value.factors.gas)} the usual heat and hands over ${percent(known.value.factors.h)} as much.`}
+              </p>
+              <Example shop={shop} gun={gun} />
+            </>
+          ) : (
+            <Notice look="stop" role="alert">
+              {known.failure.sentence} {known.failure.fix}
+            </Notice>
+          )}
+          <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-[20px]">Readings</h2>
+          {gun.readings.length === 0 ? <p className="text-[17px] text-quiet">None yet.</p> : null}
+          <ul>
+            {gun.readings.map((r, i) => (
+              <Reading
+                key={r.id}
+                reading={r}
+                residualC={known.ok ? (known.value.residualC[i] ?? null) : null}
+                age={ageWords(r.at, now)}
+                onRemove={() => save({ ...gun, readings: gun.readings.filter((k) => k.id !== r.id) })}
+              />
+            ))}
+          </ul>
+          <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-[20px]">Settings and nozzle</h2>
+          <ul>
+            {gun.settings.map((s, i) => (
+              <li key={s.name} className="grid grid-cols-[1fr_1fr_auto] items-end gap-5 border-b border-hair py-2">
+                <Field label="on the gun">
+                  <TextInput
+                    defaultValue={s.name}
+                    onBlur={(e) => {
+                      if (e.target.value !== '' && e.target.value !== s.name) setting(i, { name: e.target.value })
+                    }}
+                  />
+                </Field>
+                <NumberField
+                  label="air at the nozzle, from its plate"
+                  unit="°C"
+                  digits={0}
+                  value={s.outletC}
+                  min={40}
+                  max={800}
+                  onCommit={(outletC) => setting(i, { outletC })}
+                />
+                <Button
+                  look="quiet"
+                  aria-label={`Take setting ${s.name} away`}
+                  disabled={gun.settings.length === 1}
+                  onClick={() => save({ ...gun, settings: gun.settings.filter((_, k) => k !== i) })}
+                >
+                  <Trash2 size={18} aria-hidden="true" />
+                </Button>
+              </li>
+            ))}
+          </ul>
+          <div className="mt-3 flex flex-wrap items-end gap-6">
+            <Button
+              onClick={() => {
+                const last = gun.settings[gun.settings.length - 1]
+                const name = freeName(gun)
+                save({
+                  ...gun,
+                  settings: [...gun.settings, { name, outletC: Math.min(800, (last?.outletC ?? 100) + 60) }],
+                })
+              }}
+            >
+              <Plus size={18} aria-hidden="true" /> Another setting
+            </Button>
+            <div className="w-44">
+              <NumberField
+                label="spot that it warms"
+                unit="mm"
+                digits={0}
+                value={gun.spotMm}
+                min={20}
+                max={250}
+                onCommit={(spotMm) => save({ ...gun, spotMm })}
+              />
+            </div>
+          </div>
+        </section>
+        <ReadGun shop={shop} gun={gun} onRead={(reading) => save({ ...gun, readings: [...gun.readings, reading] })} />
+      </div>
+    </div>
+  )
+}
+
+const percent = (factor: number) => `${Math.round(100 * factor)} % of`
+
+function freeName({ settings }: GunProfile): string {
+  for (let n = settings.length + 1; ; n++) if (!settings.some((s) => s.name === String(n))) return String(n)
+}
+
+/** What the readings change, on a part that everybody knows. */
+function Example({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }) {
+  const known = calibrated(gun)
+  if (!known.ok) return null
+  const practice = practiceWith(shop.practice)
+  const layers = layersOf({ type: 'paint film', thicknessUm: 180 }, 'painted plastic')
+  const on = gunOnPart(layers, { ...known.value, ambientC: 20, strokeMm: practice.heatStroke })
+  if (!on.ok) return null
+  const answer = heatStep(on.value, {
+    leastC: practice.heatSoften - practice.heatSpread,
+    mostC: practice.heatSoften + practice.heatSpread,
+    damageC: practice.heatDamage,
+    pressC: practice.heatPress,
+    cutC: practice.heatCut,
+  })
+  return (
+    <div className="mt-3 bg-petrol-tint px-4 py-3">
+      <p className="label text-[15px] text-quiet">To soften film on a bumper at 20 °C</p>
+      <p className="text-[22px] font-bold leading-snug first-letter:uppercase" data-testid="gun-words">
+        {answer.words}
+      </p>
+      <p className="text-[16px]" data-testid="gun-passes">
+        {answer.passesRange[0]} to {answer.passesRange[1]} passes
+      </p>
+    </div>
+  )
+}
+
+function Reading({
+  reading,
+  residualC,
+  age,
+  onRemove,
+}: {
+  readonly reading: GunReadingKept
+  readonly residualC: number | null
+  readonly age: string
+  readonly onRemove: () => void
+}) {
+  return (
+    <li className="flex items-center justify-between gap-4 border-b border-hair py-2 text-[17px]">
+      <span>
+        <strong className="text-[22px]">
+          <Quantity temperatureC={reading.surfaceC} />
+        </strong>{' '}
+        after {reading.passes} passes on {reading.material}, setting {reading.setting},{' '}
+        <Quantity lengthMm={reading.distanceMm} digits={0} /> away
+        <span className="block text-[15px] text-quiet">
+          {reading.source}, {age}
+          {residualC === null
+            ? ''
+            : `; the model is ${Math.abs(residualC).toFixed(1)} K ${residualC > 0 ? 'lower' : 'higher'}`}
+        </span>
+      </span>
+      <Button look="quiet" aria-label="Take this reading away" onClick={onRemove}>
+        <Trash2 size={18} aria-hidden="true" />
+      </Button>
+    </li>
+  )
+}

@@ -1,0 +1,63 @@
+import { gunId, type Shop, type ShopChange } from '@truelay/contract'
+import { usualGun } from '@truelay/core/heat'
+import { Plus } from 'lucide-react'
+import { Link } from 'react-router'
+import { Button, buttonClass } from '../../ui/Button.tsx'
+
+interface GunsProps {
+  readonly shop: Shop
+  readonly onChange: (change: ShopChange) => void
+}
+
+/** The guns of the shop; plans count on the first. */
+export function Guns({ shop, onChange }: GunsProps) {
+  const guns = shop.guns ?? []
+  const add = () =>
+    onChange({
+      guns: [
+        ...guns,
+        {
+          id: gunId.parse(`gun-${crypto.randomUUID().slice(0, 8)}`),
+          name: `Gun ${guns.length + 1}`,
+          settings: [...usualGun.gun.settings],
+          spotMm: usualGun.gun.spotMm,
+          readings: [],
+        },
+      ],
+    })
+  return (
+    <section aria-labelledby="guns-title" className="mt-6 border-t border-hair pt-4">
+      <h2 id="guns-title" className="label-strong text-[20px]">
+        Heat guns
+      </h2>
+      <ul>
+        {guns.map((gun, i) => (
+          <li key={gun.id} className="flex flex-wrap items-center gap-3 border-b border-hair py-2 text-[18px]">
+            <Link to={`/shop/guns/${gun.id}`} className="font-bold text-petrol underline">
+              {gun.name}
+            </Link>
+            <span className="text-quiet">
+              {gun.settings.length} settings,{' '}
+              {gun.readings.length === 0
+                ? 'never read with a thermometer'
+                : `${gun.readings.length} ${gun.readings.length === 1 ? 'reading' : 'readings'}`}
+              {i === 0 ? '. Plans count on this one.' : ''}
+            </span>
+            {i === 0 ? null : (
+              <Button
+                look="quiet"
+                className="ml-auto"
+                onClick={() => onChange({ guns: [gun, ...guns.filter((g) => g.id !== gun.id)] })}
+              >
+                Plan with this one
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <button type="button" onClick={add} className={`${buttonClass('plain')} mt-3`}>
+        <Plus size={18} aria-hidden="true" /> Another gun
+      </button>
+    </section>
+  )
+}

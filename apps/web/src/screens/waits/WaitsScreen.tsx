@@ -1,0 +1,142 @@
+import type { JobBundle } from '@truelay/contract'
+import { practiceWith } from '@truelay/core/practice'
+import { dewPointC, type WaitKind, waitNow } from '@truelay/core/wait'
+import { CalendarPlus } from 'lucide-react'
+import { useMemo } from 'react'
+import { useLearnedQuery } from '../../remote/airApi.ts'
+import { useBayQuery } from '../../remote/api.ts'
+import { buttonClass } from '../../ui/Button.tsx'
+import { clockText } from '../../ui/clockText.ts'
+import { Notice } from '../../ui/Notice.tsx'
+import { Quantity } from '../../ui/Quantity.tsx'
+import { useNow } from '../../ui/useNow.ts'
+import { useJobContext } from '../job/JobFrame.tsx'
+import { useAir } from '../today/useAir.ts'
+import { BondCourse } from './BondCourse.tsx'
+import { minutesWords, whenWords } from './minutesWords.ts'
+import { ReleaseAdvice } from './ReleaseAdvice.tsx'
+
+/** What each wait is for, and from when it counts. */
+const rows: readonly { readonly kind: WaitKind; readonly says: string }[] = [
+  { kind: 'initialGrab', says: 'Before heat or a finger comes near the edge.' },
+  { kind: 'beforeWrap', says: 'Before an edge is turned. Or steam it and press with a towel.' },
+  { kind: 'beforeTrim', says: 'Before a wet lens or edge is cut.' },
+  { kind: 'waterLaid', says: 'Lens tint laid on clean water.' },
+  { kind: 'haze', says: 'Small haze and pin-size bubbles are gone; larger pockets want a syringe.' },
+  { kind: 'edgeLook', says: 'Press and look at edges until then.' },
+  { kind: 'beforeWash', says: 'No washing, no solvents until then.' },
+  { kind: 'fullBond', says: 'The adhesive has wetted out.' },
+]
+
+/** The waits of a job in the air of now, as clock times; bond over days; when the vehicle may go out. */
+export function WaitsScreen() {
+  const { bundle } = useJobContext()
+  const { job, shop } = bundle
+  const now = useNow(15_000)
+  const air = useAir(job)
+  const practice = useMemo(() => practiceWith(shop.practice), [shop.practice])
+  const { data: learned } = useLearnedQuery()
+  const climate = { roomC: air.temperatureC, humidityPercent: air.humidityPercent }
+  const tackPercent = practice.weakTackAlcohol
+  const finishedAt = useFinishedAt(bundle) ?? now
+  const dewC = dewPointC(air.temperatureC, Math.max(1, air.humidityPercent))
+  return (
+    <div className="flex-1 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] lg:overflow-auto">
+      <section aria-labelledby="waits-title" className="border-hair px-6 py-4 lg:border-r">
+        <h2 id="waits-title" className="text-[24px] font-bold leading-tight">
+          Waits in this air
+        </h2>
+        <p className="text-[16px] text-quiet">
+          At <Quantity temperatureC={air.temperatureC} digits={1} /> and {Math.round(air.humidityPercent)} %. Water
+          settles on parts colder than <Quantity temperatureC={dewC} />.
+        </p>
+        <ul className="mt-2">
+          {rows.map(({ kind, says }) => {
+            const factor = learned?.waits.find((w) => w.kind === kind)
+            const atEdge = kind === 'initialGrab' || kind === 'beforeWrap' || kind === 'beforeTrim'
+            const wait = waitNow(
+              { kind, ...climate, alcoholPercent: atEdge ? tackPercent : undefined, learned: factor?.factor },
+              practice,
+            )
+            if (!wait.ok)
+              return (
+                <li key={kind}>
+                  <Notice look="stop" role="alert">
+                    {wait.failure.sentence} {wait.failure.fix}
+                  </Notice>
+                </li>
+              )
+            const { label, minutes, usualMinutes } = wait.value
+            const ratio = minutes / usualMinutes
+            return (
+              <li
+                key={kind}
+                data-testid={`wait-${kind}`}
+                className="grid grid-cols-[1fr_auto] items-baseline gap-x-5 border-t border-hair py-2"
+              >
+                <p className="text-[19px] leading-snug">
+                  <strong className="first-letter:uppercase">{label}</strong>
+                  <span className="block text-[15px] text-quiet">
+                    {says}{' '}
+                    {Math.abs(ratio - 1) < 0.04
+                      ? 'As usual.'
+                      : `Usually ${minutesWords(usualMinutes)}; ${ratio > 1 ? `${ratio.toFixed(1)} times as long` : `${Math.round(100 * ratio)} % of it`} now.`}
+                    {factor === undefined
+                      ? ''
+                      : ` Learned from ${factor.answers} ${factor.answers === 1 ? 'answer' : 'answers'}.`}
+                  </span>
+                </p>
+                <p className="text-right">
+                  <strong className={`text-[34px] leading-none ${ratio > 1.5 ? 'text-amber' : ''}`}>
+                    {minutesWords(minutes)}
+                  </strong>
+                  <span className="block text-[15px] text-quiet">
+                    {minutes < 300 ? 'from now ' : ''}
+                    {whenWords(new Date((minutes < 300 ? now : finishedAt).getTime() + minutes * 60_000), now)}
+                  </span>
+                </p>
+              </li>
+            )
+          })}
+        </ul>
+        <p className="mt-3 text-[14px] leading-snug text-quiet">
+          Drying by the air’s room for water (and the vapour of the alcohol), the rest by the adhesive’s creep; through
+          the shop’s own figures at 20 °C and 50 %. A model: press and look before you go on.
+        </p>
+      </section>
+      <div className="min-w-0 px-6 py-4">
+        <ReleaseAdvice job={job} room={climate} finishedAt={finishedAt} practice={practice} />
+        <section aria-labelledby="bond-title" className="mt-5 border-t border-hair pt-4">
+          <h2 id="bond-title" className="text-[24px] font-bold leading-tight">
+            Bond over the days
+          </h2>
+          <div className="h-[230px]">
+            <BondCourse room={climate} practice={practice} />
+          </div>
+        </section>
+        <section aria-labelledby="looks-title" className="mt-4 border-t border-hair pt-4">
+          <h2 id="looks-title" className="text-[24px] font-bold leading-tight">
+            Edge looks
+          </h2>
+          <p className="text-[17px]">
+            Over {Math.round(practice.waitEdgeLook / 60)} hours after each part, until{' '}
+            {clockText(new Date(finishedAt.getTime() + practice.waitEdgeLook * 60_000))} the day after tomorrow.
+          </p>
+          <a href={`/api/jobs/${job.id}/edge-looks.ics`} className={`${buttonClass('plain')} mt-3`} download>
+            <CalendarPlus size={20} aria-hidden="true" /> Into the calendar
+          </a>
+        </section>
+      </div>
+    </div>
+  )
+}
+
+/** When the last part of the job was finished; null while none is. */
+function useFinishedAt({ job }: JobBundle): Date | null {
+  const { data: bay } = useBayQuery()
+  const times = (bay?.jobs.find((j) => j.job.id === job.id)?.parts ?? []).flatMap((p) =>
+    p.finishedAt === null ? [] : [p.finishedAt],
+  )
+  const last = times.sort()[times.length - 1]
+  return useMemo(() => (last === undefined ? null : new Date(last)), [last])
+}
