@@ -26,7 +26,9 @@ interface LineCourseProps {
   /** A band that the line should come into. */
   readonly band?: { readonly from: number; readonly to: number; readonly text: string } | undefined
   /** Levels across. */
-  readonly levels?: readonly { readonly at: number; readonly text: string; readonly color: string }[] | undefined
+  readonly levels?:
+    | readonly { readonly at: number; readonly text: string; readonly color: string; readonly below?: boolean }[]
+    | undefined
   /** Moments down. */
   readonly moments?: readonly { readonly at: number; readonly text: string }[] | undefined
 }
@@ -115,13 +117,13 @@ function optionsOf({ lines, xName, xText, yName, yText, yRange, band, levels = [
                     ...text,
                     color: theme(level.color),
                     formatter: level.text,
-                    position: 'insideEndTop' as const,
+                    position: (level.below ? 'insideEndBottom' : 'insideEndTop') as 'insideEndTop',
                   },
                 })),
                 ...moments.map((moment) => ({
                   xAxis: moment.at,
                   lineStyle: { color: theme('--quiet'), type: 'dotted' as const, width: 1.5 },
-                  label: { ...text, formatter: moment.text, position: 'insideEndTop' as const },
+                  label: { ...text, formatter: moment.text, position: 'end' as const, rotate: 0, distance: 2 },
                 })),
               ],
             },

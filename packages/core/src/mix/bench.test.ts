@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import {
+  bottleInHand,
   closestTo,
   isAlike,
   learnUse,
@@ -130,6 +131,37 @@ describe('topping up', () => {
     const have = { volumeMl: 600, alcoholPercent: 0, soapMlPerL: 0 }
     const topped = topUp({ have, target: { alcoholPercent: 0, soapMlPerL: 0 }, stock: {}, finalMl: 500 })
     expect(topped.ok ? 'fine' : topped.failure.code).toBe('MIX_OVERFULL')
+  })
+})
+
+describe('the bottle in hand', () => {
+  const bottle = (says: string, alcoholPercent: number, soapMlPerL: number) => ({
+    says,
+    strength: { alcoholPercent, soapMlPerL },
+  })
+  const weak = bottle('weak tack', 10, 0)
+  const slip = bottle('light slip', 0, 1.3)
+  test('the planned one, or one close to it, is taken without a word', () => {
+    expect(bottleInHand(weak, weak, false)).toEqual({ asPlanned: true, warning: null, never: false })
+    expect(bottleInHand(bottle('weak tack', 11, 0), weak, true).asPlanned).toBe(true)
+  })
+  test.each([
+    ['strong for weak', bottle('strong tack', 17.5, 0), weak, 'grabs sooner'],
+    ['slip for tack', slip, weak, 'does not flush'],
+    ['tack for slip', weak, slip, 'Less soap'],
+    ['heavy for light', bottle('heavy slip', 0, 8), slip, 'slides longer'],
+  ])('%s: says what it is, what was planned, and what comes of it', (_, taken, planned, says) => {
+    const verdict = bottleInHand(taken, planned, true)
+    expect(verdict.asPlanned).toBe(false)
+    expect(verdict.warning).toContain(`This is ${taken.says}`)
+    expect(verdict.warning).toContain(`planned is ${planned.says}`)
+    expect(verdict.warning).toContain(says)
+  })
+  test('strong alcohol never on a lens, even where it was planned', () => {
+    const strong = bottle('own', 30, 0)
+    expect(bottleInHand(strong, weak, false)).toMatchObject({ never: true, asPlanned: false })
+    expect(bottleInHand(strong, strong, false).warning).toContain('crazes')
+    expect(bottleInHand(strong, weak, true).never).toBe(false)
   })
 })
 

@@ -26,3 +26,4 @@ export { type Demand, type LearnedUse, learnUse, type Outlook, outlook } from '.
 export { type TopUpRequest, topUp } from './topUp.ts'
 export { type WaterKind, waterKinds, waterWarning } from './water.ts'
 export { closestTo, isAlike, type PutIn, strengthDistance, type WhatItIs, whatIsIt } from './whatIsIt.ts'
+export { type BottleVerdict, bottleInHand } from './bottleInHand.ts'

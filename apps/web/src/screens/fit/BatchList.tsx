@@ -1,9 +1,16 @@
 import { strengthWords } from '@truelay/core/mix'
 import type { PlannedBatch } from '@truelay/core/plan'
 import { Quantity } from '../../ui/Quantity.tsx'
+import type { StandIn } from './useStandIns.ts'
 
-/** What to pour, in the order of pouring, big. */
-export function BatchList({ batches }: { readonly batches: readonly PlannedBatch[] }) {
+interface BatchListProps {
+  readonly batches: readonly PlannedBatch[]
+  /** Bottles of the shop that may stand in, by use. */
+  readonly standIns?: ReadonlyMap<string, StandIn> | undefined
+}
+
+/** What to pour, in the order of pouring, big; or the bottle that is there already. */
+export function BatchList({ batches, standIns }: BatchListProps) {
   return (
     <div className="mt-4 grid gap-4">
       {batches.map((batch) => (
@@ -12,7 +19,8 @@ export function BatchList({ batches }: { readonly batches: readonly PlannedBatch
             {batch.says}, <Quantity volumeMl={batch.batchMl} />{' '}
             <span className="text-quiet">{strengthWords(batch.strength)}</span>
           </h3>
-          <ol>
+          <StandInBottle standIn={standIns?.get(batch.use)} />
+          <ol className={standIns?.get(batch.use)?.taken === true ? 'opacity-50' : ''}>
             {batch.add.map((addition) => (
               <li
                 key={addition.what}
@@ -28,5 +36,23 @@ export function BatchList({ batches }: { readonly batches: readonly PlannedBatch
         </section>
       ))}
     </div>
+  )
+}
+
+function StandInBottle({ standIn }: { readonly standIn: StandIn | undefined }) {
+  if (standIn === undefined) return null
+  const { bottle, taken, onTake } = standIn
+  return (
+    <label className="mt-1 flex min-h-14 items-center gap-3 bg-petrol-tint px-3 text-[20px]">
+      <input
+        type="checkbox"
+        checked={taken}
+        onChange={(event) => onTake(event.target.checked)}
+        className="size-7 accent-[var(--petrol)]"
+      />
+      <span>
+        Take bottle <strong>{bottle.number}</strong> instead, <Quantity volumeMl={bottle.leftMl} /> left
+      </span>
+    </label>
   )
 }

@@ -1,23 +1,31 @@
-import { type JobBundle, type Part, runningWait } from '@truelay/contract'
+import type { JobBundle, Part } from '@truelay/contract'
 import { inWords, showLength } from '@truelay/core/units'
 import { X } from 'lucide-react'
-import { useCallback, useEffect, useMemo, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { BottleDrawing } from '../../drawings/BottleDrawing.tsx'
 import { StepDrawing } from '../../drawings/StepDrawing.tsx'
 import { useNow } from '../../ui/useNow.ts'
 import { useUnits } from '../../ui/units.ts'
+import { RoomAir } from '../today/RoomAir.tsx'
 import { BatchList } from './BatchList.tsx'
+import { BladeInHand } from './BladeInHand.tsx'
+import { BottleInHand } from './BottleInHand.tsx'
+import { bottleTaken } from './bottleTaken.ts'
 import { Clocks } from './Clocks.tsx'
 import type { Fitting } from './fitting.ts'
 import { GapEntry } from './GapEntry.tsx'
 import { type GapDrafts, readGaps } from './readGaps.ts'
+import { HeatHow } from './HeatHow.tsx'
 import { readingsShown } from './readingsShown.ts'
 import { SomethingWrong } from './SomethingWrong.tsx'
 import { Targets } from './Targets.tsx'
 import type { Happened } from './useFit.ts'
 import { useAspect } from './useAspect.ts'
+import { useStandIns } from './useStandIns.ts'
+import { useWaits } from './useWaits.ts'
 import { WaitView } from './WaitView.tsx'
+import { WasItReady } from './WasItReady.tsx'
 
 interface FitRunProps {
   readonly bundle: JobBundle
@@ -38,8 +46,10 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
   const { plan } = state
   const index = state.done.length
   const step = plan.steps[index]
-  const wait = runningWait(state)
-  const waiting = wait !== null && wait.until > now
+  const { air, wait, waiting, setFor, answer, readyEarly, asks, usualMinutes } = useWaits(bundle, state, now, happened)
+  const [fresh, setFresh] = useState(true)
+  const standIns = useStandIns(bundle, plan.solutions)
+  const heat = step?.heat === undefined ? undefined : plan.heat?.find((h) => h.use === step.heat)
   const [gaps, setGaps] = useState<GapDrafts>({})
   const [gapProblem, setGapProblem] = useState<string | null>(null)
   const rounds = state.gapRounds.filter((r) => r.stepId === step?.id)
@@ -50,7 +60,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
   const measuring = step?.records === 'gaps' && !waiting
   const typed = Object.values(gaps).some((text) => text.trim() !== '')
   const answering = measuring && (typed || lastRound === undefined)
-  const done = useCallback(() => {
+  const done = () => {
     if (step === undefined || waiting) return
     if (answering) {
       const round = readGaps(plan, gaps, units)
@@ -60,35 +70,41 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
       setGaps({})
       return
     }
-    const batches = step.records === 'batches' ? plan.solutions : []
+    const liquids = step.records === 'batches' ? plan.solutions : []
+    const batches = liquids.filter((s) => standIns.get(s.use)?.taken !== true)
+    const bottles = liquids.flatMap((s) => {
+      const standIn = standIns.get(s.use)
+      return standIn?.taken === true ? [bottleTaken(step.id, s.use, standIn.bottle, true)] : []
+    })
+    const place = bundle.parts.findIndex((p) => p.id === part.id) + 1
     happened(
       ...batches.map((batch, i) => ({
         kind: 'batchMixed' as const,
         stepId: step.id,
-        batchNumber: `${bundle.job.number}-${state.batches.length + i + 1}`,
+        batchNumber: `${bundle.job.number}.${place}-${state.batches.length + i + 1}`,
         says: batch.says,
         batchMl: batch.batchMl,
         alcoholPercent: batch.strength.alcoholPercent,
         soapMlPerL: batch.strength.soapMlPerL,
+        add: batch.add.map(({ what, ml }) => ({ what, ml })),
       })),
+      ...bottles,
+      ...(step.records === 'blade'
+        ? [{ kind: 'bladeUsed' as const, stepId: step.id, fresh, cutMm: step.cutMm ?? 0 }]
+        : []),
       { kind: 'stepDone', stepId: step.id },
+      ...setFor(index),
     )
     setNoted(null)
-  }, [step, waiting, answering, gaps, units, plan, bundle, state.batches.length, happened])
-  const readyEarly = () => {
-    const previous = plan.steps[index - 1]
-    if (step === undefined || wait === null || previous === undefined) return
-    happened({
-      kind: 'waitEnded',
-      stepId: previous.id,
-      earlySeconds: Math.max(0, Math.round((wait.until.getTime() - Date.now()) / 1000)),
-    })
+    setFresh(true)
   }
   const back = useCallback(() => {
     const last = state.done[state.done.length - 1]
     if (last !== undefined) happened({ kind: 'stepReopened', stepId: last.stepId })
   }, [state.done, happened])
 
+  const latest = useRef(done)
+  latest.current = done
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (wrong || event.repeat) return
@@ -97,7 +113,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
       if (event.key === ' ' && onControl) return
       if (event.key === ' ' || event.key === 'PageDown') {
         event.preventDefault()
-        done()
+        latest.current()
       }
       if (event.key === 'PageUp') {
         event.preventDefault()
@@ -106,7 +122,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
-  }, [done, back, wrong])
+  }, [back, wrong])
 
   const readings = useMemo(() => readingsShown(plan, lastRound?.readings, length), [plan, lastRound, length])
   if (step === undefined) return null
@@ -124,7 +140,10 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
         <p className="label min-w-0 truncate text-[19px] text-quiet">
           {bundle.job.vehicle.model}, {bundle.job.vehicle.plate}
         </p>
-        <p className="label ml-auto whitespace-nowrap text-[20px]">
+        <div className="label ml-auto">
+          <RoomAir job={bundle.job} />
+        </div>
+        <p className="label whitespace-nowrap text-[20px]">
           {unsent > 0 ? (
             <span className={away ? 'pr-4 text-amber' : 'pr-4 text-quiet'}>
               {away ? `server away, ${unsent} kept here` : 'storing'}
@@ -143,18 +162,41 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
           The server does not take the last steps: {refusal} They stay on this tablet; tell the shop lead.
         </p>
       )}
-      {waiting ? (
-        <WaitView wait={wait} now={now} then={step.headline} onReady={readyEarly} />
+      {waiting && wait !== null ? (
+        <WaitView
+          wait={wait}
+          now={now}
+          then={step.headline}
+          air={air}
+          usualMinutes={usualMinutes}
+          onReady={readyEarly}
+        />
       ) : (
         <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
           <div className="flex min-h-0 flex-col overflow-y-auto px-7 pt-4 lg:pb-4">
+            {asks === null ? null : <WasItReady {...asks} onAnswer={(ready) => answer(ready, asks.minutes)} />}
             <h2
               className={`font-bold leading-[1.08] ${measuring ? 'text-[34px] portrait:text-[40px]' : 'text-[44px] portrait:text-[50px]'}`}
               data-testid="headline"
             >
               {step.headline}
             </h2>
-            {measuring ? null : <p className="mt-3 text-[25px] leading-snug">{step.detail}</p>}
+            {measuring || step.records === 'batches' ? null : (
+              <p className="mt-3 text-[25px] leading-snug">{step.detail}</p>
+            )}
+            {step.records === 'batches' ? <BatchList batches={plan.solutions} standIns={standIns} /> : null}
+            {heat === undefined ? null : <HeatHow heat={heat} />}
+            {step.uses === undefined ? null : (
+              <BottleInHand
+                key={step.id}
+                bundle={bundle}
+                state={state}
+                stepId={step.id}
+                use={step.uses}
+                happened={happened}
+              />
+            )}
+            {step.records === 'blade' ? <BladeInHand fresh={fresh} cutMm={step.cutMm ?? 0} onFresh={setFresh} /> : null}
             {step.because === undefined ? null : (
               <p className="mt-3 border-l-[5px] border-amber pl-3 text-[20px] leading-snug">{step.because}</p>
             )}
@@ -169,7 +211,6 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
                 {caution}
               </p>
             ))}
-            {step.records === 'batches' ? <BatchList batches={plan.solutions} /> : null}
             {measuring ? (
               <GapEntry
                 plan={plan}

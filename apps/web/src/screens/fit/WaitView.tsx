@@ -1,14 +1,19 @@
+import { Quantity } from '../../ui/Quantity.tsx'
+import type { Air } from '../today/useAir.ts'
 import { clockText, countText } from '../../ui/clockText.ts'
 
 interface WaitViewProps {
   readonly wait: { readonly label: string; readonly from: Date; readonly until: Date }
   readonly now: Date
   readonly then: string
+  readonly air: Air
+  /** At ordinary room temperature; null where the wait does not hang on the air. */
+  readonly usualMinutes: number | null
   readonly onReady: () => void
 }
 
 /** A wait that counts down, and what comes after it. */
-export function WaitView({ wait, now, then, onReady }: WaitViewProps) {
+export function WaitView({ wait, now, then, air, usualMinutes, onReady }: WaitViewProps) {
   const whole = wait.until.getTime() - wait.from.getTime()
   const left = Math.max(0, wait.until.getTime() - now.getTime())
   return (
@@ -24,7 +29,14 @@ export function WaitView({ wait, now, then, onReady }: WaitViewProps) {
         Ready at <strong>{clockText(wait.until)}</strong>, then: {then}
       </p>
       <p className="text-[20px] text-quiet">
-        At ordinary room temperature. Cold or damp air makes it longer: test an edge before you go on.
+        {usualMinutes === null ? (
+          'Test it before you go on.'
+        ) : (
+          <>
+            At <Quantity temperatureC={air.temperatureC} /> and {Math.round(air.humidityPercent)} %: {minutes(whole)}{' '}
+            min in place of {Math.round(usualMinutes)}. A model: test an edge before you go on.
+          </>
+        )}
       </p>
       <button
         type="button"
@@ -36,3 +48,5 @@ export function WaitView({ wait, now, then, onReady }: WaitViewProps) {
     </section>
   )
 }
+
+const minutes = (ms: number) => Math.round(ms / 60_000)

@@ -34,7 +34,7 @@ export function SurfaceCourse({ course }: { readonly course: HeatCourseOfUse | n
       },
       levels: [{ at: shown(course.damageC), text: `damage from ${text(course.damageC)}`, color: '--stop' }],
       moments: [{ at: course.passesEndS, text: 'last pass' }],
-      range: [shown(10), shown(Math.max(course.damageC + 10, Math.max(...course.surfaceC) + 5))] as const,
+      range: [shown(0), shown(Math.max(course.damageC + 10, Math.max(...course.surfaceC) + 5))] as const,
       unit: units.temperature === 'C' ? '°C' : '°F',
     }
   }, [course, units.temperature])

@@ -28,7 +28,7 @@ export function JobFrame() {
   const person = bundle.people.find((p) => p.id === job.personId)
   return (
     <div className="flex min-h-full flex-col lg:h-full lg:min-h-[700px] print:min-h-0">
-      <header className="no-print flex flex-wrap items-stretch gap-x-8 border-b border-hair bg-paper px-5">
+      <header className="no-print flex flex-wrap items-stretch gap-x-5 border-b border-hair bg-paper px-5">
         <div className="py-1.5">
           <p className="label text-[14px] text-quiet">
             Job {job.number}, {job.customer}, {job.vehicle.plate}
@@ -62,7 +62,7 @@ function Stage({ to, text }: { readonly to: string; readonly text: string }) {
     <NavLink
       to={to}
       className={({ isActive }) =>
-        `label-strong flex min-h-13 items-center border-b-4 px-3.5 text-[18px] ${isActive ? 'border-petrol text-petrol' : 'border-transparent text-quiet hover:text-petrol'}`
+        `label-strong flex min-h-13 items-center border-b-4 px-3 text-[18px] ${isActive ? 'border-petrol text-petrol' : 'border-transparent text-quiet hover:text-petrol'}`
       }
     >
       {text}

@@ -1,5 +1,6 @@
 import type { LiquidBatch, Person, PersonId } from '@truelay/contract'
 import { strengthWords } from '@truelay/core/mix'
+import { differenceInCalendarDays } from 'date-fns'
 import { Printer } from 'lucide-react'
 import { useChangeBatchMutation } from '../../remote/benchApi.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -29,7 +30,7 @@ export function BottlesHere({ batches, people, keepsDays, personId, onLabel, onT
       ) : null}
       <ul>
         {batches.map((batch) => {
-          const days = Math.floor((now.getTime() - new Date(batch.mixedAt).getTime()) / 86_400_000)
+          const days = differenceInCalendarDays(now, new Date(batch.mixedAt))
           const old = days > keepsDays
           return (
             <li

@@ -12,7 +12,7 @@ import { BottleSize } from './BottleSize.tsx'
 import { PourList } from './PourList.tsx'
 import { Refusal } from './Refusal.tsx'
 import { Warnings } from './Warnings.tsx'
-import { firstWish, freshBatch, limitsOf, measuresOf, type Wish, wishWords } from './wish.ts'
+import { firstWish, freshBatch, measuresOf, type Wish, wishWords } from './wish.ts'
 import { WishFields } from './WishFields.tsx'
 import { WhyItGrabs } from './WhyItGrabs.tsx'
 
@@ -61,7 +61,7 @@ export function MixFresh({ practice, stockPercent, onStock, personId, onMixed }:
           <BottleSize label="How much, mL" valueMl={batchMl} onValue={setBatchMl} />
           <div className="w-56">
             <NumberField
-              label={`Alcohol stock on the shelf (lens limit ${limitsOf(practice).lensAlcoholPercent} %)`}
+              label="Alcohol stock on the shelf"
               unit="%"
               digits={0}
               value={stockPercent}

@@ -17,7 +17,7 @@ import { ageWords } from './ageWords.ts'
 const sourceWords: Record<Air['source'], string> = {
   sensor: 'sensor',
   entered: 'entered',
-  job: 'as noted with the job',
+  job: 'noted with the job',
 }
 
 /** The air in the room, where it comes from and how old it is; a press enters it by hand. */
@@ -35,14 +35,18 @@ export function RoomAir({ job }: { readonly job: Pick<JobBundle['job'], 'room' |
         aria-label={`Room air: ${Math.round(air.temperatureC * 10) / 10} °C, ${Math.round(air.humidityPercent)} %, ${sourceWords[air.source]}. Change it.`}
       >
         <Thermometer size={20} className={trouble ? 'text-amber' : 'text-petrol'} aria-hidden="true" />
-        <span className="whitespace-nowrap font-sans text-[18px] font-bold text-ink">
-          <Quantity temperatureC={air.temperatureC} digits={1} />{' '}
-          <span className="pl-1">{Math.round(air.humidityPercent)} %</span>
-        </span>
-        <span className={`text-[14px] leading-tight ${trouble ? 'text-amber' : 'text-quiet'}`}>
-          {trouble ? `sensor ${stateWords[air.sensor?.state ?? 'none']}, ` : ''}
-          {sourceWords[air.source]}
-          {air.source === 'job' ? '' : `, ${ageWords(air.at, now)}`}
+        <span className="leading-tight">
+          <span className="block whitespace-nowrap font-sans text-[17px] font-bold text-ink">
+            <Quantity temperatureC={air.temperatureC} digits={1} />{' '}
+            <span className="pl-1">{Math.round(air.humidityPercent)} %</span>
+          </span>
+          <span
+            className={`block whitespace-nowrap text-[13px] leading-tight ${trouble ? 'text-amber' : 'text-quiet'}`}
+          >
+            {trouble ? `sensor ${stateWords[air.sensor?.state ?? 'none']}, ` : ''}
+            {sourceWords[air.source]}
+            {air.source === 'job' ? '' : `, ${ageWords(air.at, now)}`}
+          </span>
         </span>
       </button>
       {open ? <EnterAir air={air} now={now} onClose={() => setOpen(false)} /> : null}

@@ -22,7 +22,7 @@ export function BondCourse({ room, practice }: { readonly room: Climate; readonl
         { name: 'this air', points: course({ roomC, humidityPercent }), color: '--petrol' },
         { name: 'ordinary air', points: course(usual), color: '--quiet', dashed: true },
       ],
-      levels: [{ at: 95, text: 'full bond, 95 %', color: '--good' }],
+      levels: [{ at: 95, text: 'full bond, 95 %', color: '--good', below: true }],
     }
   }, [roomC, humidityPercent, practice])
   return (

@@ -47,7 +47,8 @@ export function ReleaseAdvice({ job, room, finishedAt, practice }: ReleaseAdvice
             {whenWords(release.value.at, now)}
           </p>
           <p className="mt-1.5 text-[19px] leading-snug">
-            <strong className="first-letter:uppercase">{release.value.kind}</strong>. {release.value.because}
+            <strong className="inline-block first-letter:uppercase">{release.value.kind}</strong>.{' '}
+            {release.value.because}
           </p>
           {release.value.at > dueAt ? (
             <div className="mt-2">

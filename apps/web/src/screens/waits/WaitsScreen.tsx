@@ -6,7 +6,6 @@ import { useMemo } from 'react'
 import { useLearnedQuery } from '../../remote/airApi.ts'
 import { useBayQuery } from '../../remote/api.ts'
 import { buttonClass } from '../../ui/Button.tsx'
-import { clockText } from '../../ui/clockText.ts'
 import { Notice } from '../../ui/Notice.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { useNow } from '../../ui/useNow.ts'
@@ -75,7 +74,7 @@ export function WaitsScreen() {
                 className="grid grid-cols-[1fr_auto] items-baseline gap-x-5 border-t border-hair py-2"
               >
                 <p className="text-[19px] leading-snug">
-                  <strong className="first-letter:uppercase">{label}</strong>
+                  <strong className="block first-letter:uppercase">{label}</strong>
                   <span className="block text-[15px] text-quiet">
                     {says}{' '}
                     {Math.abs(ratio - 1) < 0.04
@@ -119,8 +118,8 @@ export function WaitsScreen() {
             Edge looks
           </h2>
           <p className="text-[17px]">
-            Over {Math.round(practice.waitEdgeLook / 60)} hours after each part, until{' '}
-            {clockText(new Date(finishedAt.getTime() + practice.waitEdgeLook * 60_000))} the day after tomorrow.
+            Three times over {Math.round(practice.waitEdgeLook / 60)} hours after each part, the last one{' '}
+            <strong>{whenWords(new Date(finishedAt.getTime() + practice.waitEdgeLook * 60_000), now)}</strong>.
           </p>
           <a href={`/api/jobs/${job.id}/edge-looks.ics`} className={`${buttonClass('plain')} mt-3`} download>
             <CalendarPlus size={20} aria-hidden="true" /> Into the calendar

@@ -35,6 +35,7 @@ export function anchorStep(c: PlanContext, anchor: PlanContext['anchors'][number
             : 'Next to the last one, so that the edge between them is fixed.',
       minutes: 2,
       inHand: ['tack', 'soft squeegee'],
+      uses: 'tack',
       picture: {
         film: 'floating',
         middle: add(anchor.at, scale(inward, 76)),

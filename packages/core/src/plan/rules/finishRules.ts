@@ -28,6 +28,7 @@ export const finishRules: readonly PlanRule[] = [
         why: 'Soap left at an edge is where it lifts.',
         minutes: 5,
         inHand: ['tack', 'cloth over the squeegee'],
+        uses: 'tack',
         picture: wholePart('laid', [{ kind: 'edge', edge: '*' }]),
       },
     ],

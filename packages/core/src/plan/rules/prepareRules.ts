@@ -151,6 +151,7 @@ export const readyRules: readonly PlanRule[] = [
         why: 'Film that meets a dry spot grabs there.',
         minutes: 1,
         inHand: ['slip'],
+        uses: 'slip',
         picture: wholePart('none', strokes(c)),
       },
       {

@@ -1,0 +1,30 @@
+import { Choice } from '../../ui/Choice.tsx'
+
+interface BladeInHandProps {
+  readonly fresh: boolean
+  readonly cutMm: number
+  readonly onFresh: (fresh: boolean) => void
+}
+
+/** Whether a fresh segment is in the knife; it goes into the blade book with what is cut. */
+export function BladeInHand({ fresh, cutMm, onFresh }: BladeInHandProps) {
+  return (
+    <section
+      aria-label="Blade in hand"
+      className="mt-3 flex flex-wrap items-center gap-4 border-l-[5px] border-petrol bg-paper px-4 py-2.5"
+    >
+      <p className="text-[20px] leading-tight">
+        About <strong>{Math.round(cutMm / 10) / 100} m</strong> to cut. In the knife:
+      </p>
+      <Choice
+        label="Segment in the knife"
+        value={fresh ? 'fresh' : 'same'}
+        onChange={(value) => onFresh(value === 'fresh')}
+        options={[
+          { value: 'fresh', text: 'a fresh segment' },
+          { value: 'same', text: 'the same as before' },
+        ]}
+      />
+    </section>
+  )
+}

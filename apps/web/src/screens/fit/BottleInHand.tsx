@@ -1,0 +1,95 @@
+import type { JobBundle, LiquidBatch } from '@truelay/contract'
+import { bottleInHand, strengthWords } from '@truelay/core/mix'
+import type { PartMaterial } from '@truelay/core/form'
+import { practiceWith } from '@truelay/core/practice'
+import { useState } from 'react'
+import { useLiquidsQuery } from '../../remote/benchApi.ts'
+import { limitsOf } from '../mixing/wish.ts'
+import { bottleTaken } from './bottleTaken.ts'
+import type { Fitting } from './fitting.ts'
+import type { Happened } from './useFit.ts'
+
+interface BottleInHandProps {
+  readonly bundle: JobBundle
+  readonly state: Fitting
+  readonly stepId: string
+  readonly use: 'slip' | 'tack'
+  readonly happened: Happened
+}
+
+const tender: ReadonlySet<PartMaterial> = new Set(['lens plastic', 'painted plastic'])
+
+/** Which bottle is in hand; a word where it is not the planned one. */
+export function BottleInHand({ bundle, state, stepId, use, happened }: BottleInHandProps) {
+  const { data } = useLiquidsQuery()
+  const [changing, setChanging] = useState(false)
+  const { plan } = state
+  const planned = plan.solutions.find((s) => s.use === use)
+  if (planned === undefined) return null
+  const limits = limitsOf(practiceWith(bundle.shop.practice))
+  const judge = (bottle: Pick<LiquidBatch, 'says' | 'strength'>) =>
+    bottleInHand(bottle, planned, !tender.has(plan.material), limits)
+  const taken = state.bottles.filter((b) => b.use === use).at(-1)
+  if (taken !== undefined && !changing) {
+    const verdict = judge({
+      says: taken.says,
+      strength: { alcoholPercent: taken.alcoholPercent, soapMlPerL: taken.soapMlPerL },
+    })
+    return (
+      <section
+        aria-label="Bottle in hand"
+        className={`mt-3 border-l-[5px] px-4 py-2 ${verdict.asPlanned ? 'border-good bg-paper' : verdict.never ? 'border-stop bg-stop-tint' : 'border-amber bg-amber-tint'}`}
+      >
+        <p className="text-[22px] font-bold leading-tight">
+          Bottle {taken.batchNumber}: {taken.says}
+          {verdict.asPlanned ? ', as planned' : ''}
+        </p>
+        {verdict.warning === null ? null : (
+          <p role="alert" className="mt-1 text-[20px] leading-snug">
+            {verdict.never ? 'Stop. ' : ''}
+            {verdict.warning}
+          </p>
+        )}
+        <button
+          type="button"
+          onClick={() => setChanging(true)}
+          className="label-strong min-h-11 text-[19px] text-petrol underline"
+        >
+          It is another bottle
+        </button>
+      </section>
+    )
+  }
+  const bottles = [...(data?.batches ?? [])]
+    .filter((b) => b.emptiedAt === null && b.leftMl > 0)
+    .sort((a, b) => Number(judge(b).asPlanned) - Number(judge(a).asPlanned) || b.mixedAt.localeCompare(a.mixedAt))
+    .slice(0, 6)
+  const take = (bottle: LiquidBatch) => {
+    happened(bottleTaken(stepId, use, bottle, judge(bottle).asPlanned))
+    setChanging(false)
+  }
+  return (
+    <section aria-label="Bottle in hand" className="mt-3 border-l-[5px] border-petrol bg-paper px-4 py-2.5">
+      <p className="text-[22px] font-bold leading-tight">
+        Which {use} is in your hand? <span className="font-normal text-quiet">Planned: {planned.says}</span>
+      </p>
+      <ul className="mt-2 grid grid-cols-2 gap-2">
+        {bottles.map((bottle) => (
+          <li key={bottle.id}>
+            <button
+              type="button"
+              onClick={() => take(bottle)}
+              className="min-h-18 w-full border border-ink/50 bg-chalk px-3 text-left hover:border-petrol"
+            >
+              <span className="block text-[23px] font-bold leading-tight">{bottle.number}</span>
+              <span className="block text-[17px] leading-tight">
+                {bottle.says}, {strengthWords(bottle.strength)}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {bottles.length === 0 ? <p className="text-[18px] text-quiet">No bottle stands on the mixing bench.</p> : null}
+    </section>
+  )
+}
