@@ -23,7 +23,48 @@ const freePort = () =>
     })
   })
 
-export const test = base.extend<{ shop: DemoShop; quiet: string[] }>({
+/** The stand-in devices on a free port. */
+export interface StandIns {
+  readonly url: string
+  /** Turns their knobs; what is left out stays. */
+  turn(set: object): Promise<void>
+}
+
+async function answers(url: string) {
+  for (let i = 0; i < 600; i++) {
+    const answer = await fetch(url).catch(() => null)
+    if (answer?.ok) return
+    await new Promise((resolve) => setTimeout(resolve, 100))
+  }
+  throw new Error(`nothing answers at ${url}`)
+}
+
+export const test = base.extend<{ shop: DemoShop; standIns: StandIns; quiet: string[] }>({
+  /** Connected to the shop of the test. */
+  standIns: async ({ shop }, use) => {
+    const port = await freePort()
+    const url = `http://127.0.0.1:${port}`
+    const devices = spawn(process.execPath, ['apps/standins/dist/main.js'], {
+      env: { ...process.env, STANDINS_PORT: String(port) },
+      stdio: 'ignore',
+    })
+    await answers(`${url}/knobs`)
+    const put = async (at: string, body: object) => {
+      const headers = { 'content-type': 'application/json' }
+      const answer = await fetch(at, { method: 'PUT', headers, body: JSON.stringify(body) })
+      if (!answer.ok) throw new Error(await answer.text())
+    }
+    await put(`${shop.url}/api/devices`, {
+      room: `${url}/room`,
+      infrared: `${url}/infrared`,
+      forecast: `${url}/forecast`,
+    })
+    await use({ url, turn: (set) => put(`${url}/knobs`, set) })
+    await new Promise((resolve) => {
+      devices.once('exit', resolve)
+      devices.kill()
+    })
+  },
   // biome-ignore lint/correctness/noEmptyPattern: a fixture has to name what it uses
   shop: async ({}, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'truelay-e2e-'))
@@ -37,12 +78,7 @@ export const test = base.extend<{ shop: DemoShop; quiet: string[] }>({
           env: { ...process.env, PORT: String(port), TRUELAY_DATA: folder, TRUELAY_LOG: 'error' },
           stdio: ['ignore', 'ignore', 'inherit'],
         })
-        for (let i = 0; i < 600; i++) {
-          const answer = await fetch(`${url}/api/health`).catch(() => null)
-          if (answer?.ok) return
-          await new Promise((resolve) => setTimeout(resolve, 100))
-        }
-        throw new Error('the server did not start')
+        await answers(`${url}/api/health`)
       },
       async kill() {
         const running = server

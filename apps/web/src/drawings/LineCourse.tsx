@@ -66,7 +66,12 @@ function optionsOf({ lines, xName, xText, yName, yText, yRange, band, levels = [
       nameTextStyle: text,
       min: 'dataMin' as const,
       max: 'dataMax' as const,
-      axisLabel: { ...text, hideOverlap: true, ...(xText ? { formatter: (x: number) => xText(x) } : {}) },
+      axisLabel: {
+        ...text,
+        hideOverlap: true,
+        showMaxLabel: false,
+        ...(xText ? { formatter: (x: number) => xText(x) } : {}),
+      },
       axisLine: line,
       splitLine: { show: false },
     },

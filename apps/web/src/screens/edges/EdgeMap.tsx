@@ -37,7 +37,7 @@ export function EdgeMap({ outline, holes, edges, shown, onShow }: EdgeMapProps) 
         if (traced === undefined) return null
         const line = edgeLine(traced, edge.edge)
         const at = line[Math.floor(line.length / 2)] ?? middle
-        const out = away(at, middle, (traced === outline ? 34 : -26) * unit)
+        const out = traced === outline ? away(at, middle, 34 * unit) : above(line, 24 * unit)
         const isShown = edge.edge === shown
         const color = edge.doubts.length > 0 ? 'var(--amber)' : 'var(--petrol)'
         return (
@@ -95,6 +95,12 @@ function Notch({ at, middle, unit }: { readonly at: Vec2; readonly middle: Vec2;
       strokeLinejoin="round"
     />
   )
+}
+
+/** Over the highest point of a hole. */
+function above(line: readonly Vec2[], by: number): Vec2 {
+  const { min, max } = boundsOf(line)
+  return [(min[0] + max[0]) / 2, max[1] + by]
 }
 
 function away(at: Vec2, from: Vec2, by: number): Vec2 {

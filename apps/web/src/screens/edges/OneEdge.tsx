@@ -15,6 +15,7 @@ interface OneEdgeProps {
 export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
   const { rule } = edge
   const over = rule.maxMm <= 0
+  const [least, most] = over ? [-rule.maxMm, -rule.minMm] : [rule.minMm, rule.maxMm]
   const blade = edge.tools.find((t) => t.bladeDeg !== null)
   const [notch] = edge.notches
   return (
@@ -22,9 +23,9 @@ export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
       <p className="label text-[16px] text-quiet first-letter:uppercase">{edge.label}</p>
       <h2 className="text-[32px] font-bold leading-tight first-letter:uppercase">{edgeCodeWords[edge.code]}</h2>
       <p className="mt-1 text-[44px] font-bold leading-none" data-testid="edge-amount">
-        <Quantity lengthMm={over ? -rule.maxMm : rule.minMm} bare />
+        <Quantity lengthMm={least} digits={tidy(least)} bare />
         {' to '}
-        <Quantity lengthMm={over ? -rule.minMm : rule.maxMm} unitClass="text-[22px]" />
+        <Quantity lengthMm={most} digits={tidy(most)} unitClass="text-[22px]" />
         <span className="text-[20px] font-normal text-quiet"> {over ? 'over the edge' : 'short of it'}</span>
       </p>
       <p className="mt-2 text-[18px] leading-snug">{edgeAdvice(edge.code)}</p>
@@ -99,6 +100,8 @@ export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
     </aside>
   )
 }
+
+const tidy = (mm: number) => (Number.isInteger(mm) ? 0 : 1)
 
 const Row = ({ label, children }: { readonly label: string; readonly children: ReactNode }) => (
   <div className="grid grid-cols-[120px_1fr] items-baseline gap-3 border-t border-hair py-2">

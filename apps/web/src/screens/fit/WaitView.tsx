@@ -30,7 +30,7 @@ export function WaitView({ wait, now, then, air, usualMinutes, onReady }: WaitVi
       </p>
       <p className="text-[20px] text-quiet">
         {usualMinutes === null ? (
-          'Test it before you go on.'
+          'In still air, as the heat model has it. A wet cloth is faster: feel it, or read the thermometer.'
         ) : (
           <>
             At <Quantity temperatureC={air.temperatureC} /> and {Math.round(air.humidityPercent)} %: {minutes(whole)}{' '}

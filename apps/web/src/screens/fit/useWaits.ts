@@ -77,5 +77,14 @@ export function useWaits(bundle: JobBundle, state: Fitting, now: Date, happened:
     !waiting && wait !== null && inAir !== null && last !== undefined && last.answered !== true
       ? { label: wait.label, minutes: (wait.until.getTime() - wait.from.getTime()) / 60_000 }
       : null
-  return { air, wait, waiting, setFor, answer, readyEarly, asks, usualMinutes: lastStep?.wait?.usualMinutes ?? null }
+  return {
+    air,
+    wait,
+    waiting,
+    setFor,
+    answer,
+    readyEarly,
+    asks,
+    usualMinutes: inAir === null ? null : (lastStep?.wait?.usualMinutes ?? null),
+  }
 }

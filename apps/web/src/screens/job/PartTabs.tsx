@@ -14,7 +14,7 @@ export function PartTabs({
   readonly children?: ReactNode
 }) {
   return (
-    <div className="no-print flex flex-wrap border-b border-hair bg-bench">
+    <div className="no-print flex flex-wrap border-b border-hair bg-bench lg:flex-nowrap">
       <nav aria-label="Parts of the job" className="flex min-w-0 overflow-x-auto pl-2.5">
         {bundle.parts.map((part) => (
           <NavLink

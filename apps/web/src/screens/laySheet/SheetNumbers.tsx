@@ -4,7 +4,6 @@ import type { LayMode, Pull, ReliefCut } from '@truelay/core/lay'
 import { strengthWords } from '@truelay/core/mix'
 import { edgeCodeWords, type PartPlan } from '@truelay/core/plan'
 import { inWords, showLength } from '@truelay/core/units'
-import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { pieceMoved } from '../../bench/shiftSlice.ts'
 import { FingerBars } from '../../drawings/FingerBars.tsx'
@@ -16,6 +15,8 @@ import { Notice } from '../../ui/Notice.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { useUnits } from '../../ui/units.ts'
 import type { FirstAnswer, FullAnswer, LayQuestion } from '../../workers/layWork.ts'
+import { HeatBlock, WaitsBlock } from './HeatAndWaits.tsx'
+import { Block } from './Block.tsx'
 import { CutsAndSeams } from './CutsAndSeams.tsx'
 import { type PlacedMargins, useCoverage, useSuggestion } from './usePlacedMargins.ts'
 
@@ -134,6 +135,8 @@ export function SheetNumbers(props: SheetNumbersProps) {
             <p className="mt-2 border-t border-hair pt-2 text-[15px] leading-snug">{plan.light.words}</p>
           )}
         </Block>
+        <HeatBlock plan={plan} sheet={`/jobs/${bundle.job.id}/lay-sheets/${part.id}`} />
+        <WaitsBlock plan={plan} jobId={bundle.job.id} />
         <Block title="Edges">
           <ul>
             {plan.edges.map((edge) => (
@@ -176,15 +179,6 @@ export function SheetNumbers(props: SheetNumbersProps) {
         </Link>
       </div>
     </aside>
-  )
-}
-
-function Block({ title, children }: { readonly title: string; readonly children: ReactNode }) {
-  return (
-    <section className="border-t border-hair px-4 py-2.5">
-      <h3 className="label text-[14px] text-quiet">{title}</h3>
-      {children}
-    </section>
   )
 }
 

@@ -11,7 +11,7 @@ const views = [
 /** The views of one lay sheet. */
 export function SheetViews({ jobId, partId }: { readonly jobId: JobId; readonly partId: PartId }) {
   return (
-    <nav aria-label="Views of the lay sheet" className="no-print ml-auto flex pr-3">
+    <nav aria-label="Views of the lay sheet" className="no-print ml-auto flex shrink-0 pr-3">
       {views.map(({ path, text }) => (
         <NavLink
           key={path}

@@ -113,7 +113,9 @@ export function TheFlatPiece({
             The flat piece
           </h2>
           <p className="label text-[14px] text-quiet">
-            {passes ? 'film past the edge, true to size' : `gap drawn ${magnify} times too large; dotted is the rule`}
+            {passes || magnify === 1
+              ? 'true to size; dotted is the rule'
+              : `gap drawn ${magnify} times too large; dotted is the rule`}
           </p>
         </div>
         <Button

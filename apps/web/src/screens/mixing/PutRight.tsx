@@ -1,9 +1,9 @@
-import type { LiquidBatch, PersonId } from '@truelay/contract'
+import { batchId, type LiquidBatch, type PersonId } from '@truelay/contract'
 import { type Addition, measureBatch, repairBatch, type Strength, topUp } from '@truelay/core/mix'
 import type { Practice } from '@truelay/core/practice'
 import { failure, type Result, refused } from '@truelay/core/result'
 import { useState } from 'react'
-import { useChangeBatchMutation } from '../../remote/benchApi.ts'
+import { useChangeBatchMutation, useMixBatchMutation } from '../../remote/benchApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -40,7 +40,9 @@ export function PutRight(props: PutRightProps) {
   const { way, practice, stockPercent, batches, present, onPresent, personId, onDone } = props
   const [wish, setWish] = useState<Wish>(firstWish)
   const [finalMl, setFinalMl] = useState<number | null>(null)
-  const [change, { error, isLoading }] = useChangeBatchMutation()
+  const [change, { error: changeError, isLoading }] = useChangeBatchMutation()
+  const [mix, { error: mixError }] = useMixBatchMutation()
+  const error = changeError ?? mixError
   const wantedMl = finalMl ?? present.bottleMl
   const stock = { alcoholPercent: stockPercent }
   const target = wishedStrength(wish, practice)
@@ -56,7 +58,25 @@ export function PutRight(props: PutRightProps) {
   const measured = cure.ok ? measureBatch(cure.value.add, stock, measures) : null
   const result = cure.ok && measured !== null ? resultOf(present, cure.value, measured.pours, stockPercent) : null
   const save = () => {
-    if (result === null || measured === null || !cure.ok || present.batchId === null) return
+    if (result === null || measured === null || !cure.ok) return
+    const says = wishWords(wish, practice)
+    const school = wish.school === 'own' ? null : wish.school
+    if (present.batchId === null) {
+      void mix({
+        id: batchId.parse(crypto.randomUUID()),
+        says,
+        school,
+        strength: result.strength,
+        bottleMl: present.bottleMl,
+        leftMl: result.volumeMl,
+        waterKind: 'distilled',
+        add: measured.pours.map(({ what, ml }) => ({ what, ml })),
+        personId,
+      })
+        .unwrap()
+        .then(onDone, () => {})
+      return
+    }
     void change({
       id: present.batchId,
       change: {
@@ -66,8 +86,8 @@ export function PutRight(props: PutRightProps) {
         leftMl: result.volumeMl,
         pourOffMl: cure.value.pourOffMl,
         add: measured.pours.map(({ what, ml }) => ({ what, ml })),
-        says: wishWords(wish, practice),
-        school: wish.school === 'own' ? null : wish.school,
+        says,
+        school,
       },
     })
       .unwrap()

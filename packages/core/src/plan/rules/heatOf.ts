@@ -13,5 +13,7 @@ export function mostWords(c: PlanContext, use: HeatUse): string {
   const zones = heatOf(c, use)?.zones ?? []
   const [first] = zones
   if (first === undefined || zones.length < 2 || first.share < 1.25 / zones.length) return ''
-  return `Most at the ${first.label}: film piled up there is what lifts. `
+  return use === 'seal'
+    ? `Most at the ${first.label}: film piled up there is what lifts. `
+    : `Most at ${first.kind === 'edge' ? 'the ' : ''}${first.label}: what was stretched there draws back. `
 }
