@@ -12,6 +12,7 @@ import { filmDoc, formDoc, pieceDoc } from '@truelay/contract'
 import { coverage, edgeMargins, place, summarizeEdges, thenPlaced, tolerance } from '@truelay/core/align'
 import { buildSurface } from '@truelay/core/form'
 import { centroid, type TriangleMesh, triangleArea } from '@truelay/core/geometry'
+import { gunOnPart, heatStep, layersOf, usualGun } from '@truelay/core/heat'
 import {
   layFigures,
   naturalLay,
@@ -27,6 +28,7 @@ import {
 import { placePart } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
 import type { Result } from '@truelay/core/result'
+import { waitNow } from '@truelay/core/wait'
 import { cap, coneSector, cylinder, gridForm, saddle } from '../packages/core/src/lay/testForms.ts'
 
 const required = <T>(result: Result<T>): T => {
@@ -164,6 +166,31 @@ for (const [name, take] of [
     `| ${name} | ${take} | ${ms(time)} | ${neededStretch.toFixed(4)} | ${half === null ? 'not known' : (half / Math.sin(half)).toFixed(4)} |`,
   )
 }
+
+say('')
+say('## Heat plan of a part, ms (one gun on one part: nine marches; then its uses of heat), and one wait')
+say('')
+say('| part of | marches | soften, seal and post-heat | both |')
+say('|---|--:|--:|--:|')
+for (const material of ['painted steel', 'painted aluminium', 'painted plastic', 'lens plastic', 'glass'] as const) {
+  const practice = practiceWith()
+  const layers = layersOf({ type: 'paint film', thicknessUm: 180 }, material)
+  const question = { ...usualGun, ambientC: 20, strokeMm: practice.heatStroke }
+  const march = bestOf(8, () => required(gunOnPart(layers, question)))
+  const on = required(gunOnPart(layers, question))
+  const limits = { damageC: practice.heatDamage, pressC: practice.heatPress, cutC: practice.heatCut }
+  const steps = bestOf(8, () => {
+    for (const middle of [practice.heatSoften, practice.heatSeal, practice.heatPost])
+      heatStep(on, { ...limits, leastC: middle - practice.heatSpread, mostC: middle + practice.heatSpread })
+  })
+  say(`| ${material} | ${ms(march)} | ${ms(steps)} | ${ms(march + steps)} |`)
+}
+const wait = bestOf(5, () => {
+  for (let i = 0; i < 1000; i++)
+    required(waitNow({ kind: 'beforeWrap', roomC: 12 + i / 100, humidityPercent: 60 }, practiceWith()))
+})
+say('')
+say(`One wait in the air of the day: ${(wait / 1000).toFixed(4)} ms.`)
 
 say('')
 say('## While a piece is dragged, ms a frame (margins along the whole outline, worst edge, tolerance)')

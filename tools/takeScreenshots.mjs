@@ -28,8 +28,6 @@ await sheet('0412-bonnet')
 await page.getByRole('button', { name: 'Move it there' }).click()
 await keep('lay-sheet-dark', 2500)
 await theme('day')
-await sheet('0412-headlamp-left')
-await keep('lay-sheet-headlamp', 2500)
 await page.goto(`${url}/shop`)
 await keep('shop')
 
@@ -79,18 +77,21 @@ await page.getByTestId('form-grade').waitFor()
 await keep('form', 2500)
 await page.goto(`${url}/shelf`)
 await keep('shelf')
-await page.goto(`${url}/shelf/pieces/pipit-door-left`)
-const [file] = await Promise.all([page.waitForEvent('download'), button('Save as SVG')])
-await page.goto(`${url}/shelf/import`)
-await page.getByLabel('Drawing, SVG or DXF').setInputFiles(
-  await file.path().then(async (path) => ({
-    name: 'door.svg',
-    mimeType: 'image/svg+xml',
-    buffer: await (await import('node:fs/promises')).readFile(path),
-  })),
-)
-await page.getByTestId('pattern-size').waitFor()
-await keep('import')
+await page.goto(`${url}/mixing`)
+await page.getByRole('radio', { name: 'What is it?' }).click()
+await page.getByTestId('it-is').waitFor()
+await button('Put it right')
+await page.getByTestId('pours').waitFor()
+await keep('mixing')
+await page.goto(`${url}/jobs/0412/waits`)
+await page.getByTestId('release').waitFor()
+await keep('waits', 2500)
+await page.goto(`${url}/jobs/0412/lay-sheets/0412-headlamp-left/heat`)
+await page.getByRole('img', { name: /Temperature of the surface/ }).waitFor({ timeout: 60_000 })
+await keep('heat', 2500)
+await page.goto(`${url}/jobs/0415/lay-sheets/0415-02/edges`)
+await page.getByTestId('edge-amount').waitFor({ timeout: 60_000 })
+await keep('edges')
 
 await page.goto(`${url}/jobs/0412/fit/0412-bonnet`)
 await page.getByRole('button', { name: /Start/ }).click({ timeout: 60_000 })
@@ -133,22 +134,11 @@ for (let i = 0; i < 40; i++) {
 }
 await page.goto(`${url}/jobs/0412/record/0412-bonnet`)
 await keep('record', 1200)
-for (const [name, address, share] of [
-  ['rehearsal-bumper', '0415/lay-sheets/0415-02', null],
-  ['rehearsal-headlamp', '0415/lay-sheets/0415-08', 0.45],
-  ['rehearsal-grille', '0414/lay-sheets/0414-11', 0.5],
-]) {
-  await laptop()
-  await page.goto(`${url}/jobs/${address}/rehearsal`)
-  await page.getByTestId('most-first').waitFor({ timeout: 120_000 })
-  await page.getByTestId('most-second').waitFor({ timeout: 120_000 })
-  if (share === null) {
-    await page.getByRole('button', { name: 'Look for a better order' }).click()
-    await page.getByRole('button', { name: 'Look again' }).waitFor({ timeout: 180_000 })
-  } else {
-    const slider = page.getByLabel('How far it is laid')
-    await slider.fill(String(Math.round(share * Number(await slider.getAttribute('max')))))
-  }
-  await keep(name, 3500)
-}
+await laptop()
+await page.goto(`${url}/jobs/0415/lay-sheets/0415-02/rehearsal`)
+await page.getByTestId('most-first').waitFor({ timeout: 120_000 })
+await page.getByTestId('most-second').waitFor({ timeout: 120_000 })
+await page.getByRole('button', { name: 'Look for a better order' }).click()
+await page.getByRole('button', { name: 'Look again' }).waitFor({ timeout: 180_000 })
+await keep('rehearsal-bumper', 3500)
 await browser.close()

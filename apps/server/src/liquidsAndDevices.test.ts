@@ -283,6 +283,80 @@ test('nothing is learned of waits until somebody answers', async () => {
   expect(learned.parse((await get('/learned')).body)).toEqual({ waits: [] })
 })
 
+test('answers are learned from, and a finished part has its edge looks in the calendar', async () => {
+  const square = [
+    [0, 0],
+    [1, 0],
+    [1, 1],
+  ]
+  const only = (id: string) => ({
+    id,
+    phase: 'edges',
+    headline: id,
+    detail: '',
+    why: '',
+    picture: { film: 'none', marks: [] },
+    inHand: [],
+    people: 1,
+    minutes: 1,
+    cautions: [],
+  })
+  const plan = partPlan.parse({
+    partId: 'p',
+    partName: 'Bonnet',
+    film: { id: 'f', name: 'Film', type: 'paint film', laid: 'wet' },
+    material: 'painted steel',
+    grade: 1,
+    gradeWords: '',
+    schools: [],
+    solutions: [],
+    anchors: [],
+    pulls: [],
+    edges: [],
+    checks: [],
+    gapToleranceMm: 0.5,
+    directions: { right: 'r', left: 'l', up: 'u', down: 'd' },
+    drawing: { part: square, holes: [], piece: square, cutOuts: [], edges: [] },
+    steps: [{ ...only('grab'), wait: { label: 'grab', leastMinutes: 20, kind: 'initialGrab' } }],
+    minutes: 1,
+  })
+  const common = { partId: '0412-bonnet', personId: 'ines' }
+  const answer = {
+    ...common,
+    kind: 'waitAnswered',
+    stepId: 'grab',
+    waitKind: 'initialGrab',
+    ready: false,
+    saidMinutes: 20,
+    waitedMinutes: 24,
+  }
+  await send('POST', '/parts/0412-bonnet/fit', [
+    { ...common, id: uuid(), at: '2030-05-01T09:00:00.000Z', kind: 'fitStarted', plan },
+    { ...common, id: uuid(), at: '2030-05-01T10:00:00.000Z', kind: 'stepDone', stepId: 'grab' },
+    { ...answer, id: uuid(), at: '2030-05-01T10:24:00.000Z' },
+    { ...answer, id: uuid(), at: '2030-05-01T10:26:00.000Z', waitedMinutes: 26 },
+    {
+      ...common,
+      id: uuid(),
+      at: '2030-05-01T10:30:00.000Z',
+      kind: 'bladeUsed',
+      stepId: 'grab',
+      fresh: true,
+      cutMm: 900,
+    },
+  ])
+  const { waits } = learned.parse((await get('/learned')).body)
+  expect(waits).toHaveLength(1)
+  expect(waits[0]).toMatchObject({ kind: 'initialGrab', answers: 2 })
+  expect(waits[0]?.factor).toBeGreaterThan(1.15)
+  expect(bladeLog.parse((await get('/blades')).body).map((b) => b.kind)).toEqual(['bought', 'segment', 'cut'])
+  const calendar = await fetch(`${base}/jobs/0412/edge-looks.ics`)
+  expect(calendar.headers.get('content-type')).toContain('text/calendar')
+  const text = await calendar.text()
+  expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(3)
+  expect(text).toContain('DTSTART:20300503T100000Z')
+})
+
 test('no calendar before a part is finished', async () => {
   const answer = await get('/jobs/0412/edge-looks.ics')
   expect(answer.status).toBe(422)

@@ -118,3 +118,67 @@ test('a wait runs from the step before it, until it is cut short', () => {
   state = applyFitEvent(state, event('waitEnded', { stepId: 'grab', earlySeconds: 300 }))
   expect(runningWait(state)).toBeNull()
 })
+
+test('a wait is as long as the air makes it, and an answer ends the question', () => {
+  const common = (n: number) => ({
+    id: `10000000-0000-4000-8000-${String(n).padStart(12, '0')}`,
+    partId: 'p',
+    personId: 'i',
+  })
+  const at = (minute: number) => `2030-05-01T09:${String(minute).padStart(2, '0')}:00.000Z`
+  const air = { roomC: 12, humidityPercent: 85, source: 'sensor' }
+  const events = fitEvents.parse([
+    { ...common(1), at: at(0), kind: 'fitStarted', plan },
+    { ...common(2), at: at(1), kind: 'stepDone', stepId: 'wash' },
+    { ...common(3), at: at(2), kind: 'stepDone', stepId: 'grab' },
+    { ...common(4), at: at(2), kind: 'waitSet', stepId: 'grab', minutes: 42, ...air },
+    { ...common(5), at: at(3), kind: 'waitSet', stepId: 'wash', minutes: 99, ...air },
+  ])
+  const waiting = replayFit(events)
+  expect(runningWait(waiting)?.until.toISOString()).toBe('2030-05-01T09:44:00.000Z')
+  const [answer] = fitEvents.parse([
+    {
+      ...common(6),
+      at: at(44),
+      kind: 'waitAnswered',
+      stepId: 'grab',
+      waitKind: 'initialGrab',
+      ready: true,
+      saidMinutes: 42,
+      waitedMinutes: 42,
+    },
+  ])
+  if (answer === undefined) throw new Error('no event')
+  const answered = applyFitEvent(waiting, answer)
+  expect(answered.phase === 'fitting' ? answered.done.at(-1)?.answered : null).toBe(true)
+})
+
+test('bottles and blades of a fit stand in its state, in their order', () => {
+  const common = { partId: 'p', personId: 'i', at: '2030-05-01T09:00:00.000Z', stepId: 'wash' }
+  const bottle = {
+    kind: 'bottleTaken',
+    use: 'tack',
+    batchId: 'b1',
+    says: 'weak tack',
+    alcoholPercent: 10,
+    soapMlPerL: 0,
+  }
+  const state = replayFit(
+    fitEvents.parse([
+      {
+        id: '20000000-0000-4000-8000-000000000001',
+        partId: 'p',
+        personId: 'i',
+        at: common.at,
+        kind: 'fitStarted',
+        plan,
+      },
+      { ...common, ...bottle, id: '20000000-0000-4000-8000-000000000002', batchNumber: '1123-1', asPlanned: false },
+      { ...common, ...bottle, id: '20000000-0000-4000-8000-000000000003', batchNumber: '1124-1', asPlanned: true },
+      { ...common, id: '20000000-0000-4000-8000-000000000004', kind: 'bladeUsed', fresh: true, cutMm: 866 },
+    ]),
+  )
+  if (state.phase === 'not begun') throw new Error('not begun')
+  expect(state.bottles.map((b) => b.batchNumber)).toEqual(['1123-1', '1124-1'])
+  expect(state.blades).toHaveLength(1)
+})
