@@ -11,6 +11,8 @@ export default defineConfig({
   fullyParallel: false,
   reporter: [['list'], ['json']],
   use: {
+    // A control that does not come says so long before its test is over.
+    actionTimeout: 90_000,
     viewport: { width: 1280, height: 800 },
     trace: 'retain-on-failure',
     launchOptions: {

@@ -28,6 +28,28 @@ export const partRecord = z.strictObject({
       by: z.string(),
     }),
   ),
+  /** What was in hand, bottle by bottle. */
+  bottles: z.array(
+    z.strictObject({
+      number: z.string(),
+      says: z.string(),
+      use: z.enum(['slip', 'tack']),
+      asPlanned: z.boolean(),
+      at: moment,
+      by: z.string(),
+    }),
+  ),
+  /** The air that waits were worked out for. */
+  air: z.array(
+    z.strictObject({
+      at: moment,
+      roomC: z.number(),
+      humidityPercent: z.number(),
+      source: z.string(),
+      minutes: z.number(),
+    }),
+  ),
+  blades: z.strictObject({ segments: z.number().int(), cutMm: z.number() }),
   steps: z.array(
     z.strictObject({
       headline: z.string(),

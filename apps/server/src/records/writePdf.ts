@@ -55,6 +55,15 @@ export function writePdf(record: PartRecord, shopName: string, units: UnitChoice
         `${batch.says}, ${inWords(showVolume(batch.batchMl, units.volume))}, ${strengthWords(batch)}; ${batch.by}, ${clock(batch.at)}`,
       )
   }
+  if (record.bottles.length > 0) {
+    heading(doc, 'Bottles in hand')
+    for (const bottle of record.bottles)
+      row(
+        doc,
+        `${bottle.use}, ${bottle.number}`,
+        `${bottle.says}${bottle.asPlanned ? '' : ', not the planned one'}; ${bottle.by}, ${clock(bottle.at)}`,
+      )
+  }
   record.gaps.forEach((round, i) => {
     heading(doc, i === 0 ? 'Gaps, first measured' : `Gaps, measured again (${i + 1})`)
     for (const reading of round.readings)

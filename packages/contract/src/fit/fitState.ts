@@ -26,6 +26,8 @@ export type FitState =
       readonly batches: readonly FitEventOf<'batchMixed'>[]
       readonly bottles: readonly FitEventOf<'bottleTaken'>[]
       readonly blades: readonly FitEventOf<'bladeUsed'>[]
+      /** The air in which waits were set. */
+      readonly air: readonly FitEventOf<'waitSet'>[]
       readonly gapRounds: readonly FitEventOf<'gapsMeasured'>[]
       readonly problems: readonly FitEventOf<'problemSeen'>[]
     }
@@ -45,6 +47,7 @@ export function applyFitEvent(state: FitState, event: FitEvent): FitState {
       batches: [],
       bottles: [],
       blades: [],
+      air: [],
       gapRounds: [],
       problems: [],
     }
@@ -66,7 +69,7 @@ export function applyFitEvent(state: FitState, event: FitEvent): FitState {
       return index < 0 ? state : { ...state, phase: 'fitting', done: state.done.slice(0, index) }
     }
     case 'waitSet':
-      return withLast(state, event.stepId, { waitMinutes: event.minutes })
+      return { ...withLast(state, event.stepId, { waitMinutes: event.minutes }), air: [...state.air, event] }
     case 'waitAnswered':
       return withLast(state, event.stepId, { answered: event.ready })
     case 'bottleTaken':

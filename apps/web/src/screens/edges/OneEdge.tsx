@@ -19,7 +19,12 @@ export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
   const blade = edge.tools.find((t) => t.bladeDeg !== null)
   const [notch] = edge.notches
   return (
-    <aside className="border-hair bg-paper px-5 py-4 lg:overflow-y-auto lg:border-l" aria-label={`Edge: ${edge.label}`}>
+    <aside
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard has to reach it
+      tabIndex={0}
+      className="border-hair bg-paper px-5 py-4 lg:overflow-y-auto lg:border-l"
+      aria-label={`Edge: ${edge.label}`}
+    >
       <p className="label text-[16px] text-quiet first-letter:uppercase">{edge.label}</p>
       <h2 className="text-[32px] font-bold leading-tight first-letter:uppercase">{edgeCodeWords[edge.code]}</h2>
       <p className="mt-1 text-[44px] font-bold leading-none" data-testid="edge-amount">

@@ -142,15 +142,9 @@ export function PutRight(props: PutRightProps) {
             ]}
           />
           {error === undefined ? null : <Refusal failure={failureOf(error)} />}
-          {present.batchId === null ? (
-            <p className="mt-4 text-[17px] text-quiet">
-              Choose a bottle with a number, and its label is corrected too.
-            </p>
-          ) : (
-            <Button look="go" className="mt-4 min-h-14 w-full !text-[20px]" onClick={save} disabled={isLoading}>
-              Done: note it on the bottle
-            </Button>
-          )}
+          <Button look="go" className="mt-4 min-h-14 w-full !text-[20px]" onClick={save} disabled={isLoading}>
+            {present.batchId === null ? 'Done: give it a number and a label' : 'Done: note it on the bottle'}
+          </Button>
         </>
       )}
     </BenchLayout>

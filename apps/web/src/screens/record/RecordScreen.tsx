@@ -118,6 +118,40 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
           </Part>
         )}
 
+        {record.bottles.length === 0 ? null : (
+          <Part title="Bottles in hand">
+            {record.bottles.map((b) => (
+              <Line key={`${b.number}-${b.at}`} label={`${b.use}, ${b.number}`}>
+                {b.says}
+                {b.asPlanned ? '' : <strong className="text-amber">, not the planned one</strong>}
+                <span className="text-quiet">
+                  , {b.by}, {clockText(b.at)}
+                </span>
+              </Line>
+            ))}
+          </Part>
+        )}
+
+        {record.air.length + record.blades.segments === 0 ? null : (
+          <Part title="Air and blades">
+            {record.air.map((a) => (
+              <Line key={a.at} label={clockText(a.at)}>
+                <Quantity temperatureC={a.roomC} digits={1} />, {Math.round(a.humidityPercent)} %
+                <span className="text-quiet">
+                  {' '}
+                  ({a.source}): wait of {Math.round(a.minutes)} min
+                </span>
+              </Line>
+            ))}
+            {record.blades.segments === 0 ? null : (
+              <Line label="blade">
+                {record.blades.segments} fresh {record.blades.segments === 1 ? 'segment' : 'segments'},{' '}
+                <Quantity lengthMm={record.blades.cutMm} digits={0} /> cut
+              </Line>
+            )}
+          </Part>
+        )}
+
         {record.gaps.length === 0 ? null : (
           <Part title="Gaps">
             <GapTable record={record} />
