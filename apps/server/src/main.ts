@@ -46,6 +46,10 @@ const server = createApp({ database, photos, log, web, now: () => new Date() }).
   },
 )
 
+// Tablets ask every few seconds: a connection is kept longer than their pauses, so that none is cut while a photo goes up.
+server.keepAliveTimeout = 75_000
+server.headersTimeout = 80_000
+
 let stopping = false
 function stop(signal: string) {
   if (stopping) return

@@ -1,5 +1,6 @@
 import type { JobBundle, Part } from '@truelay/contract'
 import { inWords, showLength } from '@truelay/core/units'
+import { practiceWith } from '@truelay/core/practice'
 import { X } from 'lucide-react'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Link } from 'react-router'
@@ -16,6 +17,7 @@ import { Clocks } from './Clocks.tsx'
 import type { Fitting } from './fitting.ts'
 import { GapEntry } from './GapEntry.tsx'
 import { type GapDrafts, readGaps } from './readGaps.ts'
+import { grabWords } from './grabWords.ts'
 import { HeatHow } from './HeatHow.tsx'
 import { readingsShown } from './readingsShown.ts'
 import { SomethingWrong } from './SomethingWrong.tsx'
@@ -273,7 +275,8 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
         onClose={() => setWrong(false)}
         onNoted={(problem, place) => {
           happened({ kind: 'problemSeen', stepId: step.id, problem, place, comeBack: true })
-          setNoted(`Noted: ${problem}, ${place}. It stands on the come-back list.`)
+          const why = grabWords(problem, state, air, practiceWith(bundle.shop.practice), new Date())
+          setNoted(`Noted: ${problem}, ${place}. ${why ?? 'It stands on the come-back list.'}`)
           setWrong(false)
         }}
       />

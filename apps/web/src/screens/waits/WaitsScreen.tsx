@@ -13,6 +13,7 @@ import { useJobContext } from '../job/JobFrame.tsx'
 import { useAir } from '../today/useAir.ts'
 import { BondCourse } from './BondCourse.tsx'
 import { minutesWords, whenWords } from './minutesWords.ts'
+import { PartsBonding } from './PartsBonding.tsx'
 import { ReleaseAdvice } from './ReleaseAdvice.tsx'
 
 /** What each wait is for, and from when it counts. */
@@ -109,10 +110,11 @@ export function WaitsScreen() {
           <h2 id="bond-title" className="text-[24px] font-bold leading-tight">
             Bond over the days
           </h2>
-          <div className="h-[230px]">
+          <div className="h-[200px]">
             <BondCourse room={climate} practice={practice} />
           </div>
         </section>
+        <PartsBonding bundle={bundle} now={now} room={climate} practice={practice} />
         <section aria-labelledby="looks-title" className="mt-4 border-t border-hair pt-4">
           <h2 id="looks-title" className="text-[24px] font-bold leading-tight">
             Edge looks
