@@ -113,9 +113,11 @@ export function TheFlatPiece({
             The flat piece
           </h2>
           <p className="label text-[14px] text-quiet">
-            {passes || magnify === 1
-              ? 'true to size; dotted is the rule'
-              : `gap drawn ${magnify} times too large; dotted is the rule`}
+            {passes
+              ? 'film past the edge, true to size'
+              : magnify === 1
+                ? 'true to size; dotted is the rule'
+                : `gap drawn ${magnify} times too large; dotted is the rule`}
           </p>
         </div>
         <Button
