@@ -106,6 +106,7 @@ for (let i = 0; i < 40; i++) {
     await keep('bay', 1500)
     await page.getByRole('link', { name: 'Go on' }).click()
     await ready.click()
+    await ready.waitFor({ state: 'hidden' })
     continue
   }
   const now = await page.getByTestId('headline').textContent()
@@ -127,7 +128,6 @@ for (let i = 0; i < 40; i++) {
     await keep('fit-corner-tablet')
     await laptop()
   }
-  if (/Pull A/.test(now)) await keep('fit-pull')
   await page.keyboard.press('PageDown')
   await page.getByText(now, { exact: true }).first().waitFor({ state: 'hidden' })
   if (/Wipe/.test(now)) break
@@ -135,6 +135,21 @@ for (let i = 0; i < 40; i++) {
 await page.goto(`${url}/jobs/0412/record/0412-bonnet`)
 await keep('record', 1200)
 await laptop()
+await page.goto(`${url}/jobs/0412/fit/0412-headlamp-left`)
+await page.getByRole('button', { name: /Start/ }).click({ timeout: 60_000 })
+for (let i = 0; i < 30; i++) {
+  const now = await page.getByTestId('headline').textContent()
+  if (/Post-heat/.test(now)) break
+  if (/Check how it sits/.test(now)) {
+    for (const field of await page.getByRole('textbox').all())
+      await field.fill((await field.getAttribute('placeholder')) ?? '')
+    await page.getByRole('button', { name: /How do I move it/ }).click()
+    await page.waitForTimeout(500)
+  }
+  await page.keyboard.press('PageDown')
+  await page.getByText(now, { exact: true }).first().waitFor({ state: 'hidden' })
+}
+await keep('fit-heat')
 await page.goto(`${url}/jobs/0415/lay-sheets/0415-02/rehearsal`)
 await page.getByTestId('most-first').waitFor({ timeout: 120_000 })
 await page.getByTestId('most-second').waitFor({ timeout: 120_000 })

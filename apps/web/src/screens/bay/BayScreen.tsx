@@ -7,7 +7,7 @@ import { failureOf } from '../../remote/failureOf.ts'
 import { dayText } from '../../ui/clockText.ts'
 import { buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
-import { Quantity } from '../../ui/Quantity.tsx'
+import { RoomAir } from '../today/RoomAir.tsx'
 import { useNow } from '../../ui/useNow.ts'
 import { ComingVehicles } from './ComingVehicles.tsx'
 import { Drying } from './Drying.tsx'
@@ -59,17 +59,10 @@ export function BayScreen() {
   )
 }
 
+/** The air that plans and waits count on. */
 function Room({ bay }: { readonly bay: Bay }) {
-  const room = bay.jobs[0]?.job.room
-  if (room === undefined) return null
-  return (
-    <p className="text-right">
-      <span className="label block text-[15px] text-quiet">in the bay</span>
-      <span className="text-[22px] font-bold">
-        <Quantity temperatureC={room.temperatureC} digits={1} /> <span className="pl-2">{room.humidityPercent} %</span>
-      </span>
-    </p>
-  )
+  const job = bay.jobs[0]?.job
+  return job === undefined ? null : <RoomAir job={job} />
 }
 
 function NextForPeople({ bay }: { readonly bay: Bay }) {

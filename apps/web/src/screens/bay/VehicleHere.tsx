@@ -69,6 +69,9 @@ export function VehicleHere({ job, parts, people, now }: VehicleHereProps) {
         <Link to={`/jobs/${job.id}/kit`} className="flex min-h-11 items-center underline underline-offset-4">
           Kit
         </Link>
+        <Link to={`/jobs/${job.id}/waits`} className="flex min-h-11 items-center underline underline-offset-4">
+          Waits
+        </Link>
       </nav>
       <ul className="mt-1">
         {shown.map((part) => (
