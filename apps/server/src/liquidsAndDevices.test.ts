@@ -1,51 +1,17 @@
-import { mkdtempSync, rmSync } from 'node:fs'
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { fileURLToPath } from 'node:url'
-import { bladeLog, forecastNow, infraredNow, learned, liquids, partPlan, roomNow } from '@truelay/contract'
-import pino from 'pino'
+import { bladeLog, forecastNow, infraredNow, learned, liquids, roomNow } from '@truelay/contract'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import { type Database, openDatabase } from './database/openDatabase.ts'
-import { createApp } from './http/app.ts'
-import { openPhotoStore } from './photos/photoStore.ts'
-import { seedDemo } from './seed/seedDemo.ts'
+import { DemoServer, noon } from './testing/demoServer.ts'
+import { smallPlan, smallStep } from './testing/smallPlan.ts'
 
-const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
-const noon = new Date('2030-05-01T12:00:00.000Z')
-let folder: string
-let database: Database
-let server: Server
-let base: string
-
+let demo: DemoServer
 beforeEach(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'truelay-'))
-  database = await openDatabase(folder, at('../migrations'))
-  await seedDemo(database, at('../../../demo'), noon)
-  const photos = openPhotoStore(join(folder, 'photos'))
-  server = createApp({ database, photos, log: pino({ level: 'silent' }), now: () => noon }).listen(0, '127.0.0.1')
-  await new Promise((resolve) => server.once('listening', resolve))
-  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`
+  demo = await new DemoServer().start()
 })
-afterEach(async () => {
-  await new Promise((resolve) => server.close(resolve))
-  await database.close()
-  rmSync(folder, { recursive: true, force: true })
-})
-
-const get = async (path: string) => {
-  const res = await fetch(base + path)
-  return { status: res.status, body: await res.json() }
-}
-const send = async (method: string, path: string, body: unknown) => {
-  const res = await fetch(base + path, {
-    method,
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(body),
-  })
-  return { status: res.status, body: await res.json() }
-}
+afterEach(() => demo.end())
+const get = (path: string) => demo.get(path)
+const send = (method: string, path: string, body: unknown) => demo.send(method, path, body)
 let serial = 0
 const uuid = () => `00000000-0000-4000-8000-${String(++serial + 1000).padStart(12, '0')}`
 
@@ -121,46 +87,12 @@ describe('the mixing bench', () => {
     const bundle = (await get('/jobs/0412')).body
     expect(bundle.parts[0].id).toBe('0412-bonnet')
     const common = { partId: '0412-bonnet', personId: 'ines' }
-    const square = [
-      [0, 0],
-      [1, 0],
-      [1, 1],
-    ]
     const planned = { use: 'tack', school: 'weak tack', says: 'weak tack', warnings: [], add: [] }
-    const plan = partPlan.parse({
-      partId: 'p',
-      partName: 'Bonnet',
-      film: { id: 'f', name: 'Film', type: 'paint film', laid: 'wet' },
-      material: 'painted steel',
-      grade: 1,
-      gradeWords: '',
-      schools: [],
-      solutions: [{ ...planned, needMl: 200, batchMl: 250, strength: { alcoholPercent: 10, soapMlPerL: 0 } }],
-      anchors: [],
-      pulls: [],
-      edges: [],
-      checks: [],
-      gapToleranceMm: 0.5,
-      directions: { right: 'r', left: 'l', up: 'u', down: 'd' },
-      drawing: { part: square, holes: [], piece: square, cutOuts: [], edges: [] },
-      steps: [
-        {
-          id: 'mix',
-          phase: 'mix',
-          headline: 'Mix',
-          detail: '',
-          why: '',
-          picture: { film: 'none', marks: [] },
-          inHand: [],
-          people: 1,
-          minutes: 1,
-          cautions: [],
-        },
-      ],
-      minutes: 1,
+    const strength = { alcoholPercent: 10, soapMlPerL: 0 }
+    const plan = smallPlan([smallStep('mix')], {
+      solutions: [{ ...planned, needMl: 200, batchMl: 250, strength }],
     })
     const mixedId = uuid()
-    const strength = { alcoholPercent: 10, soapMlPerL: 0 }
     const events = [
       { ...common, id: uuid(), at: '2030-05-01T09:00:00.000Z', kind: 'fitStarted', plan },
       {
@@ -284,42 +216,7 @@ test('nothing is learned of waits until somebody answers', async () => {
 })
 
 test('answers are learned from, and a finished part has its edge looks in the calendar', async () => {
-  const square = [
-    [0, 0],
-    [1, 0],
-    [1, 1],
-  ]
-  const only = (id: string) => ({
-    id,
-    phase: 'edges',
-    headline: id,
-    detail: '',
-    why: '',
-    picture: { film: 'none', marks: [] },
-    inHand: [],
-    people: 1,
-    minutes: 1,
-    cautions: [],
-  })
-  const plan = partPlan.parse({
-    partId: 'p',
-    partName: 'Bonnet',
-    film: { id: 'f', name: 'Film', type: 'paint film', laid: 'wet' },
-    material: 'painted steel',
-    grade: 1,
-    gradeWords: '',
-    schools: [],
-    solutions: [],
-    anchors: [],
-    pulls: [],
-    edges: [],
-    checks: [],
-    gapToleranceMm: 0.5,
-    directions: { right: 'r', left: 'l', up: 'u', down: 'd' },
-    drawing: { part: square, holes: [], piece: square, cutOuts: [], edges: [] },
-    steps: [{ ...only('grab'), wait: { label: 'grab', leastMinutes: 20, kind: 'initialGrab' } }],
-    minutes: 1,
-  })
+  const plan = smallPlan([smallStep('grab', { wait: { label: 'grab', leastMinutes: 20, kind: 'initialGrab' } })])
   const common = { partId: '0412-bonnet', personId: 'ines' }
   const answer = {
     ...common,
@@ -350,7 +247,7 @@ test('answers are learned from, and a finished part has its edge looks in the ca
   expect(waits[0]).toMatchObject({ kind: 'initialGrab', answers: 2 })
   expect(waits[0]?.factor).toBeGreaterThan(1.15)
   expect(bladeLog.parse((await get('/blades')).body).map((b) => b.kind)).toEqual(['bought', 'segment', 'cut'])
-  const calendar = await fetch(`${base}/jobs/0412/edge-looks.ics`)
+  const calendar = await fetch(demo.address('/jobs/0412/edge-looks.ics'))
   expect(calendar.headers.get('content-type')).toContain('text/calendar')
   const text = await calendar.text()
   expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(3)

@@ -57,13 +57,14 @@ export function edgePlan(
   surface: Pick<PartSurface, 'outline' | 'holes'>,
   rules: EdgeRules,
   practice: Practice,
+  temperature: (temperatureC: number) => string = (c) => `${Math.round(c)} °C`,
 ): EdgePlan {
   const wrapMm = Math.max(0, ...form.edges.filter((e) => e.code === 'wrap').map((e) => -(rules[e.name]?.minMm ?? 0)))
   const notches = cornerNotches(form, surface, wrapMm > 0 ? wrapMm : practice.tuckLeast, practice.notchClear)
   const lengths = lengthsOf(surface)
   const works = [
-    ...form.edges.map((edge) => workOf(edge, { form, rules, practice, notches, lengths })),
-    ...form.holes.map((hole) => workOf(hole, { form, rules, practice, notches: [], lengths })),
+    ...form.edges.map((edge) => workOf(edge, { form, rules, practice, notches, lengths, temperature })),
+    ...form.holes.map((hole) => workOf(hole, { form, rules, practice, notches: [], lengths, temperature })),
   ]
   const cutMm = works.reduce((sum, work) => sum + work.cutMm, 0)
   return { edges: works, cutMm, segments: cutMm === 0 ? 0 : Math.max(1, Math.ceil(cutMm / practice.bladeAlong)) }
@@ -75,6 +76,7 @@ interface Around {
   readonly practice: Practice
   readonly notches: readonly CornerNotch[]
   readonly lengths: ReadonlyMap<string, number>
+  readonly temperature: (temperatureC: number) => string
 }
 
 function workOf(edge: Omit<FormEdge, 'behind'> & { readonly behind?: string | undefined }, around: Around): EdgeWork {
@@ -91,7 +93,7 @@ function workOf(edge: Omit<FormEdge, 'behind'> & { readonly behind?: string | un
     behind,
     notches: around.notches.filter((notch) => notch.edges[1] === edge.name),
     cutMm: cutsWithBlade.has(edge.code) ? lengthMm : 0,
-    ...howTo(edge.code, form.material, practice),
+    ...howTo(edge.code, form.material, practice, around.temperature),
     doubts: doubtsOf(edge, behind, rule, form.material, practice),
     schools: schoolsOf(edge.code, behind, form.material, practice),
   }
@@ -116,8 +118,8 @@ type How = Pick<EdgeWork, 'tools' | 'when' | 'seal' | 'cautions'>
 const blades = 'Blade away from your other hand; old segment into the sharps box.'
 const heat = 'Gun always moving; keep it off sensors and airbags, and follow the vehicle maker’s instructions.'
 
-function howTo(code: EdgeCode, material: PartMaterial, practice: Practice): How {
-  const sealing = `Seal at ${Math.round(practice.heatSeal)} °C, a cloth follows.`
+function howTo(code: EdgeCode, material: PartMaterial, practice: Practice, temperature: Around['temperature']): How {
+  const sealing = `Seal at ${temperature(practice.heatSeal)}, a cloth follows.`
   const tool = (name: string, bladeDeg: number | null = null, direction: string | null = null): EdgeTool => ({
     name,
     bladeDeg,

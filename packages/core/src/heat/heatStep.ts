@@ -105,7 +105,11 @@ export function gunOnPart(
 }
 
 /** Setting, distance, pace and passes for one heat step: of every way to hold the gun the one with most room to damage in handy passes. */
-export function heatStep(on: GunOnPart, limits: HeatLimits): HeatAnswer {
+export function heatStep(
+  on: GunOnPart,
+  limits: HeatLimits,
+  temperature: (temperatureC: number) => string = degrees,
+): HeatAnswer {
   const { ambientC, strokeMm, gun, riseSigma } = on
   const { leastC, mostC, damageC } = limits
   const targetC = (leastC + mostC) / 2
@@ -151,7 +155,7 @@ export function heatStep(on: GunOnPart, limits: HeatLimits): HeatAnswer {
     passesRange: [counted(1 + riseSigma), counted(1 - riseSigma)],
     risk,
     words: heatWords({ setting: setting.name, distanceMm, passes: outcome.passes, passSeconds }),
-    warning: warningOf(risk, { targetC, hottestC, damageC, reachesC: outcome.readingC }),
+    warning: warningOf(risk, { targetC, hottestC, damageC, reachesC: outcome.readingC }, temperature),
   }
 }
 
@@ -190,15 +194,17 @@ function costOf(
   )
 }
 
+/** A temperature as it is said where nobody asks for another unit. */
 const degrees = (c: number) => `${Math.round(c)} °C`
 
 function warningOf(
   risk: HeatAnswer['risk'],
   c: { targetC: number; hottestC: number; damageC: number; reachesC: number },
+  temperature: (temperatureC: number) => string,
 ): string | null {
   if (risk === 'cannot be reached')
-    return `This gun does not get it to ${degrees(c.targetC)}: after ${passesTried} passes it is at ${degrees(c.reachesC)}. Use a hotter setting or gun, or warm the room.`
+    return `This gun does not get it to ${temperature(c.targetC)}: after ${passesTried} passes it is at ${temperature(c.reachesC)}. Use a hotter setting or gun, or warm the room.`
   if (risk === 'near damage')
-    return `It may get as hot as ${degrees(c.hottestC)}, and damage begins at about ${degrees(c.damageC)}: read every pass with the thermometer.`
+    return `It may get as hot as ${temperature(c.hottestC)}, and damage begins at about ${temperature(c.damageC)}: read every pass with the thermometer.`
   return null
 }

@@ -13,7 +13,7 @@ import type { Practice } from '../practice/index.ts'
 import { done, type Result } from '../result/index.ts'
 import type { FilmDoc, HeatUse, HeatZone, PlanContext, PlannedEdge, PlannedHeat } from './planTypes.ts'
 
-type HeatSources = Pick<PlanContext, 'form' | 'film' | 'practice' | 'toFlat' | 'outlineOnForm'> & {
+type HeatSources = Pick<PlanContext, 'form' | 'film' | 'practice' | 'toFlat' | 'outlineOnForm' | 'temperature'> & {
   readonly pulls: readonly Pull[]
   readonly edges: readonly PlannedEdge[]
   readonly gun: CalibratedGun
@@ -103,7 +103,11 @@ export function heatPlan(sources: HeatSources): Result<PlannedHeat[]> {
     const zones = zonesOf(use, sources)
     if (zones.length === 0) continue
     const band = heatBand(use, practice)
-    const answer = heatStep(on.value, { ...band, damageC, pressC: practice.heatPress, cutC: practice.heatCut })
+    const answer = heatStep(
+      on.value,
+      { ...band, damageC, pressC: practice.heatPress, cutC: practice.heatCut },
+      sources.temperature,
+    )
     const steam = steamSeconds(layers, ambientC, (band.leastC + band.mostC) / 2)
     if (!steam.ok) return steam
     const { outcome } = answer

@@ -190,12 +190,13 @@ export function workOutPart(request: PlanRequest): Result<PartPlan> {
     edges,
     gun: request.gun ?? usualGun,
     ambientC: request.room?.temperatureC ?? usualClimate.roomC,
+    temperature: request.words?.temperature ?? defaultWords.temperature,
   })
   if (!heat.ok) return heat
   const context: PlanContext = {
     heat: heat.value,
     waits: waits.value,
-    edgePlan: edgePlan(form, surface, rules, practice),
+    edgePlan: edgePlan(form, surface, rules, practice, request.words?.temperature ?? defaultWords.temperature),
     found,
     room: request.room,
     low: request.low ?? false,

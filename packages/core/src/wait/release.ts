@@ -33,7 +33,11 @@ const hourMs = 3_600_000
  * The first hour at which the vehicle may go outside: either the film has grabbed and the hours after stay above the shop's limit,
  * or it has spent a night's worth of room air indoors. Can be refused: `WAIT_NO_FORECAST`, `WAIT_OUT_OF_RANGE`.
  */
-export function releaseAt({ finishedAt, room, forecast }: ReleaseQuestion, practice: Practice): Result<Release> {
+export function releaseAt(
+  { finishedAt, room, forecast }: ReleaseQuestion,
+  practice: Practice,
+  temperature: (temperatureC: number) => string = (c) => `${Math.round(c)} °C`,
+): Result<Release> {
   const problem = climateProblem(room)
   if (problem !== null) return refused(problem)
   const hours = forecast
@@ -68,7 +72,7 @@ export function releaseAt({ finishedAt, room, forecast }: ReleaseQuestion, pract
         kind: at.getTime() - finishedAt.getTime() < 12 * hourMs ? 'same day' : 'later',
         bondFraction,
         coldestC,
-        because: `Outside stays at ${Math.round(coldestC)} °C or more for ${Math.round(watchHours)} hours after.`,
+        because: `Outside stays at ${temperature(coldestC)} or more for ${Math.round(watchHours)} hours after.`,
       })
     if (bondFraction >= nightBond) {
       const coldest = Number.isFinite(coldestC) ? coldestC : last.temperatureC
@@ -77,7 +81,7 @@ export function releaseAt({ finishedAt, room, forecast }: ReleaseQuestion, pract
         kind: 'after a night indoors',
         bondFraction,
         coldestC: coldest,
-        because: `Outside goes down to ${Math.round(coldest)} °C, below ${Math.round(practice.releaseOutside)} °C: it stays indoors until the adhesive holds.`,
+        because: `Outside goes down to ${temperature(coldest)}, below ${temperature(practice.releaseOutside)}: it stays indoors until the adhesive holds.`,
       })
     }
   }

@@ -1,34 +1,28 @@
 import { edgePlan } from '@truelay/core/edges'
 import { edgeCodeWords } from '@truelay/core/plan'
+import { inWords, showTemperature } from '@truelay/core/units'
 import { useMemo, useState } from 'react'
-import { useAppSelector } from '../../store/store.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
-import { useLayRun } from '../../workers/useLayRun.ts'
-import { useJobContext } from '../job/JobFrame.tsx'
 import { NotMeasured } from '../job/NotMeasured.tsx'
 import { PartTabs } from '../job/PartTabs.tsx'
 import { SheetViews } from '../laySheet/SheetViews.tsx'
-import { useLayQuestion } from '../laySheet/useLayQuestion.ts'
-import { useToday } from '../today/useToday.ts'
+import { useLaidPart } from '../laySheet/useLaidPart.ts'
 import { EdgeMap } from './EdgeMap.tsx'
 import { OneEdge } from './OneEdge.tsx'
 import { edgeLetters } from './edgeLetters.ts'
 
 /** How every stretch of the outline ends: with what, when, and where that way does not suit. */
 export function EdgesScreen() {
-  const { bundle, part } = useJobContext()
-  const question = useLayQuestion(bundle, part)
-  const moved = useAppSelector((state) => state.shift[part.id]?.now)
-  const shift = useMemo(() => moved ?? part.shift, [moved, part.shift])
-  const today = useToday(bundle, shift)
-  const { run } = useLayRun(question, today)
+  const { bundle, part, question, run } = useLaidPart()
   const laid = run.phase === 'laid' ? run : null
   const edges = useMemo(
     () =>
       question === null || laid === null
         ? null
-        : edgePlan(question.form, laid.first.surface, laid.full.placement.rules, question.practice),
+        : edgePlan(question.form, laid.first.surface, laid.full.placement.rules, question.practice, (c) =>
+            inWords(showTemperature(c, question.units.temperature)),
+          ),
     [question, laid],
   )
   const [chosen, setChosen] = useState<string | null>(null)

@@ -1,15 +1,11 @@
 import { useMemo, useState } from 'react'
 import type { HeatUse } from '@truelay/core/plan'
-import { useAppSelector } from '../../store/store.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
-import { useLayRun } from '../../workers/useLayRun.ts'
-import { useJobContext } from '../job/JobFrame.tsx'
 import { NotMeasured } from '../job/NotMeasured.tsx'
 import { PartTabs } from '../job/PartTabs.tsx'
 import { SheetViews } from '../laySheet/SheetViews.tsx'
-import { useLayQuestion } from '../laySheet/useLayQuestion.ts'
+import { useLaidPart } from '../laySheet/useLaidPart.ts'
 import { useReplanned } from '../today/useReplanned.ts'
-import { useToday } from '../today/useToday.ts'
 import { HeatOnThePart } from './HeatOnThePart.tsx'
 import { HeatUses } from './HeatUses.tsx'
 import { SurfaceCourse } from './SurfaceCourse.tsx'
@@ -17,12 +13,7 @@ import { useHeatCourses } from './useHeatCourses.ts'
 
 /** How this part is heated: where, how to hold the gun, and what the surface then does. */
 export function HeatScreen() {
-  const { bundle, part } = useJobContext()
-  const question = useLayQuestion(bundle, part)
-  const moved = useAppSelector((state) => state.shift[part.id]?.now)
-  const shift = useMemo(() => moved ?? part.shift, [moved, part.shift])
-  const today = useToday(bundle, shift)
-  const { run, worker } = useLayRun(question, today)
+  const { bundle, part, question, today, run, worker } = useLaidPart()
   const plan = useReplanned(run.phase === 'laid' ? run.full.plan : null, worker, today)
   const [chosen, setChosen] = useState<HeatUse | null>(null)
   const heat = useMemo(() => plan?.heat ?? [], [plan])

@@ -1,7 +1,7 @@
 import { labelOf, type Piece } from '@truelay/contract'
 import { useEffect, useState } from 'react'
-import { Button } from '../../ui/Button.tsx'
 import { Modal } from '../../ui/Modal.tsx'
+import { PrintOrClose } from '../../ui/PrintOrClose.tsx'
 
 interface LabelsDialogProps {
   readonly open: boolean
@@ -26,19 +26,7 @@ export function LabelsDialog({ open, pieces, onClose }: LabelsDialogProps) {
     }
   }, [open, pieces])
   return (
-    <Modal
-      open={open}
-      title="Labels"
-      onClose={onClose}
-      actions={
-        <>
-          <Button look="go" onClick={() => window.print()}>
-            Print
-          </Button>
-          <Button onClick={onClose}>Close</Button>
-        </>
-      }
-    >
+    <Modal open={open} title="Labels" onClose={onClose} actions={<PrintOrClose onClose={onClose} />}>
       <ul className="grid min-h-0 flex-1 grid-cols-2 content-start gap-2 overflow-y-auto sm:grid-cols-3 print:overflow-visible">
         {pieces.map((piece) => (
           <li key={piece.id} className="flex break-inside-avoid items-center gap-2 border border-hair p-2">

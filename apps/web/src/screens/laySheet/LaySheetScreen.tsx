@@ -1,27 +1,19 @@
-import { useEffect, useMemo } from 'react'
+import { useEffect } from 'react'
 import { pieceTakenUp } from '../../bench/shiftSlice.ts'
-import { useAppDispatch, useAppSelector } from '../../store/store.ts'
+import { useAppDispatch } from '../../store/store.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
-import { useLayRun } from '../../workers/useLayRun.ts'
-import { useJobContext } from '../job/JobFrame.tsx'
 import { NotMeasured } from '../job/NotMeasured.tsx'
 import { PartTabs } from '../job/PartTabs.tsx'
-import { useToday } from '../today/useToday.ts'
 import { LaidSheet } from './LaidSheet.tsx'
 import { SheetViews } from './SheetViews.tsx'
 import { OnThePart } from './OnThePart.tsx'
-import { useLayQuestion } from './useLayQuestion.ts'
+import { useLaidPart } from './useLaidPart.ts'
 
 /** How one part will lie, before its liner is peeled. */
 export function LaySheetScreen() {
-  const { bundle, part } = useJobContext()
-  const question = useLayQuestion(bundle, part)
+  const { bundle, part, question, shift, today, run, worker, again } = useLaidPart()
   const dispatch = useAppDispatch()
-  const moved = useAppSelector((state) => state.shift[part.id]?.now)
-  const shift = useMemo(() => moved ?? part.shift, [moved, part.shift])
-  const today = useToday(bundle, shift)
-  const { run, worker, again } = useLayRun(question, today)
   useEffect(() => {
     dispatch(pieceTakenUp({ partId: part.id, shift: part.shift }))
   }, [dispatch, part.id, part.shift])

@@ -1,8 +1,8 @@
 import { bottleLabelOf, type LiquidBatch, type Person } from '@truelay/contract'
 import { strengthWords } from '@truelay/core/mix'
 import { useEffect, useState } from 'react'
-import { Button } from '../../ui/Button.tsx'
 import { Modal } from '../../ui/Modal.tsx'
+import { PrintOrClose } from '../../ui/PrintOrClose.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 
 interface BottleLabelProps {
@@ -33,14 +33,7 @@ export function BottleLabel({ batch, people, keepsDays, onClose }: BottleLabelPr
       open
       title={`Label of bottle ${batch.number}`}
       onClose={onClose}
-      actions={
-        <>
-          <Button look="go" onClick={() => window.print()}>
-            Print
-          </Button>
-          <Button onClick={onClose}>Close</Button>
-        </>
-      }
+      actions={<PrintOrClose onClose={onClose} />}
     >
       <div className="mt-5 flex max-w-2xl items-center gap-6 border-2 border-ink p-5">
         {code === null ? (

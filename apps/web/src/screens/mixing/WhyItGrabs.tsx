@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { Modal } from '../../ui/Modal.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { TemperatureField } from '../../ui/TemperatureField.tsx'
 
 type Symptom = 'too early' | 'not at all'
 
@@ -92,14 +93,12 @@ function Asking({ practice }: { readonly practice: Practice }) {
           max={60}
           onCommit={setTack}
         />
-        <NumberField
+        <TemperatureField
           label="Temperature of the part"
-          unit="°C"
-          digits={0}
-          value={partC ?? climate.roomC}
-          min={-10}
-          max={70}
-          onCommit={setPartC}
+          valueC={partC ?? climate.roomC}
+          minC={-10}
+          maxC={70}
+          onCommitC={setPartC}
         />
         {symptom === 'too early' ? (
           <NumberField

@@ -11,6 +11,7 @@ import { Field, TextInput } from '../../ui/Field.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
+import { TemperatureField } from '../../ui/TemperatureField.tsx'
 import { useNow } from '../../ui/useNow.ts'
 import { ageWords } from '../today/ageWords.ts'
 import { ReadGun } from './ReadGun.tsx'
@@ -100,14 +101,12 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
                     }}
                   />
                 </Field>
-                <NumberField
+                <TemperatureField
                   label="air at the nozzle, from its plate"
-                  unit="°C"
-                  digits={0}
-                  value={s.outletC}
-                  min={40}
-                  max={800}
-                  onCommit={(outletC) => setting(i, { outletC })}
+                  valueC={s.outletC}
+                  minC={40}
+                  maxC={800}
+                  onCommitC={(outletC) => setting(i, { outletC })}
                 />
                 <Button
                   look="quiet"

@@ -1,14 +1,13 @@
 import type { GunProfile, GunReadingKept, Shop } from '@truelay/contract'
 import type { PartMaterial } from '@truelay/core/form'
 import { practiceWith } from '@truelay/core/practice'
-import { cFromFahrenheit, fahrenheitFromC } from '@truelay/core/units'
 import { useState } from 'react'
 import { useLazyInfraredQuery, useRoomQuery } from '../../remote/airApi.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectInput } from '../../ui/Field.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
-import { useUnits } from '../../ui/units.ts'
+import { TemperatureField } from '../../ui/TemperatureField.tsx'
 
 interface ReadGunProps {
   readonly shop: Shop
@@ -27,7 +26,6 @@ const backings: readonly PartMaterial[] = [
 
 /** One reading: so many passes over film on a scrap, then the thermometer at once. */
 export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
-  const units = useUnits()
   const practice = practiceWith(shop.practice)
   const { data: room } = useRoomQuery()
   const [ask, { data: infrared, isFetching }] = useLazyInfraredQuery()
@@ -41,9 +39,6 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
   const surfaceC = typedC ?? read
   const ambientC = room?.now?.temperatureC ?? 20
   const strokeMm = practice.heatStroke
-  const fahrenheit = units.temperature === 'F'
-  const toShown = (c: number) => (fahrenheit ? fahrenheitFromC(c) : c)
-  const toC = (v: number) => (fahrenheit ? cFromFahrenheit(v) : v)
   const tooCold = surfaceC !== null && surfaceC < ambientC + 3
   const take = () => {
     if (surfaceC === null || tooCold) return
@@ -121,14 +116,13 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
           max={60}
           onCommit={(n) => setPasses(Math.round(n))}
         />
-        <NumberField
+        <TemperatureField
           label="It reads"
-          unit={fahrenheit ? '°F' : '°C'}
           digits={1}
-          value={toShown(surfaceC ?? ambientC)}
-          min={toShown(-20)}
-          max={toShown(300)}
-          onCommit={(v) => setTypedC(toC(v))}
+          valueC={surfaceC ?? ambientC}
+          minC={-20}
+          maxC={300}
+          onCommitC={setTypedC}
         />
       </div>
       {infrared !== undefined && infrared.state !== 'fresh' ? (

@@ -1,5 +1,4 @@
 import type { JobBundle } from '@truelay/contract'
-import { cFromFahrenheit, fahrenheitFromC } from '@truelay/core/units'
 import { Thermometer } from 'lucide-react'
 import { useState } from 'react'
 import { useEnterRoomMutation } from '../../remote/airApi.ts'
@@ -9,8 +8,8 @@ import { Modal } from '../../ui/Modal.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
+import { TemperatureField } from '../../ui/TemperatureField.tsx'
 import { useNow } from '../../ui/useNow.ts'
-import { useUnits } from '../../ui/units.ts'
 import { type Air, useAir } from './useAir.ts'
 import { ageWords } from './ageWords.ts'
 
@@ -63,11 +62,9 @@ const stateWords = {
 } as const
 
 function EnterAir({ air, now, onClose }: { readonly air: Air; readonly now: Date; readonly onClose: () => void }) {
-  const units = useUnits()
   const [temperatureC, setTemperatureC] = useState(air.temperatureC)
   const [humidityPercent, setHumidity] = useState(air.humidityPercent)
   const [enter, { error }] = useEnterRoomMutation()
-  const fahrenheit = units.temperature === 'F'
   const { sensor } = air
   return (
     <Modal open title="Air in the room" onClose={onClose} actions={<Button onClick={onClose}>Close</Button>}>
@@ -87,14 +84,13 @@ function EnterAir({ air, now, onClose }: { readonly air: Air; readonly now: Date
           </Notice>
         )}
         <div className="mt-5 grid max-w-xl grid-cols-2 gap-8">
-          <NumberField
+          <TemperatureField
             label="Temperature"
-            unit={fahrenheit ? '°F' : '°C'}
             digits={1}
-            value={fahrenheit ? fahrenheitFromC(temperatureC) : temperatureC}
-            min={fahrenheit ? 14 : -10}
-            max={fahrenheit ? 122 : 50}
-            onCommit={(v) => setTemperatureC(fahrenheit ? cFromFahrenheit(v) : v)}
+            valueC={temperatureC}
+            minC={-10}
+            maxC={50}
+            onCommitC={setTemperatureC}
           />
           <NumberField
             label="Humidity"

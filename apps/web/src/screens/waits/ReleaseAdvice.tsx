@@ -1,10 +1,12 @@
 import type { Job } from '@truelay/contract'
 import type { Practice } from '@truelay/core/practice'
 import { type Climate, releaseAt } from '@truelay/core/wait'
+import { inWords, showTemperature } from '@truelay/core/units'
 import { useMemo, useState } from 'react'
 import { useForecastQuery } from '../../remote/airApi.ts'
-import { NumberField } from '../../ui/NumberField.tsx'
 import { Notice } from '../../ui/Notice.tsx'
+import { TemperatureField } from '../../ui/TemperatureField.tsx'
+import { useUnits } from '../../ui/units.ts'
 import { useNow } from '../../ui/useNow.ts'
 import { ageWords } from '../today/ageWords.ts'
 import { whenWords } from './minutesWords.ts'
@@ -22,6 +24,7 @@ const stateWords = { fresh: '', late: 'late', silent: 'silent', nonsense: 'unusa
 export function ReleaseAdvice({ job, room, finishedAt, practice }: ReleaseAdviceProps) {
   const { data: forecast } = useForecastQuery(undefined, { pollingInterval: 600_000 })
   const now = useNow(30_000)
+  const units = useUnits()
   const [expectedC, setExpectedC] = useState(8)
   const usable = forecast !== undefined && (forecast.state === 'fresh' || forecast.state === 'late')
   const hours = useMemo(
@@ -34,7 +37,9 @@ export function ReleaseAdvice({ job, room, finishedAt, practice }: ReleaseAdvice
           })),
     [usable, forecast, finishedAt, expectedC],
   )
-  const release = releaseAt({ finishedAt, room, forecast: hours }, practice)
+  const release = releaseAt({ finishedAt, room, forecast: hours }, practice, (c) =>
+    inWords(showTemperature(c, units.temperature)),
+  )
   const dueAt = new Date(job.dueAt)
   return (
     <section aria-labelledby="release-title">
@@ -75,14 +80,12 @@ export function ReleaseAdvice({ job, room, finishedAt, practice }: ReleaseAdvice
             that is expected outside.
           </Notice>
           <div className="mt-3 w-56">
-            <NumberField
+            <TemperatureField
               label="Coldest outside over the next day"
-              unit="°C"
-              digits={0}
-              value={expectedC}
-              min={-30}
-              max={45}
-              onCommit={setExpectedC}
+              valueC={expectedC}
+              minC={-30}
+              maxC={45}
+              onCommitC={setExpectedC}
             />
           </div>
         </div>

@@ -1,0 +1,46 @@
+import { partPlan } from '@truelay/contract'
+import type { PartPlan } from '@truelay/core/plan'
+
+const triangle = [
+  [0, 0],
+  [1, 0],
+  [1, 1],
+]
+
+/** A step with nothing in it but its name. */
+export const smallStep = (id: string, more: object = {}) => ({
+  id,
+  phase: 'edges',
+  headline: id,
+  detail: '',
+  why: '',
+  picture: { film: 'none', marks: [] },
+  inHand: [],
+  people: 1,
+  minutes: 1,
+  cautions: [],
+  ...more,
+})
+
+/** The least plan that passes its schema, with some steps. */
+export const smallPlan = (steps: readonly object[], more: object = {}): PartPlan =>
+  partPlan.parse({
+    partId: 'p',
+    partName: 'Bonnet',
+    film: { id: 'f', name: 'Film', type: 'paint film', laid: 'wet' },
+    material: 'painted steel',
+    grade: 1,
+    gradeWords: '',
+    schools: [],
+    solutions: [],
+    anchors: [],
+    pulls: [],
+    edges: [],
+    checks: [],
+    gapToleranceMm: 0.5,
+    directions: { right: 'r', left: 'l', up: 'u', down: 'd' },
+    drawing: { part: triangle, holes: [], piece: triangle, cutOuts: [], edges: [] },
+    steps,
+    minutes: 1,
+    ...more,
+  })
