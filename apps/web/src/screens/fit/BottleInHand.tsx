@@ -1,11 +1,11 @@
-import type { JobBundle, LiquidBatch } from '@truelay/contract'
+import { batchId, type JobBundle, type LiquidBatch } from '@truelay/contract'
 import { bottleInHand, strengthWords } from '@truelay/core/mix'
 import type { PartMaterial } from '@truelay/core/form'
 import { practiceWith } from '@truelay/core/practice'
 import { useState } from 'react'
 import { useLiquidsQuery } from '../../remote/benchApi.ts'
 import { limitsOf } from '../mixing/wish.ts'
-import { bottleTaken } from './bottleTaken.ts'
+import { type Bottle, bottleTaken } from './bottleTaken.ts'
 import type { Fitting } from './fitting.ts'
 import type { Happened } from './useFit.ts'
 
@@ -18,6 +18,22 @@ interface BottleInHandProps {
 }
 
 const tender: ReadonlySet<PartMaterial> = new Set(['lens plastic', 'painted plastic'])
+
+/** The bottles of the shop, the newest first; those mixed in this fit also while the server is away. */
+function bottlesOf(batches: readonly LiquidBatch[], state: Fitting): Bottle[] {
+  const standing = batches
+    .filter((b) => b.emptiedAt === null && b.leftMl > 0)
+    .sort((a, b) => b.mixedAt.localeCompare(a.mixedAt))
+  const mixedHere = state.batches
+    .filter((event) => !batches.some((b) => b.id === event.id))
+    .map(({ id, batchNumber, says, alcoholPercent, soapMlPerL }) => ({
+      id: batchId.parse(id),
+      number: batchNumber,
+      says,
+      strength: { alcoholPercent, soapMlPerL },
+    }))
+  return [...mixedHere, ...standing]
+}
 
 /** Which bottle is in hand; a word where it is not the planned one. */
 export function BottleInHand({ bundle, state, stepId, use, happened }: BottleInHandProps) {
@@ -60,11 +76,10 @@ export function BottleInHand({ bundle, state, stepId, use, happened }: BottleInH
       </section>
     )
   }
-  const bottles = [...(data?.batches ?? [])]
-    .filter((b) => b.emptiedAt === null && b.leftMl > 0)
-    .sort((a, b) => Number(judge(b).asPlanned) - Number(judge(a).asPlanned) || b.mixedAt.localeCompare(a.mixedAt))
+  const bottles = [...bottlesOf(data?.batches ?? [], state)]
+    .sort((a, b) => Number(judge(b).asPlanned) - Number(judge(a).asPlanned))
     .slice(0, 6)
-  const take = (bottle: LiquidBatch) => {
+  const take = (bottle: Bottle) => {
     happened(bottleTaken(stepId, use, bottle, judge(bottle).asPlanned))
     setChanging(false)
   }

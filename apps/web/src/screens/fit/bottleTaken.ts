@@ -1,7 +1,10 @@
 import type { LiquidBatch } from '@truelay/contract'
 
+/** What a fit has to know of a bottle. */
+export type Bottle = Pick<LiquidBatch, 'id' | 'number' | 'says' | 'strength'>
+
 /** A bottle of the shop is in hand, as it goes into the log. */
-export const bottleTaken = (stepId: string, use: 'slip' | 'tack', bottle: LiquidBatch, asPlanned: boolean) => ({
+export const bottleTaken = (stepId: string, use: 'slip' | 'tack', bottle: Bottle, asPlanned: boolean) => ({
   kind: 'bottleTaken' as const,
   stepId,
   use,
