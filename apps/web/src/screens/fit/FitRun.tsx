@@ -138,7 +138,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
         >
           <X size={26} />
         </Link>
-        <h1 className="text-[22px] font-bold">{part.name}</h1>
+        <h1 className="whitespace-nowrap text-[22px] font-bold">{part.name}</h1>
         <p className="label min-w-0 truncate text-[19px] text-quiet">
           {bundle.job.vehicle.model}, {bundle.job.vehicle.plate}
         </p>

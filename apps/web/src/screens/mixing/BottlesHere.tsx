@@ -36,7 +36,7 @@ export function BottlesHere({ batches, people, keepsDays, personId, onLabel, onT
             <li
               key={batch.id}
               aria-label={`Bottle ${batch.number}`}
-              className="grid items-center gap-x-6 gap-y-1 border-t border-hair py-2.5 md:grid-cols-[110px_1fr_150px_auto]"
+              className="grid items-center gap-x-6 gap-y-1 border-t border-hair py-2.5 sm:grid-cols-[110px_1fr_150px] lg:grid-cols-[110px_1fr_150px_auto]"
             >
               <strong className="text-[28px] leading-none">{batch.number}</strong>
               <p className="text-[18px] leading-snug">
@@ -56,7 +56,7 @@ export function BottlesHere({ batches, people, keepsDays, personId, onLabel, onT
                 max={batch.bottleMl}
                 onCommit={(leftMl) => void change({ id: batch.id, change: { what: 'level', personId, leftMl } })}
               />
-              <span className="flex flex-wrap gap-2">
+              <span className="flex flex-wrap gap-2 sm:col-span-3 lg:col-span-1">
                 <Button onClick={() => onTake(batch, 'topped up')}>Top up</Button>
                 <Button onClick={() => onTake(batch, 'put right')}>Put right</Button>
                 <Button onClick={() => onLabel(batch)} aria-label={`Label of bottle ${batch.number}`} className="!px-3">

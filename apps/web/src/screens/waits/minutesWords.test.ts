@@ -17,7 +17,7 @@ test('lengths of time as one says them', () => {
 test('a moment of today has no date', () => {
   const now = new Date(2030, 4, 1, 9, 0)
   expect(whenWords(new Date(2030, 4, 1, 14, 5), now)).toBe('14:05')
-  expect(whenWords(new Date(2030, 4, 3, 8, 30), now)).toBe('Fri 3 May, 8:30')
+  expect(whenWords(new Date(2030, 4, 3, 8, 30), now)).toBe('Fri 3 May, 08:30')
 })
 
 test('how long ago', () => {

@@ -10,6 +10,6 @@ export function minutesWords(minutes: number): string {
   return `${days < 10 ? days.toFixed(1).replace(/\.0$/, '') : Math.round(days)} days`
 }
 
-/** A moment as one says it: "14:20", "Wed 9:00". */
+/** A moment as one says it: "14:20", "Wed 3 May, 09:00". */
 export const whenWords = (at: Date, now: Date) =>
-  `${isSameDay(at, now) ? '' : `${format(at, 'EEE d MMM')}, `}${format(at, 'H:mm')}`
+  `${isSameDay(at, now) ? '' : `${format(at, 'EEE d MMM')}, `}${format(at, 'HH:mm')}`
