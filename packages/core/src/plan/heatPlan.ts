@@ -179,7 +179,10 @@ function zonesOf(use: HeatUse, { pulls, edges, form, toFlat, film }: HeatSources
       share: 1 / Math.max(1, form.recesses.length),
     }
   })
-  return deep.length + hollows.length > 0 ? [...deep, ...hollows] : bySpare(edges)
+  const both = [...deep, ...hollows]
+  if (both.length === 0) return bySpare(edges)
+  const whole = both.reduce((sum, zone) => sum + zone.share, 0)
+  return both.map((zone) => ({ ...zone, share: zone.share / whole })).sort((a, b) => b.share - a.share)
 }
 
 /** Edges by the film that is left over there. */

@@ -262,6 +262,8 @@ export interface PlanContext {
   readonly areaMm2: number
   readonly heat: readonly PlannedHeat[]
   readonly waits: readonly ClimateWait[]
+  /** How long film floats before it has to be wetted again, in this slip and this air. */
+  readonly wetMinutes: number
   readonly edgePlan: EdgePlan
   readonly edges: readonly PlannedEdge[]
   readonly anchors: readonly Anchor[]

@@ -1,6 +1,6 @@
 import type { Practice } from '../practice/index.ts'
 import { done, type Result } from '../result/index.ts'
-import { type ClimateWait, usualClimate, type WaitKind, waitKinds, waitNow } from '../wait/index.ts'
+import { type ClimateWait, slideMinutes, usualClimate, type WaitKind, waitKinds, waitNow } from '../wait/index.ts'
 import type { RoomClimate } from './findings.ts'
 import type { PlannedBatch, StepWait } from './planTypes.ts'
 
@@ -33,6 +33,21 @@ const atEdges: ReadonlySet<WaitKind> = new Set(['initialGrab', 'beforeWrap', 'be
 /** Strength of what dries in a wait, per cent: tack at the edges; undefined where the wait knows best. */
 export const strengthAt = (kind: WaitKind, solutions: readonly PlannedBatch[]): number | undefined =>
   atEdges.has(kind) ? solutions.find((s) => s.use === 'tack')?.strength.alcoholPercent : undefined
+
+/** How long film floats before it has to be wetted again, to half a minute; the shop's own figure where nothing is mixed. */
+export function wetMinutes(
+  room: RoomClimate | undefined,
+  solutions: readonly PlannedBatch[],
+  practice: Practice,
+): number {
+  const strength = (use: 'slip' | 'tack') => solutions.find((s) => s.use === use)?.strength
+  const slip = strength('slip')
+  if (slip === undefined) return practice.waitWetFilm
+  const climate =
+    room === undefined ? usualClimate : { roomC: room.temperatureC, humidityPercent: room.humidityPercent }
+  const minutes = slideMinutes({ slip, tackAlcoholPercent: strength('tack')?.alcoholPercent ?? 0, climate }, practice)
+  return Math.max(0.5, Math.round(minutes * 2) / 2)
+}
 
 /** A wait as it stands after a step. */
 export function stepWait(kind: WaitKind, waits: readonly ClimateWait[], solutions: readonly PlannedBatch[]): StepWait {

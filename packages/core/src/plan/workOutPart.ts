@@ -33,7 +33,7 @@ import { edgeAdvice, edgeRulesOf } from './edgeRules.ts'
 import { type CalibratedGun, usualGun } from '../heat/index.ts'
 import { edgePlan } from '../edges/index.ts'
 import { heatPlan } from './heatPlan.ts'
-import { type LearnedWaits, waitPlan } from './waitPlan.ts'
+import { type LearnedWaits, waitPlan, wetMinutes } from './waitPlan.ts'
 import type { FilmDoc, PartPlan, PlanContext, PlannedEdge, Schools } from './planTypes.ts'
 import { explainSchools } from './schools.ts'
 import { solutionsFor } from './solutionsFor.ts'
@@ -196,6 +196,7 @@ export function workOutPart(request: PlanRequest): Result<PartPlan> {
   const context: PlanContext = {
     heat: heat.value,
     waits: waits.value,
+    wetMinutes: wetMinutes(request.room, solutions.value, practice),
     edgePlan: edgePlan(form, surface, rules, practice, request.words?.temperature ?? defaultWords.temperature),
     found,
     room: request.room,

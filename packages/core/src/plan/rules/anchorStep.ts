@@ -42,7 +42,7 @@ export function anchorStep(c: PlanContext, anchor: PlanContext['anchors'][number
         radiusMm: 135,
         marks: [...marks, ...strokeMarks],
       },
-      driesInMinutes: c.practice.waitWetFilm,
+      driesInMinutes: c.wetMinutes,
     }
   }
   const rehearsed = c.rehearsed !== null

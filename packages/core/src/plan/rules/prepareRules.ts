@@ -179,7 +179,7 @@ export const readyRules: readonly PlanRule[] = [
         people: c.areaMm2 > largeMm2 ? 2 : 1,
         inHand: ['slip', 'wet hands'],
         picture: wholePart('floating'),
-        driesInMinutes: c.practice.waitWetFilm,
+        driesInMinutes: c.wetMinutes,
       },
     ],
   },

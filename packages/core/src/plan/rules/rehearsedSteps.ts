@@ -57,7 +57,7 @@ export function rehearsedSteps(c: PlanContext): StepDraft[] {
       minutes: Math.max(1, Math.round(run.steps.length * 0.7)),
       inHand: isWet(c) ? ['soft squeegee', 'slip on the face'] : ['felt squeegee', 'dry gloves'],
       picture: wholePart('floating', sweeps.slice(0, 24)),
-      ...(isWet(c) ? { driesInMinutes: c.practice.waitWetFilm } : {}),
+      ...(isWet(c) ? { driesInMinutes: c.wetMinutes } : {}),
     }
   })
 }

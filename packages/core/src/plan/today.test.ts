@@ -1,0 +1,117 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from 'vitest'
+import { buildSurface, type FormDoc } from '../form/index.ts'
+import { calibrated, type GunDoc } from '../heat/index.ts'
+import { naturalLay, workedLay } from '../lay/index.ts'
+import { practiceWith } from '../practice/index.ts'
+import { type FilmDoc, type PlanRequest, unshifted, usualSchools, workOutPart } from './index.ts'
+
+const read = (path: string) => JSON.parse(readFileSync(new URL(`../../../../demo/${path}`, import.meta.url), 'utf8'))
+
+function prepared(formName: string, filmName: string): PlanRequest {
+  const form = read(`forms/${formName}.json`) as FormDoc
+  const film = read(`films/${filmName}.json`) as FilmDoc
+  const surface = buildSurface(form, { triangles: 600 })
+  if (!surface.ok) throw new Error(surface.failure.sentence)
+  const natural = naturalLay(surface.value.mesh)
+  const { take, warmStretch } = film.handling
+  const worked = workedLay(surface.value.mesh, { take, limit: 1 + warmStretch })
+  if (!natural.ok || !worked.ok) throw new Error('no lay')
+  return {
+    partId: 'p',
+    partName: form.name,
+    form,
+    film,
+    pattern: null,
+    schools: usualSchools(form, film),
+    stock: { alcoholPercent: 70 },
+    practice: practiceWith(),
+    surface: surface.value,
+    natural: natural.value,
+    worked: worked.value,
+    shift: unshifted,
+  }
+}
+const planOf = (request: PlanRequest, change: Partial<PlanRequest> = {}) => {
+  const plan = workOutPart({ ...request, ...change })
+  if (!plan.ok) throw new Error(plan.failure.sentence)
+  return plan.value
+}
+const bonnet = prepared('pipit-bonnet', 'clearcoat-hull-180')
+const lamp = prepared('pipit-headlamp-left', 'dusk-glass-dry')
+
+test('cold damp air lengthens the waits of a plan and keeps film wet longer; ordinary air changes nothing', () => {
+  const usual = planOf(bonnet, { room: { temperatureC: 20, humidityPercent: 50 } })
+  const raw = planOf(bonnet, { room: { temperatureC: 12, humidityPercent: 85 } })
+  const grab = (p: typeof usual) => p.steps.find((s) => s.id === 'grab')?.wait
+  const float = (p: typeof usual) => p.steps.find((s) => s.id === 'float')?.driesInMinutes ?? 0
+  expect(grab(usual)).toMatchObject({ kind: 'initialGrab', leastMinutes: 20, usualMinutes: 20, factor: 1 })
+  expect(grab(raw)?.leastMinutes).toBeGreaterThan(40)
+  expect(float(usual)).toBe(6)
+  expect(float(raw)).toBeGreaterThan(float(usual))
+  expect(raw.minutes).toBeGreaterThan(usual.minutes + 20)
+})
+
+test('what a shop has learned of a wait counts in its plans', () => {
+  const learned = planOf(bonnet, { learned: { initialGrab: 1.5 } })
+  expect(learned.steps.find((s) => s.id === 'grab')?.wait?.leastMinutes).toBeCloseTo(30, 6)
+})
+
+test('a panel is sealed at its edges, a dry lamp softened at its pulls and post-heated; shares add up', () => {
+  expect(planOf(bonnet).heat?.map((h) => h.use)).toEqual(['seal'])
+  const heat = planOf(lamp).heat ?? []
+  expect(heat.map((h) => h.use)).toEqual(['soften', 'post-heat'])
+  for (const { zones, words, steamSeconds, use } of heat) {
+    expect(zones.reduce((sum, z) => sum + z.share, 0)).toBeCloseTo(1, 6)
+    expect(words).toContain('each way')
+    expect(steamSeconds === null).toBe(use === 'post-heat')
+  }
+  const pull = planOf(lamp).steps.find((s) => s.id === 'pull-A')
+  expect(pull?.heat).toBe('soften')
+})
+
+test('a gun that was read hotter than usual needs fewer passes or a lower setting', () => {
+  const gun: GunDoc = {
+    id: 'g',
+    name: 'Bay gun',
+    spotMm: 110,
+    settings: [120, 260, 400, 540].map((outletC, i) => ({ name: String(i + 1), outletC })),
+    readings: [
+      {
+        id: 'r',
+        at: '2030-05-01T09:00:00Z',
+        setting: '3',
+        distanceMm: 90,
+        speedMmS: 200,
+        strokeMm: 200,
+        passes: 6,
+        material: 'painted plastic',
+        filmUm: 180,
+        ambientC: 20,
+        surfaceC: 85,
+        source: 'typed',
+      },
+    ],
+  }
+  const known = calibrated(gun)
+  if (!known.ok) throw new Error(known.failure.sentence)
+  const [seal] = planOf(bonnet, { gun: known.value }).heat ?? []
+  const [usual] = planOf(bonnet).heat ?? []
+  expect(seal?.gun).toBe('Bay gun')
+  expect(seal?.words).not.toBe(usual?.words)
+  const spread = (h: typeof seal) => (h?.passesRange[1] ?? 0) / (h?.passesRange[0] ?? 1)
+  expect(spread(seal)).toBeLessThan(spread(usual))
+})
+
+test('a room that cannot be is refused, with the figure', () => {
+  const plan = workOutPart({ ...bonnet, room: { temperatureC: 75, humidityPercent: 50 } })
+  expect(plan.ok ? '' : plan.failure.sentence).toContain('75')
+})
+
+test('temperatures are said in the shop’s unit', () => {
+  const fahrenheit = { temperature: (c: number) => `${Math.round(c * 1.8 + 32)} °F` }
+  const plan = planOf(lamp, { words: fahrenheit })
+  const said = [...(plan.heat ?? []).map((h) => h.warning), ...plan.steps.flatMap((s) => [s.headline, s.detail])]
+  expect(said.join(' ')).toContain('°F')
+  expect(said.join(' ')).not.toContain('°C')
+})
