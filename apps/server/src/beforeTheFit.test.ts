@@ -1,44 +1,19 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
-import type { Server } from 'node:http'
-import type { AddressInfo } from 'node:net'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { fileURLToPath } from 'node:url'
+import { readFileSync } from 'node:fs'
 import { formDoc, idFromName, jobBundle, kitCheck, shelf, walkRound } from '@truelay/contract'
 import { usualHandling } from '@truelay/core/lay'
 import { eq } from 'drizzle-orm'
-import pino from 'pino'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import { type Database, openDatabase } from './database/openDatabase.ts'
-import { createApp } from './http/app.ts'
-import { openPhotoStore } from './photos/photoStore.ts'
-import { seedDemo } from './seed/seedDemo.ts'
 import { films } from './shelf/table.ts'
+import { DemoServer } from './testing/demoServer.ts'
 
-const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
-const noon = new Date('2030-05-01T12:00:00.000Z')
-let folder: string
-let database: Database
-let server: Server
-let base: string
-
+let demo: DemoServer
 beforeEach(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'truelay-before-'))
-  database = await openDatabase(folder, at('../migrations'))
-  await seedDemo(database, at('../../../demo'), noon)
-  const photos = openPhotoStore(join(folder, 'photos'))
-  server = createApp({ database, photos, log: pino({ level: 'silent' }), now: () => noon }).listen(0, '127.0.0.1')
-  await new Promise((resolve) => server.once('listening', resolve))
-  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+  demo = await new DemoServer().start()
 })
-afterEach(async () => {
-  await new Promise((resolve) => server.close(resolve))
-  await database.close()
-  rmSync(folder, { recursive: true, force: true })
-})
+afterEach(() => demo.end())
 
 const ask = async (method: string, path: string, body?: unknown) => {
-  const res = await fetch(base + path, {
+  const res = await fetch(demo.address(path), {
     method,
     ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
   })
@@ -105,14 +80,14 @@ describe('photos', () => {
     ])
   }
   const send = async (bytes: Uint8Array) => {
-    const res = await fetch(`${base}/api/photos`, { method: 'POST', body: new Uint8Array(bytes) })
+    const res = await fetch(`${demo.address('')}/api/photos`, { method: 'POST', body: new Uint8Array(bytes) })
     return { status: res.status, body: await res.json() }
   }
   test('are kept once, without where they were taken', async () => {
     const one = await send(jpeg('harbour 53.5 N'))
     expect(one).toMatchObject({ status: 201, body: { widthPx: 150, heightPx: 100 } })
     expect((await send(jpeg('another place'))).body.id).toBe(one.body.id)
-    const back = await fetch(`${base}/api/photos/${one.body.id}`)
+    const back = await fetch(`${demo.address('')}/api/photos/${one.body.id}`)
     expect(back.headers.get('content-type')).toBe('image/jpeg')
     expect(back.headers.get('cache-control')).toContain('immutable')
     expect(new TextDecoder('latin1').decode(await back.arrayBuffer())).not.toContain('harbour')
@@ -120,8 +95,8 @@ describe('photos', () => {
   test('that are none are refused; strange names find nothing', async () => {
     expect((await send(new TextEncoder().encode('<svg/>'))).body).toMatchObject({ code: 'JPEG_BROKEN' })
     expect((await send(new Uint8Array(7_000_000))).status).toBe(413)
-    expect((await fetch(`${base}/api/photos/..%2f..%2ftruelay.sqlite`)).status).toBe(404)
-    expect((await fetch(`${base}/api/photos/${'0'.repeat(64)}`)).status).toBe(404)
+    expect((await fetch(`${demo.address('')}/api/photos/..%2f..%2ftruelay.sqlite`)).status).toBe(404)
+    expect((await fetch(`${demo.address('')}/api/photos/${'0'.repeat(64)}`)).status).toBe(404)
   })
 })
 
@@ -199,7 +174,9 @@ describe('kits and patterns', () => {
 })
 
 describe('forms', () => {
-  const bonnet = formDoc.parse(JSON.parse(readFileSync(at('../../../demo/forms/pipit-bonnet.json'), 'utf8')))
+  const bonnet = formDoc.parse(
+    JSON.parse(readFileSync(new URL('../../../demo/forms/pipit-bonnet.json', import.meta.url), 'utf8')),
+  )
   test('are changed in place while no fit has used them, and given to parts that were not measured', async () => {
     expect((await ask('PUT', '/api/forms/pipit-bonnet', { ...bonnet, name: 'Bonnet, again' })).body.version).toBe(1)
     const roof = { ...bonnet, id: 'tern-roof', name: 'Roof', version: 7 }
@@ -272,7 +249,7 @@ describe('films', () => {
   test('kept before a figure was asked for take its usual value', async () => {
     const before = await film()
     const { recovery: _, ...old } = before?.handling ?? { recovery: 0 }
-    await database.write((db) =>
+    await demo.database.write((db) =>
       db
         .update(films)
         .set({ document: { ...before, handling: old } as never })

@@ -10,8 +10,8 @@ beforeEach(async () => {
   demo = await new DemoServer().start()
 })
 afterEach(() => demo.end())
-const get = (path: string) => demo.get(path)
-const send = (method: string, path: string, body: unknown) => demo.send(method, path, body)
+const get = (path: string) => demo.get(`/api${path}`)
+const send = (method: string, path: string, body: unknown) => demo.send(method, `/api${path}`, body)
 let serial = 0
 const uuid = () => `00000000-0000-4000-8000-${String(++serial + 1000).padStart(12, '0')}`
 
@@ -247,7 +247,7 @@ test('answers are learned from, and a finished part has its edge looks in the ca
   expect(waits[0]).toMatchObject({ kind: 'initialGrab', answers: 2 })
   expect(waits[0]?.factor).toBeGreaterThan(1.15)
   expect(bladeLog.parse((await get('/blades')).body).map((b) => b.kind)).toEqual(['bought', 'segment', 'cut'])
-  const calendar = await fetch(demo.address('/jobs/0412/edge-looks.ics'))
+  const calendar = await fetch(demo.address('/api/jobs/0412/edge-looks.ics'))
   expect(calendar.headers.get('content-type')).toContain('text/calendar')
   const text = await calendar.text()
   expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(3)

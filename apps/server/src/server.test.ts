@@ -1,66 +1,18 @@
-import { mkdtempSync, rmSync } from 'node:fs'
-import type { Server } from 'node:http'
-import type { AddressInfo } from 'node:net'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { fileURLToPath } from 'node:url'
 import { bay, fitLog, jobBundle, partPlan, partRecord } from '@truelay/contract'
 import { buildSurface } from '@truelay/core/form'
 import { naturalLay } from '@truelay/core/lay'
 import { unshifted, usualSchools, workOutPart } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
-import pino from 'pino'
 import { afterEach, beforeEach, expect, test } from 'vitest'
-import { type Database, openDatabase } from './database/openDatabase.ts'
-import { createApp } from './http/app.ts'
-import { openPhotoStore } from './photos/photoStore.ts'
-import { seedDemo } from './seed/seedDemo.ts'
+import { DemoServer } from './testing/demoServer.ts'
 
-const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
-const noon = new Date('2030-05-01T12:00:00.000Z')
-let folder: string
-let database: Database
-let server: Server
-let base: string
-
-async function start() {
-  database = await openDatabase(folder, at('../migrations'))
-  await seedDemo(database, at('../../../demo'), noon)
-  const app = createApp({
-    database,
-    photos: openPhotoStore(join(folder, 'photos')),
-    log: pino({ level: 'silent' }),
-    now: () => noon,
-  })
-  server = app.listen(0, '127.0.0.1')
-  await new Promise((resolve) => server.once('listening', resolve))
-  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
-}
-async function stop() {
-  await new Promise((resolve) => server.close(resolve))
-  await database.close()
-}
+let demo: DemoServer
 beforeEach(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'truelay-'))
-  await start()
+  demo = await new DemoServer().start()
 })
-afterEach(async () => {
-  await stop()
-  rmSync(folder, { recursive: true, force: true })
-})
-
-const get = async (path: string) => {
-  const res = await fetch(base + path)
-  return { status: res.status, body: await res.json() }
-}
-const send = async (method: string, path: string, body: unknown, raw = false) => {
-  const res = await fetch(base + path, {
-    method,
-    headers: { 'content-type': 'application/json' },
-    body: raw ? String(body) : JSON.stringify(body),
-  })
-  return { status: res.status, body: await res.json() }
-}
+afterEach(() => demo.end())
+const get = (path: string) => demo.get(path)
+const send = (method: string, path: string, body: unknown) => demo.send(method, path, body)
 let serial = 0
 const event = (kind: string, more: object = {}) => ({
   id: `00000000-0000-4000-8000-${String(++serial).padStart(12, '0')}`,
@@ -119,8 +71,8 @@ test('a fit is stored event by event, once, and stands after a restart', async (
     stored: [],
     known: expect.arrayContaining([started.id, done.id]),
   })
-  await stop()
-  await start()
+  await demo.stop()
+  await demo.start()
   const log = fitLog.parse((await get('/api/parts/0412-bonnet/fit')).body)
   expect(log.events.map((e) => e.kind)).toEqual(['fitStarted', 'stepDone'])
   const { jobs } = bay.parse((await get('/api/bay')).body)
@@ -162,7 +114,7 @@ test('the record tells film, batches, gaps before and after, and prints as PDF',
   expect(record.gaps.map((g) => g.withinTolerance)).toEqual([false, true])
   expect(record.gaps[0]?.words).toMatch(/1\.5 mm towards the passenger's side/)
   expect(record.problems[0]).toMatchObject({ problem: 'dirt or hair', comeBack: true })
-  const pdf = await fetch(`${base}/api/parts/0412-bonnet/record.pdf`)
+  const pdf = await fetch(`${demo.address('')}/api/parts/0412-bonnet/record.pdf`)
   expect(pdf.headers.get('content-type')).toContain('application/pdf')
   expect(
     Buffer.from(await pdf.arrayBuffer())
@@ -218,7 +170,7 @@ test.each([
   ['a shift beyond reason', 'PUT', '/api/parts/0412-bonnet/shift', { xMm: 9999, yMm: 0, turnDeg: 0 }, 400, 'xMm'],
 ])('%s gets its sentence and changes nothing', async (_, method, path, body, status, words) => {
   const before = (await get('/api/jobs/0412')).body
-  const answer = body === undefined ? await get(path) : await send(method, path, body, typeof body === 'string')
+  const answer = body === undefined ? await get(path) : await send(method, path, body)
   expect(answer.status).toBe(status)
   expect(answer.body.sentence).toContain(words)
   expect(answer.body.fix.length).toBeGreaterThan(10)
@@ -228,7 +180,7 @@ test.each([
 test('a foreign name for this machine is turned away', async () => {
   const { request } = await import('node:http')
   const status = await new Promise((resolve) => {
-    request(`${base}/api/health`, { headers: { host: 'evil.example' } }, (res) => {
+    request(`${demo.address('')}/api/health`, { headers: { host: 'evil.example' } }, (res) => {
       res.resume()
       resolve(res.statusCode)
     }).end()

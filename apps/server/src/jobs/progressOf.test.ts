@@ -1,5 +1,6 @@
-import { type FitEvent, type Part, partPlan } from '@truelay/contract'
+import type { FitEvent, Part } from '@truelay/contract'
 import { expect, test } from 'vitest'
+import { smallPlan, smallStep } from '../testing/smallPlan.ts'
 import { progressOf } from './progressOf.ts'
 
 const part = {
@@ -11,43 +12,8 @@ const part = {
   pieceId: 'q',
   shift: { xMm: 0, yMm: 0, turnDeg: 0 },
 } as Part
-const square = [
-  [0, 0],
-  [1, 0],
-  [1, 1],
-]
-const step = (id: string, more: object = {}) => ({
-  id,
-  phase: 'lay',
-  headline: `Do ${id}`,
-  detail: '',
-  why: 'because it is so',
-  picture: { film: 'none', marks: [] },
-  inHand: [],
-  people: 1,
-  minutes: 1,
-  cautions: [],
-  ...more,
-})
-const plan = partPlan.parse({
-  partId: 'p',
-  partName: 'Bonnet',
-  film: { id: 'f', name: 'Film', type: 'paint film', laid: 'wet' },
-  material: 'painted steel',
-  grade: 1,
-  gradeWords: '',
-  schools: [],
-  solutions: [],
-  anchors: [],
-  pulls: [],
-  edges: [],
-  checks: [],
-  gapToleranceMm: 0.5,
-  directions: { right: 'r', left: 'l', up: 'u', down: 'd' },
-  drawing: { part: square, holes: [], piece: square, cutOuts: [], edges: [] },
-  steps: [step('grab', { wait: { label: 'grab', leastMinutes: 20 } }), step('seal')],
-  minutes: 2,
-})
+const step = (id: string, more: object = {}) => smallStep(id, { headline: `Do ${id}`, ...more })
+const plan = smallPlan([step('grab', { wait: { label: 'grab', leastMinutes: 20 } }), step('seal')])
 const at = '2030-05-01T09:00:00.000Z'
 const common = { partId: 'p', personId: 'ines', at }
 const started = { ...common, id: 'a', kind: 'fitStarted', plan } as unknown as FitEvent

@@ -18,9 +18,9 @@ export const noon = new Date('2030-05-01T12:00:00.000Z')
 /** A demo shop behind a port of its own, for tests through HTTP. */
 export class DemoServer {
   readonly folder = mkdtempSync(join(tmpdir(), 'truelay-'))
-  private database: Database | null = null
+  private opened: Database | null = null
   private server: Server | null = null
-  private base = ''
+  private root = ''
 
   async start(): Promise<this> {
     const database = await openDatabase(this.folder, at('../../migrations'))
@@ -29,15 +29,15 @@ export class DemoServer {
     const app = createApp({ database, photos, log: pino({ level: 'silent' }), now: () => noon })
     const server = app.listen(0, '127.0.0.1')
     await new Promise((resolve) => server.once('listening', resolve))
-    this.base = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`
-    this.database = database
+    this.root = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+    this.opened = database
     this.server = server
     return this
   }
 
   async stop(): Promise<void> {
     await new Promise((resolve) => this.server?.close(resolve) ?? resolve(null))
-    await this.database?.close()
+    await this.opened?.close()
   }
 
   async end(): Promise<void> {
@@ -45,8 +45,13 @@ export class DemoServer {
     rmSync(this.folder, { recursive: true, force: true })
   }
 
+  get database(): Database {
+    if (this.opened === null) throw new Error('the server has not been started')
+    return this.opened
+  }
+
   address(path: string): string {
-    return this.base + path
+    return this.root + path
   }
 
   async get(path: string) {
@@ -54,11 +59,12 @@ export class DemoServer {
     return { status: res.status, body: await res.json() }
   }
 
+  /** A body that is a text already is sent as it is. */
   async send(method: string, path: string, body: unknown) {
     const res = await fetch(this.address(path), {
       method,
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
+      body: typeof body === 'string' ? body : JSON.stringify(body),
     })
     return { status: res.status, body: await res.json() }
   }
