@@ -2,7 +2,7 @@ import type { JobBundle, Part } from '@truelay/contract'
 import { inWords, showLength } from '@truelay/core/units'
 import { practiceWith } from '@truelay/core/practice'
 import { X } from 'lucide-react'
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { BottleDrawing } from '../../drawings/BottleDrawing.tsx'
 import { StepDrawing } from '../../drawings/StepDrawing.tsx'
@@ -12,7 +12,7 @@ import { RoomAir } from '../today/RoomAir.tsx'
 import { BatchList } from './BatchList.tsx'
 import { BladeInHand } from './BladeInHand.tsx'
 import { BottleInHand } from './BottleInHand.tsx'
-import { bottleTaken } from './bottleTaken.ts'
+import { doneEvents } from './doneEvents.ts'
 import { Clocks } from './Clocks.tsx'
 import type { Fitting } from './fitting.ts'
 import { GapEntry } from './GapEntry.tsx'
@@ -24,6 +24,7 @@ import { SomethingWrong } from './SomethingWrong.tsx'
 import { Targets } from './Targets.tsx'
 import type { Happened } from './useFit.ts'
 import { useAspect } from './useAspect.ts'
+import { useStepKeys } from './useStepKeys.ts'
 import { useStandIns } from './useStandIns.ts'
 import { useWaits } from './useWaits.ts'
 import { WaitView } from './WaitView.tsx'
@@ -72,59 +73,15 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
       setGaps({})
       return
     }
-    const liquids = step.records === 'batches' ? plan.solutions : []
-    const batches = liquids.filter((s) => standIns.get(s.use)?.taken !== true)
-    const bottles = liquids.flatMap((s) => {
-      const standIn = standIns.get(s.use)
-      return standIn?.taken === true ? [bottleTaken(step.id, s.use, standIn.bottle, true)] : []
-    })
-    const place = bundle.parts.findIndex((p) => p.id === part.id) + 1
-    happened(
-      ...batches.map((batch, i) => ({
-        kind: 'batchMixed' as const,
-        stepId: step.id,
-        batchNumber: `${bundle.job.number}.${place}-${state.batches.length + i + 1}`,
-        says: batch.says,
-        batchMl: batch.batchMl,
-        alcoholPercent: batch.strength.alcoholPercent,
-        soapMlPerL: batch.strength.soapMlPerL,
-        add: batch.add.map(({ what, ml }) => ({ what, ml })),
-      })),
-      ...bottles,
-      ...(step.records === 'blade'
-        ? [{ kind: 'bladeUsed' as const, stepId: step.id, fresh, cutMm: step.cutMm ?? 0 }]
-        : []),
-      { kind: 'stepDone', stepId: step.id },
-      ...setFor(index),
-    )
+    happened(...doneEvents({ bundle, part, state, step, standIns, fresh }), ...setFor(index))
     setNoted(null)
     setFresh(true)
   }
-  const back = useCallback(() => {
+  const back = () => {
     const last = state.done[state.done.length - 1]
     if (last !== undefined) happened({ kind: 'stepReopened', stepId: last.stepId })
-  }, [state.done, happened])
-
-  const latest = useRef(done)
-  latest.current = done
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (wrong || event.repeat) return
-      // Space on a button or in a field belongs to that; the foot pedal (Page Down) always goes on.
-      const onControl = event.target instanceof HTMLElement && event.target.closest('button, a, input') !== null
-      if (event.key === ' ' && onControl) return
-      if (event.key === ' ' || event.key === 'PageDown') {
-        event.preventDefault()
-        latest.current()
-      }
-      if (event.key === 'PageUp') {
-        event.preventDefault()
-        back()
-      }
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  }, [back, wrong])
+  }
+  useStepKeys(done, back)
 
   const readings = useMemo(() => readingsShown(plan, lastRound?.readings, length), [plan, lastRound, length])
   if (step === undefined) return null

@@ -4,7 +4,7 @@ import { useFitQuery } from '../../remote/api.ts'
 import { outbox, useAppSelector } from '../../store/store.ts'
 
 /** An event without what every event carries. */
-type NewFitEvent = FitEvent extends infer E
+export type NewFitEvent = FitEvent extends infer E
   ? E extends FitEvent
     ? Omit<E, 'id' | 'partId' | 'personId' | 'at'>
     : never

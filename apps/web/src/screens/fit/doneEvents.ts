@@ -1,0 +1,44 @@
+import type { JobBundle, Part } from '@truelay/contract'
+import type { PlanStep } from '@truelay/core/plan'
+import { bottleTaken } from './bottleTaken.ts'
+import type { Fitting } from './fitting.ts'
+import type { NewFitEvent } from './useFit.ts'
+import type { StandIn } from './useStandIns.ts'
+
+interface Doing {
+  readonly bundle: Pick<JobBundle, 'job' | 'parts'>
+  readonly part: Pick<Part, 'id'>
+  readonly state: Pick<Fitting, 'plan' | 'batches'>
+  readonly step: PlanStep
+  /** Bottles of the shop that may take the place of what would be mixed, by use. */
+  readonly standIns: ReadonlyMap<string, Pick<StandIn, 'bottle' | 'taken'>>
+  /** A fresh segment is in the knife. */
+  readonly fresh: boolean
+}
+
+/** What goes into the log when a step is done: what was mixed or taken, what was cut, and that it is done. */
+export function doneEvents({ bundle, part, state, step, standIns, fresh }: Doing): readonly NewFitEvent[] {
+  const liquids = step.records === 'batches' ? state.plan.solutions : []
+  const place = bundle.parts.findIndex((p) => p.id === part.id) + 1
+  const mixed = liquids.filter((liquid) => standIns.get(liquid.use)?.taken !== true)
+  return [
+    ...mixed.map((batch, i) => ({
+      kind: 'batchMixed' as const,
+      stepId: step.id,
+      batchNumber: `${bundle.job.number}.${place}-${state.batches.length + i + 1}`,
+      says: batch.says,
+      batchMl: batch.batchMl,
+      alcoholPercent: batch.strength.alcoholPercent,
+      soapMlPerL: batch.strength.soapMlPerL,
+      add: batch.add.map(({ what, ml }) => ({ what, ml })),
+    })),
+    ...liquids.flatMap(({ use }) => {
+      const standIn = standIns.get(use)
+      return standIn?.taken === true ? [bottleTaken(step.id, use, standIn.bottle, true)] : []
+    }),
+    ...(step.records === 'blade'
+      ? [{ kind: 'bladeUsed' as const, stepId: step.id, fresh, cutMm: step.cutMm ?? 0 }]
+      : []),
+    { kind: 'stepDone' as const, stepId: step.id },
+  ]
+}
