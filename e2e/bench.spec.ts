@@ -113,7 +113,7 @@ test('a sensor that is silent, late or mad is said, and what is entered counts',
   await enterAir(page, '9', '80')
   await expect(page.getByRole('button', { name: /^Room air: 9 °C, 80 %, entered/ })).toBeVisible({ timeout: 15_000 })
   await type(page, 'Coldest outside over the next day', '-4')
-  await expect(page.getByText(/down to -4 °C/)).toBeVisible()
+  await expect(page.getByText(/down to [-−]4 °C/)).toBeVisible()
 
   await standIns.turn({ room: { temperatureC: 21.4, humidityPercent: 48, fault: 'nonsense' } })
   await page.reload()

@@ -185,15 +185,19 @@ test('a scan becomes a form: unit, three places, outline and heights', async ({ 
   if (box === null) throw new Error('no view')
   const [mx, my] = [box.x + box.width / 2, box.y + box.height / 2]
   // Looking from below and in front, the dome is seen from its back edge upward; tap well inside it.
-  for (const [dx, dy] of [
-    [0, 0],
-    [60, 0],
-    [0, -18],
-  ] as const) {
-    await page.mouse.click(mx + dx, my + dy)
-    await page.waitForTimeout(150)
-  }
-  await expect(page.getByText('3 of 3')).toBeVisible()
+  // A tap is lost while the scan is still being drawn: it is made again until it counts.
+  for (const [i, [dx, dy]] of (
+    [
+      [0, 0],
+      [60, 0],
+      [0, -18],
+    ] as const
+  ).entries())
+    await expect(async () => {
+      const counted = page.getByText(`${i + 1} of 3`)
+      if (!(await counted.isVisible())) await page.mouse.click(mx + dx, my + dy)
+      await expect(counted).toBeVisible({ timeout: 3000 })
+    }).toPass()
   await page.getByRole('button', { name: 'Make it a form' }).click()
   await expect(page.getByText('Scan kept to within')).toBeVisible()
   await page.getByLabel('New form: vehicle and part').fill('Scanned dome')
