@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
-import { sayProblem } from '@truelay/contract'
-import { type AnyFailure, inOneLine, type Result } from '@truelay/core/result'
+import { type SavedDocument, sayProblem } from '@truelay/contract'
+import { type Result, wholeFailure } from '@truelay/core/result'
+import { english } from '@truelay/words'
 import type { z } from 'zod'
 
 /** Ends the program with one line on standard error and code 2. */
@@ -21,7 +22,15 @@ export function readDocument<T>(file: string | undefined, schema: z.ZodType<T, u
   const name = file === '-' ? 'standard input' : file
   const parsed = schema.safeParse(parseJson(readText(file), name ?? ''))
   if (parsed.success) return parsed.data
-  throw new BadInput(`${name}: ${sayProblem(parsed.error).sentence}`)
+  throw new BadInput(`${name}: ${english(sayProblem(parsed.error).sentence)}`)
+}
+
+/** A document that the app has kept or exported, of whatever version. */
+export function readKept<T>(file: string | undefined, kind: SavedDocument<T>): T {
+  const name = file === '-' ? 'standard input' : file
+  const read = kind.read(parseJson(readText(file), name ?? ''))
+  if (read.ok) return read.value
+  throw new BadInput(`${name}: ${read.where === '' ? '' : `${read.where}: `}${read.problem}`)
 }
 
 function parseJson(text: string, name: string): unknown {
@@ -35,10 +44,8 @@ function parseJson(text: string, name: string): unknown {
 /** The value of a result; its failure becomes the one line on standard error. */
 export function valueOrBadInput<T>(result: Result<T>): T {
   if (result.ok) return result.value
-  throw new BadInput(failureLine(result.failure))
+  throw new BadInput(english(wholeFailure(result.failure)))
 }
-
-const failureLine = (failure: AnyFailure) => inOneLine(failure)
 
 /** The value after `--name`, which must be a number in a range. */
 export function numberOption(

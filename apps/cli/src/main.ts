@@ -8,6 +8,7 @@ import { mix } from './commands/mix.ts'
 import { plan } from './commands/plan.ts'
 import { wait } from './commands/wait.ts'
 import { BadInput } from './input.ts'
+import { inEnglish } from './inEnglish.ts'
 
 const commands = { form, lay, align, mix, heat, wait, light, plan }
 const text = { type: 'string' } as const
@@ -43,7 +44,7 @@ function run(words: string[]): unknown {
 }
 
 try {
-  process.stdout.write(`${JSON.stringify(run(process.argv.slice(2)))}\n`)
+  process.stdout.write(`${JSON.stringify(inEnglish(run(process.argv.slice(2))))}\n`)
 } catch (error) {
   if (!(error instanceof BadInput)) throw error
   process.stderr.write(`${error.message.replace(/\s*\n\s*/g, ' ')}\n`)

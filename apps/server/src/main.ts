@@ -2,7 +2,8 @@ import { existsSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import pino from 'pino'
-import { devices } from '@truelay/contract'
+import { deviceAddresses, deviceNames } from '@truelay/contract'
+import { catchUpProgress } from './fit/queries.ts'
 import { openDatabase } from './database/openDatabase.ts'
 import { saveDevices } from './devices/queries.ts'
 import { createApp } from './http/app.ts'
@@ -20,7 +21,10 @@ if (!Number.isInteger(port) || port < 1 || port > 65535) {
   process.exit(2)
 }
 
-const database = await openDatabase(folder, join(here, '../migrations'))
+const database = await openDatabase(folder, join(here, '../migrations'), (fault) =>
+  log.error({ kind: fault.kind, id: fault.id, where: fault.where }, fault.problem),
+)
+await catchUpProgress(database)
 if (process.argv.includes('--demo')) {
   const seeded = await seedDemo(database, join(root, 'demo'), new Date())
   log.info({ folder, seeded }, 'demo shop')
@@ -29,7 +33,7 @@ const standIns = process.env.TRUELAY_STANDINS
 if (standIns !== undefined)
   await saveDevices(
     database,
-    devices.parse({ room: `${standIns}/room`, infrared: `${standIns}/infrared`, forecast: `${standIns}/forecast` }),
+    deviceAddresses.parse(Object.fromEntries(deviceNames.map((kind) => [kind, `${standIns}/${kind}`]))),
   )
 const web = join(root, 'apps/web/dist')
 if (!existsSync(web)) log.warn('the web app is not built; only /api answers')

@@ -1,3 +1,4 @@
+import { testCuts } from '@truelay/core/edges'
 import { z } from 'zod'
 import { moment, personId } from './ids.ts'
 
@@ -16,7 +17,7 @@ export const bladeEntry = z.discriminatedUnion('kind', [
   z.strictObject({
     ...common,
     kind: z.literal('test cut'),
-    felt: z.enum(['too shallow', 'two thirds', 'right through']),
+    felt: z.enum(testCuts),
   }),
 ])
 export type BladeStroke = z.infer<typeof bladeEntry>

@@ -1,17 +1,22 @@
+import { name, say, type Sentence, verbatim } from '@truelay/core/say'
 import { z } from 'zod'
+import { sentence } from './sentence.ts'
 
 /** What the server answers when it cannot do what was asked. */
 export const wireFailure = z.strictObject({
   code: z.string(),
-  sentence: z.string(),
-  fix: z.string(),
+  sentence,
+  fix: sentence,
   /** Where in the request, for example "shift.xMm". */
   where: z.string().optional(),
 })
 export type WireFailure = z.infer<typeof wireFailure>
 
+/** A rule of our own that a document broke, as an issue of its schema: the sentence travels as data. */
+export const asIssue = (says: Sentence) => ({ code: 'custom' as const, message: says.text, params: { says } })
+
 /** The first problem of a document that did not pass its schema, in one sentence. */
-export function sayProblem(error: z.ZodError): { where: string; sentence: string } {
+export function sayProblem(error: z.ZodError): { readonly where: string; readonly sentence: Sentence } {
   const issue = error.issues[0]
   const where =
     issue === undefined
@@ -19,9 +24,15 @@ export function sayProblem(error: z.ZodError): { where: string; sentence: string
       : issue.path
           .map((key, i) => (typeof key === 'number' ? `[${key}]` : `${i > 0 ? '.' : ''}${String(key)}`))
           .join('')
-  const missing = issue?.code === 'invalid_type' && issue.message.endsWith('received undefined')
-  const message = missing
-    ? `is missing; a ${issue.expected} is expected there`
-    : (issue?.message ?? 'is not what was expected')
-  return { where, sentence: where === '' ? message : `${where}: ${message}` }
+  const says = wordsOf(issue)
+  return { where, sentence: where === '' ? says : say`${name(where)}: ${says}` }
+}
+
+function wordsOf(issue: z.core.$ZodIssue | undefined): Sentence {
+  if (issue === undefined) return say`is not what was expected`
+  const own = sentence.safeParse(issue.code === 'custom' ? issue.params?.says : undefined)
+  if (own.success) return own.data
+  if (issue.code === 'invalid_type' && issue.message.endsWith('received undefined'))
+    return say`is missing; a ${name(issue.expected)} is expected there`
+  return verbatim(issue.message)
 }

@@ -1,20 +1,16 @@
-import type { FormDoc } from '@truelay/core/form'
+import { edgeCodes, type FormDoc, partFamilies, partMaterials } from '@truelay/core/form'
+import { list, say, verbatim } from '@truelay/core/say'
 import { z } from 'zod'
+import { asIssue } from './failure.ts'
 import { point, polygon } from './geometry.ts'
 import { formId } from './ids.ts'
+import { mirrors } from './mirrors.ts'
 
 const name = z.string().min(1).max(60)
 const marginMm = z.number().min(-80).max(40)
 
-export const edgeCode = z.enum(['stop-short', 'lip-stop', 'wrap', 'tuck', 'gap-cut', 'surface-cut', 'butt', 'overlap'])
-export const partMaterial = z.enum([
-  'painted steel',
-  'painted aluminium',
-  'painted plastic',
-  'lens plastic',
-  'gloss trim',
-  'glass',
-])
+export const edgeCode = z.enum(edgeCodes)
+export const partMaterial = z.enum(partMaterials)
 
 const outlineSegment = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('line'), to: point, edge: name }),
@@ -45,7 +41,7 @@ export const formDoc = z
     id: formId,
     name,
     version: z.number().int().min(1),
-    family: z.enum(['panel', 'lamp', 'trim']),
+    family: z.enum(partFamilies),
     material: partMaterial,
     start: point,
     outline: z.array(outlineSegment).min(2).max(500),
@@ -139,18 +135,19 @@ export const formDoc = z
     form.outline.forEach((segment, i) => {
       if (!edges.has(segment.edge))
         context.addIssue({
-          code: 'custom',
+          ...asIssue(
+            say`no edge is called "${verbatim(segment.edge)}"; add it to "edges" or use one of ${list([...edges])}`,
+          ),
           path: ['outline', i, 'edge'],
-          message: `no edge is called "${segment.edge}"; add it to "edges" or use one of ${[...edges].join(', ')}`,
         })
     })
     for (const [i, edge] of [...form.edges, ...form.holes].entries()) {
       if (edge.marginMinMm !== undefined && edge.marginMaxMm !== undefined && edge.marginMinMm > edge.marginMaxMm)
         context.addIssue({
-          code: 'custom',
+          ...asIssue(say`marginMinMm must not be larger than marginMaxMm`),
           path: ['edges', i],
-          message: 'marginMinMm must not be larger than marginMaxMm',
         })
     }
-  }) satisfies z.ZodType<FormDoc>
+  })
+mirrors<FormDoc>()(formDoc)
 export type Form = z.infer<typeof formDoc>

@@ -7,20 +7,27 @@ export {
   repairRequest,
   waitRequest,
 } from './cliRequests.ts'
-export { sayProblem, type WireFailure, wireFailure } from './failure.ts'
+export { asIssue, sayProblem, type WireFailure, wireFailure } from './failure.ts'
+export type { RecordContext } from './fit/defineFitEvent.ts'
+export { type GapReading, gapReading } from './fit/events/gapsMeasured.ts'
+export { airSources } from './fit/events/waitSet.ts'
 export {
+  applyFitEvent,
   type FitEvent,
+  type FitEventName,
   type FitEventOf,
   type FitLog,
   type FitReceipt,
   fitEvent,
+  fitEventNames,
   fitEvents,
   fitLog,
   fitReceipt,
-  type GapReading,
-  problemKinds,
+  replayFit,
+  standing,
 } from './fit/fitEvents.ts'
-export { applyFitEvent, type FitState, notBegun, replayFit, runningWait } from './fit/fitState.ts'
+export { type Begun, type FitState, notBegun, runningWait } from './fit/fitState.ts'
+export { linesOf, noLines, type RecordLines } from './fit/recordLines.ts'
 export { edgeCode, type Form, formDoc, partMaterial } from './formDoc.ts'
 export { idFromName } from './idFromName.ts'
 export {
@@ -50,6 +57,8 @@ export {
 export {
   type Bay,
   bay,
+  type FitProgress,
+  fitProgress,
   type Job,
   type JobBundle,
   job,
@@ -77,38 +86,37 @@ export {
   batchChange,
   batchDraft,
   bottleLabelOf,
-  ingredient,
+  batchNotes,
   type LiquidBatch,
   type Liquids,
   liquids,
   type Supply,
-  strength,
   supply,
   waterKind,
 } from './liquids.ts'
 export { type NewJob, newJob } from './newJob.ts'
-export { heatUse, partPlan, waitKind } from './partPlan.ts'
+export { heatUse, ingredient, partPlan, strength, waitKind } from './partPlan.ts'
+export { deviceStates } from './devices/defineDevice.ts'
 export {
+  type DeviceAddresses,
   type DeviceKind,
-  type Devices,
+  type DeviceReading,
+  deviceAddresses,
   deviceKind,
   deviceKinds,
-  devices,
+  deviceNames,
   type EnteredRoom,
   enteredRoom,
-  type ForecastNow,
-  forecastAnswer,
-  forecastNow,
-  type InfraredNow,
-  infraredAnswer,
-  infraredNow,
-  type Learned,
-  learned,
   type RoomNow,
-  roomAnswer,
   roomNow,
-} from './readings.ts'
+  unconnected,
+} from './devices/devices.ts'
+export { type Learned, learned } from './learned.ts'
+export { type PartOfBundle, partQuestionOf, type QuestionSources } from './partQuestionOf.ts'
 export { type PartRecord, partRecord } from './record.ts'
+export { type DocumentKind, documents } from './saved/documents.ts'
+export { type Read, type SavedDocument, savedDocument } from './saved/savedDocument.ts'
+export { sentence } from './sentence.ts'
 export {
   type Film,
   filmDoc,
@@ -132,6 +140,7 @@ export {
   type ShopChange,
   shop,
   shopChange,
+  themes,
   type Units,
   units,
 } from './shop.ts'

@@ -5,6 +5,7 @@ import { filmId, formId, jobId, modelId, moment, partId, personId, pieceId } fro
 import { findings, signOff } from './walkRound.ts'
 import { formDoc } from './formDoc.ts'
 import { chosenOrder } from './layOrder.ts'
+import { sentence } from './sentence.ts'
 import { person, shop } from './shop.ts'
 
 const share = z.number().min(0).max(1)
@@ -34,7 +35,7 @@ export const part = z.strictObject({
   pieceId: pieceId.nullable(),
   shift: pieceShift,
   /** The order in which it is laid; null = as the usual school says. */
-  order: chosenOrder.nullable().optional(),
+  order: chosenOrder.nullable().default(null),
 })
 export type Part = z.infer<typeof part>
 
@@ -77,21 +78,21 @@ export const jobBundle = z.strictObject({
 })
 export type JobBundle = z.infer<typeof jobBundle>
 
-/** How far a part has come, for the Bay. */
-export const partProgress = z.strictObject({
-  partId,
-  jobId,
-  name: z.string(),
-  filmName: z.string(),
+/** How far the fit of a part has come; kept beside its log, so that nobody has to replay it to know. */
+export const fitProgress = z.strictObject({
   state: z.enum(['waiting', 'fitting', 'done']),
   stepsDone: z.number().int().min(0),
   stepsTotal: z.number().int().min(0),
-  nextStep: z.string().nullable(),
+  nextStep: sentence.nullable(),
   /** When the running wait is over. */
   readyAt: moment.nullable(),
   startedAt: moment.nullable(),
   finishedAt: moment.nullable(),
 })
+export type FitProgress = z.infer<typeof fitProgress>
+
+/** How far a part has come, for the Bay. */
+export const partProgress = fitProgress.extend({ partId, jobId, name: z.string(), filmName: z.string() })
 export type PartProgress = z.infer<typeof partProgress>
 
 export const bay = z.strictObject({

@@ -1,24 +1,23 @@
-import type { WaterKind } from '@truelay/core/mix'
 import { waterKinds } from '@truelay/core/mix'
+import { say } from '@truelay/core/say'
 import { z } from 'zod'
+import { asIssue } from './failure.ts'
 import { batchId, jobId, moment, personId } from './ids.ts'
-import { liquidSchool } from './partPlan.ts'
+import { addition, ingredient, liquidSchool, strength } from './partPlan.ts'
+import { sentence } from './sentence.ts'
 
 const volumeMl = z.number().min(0).max(100_000)
-export const ingredient = z.enum(['water', 'alcohol stock', 'soap', 'activator concentrate'])
-export const strength = z.strictObject({
-  alcoholPercent: z.number().min(0).max(100),
-  soapMlPerL: z.number().min(0).max(200),
-})
-const addition = z.strictObject({ what: ingredient, ml: volumeMl })
-export const waterKind = z.enum(waterKinds as [WaterKind, ...WaterKind[]])
+export const waterKind = z.enum(waterKinds)
+
+/** What can happen to a batch. */
+export const batchNotes = ['mixed', 'put right', 'topped up', 'level', 'emptied'] as const
 
 /** What happened to a batch, in order. */
 const batchNote = z.strictObject({
   at: moment,
   personId,
-  what: z.enum(['mixed', 'put right', 'topped up', 'level', 'emptied']),
-  says: z.string().max(200),
+  what: z.enum(batchNotes),
+  says: sentence,
   /** What was in the bottle afterwards. */
   leftMl: volumeMl,
 })
@@ -27,7 +26,7 @@ const batchNote = z.strictObject({
 export const batch = z.strictObject({
   id: batchId,
   number: z.string().min(1).max(30),
-  says: z.string().min(1).max(60),
+  says: sentence,
   /** Null where it was mixed to a strength of its own. */
   school: liquidSchool.nullable(),
   strength,
@@ -46,7 +45,7 @@ export const batchDraft = batch
   .omit({ number: true, mixedAt: true, emptiedAt: true, history: true })
   .refine((draft) => draft.leftMl <= draft.bottleMl, {
     path: ['leftMl'],
-    message: 'is more than the bottle holds',
+    ...asIssue(say`is more than the bottle holds`),
   })
 export type BatchDraft = z.infer<typeof batchDraft>
 
@@ -61,7 +60,7 @@ export const batchChange = z.discriminatedUnion('what', [
     leftMl: volumeMl,
     pourOffMl: volumeMl,
     add: z.array(addition).max(10),
-    says: z.string().min(1).max(60),
+    says: sentence,
     school: liquidSchool.nullable(),
   }),
 ])

@@ -1,4 +1,6 @@
+import { say } from '@truelay/core/say'
 import { z } from 'zod'
+import { asIssue } from './failure.ts'
 import { filmId, moment, modelId, personId } from './ids.ts'
 
 /** A job as it is taken in at the desk. */
@@ -20,6 +22,6 @@ export const newJob = z
   })
   .superRefine((job, context) => {
     if (new Date(job.dueAt) <= new Date(job.arrivesAt))
-      context.addIssue({ code: 'custom', path: ['dueAt'], message: 'the vehicle must leave after it has come' })
+      context.addIssue({ ...asIssue(say`the vehicle must leave after it has come`), path: ['dueAt'] })
   })
 export type NewJob = z.infer<typeof newJob>

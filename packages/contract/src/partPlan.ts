@@ -1,8 +1,30 @@
-import type { PartPlan } from '@truelay/core/plan'
-import { type WaitKind, waitKinds } from '@truelay/core/wait'
+import { pullHeats, pullWays } from '@truelay/core/lay'
+import { ingredients, liquidSchools } from '@truelay/core/mix'
+import {
+  bottleUses,
+  cautionTopics,
+  checkReadings,
+  filmStates,
+  filmTypes,
+  findingKinds,
+  heatUses,
+  lineMarks,
+  liquids,
+  type Liquid,
+  type PartPlan,
+  phases,
+  stepRecords,
+  stepTells,
+  type Tool,
+  tools,
+  waysLaid,
+} from '@truelay/core/plan'
+import { waitKinds } from '@truelay/core/wait'
 import { z } from 'zod'
 import { edgeCode, partMaterial } from './formDoc.ts'
 import { point, polygon } from './geometry.ts'
+import { mirrors } from './mirrors.ts'
+import { sentence } from './sentence.ts'
 
 const text = z.string().max(600)
 const direction = z.tuple([z.number().min(-1.001).max(1.001), z.number().min(-1.001).max(1.001)])
@@ -12,33 +34,34 @@ const pictureMark = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('anchor'), number: z.number().int(), at: point }),
   z.strictObject({ kind: z.literal('gap'), at: point, normal: direction, mm: z.number() }),
   z.strictObject({ kind: z.literal('check'), id: text, at: point, normal: direction }),
-  z.strictObject({ kind: z.enum(['stroke', 'pull', 'sweep']), from: point, to: point, text: text.optional() }),
-  z.strictObject({ kind: z.literal('edge'), edge: text, text: text.optional() }),
-  z.strictObject({ kind: z.literal('zone'), at: point, radiusMm: z.number(), text: text.optional() }),
+  z.strictObject({ kind: z.enum(lineMarks), from: point, to: point, text: sentence.optional() }),
+  z.strictObject({ kind: z.literal('edge'), edge: text, text: sentence.optional() }),
+  z.strictObject({ kind: z.literal('zone'), at: point, radiusMm: z.number(), text: sentence.optional() }),
 ])
 
-export const heatUse = z.enum(['soften', 'seal', 'post-heat'])
-export const waitKind = z.enum(waitKinds as [WaitKind, ...WaitKind[]])
+export const heatUse = z.enum(heatUses)
+export const waitKind = z.enum(waitKinds)
+export const bottleUse = z.enum(bottleUses)
 
 const heatZone = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('spot'),
-    label: text,
+    label: sentence,
     at: point,
     onForm: point,
     radiusMm: z.number(),
     share: z.number(),
   }),
-  z.strictObject({ kind: z.literal('edge'), label: text, edge: text, share: z.number() }),
+  z.strictObject({ kind: z.literal('edge'), label: sentence, edge: text, share: z.number() }),
 ])
 
 const plannedHeat = z.strictObject({
   use: heatUse,
-  gun: text,
+  gun: sentence,
   leastC: z.number(),
   mostC: z.number(),
-  words: text,
-  setting: text,
+  words: sentence,
+  setting: sentence,
   distanceMm: z.number(),
   strokeMm: z.number(),
   passes: z.number().int(),
@@ -49,14 +72,14 @@ const plannedHeat = z.strictObject({
   marginC: z.number(),
   coolToPressS: z.number().nullable(),
   coolToCutS: z.number().nullable(),
-  warning: text.nullable(),
+  warning: sentence.nullable(),
   steamSeconds: z.number().nullable(),
   zones: z.array(heatZone).max(60),
 })
 
 const climateWait = z.strictObject({
   kind: waitKind,
-  label: text,
+  label: sentence,
   usualMinutes: z.number(),
   minutes: z.number(),
   factor: z.number(),
@@ -65,134 +88,137 @@ const climateWait = z.strictObject({
   bondFraction: z.number(),
 })
 
+const reference = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('anchor'), number: z.number().int() }),
+  z.strictObject({ kind: z.literal('check'), id: text }),
+  z.strictObject({ kind: z.literal('edge'), edge: text }),
+  z.strictObject({ kind: z.literal('pull'), letter: text }),
+  z.strictObject({ kind: z.literal('hollow'), name: text }),
+  z.strictObject({ kind: z.literal('finding'), finding: z.enum(findingKinds) }),
+])
+
 const planStep = z.strictObject({
   id: text,
-  phase: z.enum(['prepare', 'mix', 'place', 'lay', 'edges', 'heat', 'look']),
-  headline: text,
-  detail: text,
-  why: text,
+  phase: z.enum(phases),
+  headline: sentence,
+  detail: sentence,
+  why: sentence,
   picture: z.strictObject({
-    film: z.enum(['none', 'floating', 'laid']),
+    film: z.enum(filmStates),
     middle: point.optional(),
     radiusMm: z.number().optional(),
     marks: z.array(pictureMark).max(60),
   }),
-  inHand: z.array(text).max(10),
+  tools: z.array(z.enum(tools as [Tool, ...Tool[]])).max(12),
+  liquids: z.array(z.enum(liquids as [Liquid, ...Liquid[]])).max(6),
   people: z.number().int().min(1).max(6),
   minutes: z.number().min(0),
-  laidUpTo: z.number().int().min(1).optional(),
+  references: z.array(reference).max(60),
+  laidUpTo: z.union([z.number().int().min(1), z.literal('all')]).optional(),
   heat: heatUse.optional(),
   cutMm: z.number().min(0).optional(),
-  gate: text.optional(),
-  because: text.optional(),
+  gate: sentence.optional(),
+  because: sentence.optional(),
   wait: z
     .strictObject({
-      label: text,
+      label: sentence,
       leastMinutes: z.number().min(0),
-      kind: waitKind.optional(),
-      usualMinutes: z.number().min(0).optional(),
-      factor: z.number().positive().optional(),
+      kind: waitKind,
+      usualMinutes: z.number().min(0),
+      factor: z.number().positive(),
       alcoholPercent: z.number().min(0).max(100).optional(),
     })
     .optional(),
-  cautions: z.array(text).max(10),
+  cautions: z.array(z.strictObject({ about: z.enum(cautionTopics), says: sentence })).max(20),
   driesInMinutes: z.number().min(0).optional(),
-  records: z.enum(['batches', 'gaps', 'fingers', 'edges', 'blade']).optional(),
-  uses: z.enum(['slip', 'tack']).optional(),
+  records: z.enum(stepRecords).optional(),
+  tells: z.enum(stepTells).optional(),
+  uses: bottleUse.optional(),
 })
 
-export const liquidSchool = z.enum([
-  'light slip',
-  'heavy slip',
-  'water only',
-  'weak tack',
-  'strong tack',
-  'hybrid',
-  'tack only',
-  'single fluid',
-  'dry',
-])
+export const liquidSchool = z.enum(liquidSchools)
+export const ingredient = z.enum(ingredients)
+export const strength = z.strictObject({
+  alcoholPercent: z.number().min(0).max(100),
+  soapMlPerL: z.number().min(0).max(200),
+})
+export const addition = z.strictObject({ what: z.enum(ingredients), ml: z.number().min(0).max(100_000) })
 
 export const plannedBatch = z.strictObject({
-  use: z.enum(['slip', 'tack']),
+  use: bottleUse,
   school: liquidSchool,
-  says: text,
+  says: sentence,
   needMl: z.number(),
   batchMl: z.number(),
-  add: z.array(
-    z.strictObject({ what: z.enum(['water', 'alcohol stock', 'soap', 'activator concentrate']), ml: z.number() }),
-  ),
-  strength: z.strictObject({ alcoholPercent: z.number(), soapMlPerL: z.number() }),
-  warnings: z.array(text),
+  add: z.array(addition).max(10),
+  strength,
+  warnings: z.array(sentence).max(10),
 })
 
 /** The plan of a part as it is kept with its fit. */
-export const partPlan = z.strictObject({
-  partId: text,
-  partName: text,
-  film: z.strictObject({
-    id: text,
-    name: text,
-    type: z.enum(['paint film', 'lens tint', 'trim vinyl']),
-    laid: z.enum(['wet', 'dry']),
+export const partPlan = mirrors<PartPlan>()(
+  z.strictObject({
+    partId: text,
+    partName: text,
+    film: z.strictObject({ id: text, name: text, type: z.enum(filmTypes), laid: z.enum(waysLaid) }),
+    material: partMaterial,
+    grade: z.number().int().min(1).max(5),
+    gradeWords: sentence,
+    schools: z.array(
+      z.strictObject({ question: sentence, choice: sentence, reason: sentence, otherwise: sentence }),
+    ),
+    solutions: z.array(plannedBatch),
+    anchors: z.array(
+      z.strictObject({
+        number: z.number().int(),
+        label: sentence,
+        at: point,
+        onForm: point,
+        gaps: z.array(gapMark),
+        drawn: z.boolean(),
+      }),
+    ),
+    pulls: z.array(
+      z.strictObject({
+        letter: text,
+        edge: text,
+        at: point,
+        direction,
+        way: z.enum(pullWays),
+        percent: z.number(),
+        areaMm2: z.number(),
+        heat: z.enum(pullHeats),
+        glueLineRisk: z.boolean(),
+      }),
+    ),
+    edges: z.array(
+      z.strictObject({
+        name: text,
+        label: text,
+        code: edgeCode,
+        rule: z.strictObject({ minMm: z.number(), maxMm: z.number() }),
+        advice: sentence,
+        unpulledMmPer100: z.number(),
+        leftMmPer100: z.number(),
+      }),
+    ),
+    checks: z.array(gapMark.extend({ id: text, label: sentence, edge: text, reads: z.enum(checkReadings) })),
+    gapToleranceMm: z.number().positive(),
+    gapSigmaMm: z.number().positive(),
+    directions: z.strictObject({ right: text, left: text, up: text, down: text }),
+    order: z.strictObject({ name: sentence, words: sentence, because: sentence }).nullable(),
+    light: z.strictObject({ outputRatio: z.number(), words: sentence }).nullable(),
+    heat: z.array(plannedHeat).max(6),
+    waits: z.array(climateWait).max(20),
+    drawing: z.strictObject({
+      part: polygon,
+      holes: z.array(polygon),
+      piece: polygon,
+      cutOuts: z.array(polygon),
+      edges: z.array(z.strictObject({ name: text, line: z.array(point) })),
+    }),
+    notes: z.array(z.strictObject({ because: sentence, says: sentence })).max(60),
+    steps: z.array(planStep).min(1).max(200),
+    minutes: z.number(),
   }),
-  material: partMaterial,
-  grade: z.number().int().min(1).max(5),
-  gradeWords: text,
-  schools: z.array(z.strictObject({ question: text, choice: text, reason: text, otherwise: text })),
-  solutions: z.array(plannedBatch),
-  anchors: z.array(
-    z.strictObject({
-      number: z.number().int(),
-      label: text,
-      at: point,
-      onForm: point,
-      gaps: z.array(gapMark),
-      drawn: z.boolean().optional(),
-    }),
-  ),
-  pulls: z.array(
-    z.strictObject({
-      letter: text,
-      edge: text,
-      at: point,
-      direction,
-      way: z.enum(['towards', 'along']),
-      percent: z.number(),
-      areaMm2: z.number(),
-      heat: z.enum(['cold', 'warm']),
-      glueLineRisk: z.boolean(),
-    }),
-  ),
-  edges: z.array(
-    z.strictObject({
-      name: text,
-      label: text,
-      code: edgeCode,
-      rule: z.strictObject({ minMm: z.number(), maxMm: z.number() }),
-      advice: text,
-      unpulledMmPer100: z.number(),
-      leftMmPer100: z.number(),
-    }),
-  ),
-  checks: z.array(gapMark.extend({ id: text, label: text, edge: text, reads: z.enum(['gap', 'film past the edge']) })),
-  gapToleranceMm: z.number().positive(),
-  directions: z.strictObject({ right: text, left: text, up: text, down: text }),
-  order: z.strictObject({ name: text, words: text, because: text }).optional(),
-  light: z.strictObject({ outputRatio: z.number(), words: text }).optional(),
-  heat: z.array(plannedHeat).max(6).optional(),
-  waits: z.array(climateWait).max(20).optional(),
-  drawing: z.strictObject({
-    part: polygon,
-    holes: z.array(polygon),
-    piece: polygon,
-    cutOuts: z.array(polygon),
-    edges: z.array(z.strictObject({ name: text, line: z.array(point) })),
-  }),
-  notes: z
-    .array(z.strictObject({ because: text, says: text }))
-    .max(60)
-    .optional(),
-  steps: z.array(planStep).min(1).max(200),
-  minutes: z.number(),
-}) satisfies z.ZodType<PartPlan>
+)

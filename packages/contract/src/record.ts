@@ -1,6 +1,9 @@
+import { phases } from '@truelay/core/plan'
 import { z } from 'zod'
-import { job, part } from './job.ts'
+import { recordLines } from './fit/recordLines.ts'
 import { moment } from './ids.ts'
+import { job, part } from './job.ts'
+import { sentence } from './sentence.ts'
 import { filmDoc } from './shelf.ts'
 import { finding } from './walkRound.ts'
 
@@ -9,78 +12,30 @@ export const partRecord = z.strictObject({
   job,
   part,
   film: filmDoc.pick({ id: true, name: true, type: true }),
-  kit: z.string(),
+  /** Null where it was cut from the roll. */
+  kit: z.string().nullable(),
   piece: z.string(),
-  lot: z.string(),
+  /** Null where nobody noted it. */
+  lot: z.string().nullable(),
   found: z.array(finding.pick({ kind: true, note: true, later: true })),
   state: z.enum(['not begun', 'fitting', 'finished']),
   startedAt: moment.nullable(),
   finishedAt: moment.nullable(),
-  schools: z.array(z.strictObject({ question: z.string(), choice: z.string() })),
-  batches: z.array(
-    z.strictObject({
-      number: z.string(),
-      says: z.string(),
-      batchMl: z.number(),
-      alcoholPercent: z.number(),
-      soapMlPerL: z.number(),
-      at: moment,
-      by: z.string(),
-    }),
-  ),
-  /** What was in hand, bottle by bottle. */
-  bottles: z.array(
-    z.strictObject({
-      number: z.string(),
-      says: z.string(),
-      use: z.enum(['slip', 'tack']),
-      asPlanned: z.boolean(),
-      at: moment,
-      by: z.string(),
-    }),
-  ),
-  /** The air that waits were worked out for. */
-  air: z.array(
-    z.strictObject({
-      at: moment,
-      roomC: z.number(),
-      humidityPercent: z.number(),
-      source: z.string(),
-      minutes: z.number(),
-    }),
-  ),
-  blades: z.strictObject({ segments: z.number().int(), cutMm: z.number() }),
+  schools: z.array(z.strictObject({ question: sentence, choice: sentence })),
+  /** What its steps logged and what stands of it, by the kind of event. */
+  lines: recordLines,
   steps: z.array(
     z.strictObject({
-      headline: z.string(),
-      phase: z.string(),
+      headline: sentence,
+      phase: z.enum(phases),
       at: moment,
       by: z.string(),
       earlySeconds: z.number().nullable(),
     }),
   ),
   stepsTotal: z.number().int(),
-  gaps: z.array(
-    z.strictObject({
-      at: moment,
-      by: z.string(),
-      readings: z.array(z.strictObject({ label: z.string(), wantedMm: z.number(), measuredMm: z.number() })),
-      withinTolerance: z.boolean(),
-      words: z.string(),
-    }),
-  ),
   gapToleranceMm: z.number().nullable(),
-  problems: z.array(
-    z.strictObject({
-      problem: z.string(),
-      place: z.string(),
-      during: z.string(),
-      comeBack: z.boolean(),
-      at: moment,
-      by: z.string(),
-    }),
-  ),
-  aftercare: z.array(z.string()),
-  light: z.string().nullable(),
+  aftercare: z.array(sentence),
+  light: sentence.nullable(),
 })
 export type PartRecord = z.infer<typeof partRecord>

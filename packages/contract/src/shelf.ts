@@ -1,9 +1,12 @@
 import type { PiecePattern } from '@truelay/core/align'
-import type { FilmDoc } from '@truelay/core/plan'
+import { type FilmDoc, filmTypes, waysLaid } from '@truelay/core/plan'
 import { type FilmHandling, filmFigures, filmProblem } from '@truelay/core/lay'
+import { pieceSides } from '@truelay/core/stock'
 import { z } from 'zod'
+import { asIssue } from './failure.ts'
 import { point, polygon } from './geometry.ts'
 import { filmId, formId, kitId, modelId, pieceId } from './ids.ts'
+import { mirrors } from './mirrors.ts'
 
 /** A figure of a film, within the range in which it is believed. */
 const figure = (key: keyof FilmHandling) => z.number().min(filmFigures[key].min).max(filmFigures[key].max)
@@ -11,8 +14,8 @@ const figure = (key: keyof FilmHandling) => z.number().min(filmFigures[key].min)
 export const filmDoc = z.strictObject({
   id: filmId,
   name: z.string().min(1).max(80),
-  type: z.enum(['paint film', 'lens tint', 'trim vinyl']),
-  laid: z.enum(['wet', 'dry']),
+  type: z.enum(filmTypes),
+  laid: z.enum(waysLaid),
   thicknessUm: z.number().min(20).max(500),
   handling: z
     .strictObject({
@@ -29,13 +32,14 @@ export const filmDoc = z.strictObject({
     })
     .superRefine((handling, context) => {
       const problem = filmProblem(handling)
-      if (problem !== null) context.addIssue({ code: 'custom', message: problem })
+      if (problem !== null) context.addIssue(asIssue(problem))
     }),
   transmission: z.number().gt(0).max(1).optional(),
   /** A printed pattern, which warps when it is stretched. */
   patterned: z.boolean().optional(),
   damageC: z.number().min(60).max(200),
-}) satisfies z.ZodType<FilmDoc>
+})
+mirrors<FilmDoc>()(filmDoc)
 export type Film = z.infer<typeof filmDoc>
 
 export const piecePattern = z.strictObject({
@@ -43,14 +47,15 @@ export const piecePattern = z.strictObject({
   outline: polygon,
   cutOuts: z.array(polygon).max(20),
   marks: z.array(z.strictObject({ name: z.string().min(1).max(60), at: point })).max(40),
-}) satisfies z.ZodType<PiecePattern>
+})
+mirrors<PiecePattern>()(piecePattern)
 
 /** One shape of a kit. */
 export const pieceDoc = z.strictObject({
   id: pieceId,
   kitId,
   name: z.string().min(1).max(80),
-  side: z.enum(['left', 'right', 'middle']),
+  side: z.enum(pieceSides),
   count: z.number().int().min(1).max(20),
   spares: z.number().int().min(0).max(20),
   /** The part that it covers. */

@@ -1,13 +1,17 @@
 import { practiceKeys, type PracticeKey, practiceProblem } from '@truelay/core/practice'
-import { type GunDoc, type KeptReading, slowestMmS } from '@truelay/core/heat'
+import { type GunDoc, type KeptReading, readingSources, slowestMmS } from '@truelay/core/heat'
+import { say } from '@truelay/core/say'
+import { lengthUnits, temperatureUnits, volumeUnits } from '@truelay/core/units'
 import { z } from 'zod'
 import { partMaterial } from './formDoc.ts'
+import { asIssue } from './failure.ts'
 import { gunId, moment, personId } from './ids.ts'
+import { mirrors } from './mirrors.ts'
 
 export const units = z.strictObject({
-  length: z.enum(['mm', 'in']),
-  temperature: z.enum(['C', 'F']),
-  volume: z.enum(['mL', 'fl oz']),
+  length: z.enum(lengthUnits),
+  temperature: z.enum(temperatureUnits),
+  volume: z.enum(volumeUnits),
 })
 export type Units = z.infer<typeof units>
 
@@ -17,7 +21,7 @@ export const ownPractice = z
   .superRefine((own, context) => {
     for (const [key, value] of Object.entries(own)) {
       const problem = practiceProblem(key as PracticeKey, value)
-      if (problem !== null) context.addIssue({ code: 'custom', path: [key], message: problem })
+      if (problem !== null) context.addIssue({ ...asIssue(problem), path: [key] })
     }
   })
 
@@ -37,8 +41,9 @@ export const gunReading = z.strictObject({
   filmUm: z.number().min(20).max(500),
   ambientC: z.number().min(-20).max(60),
   surfaceC: z.number().min(-20).max(300),
-  source: z.enum(['typed', 'thermometer']),
-}) satisfies z.ZodType<KeptReading>
+  source: z.enum(readingSources),
+})
+mirrors<KeptReading>()(gunReading)
 
 /** A gun of the shop: its settings, its nozzle, and what was read of it. */
 export const gun = z
@@ -55,19 +60,22 @@ export const gun = z
   .superRefine((value, context) => {
     const names = value.settings.map((s) => s.name)
     if (new Set(names).size < names.length)
-      context.addIssue({ code: 'custom', path: ['settings'], message: 'Two settings of a gun have the same name.' })
-  }) satisfies z.ZodType<GunDoc>
+      context.addIssue({ ...asIssue(say`Two settings of a gun have the same name.`), path: ['settings'] })
+  })
+mirrors<GunDoc>()(gun)
 export type GunProfile = z.infer<typeof gun>
 export type GunReadingKept = z.infer<typeof gunReading>
+
+export const themes = ['day', 'bay'] as const
 
 export const shop = z.strictObject({
   name: z.string().min(1).max(80),
   units,
-  theme: z.enum(['day', 'bay']),
+  theme: z.enum(themes),
   stockAlcoholPercent: z.number().min(1).max(100),
   practice: ownPractice,
   /** The first is the one that plans count on. */
-  guns: z.array(gun).max(12).optional(),
+  guns: z.array(gun).max(12).default([]),
 })
 export type Shop = z.infer<typeof shop>
 

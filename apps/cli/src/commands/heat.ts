@@ -1,6 +1,7 @@
 import { heatRequest } from '@truelay/contract'
 import { heatWords, jetOf, passesTo, stillAirHWm2K, steadyWash, type SteadyRequest } from '@truelay/core/heat'
 import { practiceWith } from '@truelay/core/practice'
+import { count, say, temperature } from '@truelay/core/say'
 import type { z } from 'zod'
 import { readDocument, valueOrBadInput } from '../input.ts'
 
@@ -25,7 +26,7 @@ function passes(over: Pick<SteadyRequest, 'ambientC' | 'layers'>, exposure: Pass
   const jet = jetOf(gun, over.ambientC)
   const outcome = valueOrBadInput(passesTo({ ...over, jet, speedMmS, strokeMm, targetC, damageC, pressC, cutC }))
   const how = heatWords({
-    setting: `${Math.round(gun.outletC)} °C`,
+    setting: say`${temperature(gun.outletC)}`,
     distanceMm: gun.distanceMm,
     passes: outcome.passes,
     passSeconds: strokeMm / speedMmS,
@@ -33,7 +34,7 @@ function passes(over: Pick<SteadyRequest, 'ambientC' | 'layers'>, exposure: Pass
   const words = outcome.reachable
     ? how
     : outcome.secondsToTarget === null
-      ? `This gun does not get it to ${Math.round(targetC)} °C: ${Math.round(outcome.peakSurfaceC)} °C after ${outcome.passes} passes.`
-      : `Risky: ${how} brings it to ${Math.round(outcome.peakSurfaceC)} °C, and damage begins at ${Math.round(damageC)} °C.`
+      ? say`This gun does not get it to ${temperature(targetC)}: ${temperature(outcome.peakSurfaceC)} after ${count(outcome.passes)} passes.`
+      : say`Risky: ${how} brings it to ${temperature(outcome.peakSurfaceC)}, and damage begins at ${temperature(damageC)}.`
   return { ...outcome, jet, words }
 }

@@ -1,10 +1,11 @@
 import { writeFileSync } from 'node:fs'
 import { performance } from 'node:perf_hooks'
 import { checkSheet, triangleCount, type TriangleMesh, vertexCount } from '@truelay/core/geometry'
-import { grade, layFigures, naturalLay, workedLay } from '@truelay/core/lay'
+import { grade, layFigures, naturalLay, workedDefaults, workedLay } from '@truelay/core/lay'
 import { readObj, writeObj } from '@truelay/formats/obj'
 import { orderWish, rehearsal } from './rehearsal.ts'
 import { BadInput, numberOption, readText, valueOrBadInput, wordOption } from '../input.ts'
+import { english } from '@truelay/words'
 
 /**
  * `lay --mesh FILE.obj [--units m|mm] [--mode natural|worked] [--take 0.006] [--holes refuse|keep] [--flat OUT.obj]`, or
@@ -16,7 +17,7 @@ export function lay(file: string | undefined, options: Record<string, string | u
   const units = wordOption(options.units, 'units', ['mm', 'm'])
   const mode = wordOption(options.mode, 'mode', ['natural', 'worked'])
   const holes = wordOption(options.holes, 'holes', ['refuse', 'keep'])
-  const take = numberOption(options.take, 'take', 0.006, 0, 0.2)
+  const take = numberOption(options.take, 'take', workedDefaults.take, 0, 0.2)
   const mesh = readMesh(name, units === 'm' ? 1000 : 1)
   valueOrBadInput(checkSheet(mesh, { holesExpected: holes === 'keep' }))
 
@@ -41,7 +42,7 @@ export function lay(file: string | undefined, options: Record<string, string | u
 
 function readMesh(name: string | undefined, toMm: number): TriangleMesh {
   const read = readObj(readText(name), toMm)
-  if (!read.ok) throw new BadInput(`${name}, line ${read.line}: ${read.problem}`)
+  if (!read.ok) throw new BadInput(`${name}, line ${read.line}: ${english(read.problem)}`)
   return read.mesh
 }
 

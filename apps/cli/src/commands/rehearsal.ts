@@ -3,6 +3,7 @@ import {
   compareOrders,
   explainBetter,
   orderBySchool,
+  orderName,
   orderWords,
   type PreparedStage,
   type Rehearsal,
@@ -16,6 +17,7 @@ import {
 import type { FilmDoc } from '@truelay/core/plan'
 import type { FormDoc } from '@truelay/core/form'
 import { BadInput, readDocument, valueOrBadInput } from '../input.ts'
+import { nothing } from '@truelay/core/say'
 
 /** What may stand behind `--order`. */
 export type OrderWish = SchoolName | 'search' | 'all'
@@ -60,7 +62,7 @@ export function searched(form: FormDoc, film: FilmDoc, fine: PreparedStage, trie
       .map((school) => bySchool(fine, school))
       .sort((a, b) => a.figures.trouble - b.figures.trouble)
     const best = schools[0] ?? bySchool(fine, 'centre out')
-    return { best, schools, because: '', tried: schools.length }
+    return { best, schools, because: nothing, tried: schools.length }
   }
   const coarse = valueOrBadInput(setStage(form, film, stageTriangles.coarse))
   const search = searchOrder(coarse, fine)
@@ -72,7 +74,7 @@ export function searched(form: FormDoc, film: FilmDoc, fine: PreparedStage, trie
 
 const told = ({ order, steps, figures, flipped }: Rehearsal) => ({
   school: order.school,
-  name: order.name,
+  name: orderName(order),
   words: orderWords(order),
   order,
   flipped,

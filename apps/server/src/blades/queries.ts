@@ -1,8 +1,9 @@
-import { type BladeStroke, bladeEntry, type FitEventOf } from '@truelay/contract'
+import type { BladeStroke, FitEventOf } from '@truelay/contract'
 import { asc } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { readFitEventsOf } from '../fit/queries.ts'
 import { bladeRows } from './table.ts'
+import { readEachStored, toStored } from '../database/stored.ts'
 
 /** The whole book in order of time: what was entered by hand, and every cut of a fit. */
 export async function readBlades(database: Database): Promise<BladeStroke[]> {
@@ -10,7 +11,7 @@ export async function readBlades(database: Database): Promise<BladeStroke[]> {
     database.read.select().from(bladeRows).orderBy(asc(bladeRows.place)),
     readFitEventsOf(database, 'bladeUsed'),
   ])
-  const strokes = [...rows.map((row) => bladeEntry.parse(row.entry)), ...used.flatMap(strokesOf)]
+  const strokes = [...readEachStored(database, 'bladeEntry', rows), ...used.flatMap(strokesOf)]
   return strokes.sort((a, b) => a.at.localeCompare(b.at))
 }
 
@@ -25,6 +26,6 @@ function strokesOf({ id, at, personId, partId, fresh, cutMm }: FitEventOf<'blade
 
 /** Adds a stroke; sent twice, it stands once. */
 export async function addBladeStroke(database: Database, entry: BladeStroke): Promise<BladeStroke[]> {
-  await database.write((db) => db.insert(bladeRows).values({ id: entry.id, entry }).onConflictDoNothing())
+  await database.write((db) => db.insert(bladeRows).values({ id: entry.id, document: toStored('bladeEntry', entry) }).onConflictDoNothing())
   return readBlades(database)
 }

@@ -1,24 +1,36 @@
 import type { Job, PartProgress } from '@truelay/contract'
 import type { Practice } from '@truelay/core/practice'
-import type { CalendarEntry } from '@truelay/formats/calendar'
+import { name, say, type Sentence } from '@truelay/core/say'
 
 /** When edges are pressed and looked at, as shares of the shop's whole time for it: early, the next day, at the end. */
 const looks = [
-  { share: 1 / 12, says: 'first look' },
-  { share: 1 / 2, says: 'second look' },
-  { share: 1, says: 'last look' },
+  { share: 1 / 12, says: say`first look` },
+  { share: 1 / 2, says: say`second look` },
+  { share: 1, says: say`last look` },
 ] as const
 
+export interface EdgeLook {
+  readonly id: string
+  readonly at: Date
+  readonly minutes: number
+  readonly title: Sentence
+  readonly says: Sentence
+}
+
 /** Looks at the edges of every finished part of a job. */
-export const edgeLooks = (job: Job, parts: readonly PartProgress[], practice: Practice): CalendarEntry[] =>
-  parts.flatMap(({ partId, name, finishedAt }) =>
+export const edgeLooks = (
+  job: Pick<Job, 'vehicle'>,
+  parts: readonly Pick<PartProgress, 'partId' | 'name' | 'finishedAt'>[],
+  practice: Practice,
+): EdgeLook[] =>
+  parts.flatMap(({ partId, name: called, finishedAt }) =>
     finishedAt === null
       ? []
       : looks.map(({ share, says }, i) => ({
           id: `${partId}-look-${i + 1}`,
           at: new Date(new Date(finishedAt).getTime() + share * practice.waitEdgeLook * 60_000),
           minutes: 10,
-          title: `${name}, ${job.vehicle.model} ${job.vehicle.plate}: edges, ${says}`,
-          says: 'Walk every edge with a finger, press what stands up, warm it again where it does not stay. Note what lifts.',
+          title: say`${name(called)}, ${name(job.vehicle.model)} ${name(job.vehicle.plate)}: edges, ${says}`,
+          says: say`Walk every edge with a finger, press what stands up, warm it again where it does not stay. Note what lifts.`,
         })),
   )

@@ -1,10 +1,11 @@
 import { jobId } from '@truelay/contract'
 import { practiceWith } from '@truelay/core/practice'
 import { writeCalendar } from '@truelay/formats/calendar'
+import { name, say } from '@truelay/core/say'
+import { wordsIn } from '@truelay/words'
 import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
-import { readFitLogs } from '../fit/queries.ts'
-import { progressOf } from '../jobs/progressOf.ts'
+import { readProgress } from '../fit/queries.ts'
 import { readJob, readParts } from '../jobs/queries.ts'
 import { Refused } from '../reply/reply.ts'
 import { readShop } from '../shop/queries.ts'
@@ -15,18 +16,22 @@ export function calendarRoutes(database: Database): Router {
   routes.get('/jobs/:jobId/edge-looks.ics', async (req, res) => {
     const job = await readJob(database, jobId.parse(req.params.jobId))
     const [parts, shop] = await Promise.all([readParts(database, job.id), readShop(database)])
-    const logs = await readFitLogs(
+    const progress = await readProgress(
       database,
       parts.map((p) => p.id),
     )
-    const progress = parts.map((p) => progressOf(p, '', logs.get(p.id) ?? []))
-    const entries = edgeLooks(job, progress, practiceWith(shop.practice))
+    const words = wordsIn({ units: shop.units })
+    const entries = edgeLooks(
+      job,
+      parts.map(({ id, name: called }) => ({ partId: id, name: called, finishedAt: progress(id).finishedAt })),
+      practiceWith(shop.practice),
+    ).map(({ title, says, ...entry }) => ({ ...entry, title: words(title), says: words(says) }))
     const [first] = entries
     if (first === undefined)
       throw new Refused({
         code: 'NOTHING_FINISHED',
-        sentence: `No part of job ${job.number} is finished yet: there is no edge to look at.`,
-        fix: 'Finish a part first; its looks count from then.',
+        sentence: say`No part of job ${name(job.number)} is finished yet: there is no edge to look at.`,
+        fix: say`Finish a part first; its looks count from then.`,
       })
     res.attachment(`edge-looks-${job.number}.ics`).type('text/calendar')
     res.send(writeCalendar(entries, first.at))

@@ -1,6 +1,6 @@
 export { bladeRows } from '../blades/table.ts'
 export { deviceRows, roomRows } from '../devices/table.ts'
-export { fitEventRows } from '../fit/table.ts'
+export { fitEventRows, fitProgressRows } from '../fit/table.ts'
 export { jobs, parts } from '../jobs/table.ts'
 export { arrivals } from '../kitCheck/table.ts'
 export { batchRows, supplyRows } from '../liquids/table.ts'

@@ -1,7 +1,7 @@
-import { devices, enteredRoom } from '@truelay/contract'
+import { deviceAddresses, deviceKind, enteredRoom } from '@truelay/contract'
 import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
-import { enterRoom, readDevices, readForecast, readInfrared, readRoom, saveDevices } from './queries.ts'
+import { enterRoom, readDevice, readDevices, readRoom, saveDevices } from './queries.ts'
 
 export function deviceRoutes(database: Database, now: () => Date): Router {
   const routes = Router()
@@ -9,7 +9,10 @@ export function deviceRoutes(database: Database, now: () => Date): Router {
     res.json(await readDevices(database))
   })
   routes.put('/devices', async (req, res) => {
-    res.json(await saveDevices(database, devices.parse(req.body)))
+    res.json(await saveDevices(database, deviceAddresses.parse(req.body)))
+  })
+  routes.get('/devices/:kind/reading', async (req, res) => {
+    res.json(await readDevice(database, deviceKind.parse(req.params.kind), now()))
   })
   routes.get('/room', async (_req, res) => {
     res.json(await readRoom(database, now()))
@@ -17,12 +20,6 @@ export function deviceRoutes(database: Database, now: () => Date): Router {
   routes.post('/room', async (req, res) => {
     await enterRoom(database, enteredRoom.parse(req.body), now())
     res.json(await readRoom(database, now()))
-  })
-  routes.get('/infrared', async (_req, res) => {
-    res.json(await readInfrared(database, now()))
-  })
-  routes.get('/forecast', async (_req, res) => {
-    res.json(await readForecast(database, now()))
   })
   return routes
 }

@@ -1,79 +1,86 @@
-import { type FitEvent, type FitEventOf, type FitLog, type FitReceipt, fitEvent, type PartId } from '@truelay/contract'
-import { asc, eq, inArray, sql } from 'drizzle-orm'
+import {
+  type FitEvent,
+  type FitEventName,
+  type FitEventOf,
+  type FitLog,
+  type FitProgress,
+  notBegun,
+  type PartId,
+} from '@truelay/contract'
+import { and, asc, eq, inArray, isNull } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import { batchOfEvent } from '../liquids/batchOfEvent.ts'
-import { batchRows } from '../liquids/table.ts'
-import { takeOff } from '../liquids/takeOff.ts'
-import { fitEventRows } from './table.ts'
+import { readEachStored, readStored, StoredFault, toStored } from '../database/stored.ts'
+import { followed } from './followed.ts'
+import { notBegunProgress, progressOf } from './progressOf.ts'
+import { fitEventRows, fitProgressRows } from './table.ts'
 
-export async function readFitLog({ read }: Database, partId: PartId): Promise<FitLog> {
+export async function readFitLog({ read }: Pick<Database, 'read'>, partId: PartId): Promise<FitLog> {
   const rows = await read
     .select()
     .from(fitEventRows)
     .where(eq(fitEventRows.partId, partId))
     .orderBy(asc(fitEventRows.place))
-  return { partId, events: rows.map((row) => fitEvent.parse(row.event)) }
+  return { partId, events: rows.map((row) => readStored('fitEvent', row.id, row.document)) }
 }
 
-export async function readFitLogs({ read }: Database, partIds: readonly PartId[]): Promise<Map<string, FitEvent[]>> {
-  const rows = await read
-    .select()
-    .from(fitEventRows)
-    .where(inArray(fitEventRows.partId, [...partIds]))
-    .orderBy(asc(fitEventRows.place))
+/** The logs of some parts; one that cannot be read is reported and left out. */
+export async function readFitLogs(database: Database, partIds: readonly PartId[]): Promise<Map<string, FitEvent[]>> {
   const logs = new Map<string, FitEvent[]>()
-  for (const row of rows) logs.set(row.partId, [...(logs.get(row.partId) ?? []), fitEvent.parse(row.event)])
+  for (const id of partIds) {
+    try {
+      const { events } = await readFitLog(database, id)
+      if (events.length > 0) logs.set(id, events)
+    } catch (error) {
+      if (!(error instanceof StoredFault)) throw error
+      database.report(error)
+    }
+  }
   return logs
 }
 
-/** Events of one kind from every fit, in the order in which they arrived. */
-export async function readFitEventsOf<K extends FitEvent['kind']>(
-  { read }: Database,
-  kind: K,
-): Promise<FitEventOf<K>[]> {
-  const rows = await read
-    .select()
+/** Events of one kind from every fit that stand, in the order in which they arrived. */
+export async function readFitEventsOf<K extends FitEventName>(database: Database, kind: K): Promise<FitEventOf<K>[]> {
+  const rows = await database.read
+    .select({ id: fitEventRows.id, document: fitEventRows.document })
     .from(fitEventRows)
-    .where(sql`json_extract(${fitEventRows.event}, '$.kind') = ${kind}`)
+    .where(and(eq(fitEventRows.kind, kind), eq(fitEventRows.retired, false)))
     .orderBy(asc(fitEventRows.place))
-  return rows.map((row) => fitEvent.parse(row.event)).filter((event): event is FitEventOf<K> => event.kind === kind)
+  return readEachStored(database, 'fitEvent', rows).filter((event): event is FitEventOf<K> => event.kind === kind)
 }
 
-/** Adds events in their order, in one transaction; an event that is already there is left as it is. */
-export async function addFitEvents(
+/** How far the fits of some parts have come; those that nobody has begun are waiting. */
+export async function readProgress(
   database: Database,
-  events: readonly FitEvent[],
-  receivedAt: string,
-): Promise<FitReceipt> {
-  return database.write(async (db) => {
-    const before = await db
-      .select({ id: fitEventRows.id })
-      .from(fitEventRows)
-      .where(
-        inArray(
-          fitEventRows.id,
-          events.map((e) => e.id),
-        ),
-      )
-    const known = new Set(before.map((row) => row.id))
-    const fresh = events.filter((e) => !known.has(e.id))
-    const unique = [...new Map(fresh.map((e) => [e.id, e])).values()]
-    if (unique.length > 0)
-      await db
-        .insert(fitEventRows)
-        .values(unique.map((event) => ({ id: event.id, partId: event.partId, event, receivedAt })))
-        .onConflictDoNothing()
-    const mixed = unique.filter((e) => e.kind === 'batchMixed').map(batchOfEvent)
-    if (mixed.length > 0) {
-      await db
-        .insert(batchRows)
-        .values(mixed.map((document) => ({ id: document.id, mixedAt: document.mixedAt, document })))
-        .onConflictDoNothing()
-      await takeOff(
-        db,
-        mixed.flatMap((b) => b.add),
-      )
-    }
-    return { stored: unique.map((e) => e.id), known: [...known] }
-  })
+  partIds: readonly string[],
+): Promise<(partId: string) => FitProgress> {
+  const rows = await database.read
+    .select({ id: fitProgressRows.partId, document: fitProgressRows.document })
+    .from(fitProgressRows)
+    .where(inArray(fitProgressRows.partId, [...partIds]))
+  const known = new Map(rows.flatMap((row) => readEachStored(database, 'fitProgress', [row]).map((p) => [row.id, p])))
+  return (partId) => known.get(partId) ?? notBegunProgress
 }
+
+/** Writes what is kept beside the logs that are older than it: how far each fit has come, and what does not stand any more. */
+export const catchUpProgress = (database: Database): Promise<void> =>
+  database.write(async (db) => {
+    const behind = await db
+      .selectDistinct({ partId: fitEventRows.partId })
+      .from(fitEventRows)
+      .leftJoin(fitProgressRows, eq(fitProgressRows.partId, fitEventRows.partId))
+      .where(isNull(fitProgressRows.partId))
+    const logs = await readFitLogs(
+      database,
+      behind.map((row) => row.partId as PartId),
+    )
+    for (const [partId, events] of logs) {
+      const { state, retired } = followed(notBegun, events)
+      const document = toStored('fitProgress', progressOf(state))
+      if (retired.length > 0)
+        await db
+          .update(fitEventRows)
+          .set({ retired: true })
+          .where(inArray(fitEventRows.id, [...retired]))
+      await db.insert(fitProgressRows).values({ partId, document }).onConflictDoNothing()
+    }
+  })

@@ -1,12 +1,14 @@
 import { fitEvents, partId } from '@truelay/contract'
+import { name, say } from '@truelay/core/say'
 import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
 import { readPart } from '../jobs/queries.ts'
 import { Refused } from '../reply/reply.ts'
 import { readPeople } from '../shop/queries.ts'
-import { addFitEvents, readFitLog } from './queries.ts'
+import { addFitEvents, type FitFollower } from './addFitEvents.ts'
+import { readFitLog } from './queries.ts'
 
-export function fitRoutes(database: Database, now: () => Date): Router {
+export function fitRoutes(database: Database, now: () => Date, followers: readonly FitFollower[]): Router {
   const routes = Router()
   routes.get('/parts/:partId/fit', async (req, res) => {
     const id = partId.parse(req.params.partId)
@@ -22,17 +24,17 @@ export function fitRoutes(database: Database, now: () => Date): Router {
       if (event.partId !== id)
         throw new Refused({
           code: 'OTHER_PART',
-          sentence: `An event of part "${event.partId}" was sent to part "${id}".`,
-          fix: 'Send each event to its own part.',
+          sentence: say`An event of part "${name(event.partId)}" was sent to part "${name(id)}".`,
+          fix: say`Send each event to its own part.`,
         })
       if (!people.has(event.personId))
         throw new Refused({
           code: 'UNKNOWN_PERSON',
-          sentence: `Nobody here is called "${event.personId}".`,
-          fix: 'Choose a person of the shop.',
+          sentence: say`Nobody here is called "${name(event.personId)}".`,
+          fix: say`Choose a person of the shop.`,
         })
     }
-    res.json(await addFitEvents(database, events, now().toISOString()))
+    res.json(await addFitEvents(database, id, events, now().toISOString(), followers))
   })
   return routes
 }

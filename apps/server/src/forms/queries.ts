@@ -1,5 +1,6 @@
 import { formDoc, type FormId, formId } from '@truelay/contract'
 import type { FormDoc } from '@truelay/core/form'
+import { name, say } from '@truelay/core/say'
 import { and, asc, desc, eq, inArray } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { fitEventRows } from '../fit/table.ts'
@@ -7,19 +8,21 @@ import { parts } from '../jobs/table.ts'
 import { NotFound } from '../reply/reply.ts'
 import { newestVersionOf } from '../shelf/queries.ts'
 import { forms } from '../shelf/table.ts'
+import { readEachStored, readStored, toStored } from '../database/stored.ts'
 
 /** Every form in its newest version, by name. */
-export async function readNewestForms({ read }: Database): Promise<FormDoc[]> {
-  const rows = await read.select().from(forms).orderBy(asc(forms.id), desc(forms.version))
+export async function readNewestForms(database: Database): Promise<FormDoc[]> {
+  const rows = await database.read.select().from(forms).orderBy(asc(forms.id), desc(forms.version))
   const newest = new Map<string, FormDoc>()
-  for (const row of rows) if (!newest.has(row.id)) newest.set(row.id, formDoc.parse(row.document))
+  for (const row of rows)
+    if (!newest.has(row.id)) for (const form of readEachStored(database, 'form', [row])) newest.set(row.id, form)
   return [...newest.values()].sort((a, b) => a.name.localeCompare(b.name))
 }
 
 export async function readNewestForm(database: Database, id: FormId): Promise<FormDoc> {
   const row = await database.read.query.forms.findFirst({ where: eq(forms.id, id), orderBy: desc(forms.version) })
-  if (row === undefined) throw new NotFound(`There is no form "${id}".`, 'Choose one from the list of forms.')
-  return formDoc.parse(row.document)
+  if (row === undefined) throw new NotFound(say`There is no form "${name(id)}".`, say`Choose one from the list of forms.`)
+  return readStored('form', id, row.document)
 }
 
 /**
@@ -30,7 +33,8 @@ export const saveForm = (database: Database, draft: FormDoc): Promise<FormDoc> =
   database.write(async (db) => {
     const before = await newestVersionOf(database, draft.id)
     const version = before === null ? 1 : (await isUsed(database, draft.id, before)) ? before + 1 : before
-    const document = formDoc.parse({ ...draft, version })
+    const saved = formDoc.parse({ ...draft, version })
+    const document = toStored('form', saved)
     await db
       .insert(forms)
       .values({ id: draft.id, version, document })
@@ -47,14 +51,14 @@ export const saveForm = (database: Database, draft: FormDoc): Promise<FormDoc> =
       const free = waiting.map((p) => p.id).filter((id) => !begun.has(id))
       await db.update(parts).set({ formVersion: version }).where(inArray(parts.id, free))
     }
-    return document
+    return saved
   })
 
 /** Gives a part its form, once somebody has measured it. */
 export const takeForm = (database: Database, partId: string, id: FormId): Promise<void> =>
   database.write(async (db) => {
     const version = await newestVersionOf(database, id)
-    if (version === null) throw new NotFound(`There is no form "${id}".`, 'Choose one from the list of forms.')
+    if (version === null) throw new NotFound(say`There is no form "${name(id)}".`, say`Choose one from the list of forms.`)
     await db
       .update(parts)
       .set({ formId: formId.parse(id), formVersion: version })

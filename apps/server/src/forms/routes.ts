@@ -1,4 +1,5 @@
 import { formDoc, formId, partId } from '@truelay/contract'
+import { name, say } from '@truelay/core/say'
 import { Router } from 'express'
 import { z } from 'zod'
 import type { Database } from '../database/openDatabase.ts'
@@ -19,8 +20,8 @@ export function formRoutes(database: Database): Router {
     if (draft.id !== formId.parse(req.params.formId))
       throw new Refused({
         code: 'OTHER_FORM',
-        sentence: `The form "${draft.id}" was sent to the address of "${req.params.formId}".`,
-        fix: 'Save each form under its own id.',
+        sentence: say`The form "${name(draft.id)}" was sent to the address of "${name(req.params.formId)}".`,
+        fix: say`Save each form under its own id.`,
       })
     res.json(await saveForm(database, draft))
   })

@@ -1,10 +1,13 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
+import { say } from '@truelay/core/say'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
 import type { Database } from '../database/openDatabase.ts'
+import { bayRoutes } from '../bay/routes.ts'
 import { bladeRoutes } from '../blades/routes.ts'
+import { bundleRoutes } from '../bundle/routes.ts'
 import { calendarRoutes } from '../calendar/routes.ts'
 import { deviceRoutes } from '../devices/routes.ts'
 import { fitRoutes } from '../fit/routes.ts'
@@ -12,6 +15,7 @@ import { formRoutes } from '../forms/routes.ts'
 import { jobRoutes } from '../jobs/routes.ts'
 import { kitCheckRoutes } from '../kitCheck/routes.ts'
 import { learnedRoutes } from '../learned/routes.ts'
+import { benchFollowsFit } from '../liquids/followFit.ts'
 import { liquidRoutes } from '../liquids/routes.ts'
 import { modelRoutes } from '../models/routes.ts'
 import type { PhotoStore } from '../photos/photoStore.ts'
@@ -72,12 +76,14 @@ export function createApp({ database, photos, log, web, now }: AppParts): Expres
   app.use('/api/models', modelRoutes(database))
   app.use(
     '/api',
+    bayRoutes(database),
+    bundleRoutes(database),
     jobRoutes(database),
     walkRoundRoutes(database, now),
     kitCheckRoutes(database, now),
     formRoutes(database),
     shelfRoutes(database),
-    fitRoutes(database, now),
+    fitRoutes(database, now, [benchFollowsFit]),
     recordRoutes(database),
     deviceRoutes(database, now),
     liquidRoutes(database, now),
@@ -86,7 +92,7 @@ export function createApp({ database, photos, log, web, now }: AppParts): Expres
     calendarRoutes(database),
   )
   app.use('/api', () => {
-    throw new NotFound('The server has nothing at that address.', 'Check the address.')
+    throw new NotFound(say`The server has nothing at that address.`, say`Check the address.`)
   })
   if (web !== undefined && existsSync(join(web, 'index.html'))) {
     app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y' }))

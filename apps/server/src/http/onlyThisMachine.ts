@@ -1,4 +1,5 @@
 import type { RequestHandler } from 'express'
+import { say } from '@truelay/core/say'
 
 const ownNames = new Set(['localhost', '127.0.0.1', '[::1]'])
 
@@ -8,7 +9,7 @@ export const onlyThisMachine: RequestHandler = (req, res, next) => {
   if (ownNames.has(name)) return next()
   res.status(403).json({
     code: 'FOREIGN_NAME',
-    sentence: 'This server answers on this machine only.',
-    fix: 'Open it as http://localhost with its port.',
+    sentence: say`This server answers on this machine only.`,
+    fix: say`Open it as http://localhost with its port.`,
   })
 }

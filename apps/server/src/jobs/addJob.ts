@@ -1,4 +1,5 @@
 import { type Job, jobId, type NewJob, partId } from '@truelay/contract'
+import { name, say } from '@truelay/core/say'
 import { desc } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { readModel } from '../models/queries.ts'
@@ -16,14 +17,14 @@ export async function addJob(database: Database, draft: NewJob): Promise<Job> {
   const model = await readModel(database, draft.modelId)
   const people = await readPeople(database)
   if (!people.some((p) => p.id === draft.personId))
-    throw new NotFound(`Nobody here is called "${draft.personId}".`, 'Choose a person of the shop.')
+    throw new NotFound(say`Nobody here is called "${name(draft.personId)}".`, say`Choose a person of the shop.`)
   const films = await readFilms(
     database,
     draft.parts.map((p) => p.filmId),
   )
   const strange = draft.parts.find((p) => !films.some((f) => f.id === p.filmId))
   if (strange !== undefined)
-    throw new NotFound(`There is no film "${strange.filmId}" on the shelf.`, 'Choose a film of the shelf.')
+    throw new NotFound(say`There is no film "${name(strange.filmId)}" on the shelf.`, say`Choose a film of the shelf.`)
   const id = await database.write(async (db) => {
     const last = await db.select().from(jobs).orderBy(desc(jobs.number)).limit(1)
     const all = await db.select({ number: jobs.number }).from(jobs)

@@ -1,8 +1,11 @@
 import { type Job, type JobId, job, type Part, type PartId, part, type Shift } from '@truelay/contract'
+import { name, say } from '@truelay/core/say'
 import { asc, eq } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { NotFound } from '../reply/reply.ts'
+import { readPieces } from '../shelf/queries.ts'
 import { jobs, parts } from './table.ts'
+import { readStored, toStored } from '../database/stored.ts'
 
 export const toJob = (row: typeof jobs.$inferSelect): Job =>
   job.parse({
@@ -37,18 +40,18 @@ const toPart = (row: typeof parts.$inferSelect): Part =>
     filmId: row.filmId,
     pieceId: row.pieceId,
     shift: { xMm: row.shiftXMm, yMm: row.shiftYMm, turnDeg: row.shiftTurnDeg },
-    order: row.layOrder ?? null,
+    order: row.layOrder === null ? null : readStored('chosenOrder', row.id, row.layOrder),
   })
 
 export async function readJob({ read }: Database, id: JobId): Promise<Job> {
   const row = await read.query.jobs.findFirst({ where: eq(jobs.id, id) })
-  if (row === undefined) throw new NotFound(`There is no job "${id}".`, 'Go to the bay and choose a job there.')
+  if (row === undefined) throw new NotFound(say`There is no job "${name(id)}".`, say`Go to the bay and choose a job there.`)
   return toJob(row)
 }
 
 export async function readPart({ read }: Database, id: PartId): Promise<Part> {
   const row = await read.query.parts.findFirst({ where: eq(parts.id, id) })
-  if (row === undefined) throw new NotFound(`There is no part "${id}".`, 'Go to the bay and choose a part there.')
+  if (row === undefined) throw new NotFound(say`There is no part "${name(id)}".`, say`Go to the bay and choose a part there.`)
   return toPart(row)
 }
 
@@ -70,6 +73,15 @@ export async function saveShift(database: Database, id: PartId, shift: Shift): P
 /** Null goes back to the usual school. */
 export async function saveOrder(database: Database, id: PartId, order: Part['order']): Promise<Part> {
   await readPart(database, id)
-  await database.write((db) => db.update(parts).set({ layOrder: order }).where(eq(parts.id, id)))
+  await database.write((db) => db.update(parts).set({ layOrder: order === null ? null : toStored('chosenOrder', order) }).where(eq(parts.id, id)))
+  return readPart(database, id)
+}
+
+/** The piece from which a part is fitted; null = cut from the roll. */
+export async function savePiece(database: Database, id: PartId, pieceId: Part['pieceId']): Promise<Part> {
+  await readPart(database, id)
+  if (pieceId !== null && (await readPieces(database, [pieceId])).length === 0)
+    throw new NotFound(say`There is no piece "${name(pieceId)}".`, say`Choose one of the shelf.`)
+  await database.write((db) => db.update(parts).set({ pieceId }).where(eq(parts.id, id)))
   return readPart(database, id)
 }

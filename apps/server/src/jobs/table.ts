@@ -1,9 +1,10 @@
-import type { Part, SignOff } from '@truelay/contract'
+import type { Part } from '@truelay/contract'
 import type { BodyKind } from '@truelay/core/vehicle'
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { models } from '../models/table.ts'
 import { films, pieces } from '../shelf/table.ts'
 import { people } from '../shop/table.ts'
+import { storedColumn } from '../database/stored.ts'
 
 export const jobs = sqliteTable(
   'jobs',
@@ -28,7 +29,7 @@ export const jobs = sqliteTable(
     arrivedAt: text('arrived_at').notNull(),
     dueAt: text('due_at').notNull(),
     closedAt: text('closed_at'),
-    signOff: text('sign_off', { mode: 'json' }).$type<SignOff>(),
+    signOff: storedColumn('sign_off'),
   },
   (table) => [index('jobs_by_plate').on(table.plate)],
 )
@@ -51,5 +52,5 @@ export const parts = sqliteTable('parts', {
   shiftXMm: real('shift_x_mm').notNull(),
   shiftYMm: real('shift_y_mm').notNull(),
   shiftTurnDeg: real('shift_turn_deg').notNull(),
-  layOrder: text('lay_order', { mode: 'json' }).$type<Part['order']>(),
+  layOrder: storedColumn('lay_order'),
 })

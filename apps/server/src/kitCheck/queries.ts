@@ -1,22 +1,28 @@
 import {
   type ArrivedDraft,
   type ArrivedPiece,
-  arrivedPiece,
   type JobId,
   type KitCheck,
   type PieceId,
 } from '@truelay/contract'
+import { name, say } from '@truelay/core/say'
 import { eq } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { readJob } from '../jobs/queries.ts'
 import { NotFound } from '../reply/reply.ts'
 import { readPieces } from '../shelf/queries.ts'
 import { arrivals } from './table.ts'
+import { readEachStored, toStored } from '../database/stored.ts'
 
 export async function readKitCheck(database: Database, id: JobId): Promise<KitCheck> {
   await readJob(database, id)
   const rows = await database.read.select().from(arrivals).where(eq(arrivals.jobId, id))
-  return { jobId: id, arrived: rows.map((row) => arrivedPiece.parse(row.document)) }
+  const arrived = readEachStored(
+    database,
+    'arrivedPiece',
+    rows.map((row) => ({ id: row.pieceId, document: row.document })),
+  )
+  return { jobId: id, arrived }
 }
 
 /** How many of a piece came with the kit of a job, and from which lot. */
@@ -31,13 +37,14 @@ export const saveArrived = (
     await readJob(database, id)
     if ((await readPieces(database, [pieceId])).length === 0)
       throw new NotFound(
-        `No piece is called "${pieceId}".`,
-        'Scan a label of this shop, or tick the piece in the list.',
+        say`No piece is called "${name(pieceId)}".`,
+        say`Scan a label of this shop, or tick the piece in the list.`,
       )
-    const document: ArrivedPiece = { ...draft, pieceId, at: now.toISOString() }
+    const arrived: ArrivedPiece = { ...draft, pieceId, at: now.toISOString() }
+    const document = toStored('arrivedPiece', arrived)
     await db
       .insert(arrivals)
       .values({ jobId: id, pieceId, document })
       .onConflictDoUpdate({ target: [arrivals.jobId, arrivals.pieceId], set: { document } })
-    return document
+    return arrived
   })

@@ -1,7 +1,7 @@
-import type { ArrivedPiece } from '@truelay/contract'
 import { primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { jobs } from '../jobs/table.ts'
 import { pieces } from '../shelf/table.ts'
+import { storedColumn } from '../database/stored.ts'
 
 export const arrivals = sqliteTable(
   'arrivals',
@@ -12,7 +12,7 @@ export const arrivals = sqliteTable(
     pieceId: text('piece_id')
       .notNull()
       .references(() => pieces.id),
-    document: text('document', { mode: 'json' }).$type<ArrivedPiece>().notNull(),
+    document: storedColumn('document').notNull(),
   },
   (table) => [primaryKey({ columns: [table.jobId, table.pieceId] })],
 )

@@ -30,7 +30,7 @@ export function partNeeds({
     form,
     film,
     findings.filter((f) => f.partId === part.id),
-    part.order ?? null,
+    part.order,
   )
   const areaMm2 = Math.abs(signedArea(polygon)) * factor
   const stock = { alcoholPercent: shop.stockAlcoholPercent }

@@ -10,11 +10,12 @@ import {
   supply,
 } from '@truelay/contract'
 import { learnUse } from '@truelay/core/mix'
+import { name, say, type Sentence, volume } from '@truelay/core/say'
 import { format } from 'date-fns'
 import { asc, eq, isNull } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import { readFitLogs } from '../fit/queries.ts'
-import { progressOf } from '../jobs/progressOf.ts'
+import { readEachStored, readStored, toStored } from '../database/stored.ts'
+import { readFitLogs, readProgress } from '../fit/queries.ts'
 import { readParts, toJob } from '../jobs/queries.ts'
 import { jobs } from '../jobs/table.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
@@ -23,11 +24,11 @@ import { readShop } from '../shop/queries.ts'
 import { readFindings } from '../walkRound/queries.ts'
 import { addUp, partNeeds } from './jobNeeds.ts'
 import { batchRows, supplyRows } from './table.ts'
-import { takeOff } from './takeOff.ts'
+import { takeOff } from './supplies.ts'
 import { usesOf } from './uses.ts'
 
-const readBatches = async ({ read }: Database): Promise<LiquidBatch[]> =>
-  (await read.select().from(batchRows).orderBy(asc(batchRows.mixedAt))).map((row) => batch.parse(row.document))
+const readBatches = async (database: Database): Promise<LiquidBatch[]> =>
+  readEachStored(database, 'batch', await database.read.select().from(batchRows).orderBy(asc(batchRows.mixedAt)))
 
 const readSupplies = async ({ read }: Database): Promise<Supply[]> =>
   (await read.select().from(supplyRows)).map((row) => supply.parse(row))
@@ -44,21 +45,17 @@ export async function readLiquids(database: Database): Promise<Liquids> {
     rows.map(async (row) => {
       const job = toJob(row)
       const parts = await readParts(database, job.id)
-      const logs = await readFitLogs(
-        database,
-        parts.map((p) => p.id),
-      )
-      return { job, parts, logs }
+      const ids = parts.map((p) => p.id)
+      const [logs, progress] = await Promise.all([readFitLogs(database, ids), readProgress(database, ids)])
+      return { job, parts, logs, progress }
     }),
   )
   const logs = new Map<string, FitEvent[]>(open.flatMap((o) => [...o.logs]))
   const learned = learnUse(usesOf(batches, logs))
   const needs = await Promise.all(
-    open.map(async ({ job, parts }) => {
+    open.map(async ({ job, parts, progress }) => {
       // A part whose liquids are mixed takes nothing more.
-      const waiting = parts.filter(
-        (p) => p.formId !== null && progressOf(p, '', logs.get(p.id) ?? []).state === 'waiting',
-      )
+      const waiting = parts.filter((p) => p.formId !== null && progress(p.id).state === 'waiting')
       const [forms, films, findings] = await Promise.all([
         readForms(
           database,
@@ -85,12 +82,12 @@ export async function readLiquids(database: Database): Promise<Liquids> {
 export const mixBatchNow = (database: Database, id: BatchId, draft: BatchDraft, now: Date): Promise<LiquidBatch> =>
   database.write(async (db) => {
     const [there] = await db.select().from(batchRows).where(eq(batchRows.id, id))
-    if (there !== undefined) return batch.parse(there.document)
+    if (there !== undefined) return readStored('batch', id, there.document)
     const all = await readBatches(database)
     const day = format(now, 'MMdd')
     const today = all.filter((b) => b.number.startsWith(`${day}-`)).length
     const at = now.toISOString()
-    const document: LiquidBatch = batch.parse({
+    const mixed: LiquidBatch = batch.parse({
       ...draft,
       id,
       number: `${day}-${today + 1}`,
@@ -98,35 +95,35 @@ export const mixBatchNow = (database: Database, id: BatchId, draft: BatchDraft, 
       emptiedAt: null,
       history: [{ at, personId: draft.personId, what: 'mixed', says: draft.says, leftMl: draft.leftMl }],
     })
-    await db.insert(batchRows).values({ id, mixedAt: at, document })
+    await db.insert(batchRows).values({ id, mixedAt: at, document: toStored('batch', mixed) })
     await takeOff(db, draft.add)
-    return document
+    return mixed
   })
 
-const changeWords: Record<BatchChange['what'], string> = {
-  level: 'level noted',
-  emptied: 'emptied',
-  'put right': 'put right',
-  'topped up': 'topped up',
+const changeWords: Record<BatchChange['what'], Sentence> = {
+  level: say`level noted`,
+  emptied: say`emptied`,
+  'put right': say`put right`,
+  'topped up': say`topped up`,
 }
 
 export const changeBatch = (database: Database, id: BatchId, change: BatchChange, now: Date): Promise<LiquidBatch> =>
   database.write(async (db) => {
     const [row] = await db.select().from(batchRows).where(eq(batchRows.id, id))
-    if (row === undefined) throw new NotFound(`There is no batch "${id}".`, 'Choose one of those on the bench.')
-    const before = batch.parse(row.document)
+    if (row === undefined) throw new NotFound(say`There is no batch "${name(id)}".`, say`Choose one of those on the bench.`)
+    const before = readStored('batch', id, row.document)
     if (before.emptiedAt !== null)
       throw new Refused({
         code: 'BATCH_EMPTY',
-        sentence: `Batch ${before.number} was emptied already.`,
-        fix: 'Mix a fresh one.',
+        sentence: say`Batch ${name(before.number)} was emptied already.`,
+        fix: say`Mix a fresh one.`,
       })
     const leftMl = change.what === 'emptied' ? 0 : change.leftMl
     if (leftMl > before.bottleMl)
       throw new Refused({
         code: 'BATCH_OVERFULL',
-        sentence: `The bottle of batch ${before.number} holds ${Math.round(before.bottleMl)} mL, not ${Math.round(leftMl)}.`,
-        fix: 'Correct the volume.',
+        sentence: say`The bottle of batch ${name(before.number)} holds ${volume(before.bottleMl)}, not ${volume(leftMl)}.`,
+        fix: say`Correct the volume.`,
       })
     const at = now.toISOString()
     const remixed = change.what === 'put right' || change.what === 'topped up'
@@ -142,7 +139,7 @@ export const changeBatch = (database: Database, id: BatchId, change: BatchChange
         { at, personId: change.personId, what: change.what, says: changeWords[change.what], leftMl },
       ],
     })
-    await db.update(batchRows).set({ document: after }).where(eq(batchRows.id, id))
+    await db.update(batchRows).set({ document: toStored('batch', after) }).where(eq(batchRows.id, id))
     if (remixed) await takeOff(db, change.add)
     return after
   })

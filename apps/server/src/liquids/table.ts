@@ -1,11 +1,11 @@
-import type { LiquidBatch } from '@truelay/contract'
 import type { Ingredient } from '@truelay/core/mix'
 import { real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { storedColumn } from '../database/stored.ts'
 
 export const batchRows = sqliteTable('batches', {
   id: text('id').primaryKey(),
   mixedAt: text('mixed_at').notNull(),
-  document: text('document', { mode: 'json' }).$type<LiquidBatch>().notNull(),
+  document: storedColumn('document').notNull(),
 })
 
 /** What batches are mixed from. */

@@ -1,7 +1,7 @@
-import type { VehicleModel } from '@truelay/contract'
 import { sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { storedColumn } from '../database/stored.ts'
 
 export const models = sqliteTable('models', {
   id: text('id').primaryKey(),
-  document: text('document', { mode: 'json' }).$type<VehicleModel>().notNull(),
+  document: storedColumn('document').notNull(),
 })

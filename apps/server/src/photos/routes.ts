@@ -1,5 +1,6 @@
 import { photoId } from '@truelay/contract'
 import { stripJpeg } from '@truelay/formats/jpeg'
+import { count, say } from '@truelay/core/say'
 import express, { Router } from 'express'
 import { NotFound, Refused } from '../reply/reply.ts'
 import type { PhotoStore } from './photoStore.ts'
@@ -16,15 +17,15 @@ export function photoRoutes(photos: PhotoStore): Router {
     if (Math.max(widthPx, heightPx) > mostPx)
       throw new Refused({
         code: 'PHOTO_TOO_LARGE',
-        sentence: `The photo is ${widthPx} x ${heightPx} pixels; at most ${mostPx} each way are kept.`,
-        fix: 'Take it through the app, which scales it.',
+        sentence: say`The photo is ${count(widthPx)} x ${count(heightPx)} pixels; at most ${count(mostPx)} each way are kept.`,
+        fix: say`Take it through the app, which scales it.`,
       })
     res.status(201).json({ id: await photos.keep(bytes), widthPx, heightPx })
   })
   routes.get('/:photoId', (req, res) => {
     const id = photoId.safeParse(req.params.photoId)
     const file = id.success ? photos.fileOf(id.data) : null
-    if (file === null) throw new NotFound('There is no such photo.', 'Take it again.')
+    if (file === null) throw new NotFound(say`There is no such photo.`, say`Take it again.`)
     res.type('image/jpeg')
     res.setHeader('X-Content-Type-Options', 'nosniff')
     res.sendFile(file, { immutable: true, maxAge: '1y' })

@@ -1,4 +1,6 @@
 import { type PartId, partId, replayFit } from '@truelay/contract'
+import { name, say } from '@truelay/core/say'
+import { wordsIn } from '@truelay/words'
 import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
 import { readFitLog } from '../fit/queries.ts'
@@ -20,7 +22,7 @@ export function recordRoutes(database: Database): Router {
     const { record, shop } = await readRecord(database, partId.parse(req.params.partId))
     res.type('application/pdf')
     res.setHeader('Content-Disposition', `inline; filename="${record.job.number}-${record.part.id}.pdf"`)
-    writePdf(record, shop.name, shop.units).pipe(res)
+    writePdf(record, shop.name, wordsIn({ units: shop.units })).pipe(res)
   })
   return routes
 }
@@ -40,7 +42,7 @@ async function readRecord(database: Database, id: PartId) {
   const piece = pieces[0] ?? null
   const [kit] = piece === null ? [] : await readKits(database, [piece.kitId])
   if (film === undefined)
-    throw new NotFound(`The film of part "${id}" is gone from the shelf.`, 'Put it back on the shelf.')
+    throw new NotFound(say`The film of part "${name(id)}" is gone from the shelf.`, say`Put it back on the shelf.`)
   const record = recordOf({
     job,
     part,
@@ -51,7 +53,6 @@ async function readRecord(database: Database, id: PartId) {
     findings: findings.filter((f) => f.partId === part.id),
     people,
     state: replayFit(log.events),
-    units: shop.units,
   })
   return { record, shop }
 }

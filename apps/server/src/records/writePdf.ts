@@ -1,6 +1,8 @@
 import type { PartRecord } from '@truelay/contract'
+import { faultWords } from '@truelay/core/judge'
 import { strengthWords } from '@truelay/core/mix'
-import { inWords, showLength, showTemperature, showVolume, type UnitChoice } from '@truelay/core/units'
+import { clock, count, length, minutes, name, paragraph, percent, say, type Sentence, temperature, volume } from '@truelay/core/say'
+import type { Words } from '@truelay/words'
 import { format } from 'date-fns'
 import PDFDocument from 'pdfkit'
 
@@ -10,96 +12,107 @@ const line = '#D8D6CE'
 const left = 56
 const width = 483
 
-const clock = (moment: string) => format(new Date(moment), 'HH:mm')
-const day = (moment: string) => format(new Date(moment), 'd MMMM yyyy')
+const day = (moment: string) => name(format(new Date(moment), 'd MMMM yyyy'))
 
-/** The record of a part as a PDF of A4 pages. */
-export function writePdf(record: PartRecord, shopName: string, units: UnitChoice): PDFKit.PDFDocument {
+/** The record of a part as a PDF of A4 pages, in the words of the shop. */
+export function writePdf(record: PartRecord, shopName: string, words: Words): PDFKit.PDFDocument {
   const doc = new PDFDocument({
     size: 'A4',
     margins: { top: 56, bottom: 56, left, right: 56 },
     info: { Title: `${record.job.number} ${record.part.name}`, Author: shopName },
   })
-  const length = (mm: number) => inWords(showLength(mm, units.length))
+  const heading = (says: Sentence) => writeHeading(doc, words(says))
+  const row = (label: Sentence, value: Sentence) => writeRow(doc, words(label), words(value))
 
-  doc.font('Helvetica').fontSize(9).fillColor(quiet).text(`${shopName}    Record of a fitted part`)
+  const { job, part, lines } = record
+  doc.font('Helvetica').fontSize(9).fillColor(quiet)
+  doc.text(words(say`${name(shopName)}    Record of a fitted part`))
   doc
     .moveDown(0.3)
     .font('Helvetica-Bold')
     .fontSize(22)
     .fillColor(ink)
-    .text(`${record.job.vehicle.model}, ${record.part.name}`)
+    .text(words(say`${name(job.vehicle.model)}, ${name(part.name)}`))
   doc.font('Helvetica').fontSize(10).fillColor(quiet)
-  doc.text(`Job ${record.job.number}, ${record.job.customer}, fleet number ${record.job.vehicle.plate}`)
+  doc.text(words(say`Job ${name(job.number)}, ${name(job.customer)}, fleet number ${name(job.vehicle.plate)}`))
   if (record.startedAt !== null)
     doc.text(
-      `${day(record.startedAt)}, ${clock(record.startedAt)}${record.finishedAt === null ? ', not finished' : ` to ${clock(record.finishedAt)}`}`,
+      words(
+        record.finishedAt === null
+          ? say`${day(record.startedAt)}, ${clock(record.startedAt)}, not finished`
+          : say`${day(record.startedAt)}, ${clock(record.startedAt)} to ${clock(record.finishedAt)}`,
+      ),
     )
 
-  heading(doc, 'Film')
-  row(doc, record.film.name, `${record.kit}, piece ${record.piece}, lot ${record.lot}`)
-  row(
-    doc,
-    'Room',
-    `${inWords(showTemperature(record.job.room.temperatureC, units.temperature, 1))}, ${record.job.room.humidityPercent} %`,
-  )
-  for (const { question, choice } of record.schools) row(doc, question, choice)
-  if (record.light !== null) row(doc, 'Light', record.light)
+  heading(say`Film`)
+  row(say`${name(record.film.name)}`, pieceWords(record))
+  row(say`Room`, say`${temperature(job.room.temperatureC)}, ${percent(job.room.humidityPercent)}`)
+  for (const { question, choice } of record.schools) row(question, choice)
+  if (record.light !== null) row(say`Light`, record.light)
 
-  if (record.batches.length > 0) {
-    heading(doc, 'Batches')
-    for (const batch of record.batches)
+  if (lines.batchMixed.length > 0) {
+    heading(say`Batches`)
+    for (const batch of lines.batchMixed)
       row(
-        doc,
-        batch.number,
-        `${batch.says}, ${inWords(showVolume(batch.batchMl, units.volume))}, ${strengthWords(batch)}; ${batch.by}, ${clock(batch.at)}`,
+        say`${name(batch.number)}`,
+        say`${batch.says}, ${volume(batch.batchMl)}, ${strengthWords(batch)}; ${name(batch.by)}, ${clock(batch.at)}`,
       )
   }
-  if (record.bottles.length > 0) {
-    heading(doc, 'Bottles in hand')
-    for (const bottle of record.bottles)
+  if (lines.bottleTaken.length > 0) {
+    heading(say`Bottles in hand`)
+    for (const { number, says, asPlanned, use, by, at } of lines.bottleTaken)
       row(
-        doc,
-        `${bottle.use}, ${bottle.number}`,
-        `${bottle.says}${bottle.asPlanned ? '' : ', not the planned one'}; ${bottle.by}, ${clock(bottle.at)}`,
+        use === 'slip' ? say`slip, ${name(number)}` : say`tack, ${name(number)}`,
+        asPlanned
+          ? say`${says}; ${name(by)}, ${clock(at)}`
+          : say`${says}, not the planned one; ${name(by)}, ${clock(at)}`,
       )
   }
-  record.gaps.forEach((round, i) => {
-    heading(doc, i === 0 ? 'Gaps, first measured' : `Gaps, measured again (${i + 1})`)
+  lines.gapsMeasured.forEach((round, i) => {
+    heading(i === 0 ? say`Gaps, first measured` : say`Gaps, measured again (${count(i + 1)})`)
     for (const reading of round.readings)
-      row(doc, reading.label, `${length(reading.measuredMm)}, wanted ${length(reading.wantedMm)}`)
+      row(reading.label, say`${length(reading.measuredMm)}, wanted ${length(reading.wantedMm)}`)
     row(
-      doc,
-      round.withinTolerance ? 'Within tolerance' : 'Correction',
-      `${round.words} ${round.by}, ${clock(round.at)}`,
+      round.withinTolerance ? say`Within tolerance` : say`Correction`,
+      say`${round.words} ${name(round.by)}, ${clock(round.at)}`,
     )
   })
-  if (record.problems.length > 0) {
-    heading(doc, 'Found and put right')
-    for (const problem of record.problems)
+  if (lines.problemSeen.length > 0) {
+    heading(say`Found and put right`)
+    for (const { problem, place, comeBack, during, by, at } of lines.problemSeen)
       row(
-        doc,
-        problem.problem,
-        `${problem.place}${problem.comeBack ? ', on the come-back list' : ''}; during "${problem.during}", ${problem.by}, ${clock(problem.at)}`,
+        faultWords(problem),
+        comeBack
+          ? say`${name(place)}, on the come-back list; during "${during}", ${name(by)}, ${clock(at)}`
+          : say`${name(place)}; during "${during}", ${name(by)}, ${clock(at)}`,
       )
   }
-  heading(doc, `Steps, ${record.steps.length} of ${record.stepsTotal}`)
-  for (const step of record.steps)
+  heading(say`Steps, ${count(record.steps.length)} of ${count(record.stepsTotal)}`)
+  for (const { headline, at, by, earlySeconds } of record.steps)
     row(
-      doc,
-      clock(step.at),
-      `${step.headline}    ${step.by}${step.earlySeconds === null ? '' : `, wait cut short by ${Math.round(step.earlySeconds / 60)} min`}`,
+      say`${clock(at)}`,
+      paragraph(
+        say`${headline}    ${name(by)}`,
+        earlySeconds !== null && say`Wait cut short by ${minutes(Math.round(earlySeconds / 60))}.`,
+      ),
     )
   if (record.aftercare.length > 0) {
-    heading(doc, 'What the customer was told')
-    for (const words of record.aftercare)
-      doc.font('Helvetica').fontSize(10).fillColor(ink).text(words, left, doc.y, { width })
+    heading(say`What the customer was told`)
+    for (const told of record.aftercare)
+      doc.font('Helvetica').fontSize(10).fillColor(ink).text(words(told), left, doc.y, { width })
   }
   doc.end()
   return doc
 }
 
-function heading(doc: PDFKit.PDFDocument, text: string) {
+function pieceWords({ kit, piece, lot }: PartRecord): Sentence {
+  const from = kit === null ? say`cut from the roll` : say`${name(kit)}`
+  return lot === null
+    ? say`${from}, piece ${name(piece)}, lot not noted`
+    : say`${from}, piece ${name(piece)}, lot ${name(lot)}`
+}
+
+function writeHeading(doc: PDFKit.PDFDocument, text: string) {
   if (doc.y > 720) doc.addPage()
   doc.moveDown(0.9)
   doc.font('Helvetica-Bold').fontSize(12).fillColor(ink).text(text, left, doc.y, { width })
@@ -113,7 +126,7 @@ function heading(doc: PDFKit.PDFDocument, text: string) {
   doc.y = y + 5
 }
 
-function row(doc: PDFKit.PDFDocument, label: string, value: string) {
+function writeRow(doc: PDFKit.PDFDocument, label: string, value: string) {
   doc.font('Helvetica').fontSize(10)
   const valueWidth = width - 175
   const height = Math.max(doc.heightOfString(label, { width: 165 }), doc.heightOfString(value, { width: valueWidth }))

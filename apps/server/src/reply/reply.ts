@@ -1,23 +1,25 @@
 import { sayProblem, type WireFailure } from '@truelay/contract'
 import type { AnyFailure } from '@truelay/core/result'
+import { name, say, type Sentence, verbatim } from '@truelay/core/say'
 import type { ErrorRequestHandler, Response } from 'express'
 import type { Logger } from 'pino'
 import { ZodError } from 'zod'
+import { StoredFault } from '../database/stored.ts'
 
 /** Something that the request named is not there. */
 export class NotFound extends Error {
   constructor(
-    readonly sentence: string,
-    readonly fix: string,
+    readonly sentence: Sentence,
+    readonly fix: Sentence,
   ) {
-    super(sentence)
+    super(sentence.text)
   }
 }
 
 /** The request is understood but cannot be done. */
 export class Refused extends Error {
   constructor(readonly failure: Pick<AnyFailure, 'sentence' | 'fix'> & { code: string }) {
-    super(failure.sentence)
+    super(failure.sentence.text)
   }
 }
 
@@ -36,13 +38,21 @@ export const errorHandler =
   (error: unknown, req, res, _next) => {
     if (error instanceof NotFound)
       return fail(res, 404, { code: 'NOT_FOUND', sentence: error.sentence, fix: error.fix })
+    if (error instanceof StoredFault) {
+      log.error({ err: error, method: req.method, path: req.path }, 'a stored document cannot be read')
+      return fail(res, 500, {
+        code: 'STORED_UNREADABLE',
+        sentence: say`What is kept as ${verbatim(error.kind)} "${name(error.id)}" cannot be read.`,
+        fix: say`Nothing was changed. Tell whoever keeps this server; a backup may hold a readable one.`,
+      })
+    }
     if (error instanceof Refused) return fail(res, 422, error.failure)
     if (error instanceof ZodError) {
       const { where, sentence } = sayProblem(error)
       return fail(res, 400, {
         code: 'BAD_REQUEST',
         sentence,
-        fix: 'Correct that value and send it again; nothing was changed.',
+        fix: say`Correct that value and send it again; nothing was changed.`,
         where,
       })
     }
@@ -50,19 +60,19 @@ export const errorHandler =
     if (body.type === 'entity.parse.failed')
       return fail(res, 400, {
         code: 'NOT_JSON',
-        sentence: 'The request is not valid JSON.',
-        fix: 'Send one JSON document.',
+        sentence: say`The request is not valid JSON.`,
+        fix: say`Send one JSON document.`,
       })
     if (body.type === 'entity.too.large')
       return fail(res, 413, {
         code: 'TOO_LARGE',
-        sentence: 'The request is larger than 4 MB.',
-        fix: 'Send less at a time.',
+        sentence: say`The request is larger than 4 MB.`,
+        fix: say`Send less at a time.`,
       })
     log.error({ err: error, method: req.method, path: req.path }, 'request failed')
     return fail(res, 500, {
       code: 'SERVER_FAULT',
-      sentence: 'The server could not do that, and the fault is not yours.',
-      fix: 'Try again; the server log has the details.',
+      sentence: say`The server could not do that, and the fault is not yours.`,
+      fix: say`Try again; the server log has the details.`,
     })
   }

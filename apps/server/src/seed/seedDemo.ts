@@ -16,9 +16,11 @@ import {
   vehicleModel,
 } from '@truelay/contract'
 import { addDays, format, setHours, startOfDay } from 'date-fns'
+import { recipeOf, strengthWords } from '@truelay/core/mix'
 import { z } from 'zod'
 import { bladeRows } from '../blades/table.ts'
 import type { Database } from '../database/openDatabase.ts'
+import { toStored } from '../database/stored.ts'
 import { jobs, parts } from '../jobs/table.ts'
 import { batchRows, supplyRows } from '../liquids/table.ts'
 import { models } from '../models/table.ts'
@@ -32,7 +34,7 @@ const liquidsFile = z.strictObject({
   supplies: z.array(supply),
   batches: z.array(
     batch
-      .omit({ id: true, number: true, mixedAt: true, emptiedAt: true, history: true })
+      .omit({ id: true, number: true, says: true, mixedAt: true, emptiedAt: true, history: true })
       .extend({ daysAgo: z.number().int().min(0).max(60), hour: z.number().int().min(0).max(23) }),
   ),
   segmentsBought: z.number().int(),
@@ -67,15 +69,15 @@ export async function seedDemo(database: Database, folder: string, now: Date): P
   await database.write(async (db) => {
     await db.insert(people).values(persons)
     for (const document of all('forms').map((d) => formDoc.parse(d)))
-      await db.insert(forms).values({ id: document.id, version: document.version, document })
+      await db.insert(forms).values({ id: document.id, version: document.version, document: toStored('form', document) })
     for (const document of all('films').map((d) => filmDoc.parse(d)))
-      await db.insert(films).values({ id: document.id, document })
+      await db.insert(films).values({ id: document.id, document: toStored('film', document) })
     for (const document of all('pieces').map((d) => pieceDoc.parse(d)))
-      await db.insert(pieces).values({ id: document.id, kitId: document.kitId, document })
+      await db.insert(pieces).values({ id: document.id, kitId: document.kitId, document: toStored('piece', document) })
     for (const document of all('kits').map((d) => kitDoc.parse(d)))
-      await db.insert(kits).values({ id: document.id, document })
+      await db.insert(kits).values({ id: document.id, document: toStored('kit', document) })
     for (const document of all('models').map((d) => vehicleModel.parse(d)))
-      await db.insert(models).values({ id: document.id, document })
+      await db.insert(models).values({ id: document.id, document: toStored('model', document) })
     for (const { job: j, parts: ofJob, findings: found } of all('jobs').map((d) => jobFile.parse(d))) {
       await db.insert(jobs).values({
         id: j.id,
@@ -113,7 +115,7 @@ export async function seedDemo(database: Database, folder: string, now: Date): P
         })
       for (const f of found) {
         const foundAt = at(j.arrivesDay, j.arrivesHour)
-        const document = { ...f, jobId: j.id, foundAt, photos: [], later: false }
+        const document = toStored('finding', { ...f, jobId: j.id, foundAt, photos: [], later: false })
         await db.insert(findingRows).values({ id: f.id, jobId: j.id, document })
       }
     }
@@ -132,16 +134,18 @@ async function seedLiquids(
     await db.insert(supplyRows).values(supplies)
     for (const [i, { daysAgo, hour: h, ...draft }] of batches.entries()) {
       const mixedAt = at(-daysAgo, h)
-      const note = { at: mixedAt, personId: draft.personId, says: draft.says }
+      const says = draft.school === null ? strengthWords(draft.strength) : recipeOf(draft.school).says
+      const note = { at: mixedAt, personId: draft.personId, says }
       const document = batch.parse({
         ...draft,
+        says,
         id: `demo-batch-${i + 1}`,
         number: `${format(new Date(mixedAt), 'MMdd')}-1`,
         mixedAt,
         emptiedAt: null,
         history: [{ ...note, what: 'mixed', leftMl: draft.bottleMl }],
       })
-      await db.insert(batchRows).values({ id: document.id, mixedAt, document })
+      await db.insert(batchRows).values({ id: document.id, mixedAt, document: toStored('batch', document) })
     }
     const bought = bladeEntry.parse({
       id: '00000000-0000-4000-8000-000000000001',
@@ -150,6 +154,6 @@ async function seedLiquids(
       kind: 'bought',
       segments: segmentsBought,
     })
-    await db.insert(bladeRows).values({ id: bought.id, entry: bought })
+    await db.insert(bladeRows).values({ id: bought.id, document: toStored('bladeEntry', bought) })
   })
 }

@@ -1,15 +1,15 @@
-import { type Film, filmDoc, type Form, formDoc, type Kit, kitDoc, type Piece, pieceDoc } from '@truelay/contract'
+import type { Film, Form, Kit, Piece } from '@truelay/contract'
 import { desc, eq, inArray } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import { usualHandling } from '@truelay/core/lay'
+import { readEachStored } from '../database/stored.ts'
 import { films, forms, kits, pieces } from './table.ts'
 
 /** Forms in the versions asked for. */
 export async function readForms(
-  { read }: Database,
+  database: Database,
   wanted: readonly { readonly id: string; readonly version: number }[],
 ): Promise<Form[]> {
-  const rows = await read
+  const rows = await database.read
     .select()
     .from(forms)
     .where(
@@ -18,9 +18,11 @@ export async function readForms(
         wanted.map((w) => w.id),
       ),
     )
-  return rows
-    .filter((row) => wanted.some((w) => w.id === row.id && w.version === row.version))
-    .map((row) => formDoc.parse(row.document))
+  return readEachStored(
+    database,
+    'form',
+    rows.filter((row) => wanted.some((w) => w.id === row.id && w.version === row.version)),
+  )
 }
 
 export async function newestVersionOf({ read }: Database, id: string): Promise<number | null> {
@@ -33,44 +35,48 @@ export async function newestVersionOf({ read }: Database, id: string): Promise<n
   return row?.version ?? null
 }
 
-export const readFilms = async ({ read }: Database, ids: readonly string[]): Promise<Film[]> =>
-  (
-    await read
+export const readFilms = async (database: Database, ids: readonly string[]): Promise<Film[]> =>
+  readEachStored(
+    database,
+    'film',
+    await database.read
       .select()
       .from(films)
-      .where(inArray(films.id, [...ids]))
-  ).map((row) => toFilm(row.document))
+      .where(inArray(films.id, [...ids])),
+  )
 
-export const readAllFilms = async ({ read }: Database): Promise<Film[]> =>
-  (await read.select().from(films)).map((row) => toFilm(row.document))
+export const readAllFilms = async (database: Database): Promise<Film[]> =>
+  readEachStored(database, 'film', await database.read.select().from(films))
 
-export const readPieces = async ({ read }: Database, ids: readonly string[]): Promise<Piece[]> =>
-  (
-    await read
+export const readPieces = async (database: Database, ids: readonly string[]): Promise<Piece[]> =>
+  readEachStored(
+    database,
+    'piece',
+    await database.read
       .select()
       .from(pieces)
-      .where(inArray(pieces.id, [...ids]))
-  ).map((row) => pieceDoc.parse(row.document))
+      .where(inArray(pieces.id, [...ids])),
+  )
 
-export const readPiecesOfKits = async ({ read }: Database, ids: readonly string[]): Promise<Piece[]> =>
-  (
-    await read
+export const readPiecesOfKits = async (database: Database, ids: readonly string[]): Promise<Piece[]> =>
+  readEachStored(
+    database,
+    'piece',
+    await database.read
       .select()
       .from(pieces)
-      .where(inArray(pieces.kitId, [...ids]))
-  ).map((row) => pieceDoc.parse(row.document))
+      .where(inArray(pieces.kitId, [...ids])),
+  )
 
-export const readKits = async ({ read }: Database, ids: readonly string[]): Promise<Kit[]> =>
-  (
-    await read
+export const readKits = async (database: Database, ids: readonly string[]): Promise<Kit[]> =>
+  readEachStored(
+    database,
+    'kit',
+    await database.read
       .select()
       .from(kits)
-      .where(inArray(kits.id, [...ids]))
-  ).map((row) => kitDoc.parse(row.document))
+      .where(inArray(kits.id, [...ids])),
+  )
 
-export const readAllKits = async ({ read }: Database): Promise<Kit[]> =>
-  (await read.select().from(kits)).map((row) => kitDoc.parse(row.document))
-
-/** A film as it was kept; figures that it was not asked for then take their usual value. */
-const toFilm = (document: Film): Film =>
-  filmDoc.parse({ ...document, handling: { ...usualHandling, ...document.handling } })
+export const readAllKits = async (database: Database): Promise<Kit[]> =>
+  readEachStored(database, 'kit', await database.read.select().from(kits))

@@ -1,13 +1,12 @@
-import { filmDoc, filmId, kitDoc, kitId, modelId, partId, pieceDoc, pieceId } from '@truelay/contract'
+import { filmDoc, filmId, kitDoc, kitId, modelId, pieceDoc, pieceId } from '@truelay/contract'
+import { name, say } from '@truelay/core/say'
 import { eq } from 'drizzle-orm'
 import { Router } from 'express'
-import { z } from 'zod'
 import type { Database } from '../database/openDatabase.ts'
-import { readPart } from '../jobs/queries.ts'
-import { parts } from '../jobs/table.ts'
+import { toStored } from '../database/stored.ts'
 import { readModel } from '../models/queries.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
-import { readAllFilms, readAllKits, readFilms, readKits, readPieces, readPiecesOfKits } from './queries.ts'
+import { readAllFilms, readAllKits, readFilms, readKits, readPiecesOfKits } from './queries.ts'
 import { films, kits, pieces } from './table.ts'
 
 export function shelfRoutes(database: Database): Router {
@@ -27,8 +26,12 @@ export function shelfRoutes(database: Database): Router {
     const document = kitDoc.parse(req.body)
     ownAddress('kit', document.id, kitId.parse(req.params.kitId))
     await readModel(database, modelId.parse(document.modelId))
+    const stored = { document: toStored('kit', document) }
     await database.write((db) =>
-      db.insert(kits).values({ id: document.id, document }).onConflictDoUpdate({ target: kits.id, set: { document } }),
+      db
+        .insert(kits)
+        .values({ id: document.id, ...stored })
+        .onConflictDoUpdate({ target: kits.id, set: stored }),
     )
     res.json(document)
   })
@@ -36,30 +39,24 @@ export function shelfRoutes(database: Database): Router {
     const document = filmDoc.parse(req.body)
     ownAddress('film', document.id, filmId.parse(req.params.filmId))
     if ((await readFilms(database, [document.id])).length === 0)
-      throw new NotFound(`There is no film "${document.id}".`, 'Choose one of the shelf.')
-    await database.write((db) => db.update(films).set({ document }).where(eq(films.id, document.id)))
+      throw new NotFound(say`There is no film "${name(document.id)}".`, say`Choose one of the shelf.`)
+    const stored = { document: toStored('film', document) }
+    await database.write((db) => db.update(films).set(stored).where(eq(films.id, document.id)))
     res.json(document)
   })
   routes.put('/pieces/:pieceId', async (req, res) => {
     const document = pieceDoc.parse(req.body)
     ownAddress('piece', document.id, pieceId.parse(req.params.pieceId))
     if ((await readKits(database, [document.kitId])).length === 0)
-      throw new NotFound(`There is no kit "${document.kitId}".`, 'Put the piece into a kit of the shelf.')
+      throw new NotFound(say`There is no kit "${name(document.kitId)}".`, say`Put the piece into a kit of the shelf.`)
+    const stored = { kitId: document.kitId, document: toStored('piece', document) }
     await database.write((db) =>
       db
         .insert(pieces)
-        .values({ id: document.id, kitId: document.kitId, document })
-        .onConflictDoUpdate({ target: pieces.id, set: { kitId: document.kitId, document } }),
+        .values({ id: document.id, ...stored })
+        .onConflictDoUpdate({ target: pieces.id, set: stored }),
     )
     res.json(document)
-  })
-  routes.put('/parts/:partId/piece', async (req, res) => {
-    const part = await readPart(database, partId.parse(req.params.partId))
-    const { pieceId: id } = z.strictObject({ pieceId: pieceId.nullable() }).parse(req.body)
-    if (id !== null && (await readPieces(database, [id])).length === 0)
-      throw new NotFound(`There is no piece "${id}".`, 'Choose one of the shelf.')
-    await database.write((db) => db.update(parts).set({ pieceId: id }).where(eq(parts.id, part.id)))
-    res.json(await readPart(database, part.id))
   })
   return routes
 }
@@ -69,7 +66,7 @@ function ownAddress(what: 'kit' | 'film' | 'piece', sent: string, address: strin
   if (sent === address) return
   throw new Refused({
     code: `OTHER_${what.toUpperCase()}`,
-    sentence: `The ${what} "${sent}" was sent to the address of "${address}".`,
-    fix: `Save each ${what} under its own id.`,
+    sentence: say`The ${name(what)} "${name(sent)}" was sent to the address of "${name(address)}".`,
+    fix: say`Save each ${name(what)} under its own id.`,
   })
 }

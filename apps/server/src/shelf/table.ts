@@ -1,6 +1,5 @@
-import type { Film, Kit, Piece } from '@truelay/contract'
-import type { FormDoc } from '@truelay/core/form'
 import { integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { storedColumn } from '../database/stored.ts'
 
 /** Saved documents, each as it passed its schema. Forms are kept in every version that a fit has used. */
 export const forms = sqliteTable(
@@ -8,20 +7,20 @@ export const forms = sqliteTable(
   {
     id: text('id').notNull(),
     version: integer('version').notNull(),
-    document: text('document', { mode: 'json' }).$type<FormDoc>().notNull(),
+    document: storedColumn('document').notNull(),
   },
   (table) => [primaryKey({ columns: [table.id, table.version] })],
 )
 export const films = sqliteTable('films', {
   id: text('id').primaryKey(),
-  document: text('document', { mode: 'json' }).$type<Film>().notNull(),
+  document: storedColumn('document').notNull(),
 })
 export const pieces = sqliteTable('pieces', {
   id: text('id').primaryKey(),
   kitId: text('kit_id').notNull(),
-  document: text('document', { mode: 'json' }).$type<Piece>().notNull(),
+  document: storedColumn('document').notNull(),
 })
 export const kits = sqliteTable('kits', {
   id: text('id').primaryKey(),
-  document: text('document', { mode: 'json' }).$type<Kit>().notNull(),
+  document: storedColumn('document').notNull(),
 })

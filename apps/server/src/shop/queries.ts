@@ -1,29 +1,35 @@
 import { type Person, person, type Shop, type ShopChange, shop } from '@truelay/contract'
+import { say } from '@truelay/core/say'
 import { eq } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { NotFound } from '../reply/reply.ts'
 import { people, shops } from './table.ts'
+import { readStored, toStored } from '../database/stored.ts'
 
 const theShop = 'shop'
 
 export async function readShop({ read }: Database): Promise<Shop> {
   const row = await read.query.shops.findFirst({ where: eq(shops.id, theShop) })
   if (row === undefined)
-    throw new NotFound('This database holds no shop yet.', 'Start it with "./truelay demo", or set the shop up first.')
-  return shop.parse(row.settings)
+    throw new NotFound(say`This database holds no shop yet.`, say`Start it with "./truelay demo", or set the shop up first.`)
+  return readStored('shop', row.id, row.document)
 }
 
 export const saveShop = ({ write }: Database, settings: Shop) =>
-  write((db) =>
-    db.insert(shops).values({ id: theShop, settings }).onConflictDoUpdate({ target: shops.id, set: { settings } }),
-  )
+  write((db) => {
+    const document = toStored('shop', settings)
+    return db.insert(shops).values({ id: theShop, document }).onConflictDoUpdate({ target: shops.id, set: { document } })
+  })
 
 /** Reads, changes and saves as one write, so that two changes at a time both count. */
 export const changeShop = (database: Database, change: ShopChange): Promise<Shop> =>
   database.write(async (db) => {
     const before = await readShop(database)
     const settings = shop.parse({ ...before, ...change, units: { ...before.units, ...change.units } })
-    await db.update(shops).set({ settings }).where(eq(shops.id, theShop))
+    await db
+      .update(shops)
+      .set({ document: toStored('shop', settings) })
+      .where(eq(shops.id, theShop))
     return settings
   })
 

@@ -1,10 +1,10 @@
-import type { Shop } from '@truelay/contract'
 import { sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { storedColumn } from '../database/stored.ts'
 
 /** One row: the shop and its settings. */
 export const shops = sqliteTable('shops', {
   id: text('id').primaryKey(),
-  settings: text('settings', { mode: 'json' }).$type<Shop>().notNull(),
+  document: storedColumn('settings').notNull(),
 })
 
 export const people = sqliteTable('people', {

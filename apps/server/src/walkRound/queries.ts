@@ -1,30 +1,31 @@
 import {
   type Finding,
   type FindingDraft,
-  finding,
   type JobId,
   type SignOff,
   type SignOffDraft,
-  signOff,
   type WalkRound,
 } from '@truelay/contract'
+import { name, say, type Sentence } from '@truelay/core/say'
 import { and, asc, desc, eq, ne } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import { readFitLogs } from '../fit/queries.ts'
+import { readProgress } from '../fit/queries.ts'
 import { readJob, readParts, toJob } from '../jobs/queries.ts'
 import { jobs } from '../jobs/table.ts'
-import { progressOf } from '../jobs/progressOf.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
 import { findingRows } from './table.ts'
+import { readEachStored, readStored, toStored } from '../database/stored.ts'
 
-export const readFindings = async ({ read }: Database, id: JobId): Promise<Finding[]> =>
-  (await read.select().from(findingRows).where(eq(findingRows.jobId, id)).orderBy(asc(findingRows.place))).map((row) =>
-    finding.parse(row.document),
+export const readFindings = async (database: Database, id: JobId): Promise<Finding[]> =>
+  readEachStored(
+    database,
+    'finding',
+    await database.read.select().from(findingRows).where(eq(findingRows.jobId, id)).orderBy(asc(findingRows.place)),
   )
 
 export async function readSignOff({ read }: Database, id: JobId): Promise<SignOff | null> {
   const row = await read.query.jobs.findFirst({ where: eq(jobs.id, id), columns: { signOff: true } })
-  return row?.signOff ? signOff.parse(row.signOff) : null
+  return row?.signOff ? readStored('signOff', id, row.signOff) : null
 }
 
 /** The walk-round of a job, with what was found on the same vehicle before. */
@@ -39,7 +40,7 @@ export async function readWalkRound(database: Database, id: JobId): Promise<Walk
   const earlier = await Promise.all(
     before.map(toJob).map(async (visit) => {
       const [found, parts] = await Promise.all([readFindings(database, visit.id), readParts(database, visit.id)])
-      const logs = await readFitLogs(
+      const progress = await readProgress(
         database,
         parts.map((p) => p.id),
       )
@@ -51,7 +52,7 @@ export async function readWalkRound(database: Database, id: JobId): Promise<Walk
         parts: parts.map((part) => ({
           partId: part.id,
           name: part.name,
-          finished: progressOf(part, '', logs.get(part.id) ?? []).state === 'done',
+          finished: progress(part.id).state === 'done',
         })),
       }
     }),
@@ -65,22 +66,23 @@ export const saveFinding = (database: Database, id: JobId, draft: FindingDraft):
   database.write(async (db) => {
     await readJob(database, id)
     const signed = await readSignOff(database, id)
-    if (signed?.findingIds.includes(draft.id)) throw locked('changed')
+    if (signed?.findingIds.includes(draft.id)) throw locked(say`changed`)
     const parts = await readParts(database, id)
     if (draft.partId !== null && !parts.some((p) => p.id === draft.partId))
-      throw new NotFound(`Part "${draft.partId}" is not in this job.`, 'Choose a part of this vehicle.')
+      throw new NotFound(say`Part "${name(draft.partId)}" is not in this job.`, say`Choose a part of this vehicle.`)
     const whole: Finding = { ...draft, jobId: id, later: signed !== null }
+    const document = toStored('finding', whole)
     await db
       .insert(findingRows)
-      .values({ id: whole.id, jobId: id, document: whole })
-      .onConflictDoUpdate({ target: findingRows.id, set: { document: whole }, setWhere: eq(findingRows.jobId, id) })
+      .values({ id: whole.id, jobId: id, document })
+      .onConflictDoUpdate({ target: findingRows.id, set: { document }, setWhere: eq(findingRows.jobId, id) })
     return whole
   })
 
 export const removeFinding = (database: Database, id: JobId, findingId: string): Promise<void> =>
   database.write(async (db) => {
     const signed = await readSignOff(database, id)
-    if (signed?.findingIds.includes(findingId)) throw locked('removed')
+    if (signed?.findingIds.includes(findingId)) throw locked(say`removed`)
     await db.delete(findingRows).where(and(eq(findingRows.id, findingId), eq(findingRows.jobId, id)))
   })
 
@@ -91,18 +93,18 @@ export const saveSignOff = (database: Database, id: JobId, draft: SignOffDraft, 
     if ((await readSignOff(database, id)) !== null)
       throw new Refused({
         code: 'SIGNED_ALREADY',
-        sentence: 'The findings of this job are signed already.',
-        fix: 'Add what was found since as "found later".',
+        sentence: say`The findings of this job are signed already.`,
+        fix: say`Add what was found since as "found later".`,
       })
     const found = await readFindings(database, id)
     const signed: SignOff = { ...draft, signedAt: now.toISOString(), findingIds: found.map((f) => f.id) }
-    await db.update(jobs).set({ signOff: signed }).where(eq(jobs.id, id))
+    await db.update(jobs).set({ signOff: toStored('signOff', signed) }).where(eq(jobs.id, id))
     return signed
   })
 
-const locked = (what: 'changed' | 'removed') =>
+const locked = (what: Sentence) =>
   new Refused({
     code: 'FINDING_SIGNED',
-    sentence: `The customer has signed this finding, so it cannot be ${what}.`,
-    fix: 'Add a new finding instead; it is marked as found later.',
+    sentence: say`The customer has signed this finding, so it cannot be ${what}.`,
+    fix: say`Add a new finding instead; it is marked as found later.`,
   })

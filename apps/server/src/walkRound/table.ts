@@ -1,6 +1,6 @@
-import type { Finding } from '@truelay/contract'
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { jobs } from '../jobs/table.ts'
+import { storedColumn } from '../database/stored.ts'
 
 export const findingRows = sqliteTable(
   'findings',
@@ -10,7 +10,7 @@ export const findingRows = sqliteTable(
     jobId: text('job_id')
       .notNull()
       .references(() => jobs.id),
-    document: text('document', { mode: 'json' }).$type<Finding>().notNull(),
+    document: storedColumn('document').notNull(),
   },
   (table) => [index('findings_by_job').on(table.jobId, table.place)],
 )

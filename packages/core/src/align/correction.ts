@@ -27,7 +27,7 @@ export interface Correction {
 }
 
 /** A steel rule at arm's length under a lamp: half a graduation of 0.5 mm. */
-export const defaultGapSigmaMm = 0.25
+const usualGapSigmaMm = 0.25
 
 /**
  * The move and turn of the film that bring the measured gaps nearest to the wanted ones (weighted least squares; the
@@ -51,7 +51,7 @@ export function correctionFromGaps(checks: readonly GapCheck[]): Result<Correcti
     checks.map((c, i) => ({
       row: rows[i] ?? [0, 0, 0],
       wanted: c.wantedMm - c.measuredMm,
-      sigma: c.sigmaMm ?? defaultGapSigmaMm,
+      sigma: c.sigmaMm ?? usualGapSigmaMm,
     })),
   )
   const residualMm = checks.map((c, i) => {

@@ -13,12 +13,13 @@ import {
   movePiece,
   type TargetMark,
 } from './registerPiece.ts'
+import { counted, length, list, name, say, type Sentence } from '../say/index.ts'
 
 /** What holding the piece up to the part, liner on, would show. */
 export interface DryCheck {
   readonly verdict: 'fits' | 'fits when moved' | 'does not fit' | 'other side'
   /** In the trade's words, the most important first. */
-  readonly words: readonly string[]
+  readonly words: readonly Sentence[]
   /** Share of the part under film, 0..1. */
   readonly covered: number
   readonly edges: readonly EdgeSummary[]
@@ -36,7 +37,6 @@ export interface DryCheckInput {
   readonly spots: EdgeSpots
   readonly rules: EdgeRules
   readonly edgeLabel: (edge: string) => string
-  readonly length: (lengthMm: number) => string
 }
 
 /** A mirrored piece must fit this many times better before it is called one for the other side. */
@@ -49,7 +49,7 @@ const notedMm = 1
  * Can be refused as `registerPiece` can.
  */
 export function dryCheck(input: DryCheckInput): Result<DryCheck> {
-  const { part, holeNames, targets, spots, rules, edgeLabel, length } = input
+  const { part, holeNames, targets, spots, rules, edgeLabel } = input
   const pattern = matchCutOuts(part, targets, input.pattern, spots, rules)
   const asIs = registerPiece(part, targets, pattern, spots, rules)
   if (!asIs.ok) return asIs
@@ -69,7 +69,7 @@ export function dryCheck(input: DryCheckInput): Result<DryCheck> {
   )
   const covered = coverage(part, placed)
   const holes = part.holes.map((hole, i) => ({
-    name: holeNames[i] ?? `hole ${i + 1}`,
+    name: holeNames[i] ?? String(i + 1),
     coveredMm2: coverage({ outline: part.outline, holes: [hole] }, placed).coveredHolesMm2,
   }))
   const worst = edges[0]
@@ -84,20 +84,20 @@ export function dryCheck(input: DryCheckInput): Result<DryCheck> {
   const overHoles = holes.filter((hole) => hole.coveredMm2 > 20)
   const missing = part.holes.length - pattern.cutOuts.length
   const words = [
-    ...(otherSide ? ['This is the piece for the other side: its mirror image fits.'] : []),
+    ...(otherSide ? [say`This is the piece for the other side: its mirror image fits.`] : []),
     ...(missing > 0
       ? [
-          `${missing} ${missing === 1 ? 'cut-out is' : 'cut-outs are'} missing: ${holeNames.slice(pattern.cutOuts.length).join(', ')}.`,
+          say`${counted(missing, '# cut-out is', '# cut-outs are')} missing: ${list(holeNames.slice(pattern.cutOuts.length))}.`,
         ]
       : []),
-    ...(overHoles.length > 0 && missing <= 0 ? [`Film lies over ${overHoles.map((h) => h.name).join(' and ')}.`] : []),
-    ...(verdict === 'fits' ? ['Covers the part, every edge inside its rule.'] : []),
+    ...(overHoles.length > 0 && missing <= 0 ? [say`Film lies over ${list(overHoles.map((h) => h.name))}.`] : []),
+    ...(verdict === 'fits' ? [say`Covers the part, every edge inside its rule.`] : []),
     ...(verdict === 'fits when moved' && worst
-      ? [`The ${edgeLabel(worst.edge)} is ${length(outside)} outside its rule; moved a little, all edges fit.`]
+      ? [say`The ${name(edgeLabel(worst.edge))} is ${length(outside)} outside its rule; moved a little, all edges fit.`]
       : []),
     ...(verdict === 'does not fit' && worst
       ? [
-          `However it is moved, an edge stays ${length(bestOutside)} outside its rule, most at the ${edgeLabel(worst.edge)}. The kit or the body is off.`,
+          say`However it is moved, an edge stays ${length(bestOutside)} outside its rule, most at the ${name(edgeLabel(worst.edge))}. The kit or the body is off.`,
         ]
       : []),
   ]

@@ -1,4 +1,4 @@
-export { correctionFromGaps, type Correction, defaultGapSigmaMm, type GapCheck } from './correction.ts'
+export { correctionFromGaps, type Correction, type GapCheck } from './correction.ts'
 export { type DryCheck, type DryCheckInput, dryCheck, mirrored } from './dryCheck.ts'
 export { type Coverage, coverage } from './coverage.ts'
 export {
@@ -27,5 +27,5 @@ export {
 } from './registerPiece.ts'
 export { thenPlaced } from './shiftPiece.ts'
 export { type Room, type Tolerance, tolerance } from './tolerance.ts'
-export { correctionWords, type DirectionWords, plainDirections, plainWords, type WordOptions } from './words.ts'
+export { correctionWords, type DirectionWords, plainDirections } from './words.ts'
 export { endOfEdge } from './whereOnEdge.ts'

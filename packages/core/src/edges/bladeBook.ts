@@ -6,7 +6,8 @@ export type BladeEntry =
   | { readonly kind: 'bought'; readonly at: string; readonly segments: number }
 
 /** How deep a test cut on scrap went: two thirds through is what tears clean. */
-export type TestCut = 'too shallow' | 'two thirds' | 'right through'
+export const testCuts = ['too shallow', 'two thirds', 'right through'] as const
+export type TestCut = (typeof testCuts)[number]
 
 export interface BladeBook {
   /** Segments left in the shop, as far as purchases were noted. */

@@ -3,20 +3,21 @@ import type { EdgeCode, FormDoc, FormEdge, PartMaterial, PartSurface } from '../
 import { distance } from '../geometry/index.ts'
 import { type CornerNotch, cornerNotches } from '../lay/index.ts'
 import type { Practice } from '../practice/index.ts'
+import { angle, length, say, type Sentence, temperature } from '../say/index.ts'
 import { type Behind, readBehind } from './behind.ts'
 
 export interface EdgeTool {
-  readonly name: string
+  readonly name: Sentence
   /** Of a blade against the film; null where nothing is cut with one. */
   readonly bladeDeg: number | null
-  readonly direction: string | null
+  readonly direction: Sentence | null
 }
 
 /** Where the trade is split: both ways, and which one suits here. */
 export interface EdgeSchool {
-  readonly question: string
-  readonly options: readonly { readonly name: string; readonly says: string; readonly suits: boolean }[]
-  readonly because: string
+  readonly question: Sentence
+  readonly options: readonly { readonly name: Sentence; readonly says: Sentence; readonly suits: boolean }[]
+  readonly because: Sentence
 }
 
 /** How one stretch of outline is ended. */
@@ -32,11 +33,11 @@ export interface EdgeWork {
   readonly notches: readonly CornerNotch[]
   readonly tools: readonly EdgeTool[]
   /** What has to be true of the film before it is worked. */
-  readonly when: string
-  readonly seal: string | null
-  readonly cautions: readonly string[]
+  readonly when: Sentence
+  readonly seal: Sentence | null
+  readonly cautions: readonly Sentence[]
   /** Why this way does not suit, and what would; empty where it does. */
-  readonly doubts: readonly string[]
+  readonly doubts: readonly Sentence[]
   readonly schools: readonly EdgeSchool[]
   /** Cut with a blade here, mm. */
   readonly cutMm: number
@@ -57,14 +58,13 @@ export function edgePlan(
   surface: Pick<PartSurface, 'outline' | 'holes'>,
   rules: EdgeRules,
   practice: Practice,
-  temperature: (temperatureC: number) => string = (c) => `${Math.round(c)} °C`,
 ): EdgePlan {
   const wrapMm = Math.max(0, ...form.edges.filter((e) => e.code === 'wrap').map((e) => -(rules[e.name]?.minMm ?? 0)))
   const notches = cornerNotches(form, surface, wrapMm > 0 ? wrapMm : practice.tuckLeast, practice.notchClear)
   const lengths = lengthsOf(surface)
   const works = [
-    ...form.edges.map((edge) => workOf(edge, { form, rules, practice, notches, lengths, temperature })),
-    ...form.holes.map((hole) => workOf(hole, { form, rules, practice, notches: [], lengths, temperature })),
+    ...form.edges.map((edge) => workOf(edge, { form, rules, practice, notches, lengths })),
+    ...form.holes.map((hole) => workOf(hole, { form, rules, practice, notches: [], lengths })),
   ]
   const cutMm = works.reduce((sum, work) => sum + work.cutMm, 0)
   return { edges: works, cutMm, segments: cutMm === 0 ? 0 : Math.max(1, Math.ceil(cutMm / practice.bladeAlong)) }
@@ -76,7 +76,6 @@ interface Around {
   readonly practice: Practice
   readonly notches: readonly CornerNotch[]
   readonly lengths: ReadonlyMap<string, number>
-  readonly temperature: (temperatureC: number) => string
 }
 
 function workOf(edge: Omit<FormEdge, 'behind'> & { readonly behind?: string | undefined }, around: Around): EdgeWork {
@@ -93,7 +92,7 @@ function workOf(edge: Omit<FormEdge, 'behind'> & { readonly behind?: string | un
     behind,
     notches: around.notches.filter((notch) => notch.edges[1] === edge.name),
     cutMm: cutsWithBlade.has(edge.code) ? lengthMm : 0,
-    ...howTo(edge.code, form.material, practice, around.temperature),
+    ...howTo(edge.code, form.material, practice),
     doubts: doubtsOf(edge, behind, rule, form.material, practice),
     schools: schoolsOf(edge.code, behind, form.material, practice),
   }
@@ -115,61 +114,71 @@ function lengthsOf(surface: Pick<PartSurface, 'outline' | 'holes'>): Map<string,
 
 type How = Pick<EdgeWork, 'tools' | 'when' | 'seal' | 'cautions'>
 
-const blades = 'Blade away from your other hand; old segment into the sharps box.'
-const heat = 'Gun always moving; keep it off sensors and airbags, and follow the vehicle maker’s instructions.'
+const blades = say`Blade away from your other hand; old segment into the sharps box.`
+const heat = say`Gun always moving; keep it off sensors and airbags, and follow the vehicle maker’s instructions.`
 
-function howTo(code: EdgeCode, material: PartMaterial, practice: Practice, temperature: Around['temperature']): How {
-  const sealing = `Seal at ${temperature(practice.heatSeal)}, a cloth follows.`
-  const tool = (name: string, bladeDeg: number | null = null, direction: string | null = null): EdgeTool => ({
+function howTo(code: EdgeCode, material: PartMaterial, practice: Practice): How {
+  const sealing = say`Seal at ${temperature(practice.heatSeal)}, a cloth follows.`
+  const tool = (name: Sentence, bladeDeg: number | null = null, direction: Sentence | null = null): EdgeTool => ({
     name,
     bladeDeg,
     direction,
   })
   switch (code) {
     case 'stop-short':
-      return { tools: [tool('rule')], when: 'set while it floats, corners first', seal: sealing, cautions: [heat] }
+      return {
+        tools: [tool(say`rule`)],
+        when: say`set while it floats, corners first`,
+        seal: sealing,
+        cautions: [heat],
+      }
     case 'lip-stop':
       return {
-        tools: [tool('sharp scissors'), tool('finger along the crest')],
-        when: 'laid and cool',
+        tools: [tool(say`sharp scissors`), tool(say`finger along the crest`)],
+        when: say`laid and cool`,
         seal: null,
-        cautions: ['Never pull film over the crest to hide a short spot: it lifts.'],
+        cautions: [say`Never pull film over the crest to hide a short spot: it lifts.`],
       }
     case 'wrap':
       return {
-        tools: [tool('scissors'), tool('cloth')],
-        when: 'dry',
+        tools: [tool(say`scissors`), tool(say`cloth`)],
+        when: say`dry`,
         seal: sealing,
-        cautions: ['Scissors, not a knife, near paint.', heat],
+        cautions: [say`Scissors, not a knife, near paint.`, heat],
       }
     case 'tuck':
       return {
-        tools: [tool('tucking tool'), tool('knife', practice.bladeGap, 'along the gap, away from you')],
-        when: 'dry',
+        tools: [tool(say`tucking tool`), tool(say`knife`, practice.bladeGap, say`along the gap, away from you`)],
+        when: say`dry`,
         seal: null,
-        cautions: [blades, 'Cut the rest inside the gap, never against the seal.'],
+        cautions: [blades, say`Cut the rest inside the gap, never against the seal.`],
       }
     case 'gap-cut':
       return {
-        tools: [tool('knife', practice.bladeGap, 'away from the vehicle')],
-        when: 'cool',
+        tools: [tool(say`knife`, practice.bladeGap, say`away from the vehicle`)],
+        when: say`cool`,
         seal: sealing,
-        cautions: [blades, `Its back rests on the ${material === 'lens plastic' ? 'lamp' : 'part'}, never on paint.`],
+        cautions: [
+          blades,
+          material === 'lens plastic'
+            ? say`Its back rests on the lamp, never on paint.`
+            : say`Its back rests on the part, never on paint.`,
+        ],
       }
     case 'surface-cut':
       return {
         tools: [
-          tool('masking tape as the guide'),
-          tool('knife', practice.bladeSurface, 'one slow draw, round each corner'),
+          tool(say`masking tape as the guide`),
+          tool(say`knife`, practice.bladeSurface, say`one slow draw, round each corner`),
         ],
-        when: 'dry and cool',
+        when: say`dry and cool`,
         seal: sealing,
-        cautions: [blades, 'For experts: a cut through the film is a cut in the part.'],
+        cautions: [blades, say`For experts: a cut through the film is a cut in the part.`],
       }
     case 'butt':
-      return { tools: [tool('rule')], when: 'set while it floats, on the line', seal: sealing, cautions: [heat] }
+      return { tools: [tool(say`rule`)], when: say`set while it floats, on the line`, seal: sealing, cautions: [heat] }
     case 'overlap':
-      return { tools: [tool('cloth')], when: 'the piece beneath has grabbed', seal: sealing, cautions: [heat] }
+      return { tools: [tool(say`cloth`)], when: say`the piece beneath has grabbed`, seal: sealing, cautions: [heat] }
   }
 }
 
@@ -179,36 +188,36 @@ function doubtsOf(
   rule: EdgeRule,
   material: PartMaterial,
   practice: Practice,
-): string[] {
-  const doubts: string[] = []
+): Sentence[] {
+  const doubts: Sentence[] = []
   if (edge.code === 'wrap') {
     if (behind.kind === 'nothing' || behind.kind === 'gap')
-      doubts.push('There is nothing behind this edge for a wrap to hold on to: end it clean at the edge instead.')
+      doubts.push(say`There is nothing behind this edge for a wrap to hold on to: end it clean at the edge instead.`)
     if (behind.kind === 'unknown')
-      doubts.push('Nobody has said what is behind this edge: feel behind it before you leave film to wrap.')
+      doubts.push(say`Nobody has said what is behind this edge: feel behind it before you leave film to wrap.`)
     if (behind.kind === 'return' && behind.depthMm !== null) {
       if (behind.depthMm < practice.wrapGrip)
         doubts.push(
-          `Only ${behind.depthMm} mm behind it: a wrap needs ${practice.wrapGrip} mm to hold on to. End it clean at the edge.`,
+          say`Only ${length(behind.depthMm)} behind it: a wrap needs ${length(practice.wrapGrip)} to hold on to. End it clean at the edge.`,
         )
       else if (-rule.minMm > behind.depthMm)
         doubts.push(
-          `Film of ${-rule.minMm} mm does not lie on a return of ${behind.depthMm} mm: trim it to ${behind.depthMm - 2} mm.`,
+          say`Film of ${length(-rule.minMm)} does not lie on a return of ${length(behind.depthMm)}: trim it to ${length(behind.depthMm - 2)}.`,
         )
     }
   }
   if (edge.code === 'tuck' && behind.kind !== 'gap' && behind.kind !== 'seal')
-    doubts.push('A tuck needs a gap or a seal to go into, and none is noted here: stop short or wrap it.')
+    doubts.push(say`A tuck needs a gap or a seal to go into, and none is noted here: stop short or wrap it.`)
   if (edge.code === 'surface-cut' && bare.has(material))
     doubts.push(
-      `Cut over bare paint: stay ${practice.surfaceKeep} mm from the edge, on tape. A pre-cut edge that stops short needs no blade here.`,
+      say`Cut over bare paint: stay ${length(practice.surfaceKeep)} from the edge, on tape. A pre-cut edge that stops short needs no blade here.`,
     )
   if (edge.code === 'gap-cut' && behind.kind !== 'gap' && behind.kind !== 'unknown')
-    doubts.push('There is no empty gap beside this edge for the blade: tuck it, or stop short.')
+    doubts.push(say`There is no empty gap beside this edge for the blade: tuck it, or stop short.`)
   if (edge.code === 'stop-short' && rule.minMm < 0)
-    doubts.push('Film that stops short never passes the edge: correct its figures.')
+    doubts.push(say`Film that stops short never passes the edge: correct its figures.`)
   if (edge.lip !== undefined && edge.lip.turnDeg >= 70 && edge.code !== 'lip-stop' && edge.code !== 'gap-cut')
-    doubts.push(`The lip turns ${Math.round(edge.lip.turnDeg)}°: film that runs over it lifts. Stop on the crest.`)
+    doubts.push(say`The lip turns ${angle(edge.lip.turnDeg)}: film that runs over it lifts. Stop on the crest.`)
   return doubts
 }
 
@@ -217,27 +226,32 @@ function schoolsOf(code: EdgeCode, behind: Behind, material: PartMaterial, pract
   const schools: EdgeSchool[] = []
   if (code === 'wrap')
     schools.push({
-      question: 'Wrap it or end it at the edge?',
+      question: say`Wrap it or end it at the edge?`,
       options: [
-        { name: 'wrap', says: 'Nobody sees where film ends, and no brush finds an edge.', suits: holds },
+        { name: say`wrap`, says: say`Nobody sees where film ends, and no brush finds an edge.`, suits: holds },
         {
-          name: 'clean edge',
-          says: 'Nothing to turn, nothing to lift: better than a wrap that holds on to nothing.',
+          name: say`clean edge`,
+          says: say`Nothing to turn, nothing to lift: better than a wrap that holds on to nothing.`,
           suits: !holds,
         },
       ],
       because: holds
-        ? `Behind it is a return${behind.depthMm === null ? '' : ` of ${behind.depthMm} mm`}: a wrap holds.`
-        : 'Nothing that is known to be behind it would hold a wrap.',
+        ? behind.depthMm === null
+          ? say`Behind it is a return: a wrap holds.`
+          : say`Behind it is a return of ${length(behind.depthMm)}: a wrap holds.`
+        : say`Nothing that is known to be behind it would hold a wrap.`,
     })
   if (code === 'gap-cut' || code === 'surface-cut')
     schools.push({
-      question: 'Cut dry or wet?',
+      question: say`Cut dry or wet?`,
       options: [
-        { name: 'dry', says: 'The blade does not drag film along.', suits: true },
-        { name: 'wet, under tension', says: 'No wait; for a hand that keeps the waste taut.', suits: false },
+        { name: say`dry`, says: say`The blade does not drag film along.`, suits: true },
+        { name: say`wet, under tension`, says: say`No wait; for a hand that keeps the waste taut.`, suits: false },
       ],
-      because: `Film that has dried and cooled cuts clean${material === 'lens plastic' ? ' beside a lens' : ''}.`,
+      because:
+        material === 'lens plastic'
+          ? say`Film that has dried and cooled cuts clean beside a lens.`
+          : say`Film that has dried and cooled cuts clean.`,
     })
   return schools
 }

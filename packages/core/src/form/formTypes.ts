@@ -1,16 +1,28 @@
 import type { Polygon, TriangleMesh, Vec2 } from '../geometry/index.ts'
 
 /** How a stretch of edge ends. */
-export type EdgeCode = 'stop-short' | 'lip-stop' | 'wrap' | 'tuck' | 'gap-cut' | 'surface-cut' | 'butt' | 'overlap'
+export const edgeCodes = [
+  'stop-short',
+  'lip-stop',
+  'wrap',
+  'tuck',
+  'gap-cut',
+  'surface-cut',
+  'butt',
+  'overlap',
+] as const
+export type EdgeCode = (typeof edgeCodes)[number]
 
 /** What the part is made of, as far as cleaning, heat and liquids care. */
-export type PartMaterial =
-  | 'painted steel'
-  | 'painted aluminium'
-  | 'painted plastic'
-  | 'lens plastic'
-  | 'gloss trim'
-  | 'glass'
+export const partMaterials = [
+  'painted steel',
+  'painted aluminium',
+  'painted plastic',
+  'lens plastic',
+  'gloss trim',
+  'glass',
+] as const
+export type PartMaterial = (typeof partMaterials)[number]
 
 /** One stretch of an outline, from where the last one ended. Arcs turn left (counter-clockwise) or right. */
 export type OutlineSegment =
@@ -127,7 +139,8 @@ export interface Relief {
 }
 
 /** Which way of working a part belongs to: broad panels, lenses, narrow trim and bars. */
-export type PartFamily = 'panel' | 'lamp' | 'trim'
+export const partFamilies = ['panel', 'lamp', 'trim'] as const
+export type PartFamily = (typeof partFamilies)[number]
 
 /** A part's measured shape, seen straight on: x right, y up, mm, z towards the eye. */
 export interface FormDoc {

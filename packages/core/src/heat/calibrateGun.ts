@@ -1,4 +1,5 @@
 import { done, failure, type Result, refused } from '../result/index.ts'
+import { figure, length, say, speed, temperature } from '../say/index.ts'
 import { layerProblem, outside } from './checkLayers.ts'
 import type { Layer } from './heatTypes.ts'
 import { type GunFactors, type GunHeld, type JetFigures, jetOf, usualJet } from './jet.ts'
@@ -55,12 +56,12 @@ export function calibrateGun(
     const problem =
       layerProblem(r.layers) ??
       outside([
-        ['room temperature in °C', r.ambientC, -20, 60],
-        ['number of passes', r.passes, 1, 60],
-        ['surface reading in °C', r.surfaceC, -20, 300],
-        ['outlet temperature in °C', r.gun.outletC, 30, 900],
-        ['distance in mm', r.gun.distanceMm, 20, 400],
-        ['speed of the gun in mm/s', r.speedMmS, 50, 5000],
+        [say`room temperature`, temperature, r.ambientC, -20, 60],
+        [say`number of passes`, figure, r.passes, 1, 60],
+        [say`surface reading`, temperature, r.surfaceC, -20, 300],
+        [say`outlet temperature`, temperature, r.gun.outletC, 30, 900],
+        [say`distance`, length, r.gun.distanceMm, 20, 400],
+        [say`speed of the gun`, speed, r.speedMmS, 50, 5000],
       ])
     if (problem !== null) return refused(problem)
     if (r.surfaceC <= r.ambientC + 2)

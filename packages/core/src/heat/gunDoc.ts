@@ -1,9 +1,12 @@
 import type { PartMaterial } from '../form/index.ts'
 import { done, type Result, refused } from '../result/index.ts'
+import { say, type Sentence, verbatim } from '../say/index.ts'
 import { calibrateGun, type GunCalibration, usualCalibration } from './calibrateGun.ts'
 import type { Gun, GunSetting } from './heatStep.ts'
 import { unmeasured } from './jet.ts'
 import { layersOf } from './materials.ts'
+
+export const readingSources = ['typed', 'thermometer'] as const
 
 /** One thermometer reading as it is kept with its gun: over film on a scrap of a known material. */
 export interface KeptReading {
@@ -18,7 +21,7 @@ export interface KeptReading {
   readonly filmUm: number
   readonly ambientC: number
   readonly surfaceC: number
-  readonly source: 'typed' | 'thermometer'
+  readonly source: (typeof readingSources)[number]
 }
 
 /** A gun as the shop knows it. */
@@ -32,7 +35,7 @@ export interface GunDoc {
 
 /** A gun with what its readings say about it. */
 export interface CalibratedGun {
-  readonly name: string
+  readonly name: Sentence
   readonly gun: Gun
   readonly factors: GunCalibration['factors']
   readonly riseSigma: number
@@ -41,7 +44,7 @@ export interface CalibratedGun {
 
 /** Any variable gun with its wide nozzle, before one is described. */
 export const usualGun: CalibratedGun = {
-  name: 'a variable heat gun',
+  name: say`a variable heat gun`,
   gun: {
     settings: [
       { name: '1', outletC: 120 },
@@ -73,5 +76,5 @@ export function calibrated(doc: GunDoc): Result<CalibratedGun & Pick<GunCalibrat
   const calibration = calibrateGun(readings)
   if (!calibration.ok) return refused(calibration.failure)
   const { factors, riseSigma, residualC } = calibration.value
-  return done({ name: doc.name, gun, factors, riseSigma, readings: readings.length, residualC })
+  return done({ name: verbatim(doc.name), gun, factors, riseSigma, readings: readings.length, residualC })
 }

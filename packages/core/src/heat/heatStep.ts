@@ -1,10 +1,11 @@
 import { done, type Result, refused } from '../result/index.ts'
+import { count, figure, length, say, type Sentence, temperature } from '../say/index.ts'
 import { layerProblem, outside } from './checkLayers.ts'
 import type { Layer } from './heatTypes.ts'
 import { type GunFactors, type JetFigures, jetOf, unmeasured, usualJet } from './jet.ts'
 import { meets, outcomeOf, type PassesOutcome, type UnitCourse, unitCourse } from './passes.ts'
 import { type Slab, slabOf } from './slab.ts'
-import { heatWords } from './words.ts'
+import { heatWords, settingWords } from './words.ts'
 
 export interface GunSetting {
   /** What stands on the gun: a notch, a number. */
@@ -56,9 +57,9 @@ export interface HeatAnswer {
   /** With the gun as strong, or as weak, as its readings allow. */
   readonly passesRange: readonly [number, number]
   readonly risk: 'none' | 'near damage' | 'cannot be reached'
-  readonly words: string
+  readonly words: Sentence
   /** Says so where the step is risky or cannot be done; else null. */
-  readonly warning: string | null
+  readonly warning: Sentence | null
 }
 
 const distancesMm = [75, 90, 125]
@@ -85,11 +86,11 @@ export function gunOnPart(
   const problem =
     layerProblem(layers) ??
     outside([
-      ['room temperature in °C', ambientC, -20, 60],
-      ['length of the stroke in mm', strokeMm, 10, 2000],
-      ['number of gun settings', gun.settings.length, 1, 60],
-      ['hottest setting of the gun in °C', hottestC, ambientC + 10, 900],
-      ['warmed spot in mm', gun.spotMm, 5, 500],
+      [say`room temperature`, temperature, ambientC, -20, 60],
+      [say`length of the stroke`, length, strokeMm, 10, 2000],
+      [say`number of gun settings`, figure, gun.settings.length, 1, 60],
+      [say`hottest setting of the gun`, temperature, hottestC, ambientC + 10, 900],
+      [say`warmed spot`, length, gun.spotMm, 5, 500],
     ])
   if (problem !== null) return refused(problem)
   const slab = slabOf(layers)
@@ -105,11 +106,7 @@ export function gunOnPart(
 }
 
 /** Setting, distance, pace and passes for one heat step: of every way to hold the gun the one with most room to damage in handy passes. */
-export function heatStep(
-  on: GunOnPart,
-  limits: HeatLimits,
-  temperature: (temperatureC: number) => string = degrees,
-): HeatAnswer {
+export function heatStep(on: GunOnPart, limits: HeatLimits): HeatAnswer {
   const { ambientC, strokeMm, gun, riseSigma } = on
   const { leastC, mostC, damageC } = limits
   const targetC = (leastC + mostC) / 2
@@ -154,8 +151,8 @@ export function heatStep(
     outcome,
     passesRange: [counted(1 + riseSigma), counted(1 - riseSigma)],
     risk,
-    words: heatWords({ setting: setting.name, distanceMm, passes: outcome.passes, passSeconds }),
-    warning: warningOf(risk, { targetC, hottestC, damageC, reachesC: outcome.readingC }, temperature),
+    words: heatWords({ setting: settingWords(setting.name), distanceMm, passes: outcome.passes, passSeconds }),
+    warning: warningOf(risk, { targetC, hottestC, damageC, reachesC: outcome.readingC }),
   }
 }
 
@@ -194,17 +191,13 @@ function costOf(
   )
 }
 
-/** A temperature as it is said where nobody asks for another unit. */
-const degrees = (c: number) => `${Math.round(c)} °C`
-
 function warningOf(
   risk: HeatAnswer['risk'],
   c: { targetC: number; hottestC: number; damageC: number; reachesC: number },
-  temperature: (temperatureC: number) => string,
-): string | null {
+): Sentence | null {
   if (risk === 'cannot be reached')
-    return `This gun does not get it to ${temperature(c.targetC)}: after ${passesTried} passes it is at ${temperature(c.reachesC)}. Use a hotter setting or gun, or warm the room.`
+    return say`This gun does not get it to ${temperature(c.targetC)}: after ${count(passesTried)} passes it is at ${temperature(c.reachesC)}. Use a hotter setting or gun, or warm the room.`
   if (risk === 'near damage')
-    return `It may get as hot as ${temperature(c.hottestC)}, and damage begins at about ${temperature(c.damageC)}: read every pass with the thermometer.`
+    return say`It may get as hot as ${temperature(c.hottestC)}, and damage begins at about ${temperature(c.damageC)}: read every pass with the thermometer.`
   return null
 }

@@ -1,4 +1,4 @@
-export { type CalibratedGun, calibrated, type GunDoc, type KeptReading, usualGun } from './gunDoc.ts'
+export { type CalibratedGun, calibrated, type GunDoc, type KeptReading, readingSources, usualGun } from './gunDoc.ts'
 export {
   type CalibrationFigures,
   calibrateGun,

@@ -1,4 +1,5 @@
 import { done, failure, type Result, refused } from '../result/index.ts'
+import { length, say, speed, temperature } from '../say/index.ts'
 import { layerProblem, outside } from './checkLayers.ts'
 import type { Jet, Layer, Wash } from './heatTypes.ts'
 import { SlabMarch, type Slab, secondStage, slabOf } from './slab.ts'
@@ -150,13 +151,13 @@ export function passesTo(request: PassesRequest): Result<PassesOutcome> {
   const problem =
     layerProblem(layers) ??
     outside([
-      ['room temperature in °C', ambientC, -40, 80],
-      ['air temperature at the surface in °C', jet.gasC, -40, 1500],
-      ['warmed spot in mm', jet.spotMm, 5, 500],
-      ['speed of the gun in mm/s', speedMmS, slowestMmS, 5000],
-      ['length of the stroke in mm', strokeMm, 10, 5000],
-      ['target in °C', targetC, -40, 300],
-      ['damage in °C', damageC, -40, 500],
+      [say`room temperature`, temperature, ambientC, -40, 80],
+      [say`air temperature at the surface`, temperature, jet.gasC, -40, 1500],
+      [say`warmed spot`, length, jet.spotMm, 5, 500],
+      [say`speed of the gun`, speed, speedMmS, slowestMmS, 5000],
+      [say`length of the stroke`, length, strokeMm, 10, 5000],
+      [say`target`, temperature, targetC, -40, 300],
+      [say`damage`, temperature, damageC, -40, 500],
     ])
   if (problem !== null) return refused(problem)
   if (targetC >= damageC) return refused(failure('HEAT_TARGET_DAMAGES', { targetC, damageC }))

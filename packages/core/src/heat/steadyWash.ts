@@ -1,4 +1,5 @@
 import { done, type Result, refused } from '../result/index.ts'
+import { figure, say, seconds as asSeconds, temperature } from '../say/index.ts'
 import { layerProblem, outside } from './checkLayers.ts'
 import type { Layer, Wash } from './heatTypes.ts'
 import { SlabMarch, slabOf } from './slab.ts'
@@ -49,11 +50,11 @@ export function steadyWash(
   const problem =
     layerProblem(layers) ??
     outside([
-      ['room temperature in °C', ambientC, -40, 80],
-      ['gas temperature in °C', gasC, -40, 1500],
-      ['heat transfer coefficient in W/(m²·K)', hWm2K, 0, 100_000],
-      ['time under the gas in s', seconds, 1e-6, 86_400],
-      ['time to cool in s', coolSeconds, 0, 86_400],
+      [say`room temperature`, temperature, ambientC, -40, 80],
+      [say`gas temperature`, temperature, gasC, -40, 1500],
+      [say`heat transfer coefficient in W/(m²·K)`, figure, hWm2K, 0, 100_000],
+      [say`time under the gas`, asSeconds, seconds, 1e-6, 86_400],
+      [say`time to cool`, asSeconds, coolSeconds, 0, 86_400],
     ])
   if (problem !== null) return refused(problem)
   const march = new SlabMarch(slabOf(layers, finerSpace), ambientC)

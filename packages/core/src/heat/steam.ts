@@ -1,4 +1,5 @@
 import { done, type Result, refused } from '../result/index.ts'
+import { say, temperature } from '../say/index.ts'
 import { layerProblem, outside } from './checkLayers.ts'
 import type { Layer } from './heatTypes.ts'
 import { SlabMarch, slabOf } from './slab.ts'
@@ -25,7 +26,7 @@ export function steamSeconds(
   targetC: number,
   { steamC, hWm2K }: SteamFigures = usualSteam,
 ): Result<number | null> {
-  const problem = layerProblem(layers) ?? outside([['room temperature in °C', ambientC, -40, 80]])
+  const problem = layerProblem(layers) ?? outside([[say`room temperature`, temperature, ambientC, -40, 80]])
   if (problem !== null) return refused(problem)
   if (targetC > steamC - fallsShortK) return done(null)
   const march = new SlabMarch(slabOf(layers), ambientC)

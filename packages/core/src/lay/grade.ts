@@ -1,4 +1,5 @@
 import type { LayFigures } from './layTypes.ts'
+import { percent, say, type Sentence } from '../say/index.ts'
 
 export interface GradeLimits {
   /** Largest share of stretch against compression, ratio above 1, up to which a part has grade 1, 2, 3, 4. */
@@ -19,15 +20,15 @@ export function grade(figures: LayFigures, limits: GradeLimits = gradeDefaults):
 }
 
 const words = [
-  'lies down by itself',
-  'an even hand is enough',
-  'wants care at the edges',
-  'wants heat and pulls',
-  'wants skill, heat and time',
+  say`lies down by itself`,
+  say`an even hand is enough`,
+  say`wants care at the edges`,
+  say`wants heat and pulls`,
+  say`wants skill, heat and time`,
 ] as const
 
 /** The reason for a grade in the trade's words. */
-export function gradeWords(figures: LayFigures, limits: GradeLimits = gradeDefaults): string {
-  const percent = 100 * (figures.major.p99 / figures.minor.p1 - 1)
-  return `${percent.toFixed(1)} % of uneven stretch: ${words[grade(figures, limits) - 1]}`
+export function gradeWords(figures: LayFigures, limits: GradeLimits = gradeDefaults): Sentence {
+  const uneven = percent(100 * (figures.major.p99 / figures.minor.p1 - 1), 1)
+  return say`${uneven} of uneven stretch: ${words[grade(figures, limits) - 1] ?? words[0]}`
 }

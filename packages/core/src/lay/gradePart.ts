@@ -3,11 +3,12 @@ import { type GradeLimits, grade, gradeDefaults, gradeWords } from './grade.ts'
 import { type Bridging, bridging } from './handling/bridging.ts'
 import type { FilmHandling } from './handling/filmHandling.ts'
 import type { LayFigures } from './layTypes.ts'
+import { angle, counted, length, name, say, type Sentence } from '../say/index.ts'
 
 export interface PartGrade {
   readonly grade: 1 | 2 | 3 | 4 | 5
   /** What makes it so, the hardest first; each a clause for an installer. */
-  readonly reasons: readonly string[]
+  readonly reasons: readonly Sentence[]
 }
 
 const gradeOfHollow: Readonly<Record<Bridging['comesDown'], 1 | 2 | 3 | 4 | 5>> = {
@@ -17,11 +18,11 @@ const gradeOfHollow: Readonly<Record<Bridging['comesDown'], 1 | 2 | 3 | 4 | 5>> 
   'not at all': 5,
 }
 
-const hollowWords: Readonly<Record<Bridging['comesDown'], string>> = {
-  'by itself': 'film follows it',
-  'with a finger': 'a finger brings film down into it',
-  warm: 'film has to be warmed into it',
-  'not at all': 'no film spans it: lay it from its bottom, or cut',
+const hollowWords: Readonly<Record<Bridging['comesDown'], Sentence>> = {
+  'by itself': say`film follows it`,
+  'with a finger': say`a finger brings film down into it`,
+  warm: say`film has to be warmed into it`,
+  'not at all': say`no film spans it: lay it from its bottom, or cut`,
 }
 
 /**
@@ -35,7 +36,7 @@ export function gradePart(
   film: FilmHandling,
   limits: GradeLimits = gradeDefaults,
 ): PartGrade {
-  const found: { grade: number; says: string }[] = [
+  const found: { grade: number; says: Sentence }[] = [
     { grade: grade(figures, limits), says: gradeWords(figures, limits) },
   ]
   for (const recess of form.recesses) {
@@ -52,7 +53,7 @@ export function gradePart(
     const { comesDown } = bridging({ widthMm, depthMm: raised.heightMm, wallDeg: raised.wallDeg }, film)
     found.push({
       grade: gradeOfHollow[comesDown],
-      says: `${raised.name} stands up ${raised.heightMm} mm: it takes film from all sides`,
+      says: say`${name(raised.name)} stands up ${length(raised.heightMm)}: it takes film from all sides`,
     })
   }
   const lip = form.edges.find((e) => e.lip !== undefined && e.lip.turnDeg >= 60)
@@ -60,18 +61,21 @@ export function gradePart(
     const hardest = Math.max(...found.map((f) => f.grade))
     found.push({
       grade: hardest >= 3 ? hardest + 1 : 1,
-      says: `the ${lip.label} turns away by ${Math.round(lip.lip?.turnDeg ?? 0)}°: film that passes it lifts`,
+      says: say`the ${name(lip.label)} turns away by ${angle(lip.lip?.turnDeg ?? 0)}: film that passes it lifts`,
     })
   }
   const openings = form.holes.length
-  if (openings > 0) found.push({ grade: 1, says: `${openings === 1 ? 'one opening' : `${openings} openings`} to meet` })
-  if (surface.figures.areaMm2 > 1e6) found.push({ grade: 1, says: 'large: two people, or half at a time' })
+  if (openings > 0) found.push({ grade: 1, says: say`${counted(openings, 'one opening', '# openings')} to meet` })
+  if (surface.figures.areaMm2 > 1e6) found.push({ grade: 1, says: say`large: two people, or half at a time` })
   found.sort((a, b) => b.grade - a.grade)
   const most = Math.min(5, Math.max(...found.map((f) => f.grade))) as PartGrade['grade']
   return { grade: most, reasons: found.map((f) => f.says) }
 }
 
-function hollow(name: string, section: { widthMm: number; depthMm: number; wallDeg: number }, film: FilmHandling) {
+function hollow(called: string, section: { widthMm: number; depthMm: number; wallDeg: number }, film: FilmHandling) {
   const { comesDown } = bridging(section, film)
-  return { grade: gradeOfHollow[comesDown], says: `${name}, ${section.depthMm} mm deep: ${hollowWords[comesDown]}` }
+  return {
+    grade: gradeOfHollow[comesDown],
+    says: say`${name(called)}, ${length(section.depthMm)} deep: ${hollowWords[comesDown]}`,
+  }
 }

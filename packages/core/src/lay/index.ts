@@ -4,6 +4,15 @@ export { type GradeLimits, grade, gradeDefaults, gradeWords } from './grade.ts'
 export { gradePart, type PartGrade } from './gradePart.ts'
 export { layFigures, spreadOf } from './layFigures.ts'
 export type { Lay, LayFigures, LayMode, Spread } from './layTypes.ts'
+export {
+  type LaidPart,
+  type LayInput,
+  layNaturally,
+  type LayPartOptions,
+  layPart,
+  layWorked,
+  type NaturalPart,
+} from './layPart.ts'
 export { type NaturalOptions, naturalDefaults, naturalLay } from './naturalLay.ts'
 export { type Bridging, bridging, channelLengths, type HollowSection, stretchInto } from './handling/bridging.ts'
 export {
@@ -15,7 +24,7 @@ export {
   usualHandling,
 } from './handling/filmHandling.ts'
 export { fingersAfterShrinking, type HeatedPull, heatedPull, leastHeatedMm } from './handling/heatedPull.ts'
-export { compareOrders, type Difference, explainBetter, orderWords } from './rehearsal/compare.ts'
+export { compareOrders, type Difference, explainBetter, orderName, orderWords } from './rehearsal/compare.ts'
 export { figuresOf, type TroubleWeights, troubleOf, troubleWeights } from './rehearsal/figures.ts'
 export {
   type EdgeFigure,
@@ -25,9 +34,12 @@ export {
   type Rehearsal,
   type RehearsalFigures,
   type RehearsalStep,
+  type OrderMade,
+  ordersMade,
   type SchoolName,
   type StepPull,
   schoolNames,
+  schoolWords,
 } from './rehearsal/orderTypes.ts'
 export { type RehearsalOptions, rehearsalDefaults, rehearse } from './rehearsal/rehearse.ts'
 export { type PreparedStage, prepareStage, type Stage } from './rehearsal/stage.ts'
@@ -46,5 +58,5 @@ export { type ReliefAdvice, type ReliefCut, reliefCuts } from './relief/reliefCu
 export { type SplitLine, splitPart } from './relief/splitPart.ts'
 export { pullsOfRehearsal } from './rehearsal/pullsOf.ts'
 export { type OrderPractice, orderBySchool, orderDefaults } from './rehearsal/schools.ts'
-export { type Pull, stretchPlan } from './stretchPlan.ts'
-export { type WorkedLay, type WorkedOptions, workedDefaults, workedLay } from './workedLay.ts'
+export { type Pull, pullHeats, pullWays, stretchPlan } from './stretchPlan.ts'
+export { type WorkedLay, type WorkedOptions, workedDefaults, workedLay, workedOptions } from './workedLay.ts'

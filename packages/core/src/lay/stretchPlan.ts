@@ -5,6 +5,9 @@ import type { FilmHandling } from './handling/filmHandling.ts'
 import { triangleShape } from './internal/triangleShape.ts'
 import type { Lay } from './layTypes.ts'
 
+export const pullWays = ['towards', 'along'] as const
+export const pullHeats = ['cold', 'warm'] as const
+
 export interface Pull {
   /** A, B, C … in order of need. */
   readonly letter: string
@@ -15,11 +18,11 @@ export interface Pull {
   /** Direction of the pull on the drawing, length 1. */
   readonly direction: Vec2
   /** Towards the edge, or along it to both sides. */
-  readonly way: 'towards' | 'along'
+  readonly way: (typeof pullWays)[number]
   /** Stretch wanted there, per cent, above nothing. */
   readonly percent: number
   readonly areaMm2: number
-  readonly heat: 'cold' | 'warm'
+  readonly heat: (typeof pullHeats)[number]
   /** Beyond the threshold at which a stretch shows as a glue line if laid at once. */
   readonly glueLineRisk: boolean
 }

@@ -1,6 +1,7 @@
 import type { BowReading, FormDoc } from '../form/index.ts'
 import type { Vec2 } from '../geometry/index.ts'
 import { type PreparedStage, setStage, usualHandling } from './index.ts'
+import { required } from '../result/index.ts'
 
 const names = ['bottom', 'right', 'top', 'left'] as const
 
@@ -64,7 +65,5 @@ export function stageOf(
   triangles = 500,
   laid: 'wet' | 'dry' = 'wet',
 ): PreparedStage {
-  const stage = setStage(form, { handling, laid }, triangles)
-  if (!stage.ok) throw new Error(stage.failure.sentence)
-  return stage.value
+  return required(setStage(form, { handling, laid }, triangles))
 }

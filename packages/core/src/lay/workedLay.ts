@@ -7,6 +7,7 @@ import { intoBox, outsideBox } from './internal/localSteps.ts'
 import { startingLay } from './internal/startingLay.ts'
 import type { Lay } from './layTypes.ts'
 import { naturalDefaults, settle } from './naturalLay.ts'
+import { type FilmHandling, usualHandling } from './handling/filmHandling.ts'
 
 export interface WorkedOptions {
   /** Compression the film takes up without a finger, ratio; 0.006 = 0.6 %. */
@@ -21,12 +22,18 @@ export interface WorkedOptions {
 }
 
 export const workedDefaults: WorkedOptions = {
-  take: 0.006,
+  take: usualHandling.take,
   limit: Number.POSITIVE_INFINITY,
   slackShare: 0.03,
   fineness: 0.01,
   mostStepsEach: 160,
 }
+
+/** What a film lets a worked lay do: its own compression without a finger, and its most stretch, warm. */
+export const workedOptions = ({ take, warmStretch }: FilmHandling): Pick<WorkedOptions, 'take' | 'limit'> => ({
+  take,
+  limit: 1 + warmStretch,
+})
 
 export interface WorkedLay extends Lay {
   /** The least largest stretch that leaves no triangle compressed below `take`, ratio. */

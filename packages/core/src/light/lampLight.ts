@@ -1,4 +1,5 @@
 import { done, failure, type Result, refused } from '../result/index.ts'
+import { paragraph, percent, say, type Sentence } from '../say/index.ts'
 
 export interface LightRequest {
   /** Output of the bare lamp, candela; only to show the figure that is left. */
@@ -17,7 +18,7 @@ export interface LampLight {
   /** How far one still sees, share of the bare lamp. */
   readonly seeingDistanceRatio: number
   readonly outputCandela?: number
-  readonly words: string
+  readonly words: Sentence
 }
 
 /**
@@ -34,13 +35,16 @@ export function lampLight({ lampCandela, layers, overlapLayers = 0 }: LightReque
   const outputRatio = layers.reduce((product, { transmission }) => product * transmission, 1)
   const overlapRatio = outputRatio * (layers[layers.length - 1]?.transmission ?? 1) ** overlapLayers
   const seeingDistanceRatio = Math.sqrt(outputRatio)
-  const percent = (ratio: number) => `${Math.round(100 * ratio)} %`
-  const overlap = overlapLayers > 0 ? ` Where pieces overlap only ${percent(overlapRatio)} is left.` : ''
+  const of = (ratio: number) => percent(100 * ratio)
   return done({
     outputRatio,
     overlapRatio,
     seeingDistanceRatio,
     ...(lampCandela === undefined ? {} : { outputCandela: lampCandela * outputRatio }),
-    words: `${percent(outputRatio)} of the light is left; one sees about ${percent(seeingDistanceRatio)} as far.${overlap} Local law and the inspection decide whether that is allowed.`,
+    words: paragraph(
+      say`${of(outputRatio)} of the light is left; one sees about ${of(seeingDistanceRatio)} as far.`,
+      overlapLayers > 0 && say`Where pieces overlap only ${of(overlapRatio)} is left.`,
+      say`Local law and the inspection decide whether that is allowed.`,
+    ),
   })
 }

@@ -1,3 +1,4 @@
+import { paragraph, percent, say, type Sentence } from '../say/index.ts'
 import { strengthWords } from './strengthWords.ts'
 import { isAlike } from './whatIsIt.ts'
 import { type MixLimits, mixDefaults, type Strength } from './mixTypes.ts'
@@ -6,7 +7,7 @@ import { type MixLimits, mixDefaults, type Strength } from './mixTypes.ts'
 export interface BottleVerdict {
   readonly asPlanned: boolean
   /** What is different, and what comes of it; null where it may stand in. */
-  readonly warning: string | null
+  readonly warning: Sentence | null
   /** It must not be used on this part. */
   readonly never: boolean
 }
@@ -17,8 +18,8 @@ export interface BottleVerdict {
  * @param takesStrongAlcohol false for lenses and painted plastic
  */
 export function bottleInHand(
-  taken: { readonly says: string; readonly strength: Strength },
-  planned: { readonly says: string; readonly strength: Strength },
+  taken: { readonly says: Sentence; readonly strength: Strength },
+  planned: { readonly says: Sentence; readonly strength: Strength },
   takesStrongAlcohol: boolean,
   limits: MixLimits = mixDefaults,
 ): BottleVerdict {
@@ -28,17 +29,19 @@ export function bottleInHand(
   if (!never && isAlike(taken.strength, wanted)) return { asPlanned: true, warning: null, never: false }
   const effects = [
     never
-      ? `More than ${limits.lensAlcoholPercent} % alcohol crazes and cracks this plastic: do not use it here.`
+      ? say`More than ${percent(limits.lensAlcoholPercent, 1)} alcohol crazes and cracks this plastic: do not use it here.`
       : null,
-    alcoholPercent > wanted.alcoholPercent + 2 ? 'It grabs sooner.' : null,
-    alcoholPercent < wanted.alcoholPercent - 2 ? 'It does not flush the soap: film will not grab.' : null,
-    soapMlPerL > 1.5 * wanted.soapMlPerL + 0.3 ? 'More soap: it slides longer and bonds later.' : null,
-    soapMlPerL < wanted.soapMlPerL / 1.5 - 0.1 ? 'Less soap: it grabs early.' : null,
-  ].filter((effect) => effect !== null)
+    alcoholPercent > wanted.alcoholPercent + 2 ? say`It grabs sooner.` : null,
+    alcoholPercent < wanted.alcoholPercent - 2 ? say`It does not flush the soap: film will not grab.` : null,
+    soapMlPerL > 1.5 * wanted.soapMlPerL + 0.3 ? say`More soap: it slides longer and bonds later.` : null,
+    soapMlPerL < wanted.soapMlPerL / 1.5 - 0.1 ? say`Less soap: it grabs early.` : null,
+  ]
   return {
     asPlanned: false,
     never,
-    warning:
-      `This is ${taken.says}, ${strengthWords(taken.strength)}; planned is ${planned.says}, ${strengthWords(wanted)}. ${effects.join(' ')}`.trim(),
+    warning: paragraph(
+      say`This is ${taken.says}, ${strengthWords(taken.strength)}; planned is ${planned.says}, ${strengthWords(wanted)}.`,
+      ...effects,
+    ),
   }
 }

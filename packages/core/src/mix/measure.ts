@@ -1,4 +1,5 @@
-import type { Addition, Ingredient, Stock, Strength } from './mixTypes.ts'
+import { counted, say, type Sentence, volume } from '../say/index.ts'
+import { type Addition, type Ingredient, ingredientWords, type Stock, type Strength } from './mixTypes.ts'
 
 /** What volumes are measured with. */
 export interface Measures {
@@ -26,7 +27,7 @@ export interface MeasuredBatch {
   readonly totalMl: number
   /** What really results. */
   readonly strength: Strength
-  readonly warnings: readonly string[]
+  readonly warnings: readonly Sentence[]
 }
 
 /** Half a graduation may be this share of what is measured; else the finer tool is taken. */
@@ -67,7 +68,7 @@ export function measureBatch(
     .map((pour) => {
       const leastFactor = (measures.syringeStepMl * 5) / pour.exactMl
       const totalMl = add.reduce((sum, a) => sum + a.ml, 0)
-      return `${pour.exactMl.toFixed(2)} mL of ${pour.what} is too little to measure well: mix ${Math.ceil((leastFactor * totalMl) / 100) * 100} mL or more at a time.`
+      return say`${volume(pour.exactMl)} of ${ingredientWords[pour.what]} is too little to measure well: mix ${volume(Math.ceil((leastFactor * totalMl) / 100) * 100)} or more at a time.`
     })
   return { pours, ...strengthOfPours(pours, stock), warnings }
 }
@@ -89,11 +90,19 @@ export function strengthOfPours(
   }
 }
 
-/** A pour in words: "8 cylinders of 100 mL and 57 mL", "1.3 mL". */
-export function pourWords({ tool, timesFull, restMl }: Pour, measures: Measures = measureDefaults): string {
-  const holdsMl = tool === 'cylinder' ? measures.cylinderMl : measures.syringeMl
-  const rest = restMl > 0 ? `${restMl} mL` : null
-  if (timesFull === 0) return `${tool} to ${rest ?? '0 mL'}`
-  const full = timesFull === 1 ? `one full ${tool} (${holdsMl} mL)` : `${timesFull} full ${tool}s (${holdsMl} mL each)`
-  return rest === null ? full : `${full} and ${rest}`
+export const measuringToolWords: Readonly<Record<Pour['tool'], Sentence>> = {
+  cylinder: say`cylinder`,
+  syringe: say`syringe`,
+}
+
+/** A pour in words: "8 full cylinders (100 mL each) and 57 mL", "syringe to 1.3 mL". */
+export function pourWords({ tool, timesFull, restMl }: Pour, measures: Measures = measureDefaults): Sentence {
+  const holds = volume(tool === 'cylinder' ? measures.cylinderMl : measures.syringeMl)
+  if (timesFull === 0) return say`${measuringToolWords[tool]} to ${volume(restMl)}`
+  const full =
+    tool === 'cylinder'
+      ? say`${counted(timesFull, 'one full cylinder', '# full cylinders')}`
+      : say`${counted(timesFull, 'one full syringe', '# full syringes')}`
+  const each = timesFull === 1 ? say`${full} (${holds})` : say`${full} (${holds} each)`
+  return restMl > 0 ? say`${each} and ${volume(restMl)}` : each
 }

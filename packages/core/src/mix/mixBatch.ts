@@ -1,4 +1,5 @@
-import { done, failure, type Result, refused } from '../result/index.ts'
+import { done, failure, outOfRange, type Result, refused } from '../result/index.ts'
+import { percent, perLitre, type Said, say, type Sentence, volume } from '../say/index.ts'
 import {
   type Addition,
   type MixLimits,
@@ -12,7 +13,7 @@ export interface Batch {
   /** In the order of pouring: water, alcohol, soap last so that it does not foam. */
   readonly add: readonly Addition[]
   readonly strength: Strength
-  readonly warnings: readonly string[]
+  readonly warnings: readonly Sentence[]
 }
 
 export interface MixRequest {
@@ -33,17 +34,15 @@ export function mixBatch({ target, stock, batchMl }: MixRequest, limits: MixLimi
   const alcoholPercent = target.alcoholPercent ?? 0
   const soapMlPerL = target.soapMlPerL ?? 0
   const range =
-    outOfRange('batch volume in mL', batchMl, 1, mostBatchMl) ??
-    checkStrength('wanted', { alcoholPercent, soapMlPerL }) ??
+    outside(say`batch volume`, volume, batchMl, 1, mostBatchMl) ??
+    checkStrength(say`wanted`, { alcoholPercent, soapMlPerL }) ??
     checkStock(alcoholPercent, stock)
   if (range) return refused(range)
   const alcoholStockMl = alcoholPercent > 0 ? (batchMl * alcoholPercent) / (stock.alcoholPercent ?? 100) : 0
   const soapMl = (batchMl * soapMlPerL) / 1000
   const waterMl = batchMl - alcoholStockMl - soapMl
   if (waterMl < -1e-9)
-    return refused(
-      failure('MIX_OUT_OF_RANGE', { what: 'water left in the batch in mL', value: waterMl, least: 0, most: batchMl }),
-    )
+    return refused(outOfRange('MIX_OUT_OF_RANGE', say`water left in the batch`, volume, [waterMl, 0, batchMl]))
   return done({
     add: additions(Math.max(0, waterMl), alcoholStockMl, soapMl),
     strength: { alcoholPercent, soapMlPerL },
@@ -60,32 +59,37 @@ export const additions = (waterMl: number, alcoholStockMl: number, soapMl: numbe
   return all.filter(({ ml }) => ml > 1e-9)
 }
 
-export function mixWarnings(strength: Strength, limits: MixLimits = mixDefaults): string[] {
-  const warnings: string[] = []
+export function mixWarnings(strength: Strength, limits: MixLimits = mixDefaults): Sentence[] {
+  const warnings: Sentence[] = []
   if (strength.alcoholPercent > limits.lensAlcoholPercent)
     warnings.push(
-      `More than ${limits.lensAlcoholPercent} % alcohol: never on lenses or painted plastic, it can craze and crack them.`,
+      say`More than ${percent(limits.lensAlcoholPercent, 1)} alcohol: never on lenses or painted plastic, it can craze and crack them.`,
     )
   if (strength.alcoholPercent > 0)
-    warnings.push('Alcohol vapour catches fire: fresh air, no flame, and let it flash off before a hot gun comes near.')
+    warnings.push(
+      say`Alcohol vapour catches fire: fresh air, no flame, and let it flash off before a hot gun comes near.`,
+    )
   if (strength.soapMlPerL > limits.muchSoapMlPerL)
     warnings.push(
-      `More than ${limits.muchSoapMlPerL} mL of soap per litre: the film will hardly grab, and residue stays.`,
+      say`More than ${perLitre(limits.muchSoapMlPerL)} of soap: the film will hardly grab, and residue stays.`,
     )
   return warnings
 }
 
-export const outOfRange = (what: string, value: number, least: number, most: number) =>
-  value >= least && value <= most ? null : failure('MIX_OUT_OF_RANGE', { what, value, least, most })
+/** What is wrong with a figure of a mix, or null. */
+export const outside = (what: Sentence, as: (value: number) => Said, value: number, least: number, most: number) =>
+  value >= least && value <= most ? null : outOfRange('MIX_OUT_OF_RANGE', what, as, [value, least, most])
 
-export const checkStrength = (whose: string, strength: Strength) =>
-  outOfRange(`${whose} alcohol in per cent`, strength.alcoholPercent, 0, 100) ??
-  outOfRange(`${whose} soap in mL per litre`, strength.soapMlPerL, 0, mostSoapMlPerL)
+const shareOf = (value: number) => percent(value, 2)
+
+export const checkStrength = (whose: Sentence, strength: Strength) =>
+  outside(say`${whose} alcohol`, shareOf, strength.alcoholPercent, 0, 100) ??
+  outside(say`${whose} soap`, perLitre, strength.soapMlPerL, 0, mostSoapMlPerL)
 
 export function checkStock(alcoholPercent: number, stock: Stock) {
   if (alcoholPercent === 0) return null
   if (stock.alcoholPercent === undefined) return failure('MIX_NO_STOCK', { targetPercent: alcoholPercent })
-  const range = outOfRange('stock strength in per cent', stock.alcoholPercent, 1, 100)
+  const range = outside(say`stock strength`, shareOf, stock.alcoholPercent, 1, 100)
   if (range) return range
   return alcoholPercent > stock.alcoholPercent
     ? failure('MIX_TARGET_ABOVE_STOCK', { targetPercent: alcoholPercent, stockPercent: stock.alcoholPercent })

@@ -1,6 +1,7 @@
 import { done, type Result, refused } from '../result/index.ts'
-import { type Batch, outOfRange } from './mixBatch.ts'
-import type { Ingredient } from './mixTypes.ts'
+import { figure, say, volume } from '../say/index.ts'
+import { type Batch, outside } from './mixBatch.ts'
+import { type Ingredient, ingredientWords } from './mixTypes.ts'
 
 export interface PartsRequest {
   /** In the order of pouring; at least one part each. */
@@ -14,13 +15,15 @@ export interface PartsRequest {
  */
 export function mixByParts({ parts, batchMl }: PartsRequest): Result<Batch> {
   const range =
-    outOfRange('batch volume in mL', batchMl, 1, 100_000) ??
-    parts.map((p) => outOfRange(`parts of ${p.what}`, p.parts, 0.01, 1000)).find((problem) => problem !== null)
+    outside(say`batch volume`, volume, batchMl, 1, 100_000) ??
+    parts
+      .map((p) => outside(say`parts of ${ingredientWords[p.what]}`, figure, p.parts, 0.01, 1000))
+      .find((problem) => problem !== null)
   if (range) return refused(range)
   const whole = parts.reduce((sum, p) => sum + p.parts, 0)
   return done({
     add: parts.map((p) => ({ what: p.what, ml: (batchMl * p.parts) / whole })),
     strength: { alcoholPercent: 0, soapMlPerL: 0 },
-    warnings: ['A maker’s fluid: follow the instructions on its bottle.'],
+    warnings: [say`A maker’s fluid: follow the instructions on its bottle.`],
   })
 }

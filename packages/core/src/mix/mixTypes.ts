@@ -1,10 +1,20 @@
+import { say, type Sentence } from '../say/index.ts'
+
 /** Strength of a solution, by volume of the finished batch. */
 export interface Strength {
   readonly alcoholPercent: number
   readonly soapMlPerL: number
 }
 
-export type Ingredient = 'water' | 'alcohol stock' | 'soap' | 'activator concentrate'
+export const ingredients = ['water', 'alcohol stock', 'soap', 'activator concentrate'] as const
+export type Ingredient = (typeof ingredients)[number]
+
+export const ingredientWords: Readonly<Record<Ingredient, Sentence>> = {
+  water: say`water`,
+  'alcohol stock': say`alcohol stock`,
+  soap: say`soap`,
+  'activator concentrate': say`activator concentrate`,
+}
 
 export interface Addition {
   readonly what: Ingredient

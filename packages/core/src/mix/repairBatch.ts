@@ -1,5 +1,6 @@
 import { done, failure, type Result, refused } from '../result/index.ts'
-import { additions, checkStock, checkStrength, mixWarnings, outOfRange } from './mixBatch.ts'
+import { say, type Sentence, volume } from '../say/index.ts'
+import { additions, checkStock, checkStrength, mixWarnings, outside } from './mixBatch.ts'
 import {
   type Addition,
   type MixLimits,
@@ -22,7 +23,7 @@ export interface Repair {
   readonly add: readonly Addition[]
   readonly finalMl: number
   readonly strength: Strength
-  readonly warnings: readonly string[]
+  readonly warnings: readonly Sentence[]
 }
 
 /**
@@ -37,10 +38,10 @@ export function repairBatch(
 ): Result<Repair> {
   const is: Strength = { alcoholPercent: have.alcoholPercent ?? 0, soapMlPerL: have.soapMlPerL ?? 0 }
   const range =
-    outOfRange('bottle size in mL', bottleMl, 1, 100_000) ??
-    outOfRange('volume in the bottle in mL', have.volumeMl, 0.001, 100_000) ??
-    checkStrength('present', is) ??
-    checkStrength('wanted', { alcoholPercent: target.alcoholPercent ?? 0, soapMlPerL: target.soapMlPerL ?? 0 })
+    outside(say`bottle size`, volume, bottleMl, 1, 100_000) ??
+    outside(say`volume in the bottle`, volume, have.volumeMl, 0.001, 100_000) ??
+    checkStrength(say`present`, is) ??
+    checkStrength(say`wanted`, { alcoholPercent: target.alcoholPercent ?? 0, soapMlPerL: target.soapMlPerL ?? 0 })
   if (range) return refused(range)
   if (have.volumeMl > bottleMl) return refused(failure('MIX_OVERFULL', { volumeMl: have.volumeMl, bottleMl }))
   const rises = (target.alcoholPercent ?? 0) > is.alcoholPercent
@@ -55,8 +56,8 @@ export function repairBatch(
   }
   const soap = { is: is.soapMlPerL / 1000, wanted: target.soapMlPerL === undefined ? null : target.soapMlPerL / 1000 }
   for (const [what, part] of [
-    ['alcohol', alcohol],
-    ['soap', soap],
+    [say`alcohol`, alcohol],
+    [say`soap`, soap],
   ] as const) {
     if (part.wanted === 0 && part.is > 0) return refused(failure('MIX_BEYOND_REPAIR', { what }))
   }

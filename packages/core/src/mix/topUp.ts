@@ -1,5 +1,6 @@
-import { done, failure, type Result, refused } from '../result/index.ts'
-import { type Batch, additions, checkStock, checkStrength, mixWarnings, outOfRange } from './mixBatch.ts'
+import { done, failure, outOfRange, type Result, refused } from '../result/index.ts'
+import { percent, perLitre, say, volume } from '../say/index.ts'
+import { type Batch, additions, checkStock, checkStrength, mixWarnings, outside } from './mixBatch.ts'
 import { type MixLimits, mixDefaults, type Stock, type Strength } from './mixTypes.ts'
 
 export interface TopUpRequest {
@@ -17,19 +18,19 @@ export interface TopUpRequest {
  */
 export function topUp({ have, target, stock, finalMl }: TopUpRequest, limits: MixLimits = mixDefaults): Result<Batch> {
   const problem =
-    outOfRange('volume wanted in mL', finalMl, 1, 100_000) ??
-    outOfRange('volume in the bottle in mL', have.volumeMl, 0.001, 100_000) ??
-    checkStrength('present', have) ??
-    checkStrength('wanted', target) ??
+    outside(say`volume wanted`, volume, finalMl, 1, 100_000) ??
+    outside(say`volume in the bottle`, volume, have.volumeMl, 0.001, 100_000) ??
+    checkStrength(say`present`, have) ??
+    checkStrength(say`wanted`, target) ??
     (have.volumeMl > finalMl ? failure('MIX_OVERFULL', { volumeMl: have.volumeMl, bottleMl: finalMl }) : null)
   if (problem) return refused(problem)
   const share = have.volumeMl / finalMl
-  for (const [what, is, wanted, unit] of [
-    ['alcohol', have.alcoholPercent, target.alcoholPercent, '%'],
-    ['soap', have.soapMlPerL, target.soapMlPerL, 'mL per litre'],
+  for (const [what, is, wanted, as] of [
+    [say`alcohol`, have.alcoholPercent, target.alcoholPercent, (x: number) => percent(x, 2)],
+    [say`soap`, have.soapMlPerL, target.soapMlPerL, perLitre],
   ] as const)
     if (share * is > wanted + 1e-9)
-      return refused(failure('MIX_CANNOT_TOP_UP', { what, wouldBe: share * is, wanted, unit }))
+      return refused(failure('MIX_CANNOT_TOP_UP', { what, wouldBe: as(share * is), wanted: as(wanted) }))
   const lacking = target.alcoholPercent - share * have.alcoholPercent
   const stockProblem = lacking > 1e-9 ? checkStock(target.alcoholPercent, stock) : null
   if (stockProblem) return refused(stockProblem)
@@ -38,12 +39,11 @@ export function topUp({ have, target, stock, finalMl }: TopUpRequest, limits: Mi
   const waterMl = finalMl - have.volumeMl - alcoholMl - soapMl
   if (waterMl < -1e-9)
     return refused(
-      failure('MIX_OUT_OF_RANGE', {
-        what: 'volume wanted in mL',
-        value: finalMl,
-        least: Math.ceil(finalMl - waterMl / (1 - target.alcoholPercent / (stock.alcoholPercent ?? 100))),
-        most: 100_000,
-      }),
+      outOfRange('MIX_OUT_OF_RANGE', say`volume wanted`, volume, [
+        finalMl,
+        Math.ceil(finalMl - waterMl / (1 - target.alcoholPercent / (stock.alcoholPercent ?? 100))),
+        100_000,
+      ]),
     )
   const { alcoholPercent, soapMlPerL } = target
   return done({

@@ -1,6 +1,7 @@
 import { done, failure, type Result, refused } from '../result/index.ts'
+import { say, type Sentence, volume } from '../say/index.ts'
 import { strengthOfPours } from './measure.ts'
-import { checkStock, mixWarnings, outOfRange } from './mixBatch.ts'
+import { checkStock, mixWarnings, outside } from './mixBatch.ts'
 import { type MixLimits, mixDefaults, type Stock, type Strength } from './mixTypes.ts'
 
 /** What somebody remembers to have put in, mL. */
@@ -13,7 +14,7 @@ export interface PutIn {
 export interface WhatItIs {
   readonly volumeMl: number
   readonly strength: Strength
-  readonly warnings: readonly string[]
+  readonly warnings: readonly Sentence[]
 }
 
 /**
@@ -21,9 +22,9 @@ export interface WhatItIs {
  */
 export function whatIsIt(put: PutIn, stock: Stock, limits: MixLimits = mixDefaults): Result<WhatItIs> {
   const problem =
-    outOfRange('water in mL', put.waterMl, 0, 100_000) ??
-    outOfRange('alcohol stock in mL', put.alcoholStockMl, 0, 100_000) ??
-    outOfRange('soap in mL', put.soapMl, 0, 100_000) ??
+    outside(say`water`, volume, put.waterMl, 0, 100_000) ??
+    outside(say`alcohol stock`, volume, put.alcoholStockMl, 0, 100_000) ??
+    outside(say`soap`, volume, put.soapMl, 0, 100_000) ??
     checkStock(put.alcoholStockMl > 0 ? 1 : 0, stock)
   if (problem) return refused(problem)
   const { totalMl, strength } = strengthOfPours(

@@ -1,4 +1,5 @@
 import { done, failure, type Result, refused } from '../result/index.ts'
+import { counted, list, name, sameSentence, say, type Sentence, type Spoken, verbatim } from '../say/index.ts'
 
 /** Something that is laid as one piece. */
 export interface SequencePiece {
@@ -15,11 +16,13 @@ export interface SequenceRule {
   readonly reason: string
 }
 
+type SaidRule = Omit<SequenceRule, 'reason'> & { readonly reason: Sentence }
+
 export interface SequenceStep {
   readonly id: string
   readonly name: string
   /** Why it comes where it comes; empty where only the kit's own order decides. */
-  readonly reasons: readonly string[]
+  readonly reasons: readonly Sentence[]
 }
 
 /**
@@ -32,16 +35,16 @@ export function layingSequence(
   rules: readonly SequenceRule[],
 ): Result<SequenceStep[]> {
   const nameOf = (id: string) => pieces.find((p) => p.id === id)?.name ?? id
-  const known = new Set(pieces.map((p) => p.id))
-  const all: SequenceRule[] = [
-    ...rules,
+  const here = new Set(pieces.map((p) => p.id))
+  const all: SaidRule[] = [
+    ...rules.map((rule) => ({ ...rule, reason: verbatim(rule.reason) })),
     ...pieces.flatMap((p) =>
-      (p.over ?? []).map((under) => ({ first: under, next: p.id, reason: 'What lies underneath goes on first.' })),
+      (p.over ?? []).map((under) => ({ first: under, next: p.id, reason: say`What lies underneath goes on first.` })),
     ),
-  ].filter((rule) => known.has(rule.first) && known.has(rule.next))
+  ].filter((rule) => here.has(rule.first) && here.has(rule.next))
   const waiting = [...pieces]
   const steps: SequenceStep[] = []
-  const said = new Set<string>()
+  const known: Sentence[] = []
   while (waiting.length > 0) {
     const ready = waiting.filter((p) => !all.some((r) => r.next === p.id && waiting.some((w) => w.id === r.first)))
     if (ready.length === 0) {
@@ -56,18 +59,22 @@ export function layingSequence(
     const reasons = [
       ...all
         .filter((r) => r.next === next.id)
-        .map((r) => `After ${nameOf(r.first)}${said.has(r.reason) ? '.' : `: ${r.reason}`}`),
-      ...(leads(next) > 0 ? [`Before ${listOf(all, next.id, nameOf)}.`] : []),
-      ...(next.spares > 0 ? ['There is a spare: the first try may fail.'] : []),
+        .map((r) =>
+          known.some((reason) => sameSentence(reason, r.reason))
+            ? say`After ${name(nameOf(r.first))}.`
+            : say`After ${name(nameOf(r.first))}: ${r.reason}`,
+        ),
+      ...(leads(next) > 0 ? [say`Before ${listOf(all, next.id, nameOf)}.`] : []),
+      ...(next.spares > 0 ? [say`There is a spare: the first try may fail.`] : []),
     ]
-    for (const r of all) if (r.next === next.id) said.add(r.reason)
+    for (const r of all) if (r.next === next.id) known.push(r.reason)
     steps.push({ id: next.id, name: next.name, reasons })
     waiting.splice(waiting.indexOf(next), 1)
   }
   return done(steps)
 }
 
-function listOf(rules: readonly SequenceRule[], first: string, nameOf: (id: string) => string): string {
+function listOf(rules: readonly SaidRule[], first: string, nameOf: (id: string) => string): Spoken {
   const names = rules.filter((r) => r.first === first).map((r) => nameOf(r.next))
-  return names.length > 2 ? `${names.length} others` : names.join(' and ')
+  return names.length > 2 ? counted(names.length, '# other', '# others') : list(names)
 }

@@ -1,3 +1,5 @@
+import { length, list, name, paragraph, say, type Sentence } from '../say/index.ts'
+
 /** A piece of a row whose upper line has to run through, in the order in which they stand side by side. */
 export interface RowPiece {
   readonly id: string
@@ -43,7 +45,7 @@ export interface LineCarry {
   readonly worstSigmaMm: number
   /** The same if nothing but the datum were measured up: how the error grows along the row. */
   readonly unmeasuredSigmaMm: number
-  readonly words: string
+  readonly words: Sentence
 }
 
 /** Measuring up is done this far in from an end, mm. */
@@ -87,15 +89,17 @@ export function carryLine(
     pieces: best.pieces.map((p) => ({ ...p, place: row.findIndex((r) => r.id === p.id) + 1 })),
     worstSigmaMm: best.worst,
     unmeasuredSigmaMm: best.bare,
-    words: `${best.datum.name} first: measure up at both of its ends. ${
+    words: paragraph(
+      say`${name(best.datum.name)} first: measure up at both of its ends.`,
       measured.length === 0
-        ? 'The others take their line from it.'
-        : `Measure up again at the far end of ${measured.length === row.length - 1 ? 'every other piece' : measured.map((p) => p.name).join(' and ')}, or the line may be off by ${(2 * best.bare).toFixed(1)} mm at the end.`
-    }${
-      better === undefined || better.datum.id === best.datum.id
-        ? ''
-        : ` From ${better.datum.name} the error would run less far: ${(2 * better.bare).toFixed(1)} mm.`
-    }`,
+        ? say`The others take their line from it.`
+        : measured.length === row.length - 1
+          ? say`Measure up again at the far end of every other piece, or the line may be off by ${length(2 * best.bare)} at the end.`
+          : say`Measure up again at the far end of ${list(measured.map((p) => p.name))}, or the line may be off by ${length(2 * best.bare)} at the end.`,
+      better !== undefined &&
+        better.datum.id !== best.datum.id &&
+        say`From ${name(better.datum.name)} the error would run less far: ${length(2 * better.bare)}.`,
+    ),
   }
 }
 

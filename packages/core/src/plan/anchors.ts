@@ -2,7 +2,8 @@ import { centroid, distance, subtract, unit, type Vec2 } from '../geometry/index
 import { type EdgeMargin, type EdgeRules, endOfEdge, ruleAt } from '../align/index.ts'
 import type { FormDoc, PartSurface } from '../form/index.ts'
 import { type FlatPart, type LayOrder, orderBySchool, type SchoolName } from '../lay/index.ts'
-import type { Anchor, CheckPoint, GapMark } from './planTypes.ts'
+import { name, say, type Sentence, verbatim } from '../say/index.ts'
+import type { Anchor, CheckPoint, GapMark } from './partPlan.ts'
 
 interface AnchorInput {
   readonly form: FormDoc
@@ -23,7 +24,7 @@ export function anchorsFor(school: SchoolName, input: AnchorInput, order: LayOrd
     at: input.part.toFlat(at),
     onForm: at,
     gaps: gapsNear(at, input),
-    ...(pullShare > 0.25 ? { drawn: true } : {}),
+    drawn: pullShare > 0.25,
   }))
 }
 
@@ -59,6 +60,7 @@ function cornerAnchors({ form, part, surface, rules, margins }: AnchorInput): An
     at: corner.at,
     onForm: corner.onForm,
     gaps: [-1, 1].flatMap((way) => gapBeside(corner.index, way, part, rules)),
+    drawn: false,
   }))
 }
 
@@ -73,11 +75,11 @@ function roomNear(at: Vec2, margins: readonly EdgeMargin[], rules: EdgeRules): n
 }
 
 /** The name of the reference mark there, or of the two edges that meet. */
-function cornerLabel(form: FormDoc, corner: { onForm: Vec2; before: string; after: string }): string {
+function cornerLabel(form: FormDoc, corner: { onForm: Vec2; before: string; after: string }): Sentence {
   const mark = form.marks.find((m) => distance(m.at, corner.onForm) < 30)
-  if (mark) return mark.label
-  const label = (name: string) => (form.edges.find((e) => e.name === name)?.label ?? name).replace(/ edge$/, '')
-  return `corner of ${label(corner.before)} and ${label(corner.after)}`
+  if (mark) return verbatim(mark.label)
+  const label = (edge: string) => name((form.edges.find((e) => e.name === edge)?.label ?? edge).replace(/ edge$/, ''))
+  return say`corner of ${label(corner.before)} and ${label(corner.after)}`
 }
 
 /** The gap to set on one side of a corner, about 70 mm from it. */
@@ -125,7 +127,7 @@ export function checkPointsFor({
           normal: spot.inward,
           wantedMm: passes ? Math.round(spot.marginMm * 2) / 2 : (rule.minMm + rule.maxMm) / 2,
           edge: edge.name,
-          label: `${edge.label}, ${endOfEdge(form.directions, spots, spot)?.replace(/^the /, '') ?? 'middle'}`,
+          label: placeOnEdge(edge.label, endOfEdge(form.directions, spots, spot)),
           reads: passes ? ('film past the edge' as const) : ('gap' as const),
         },
       ]
@@ -135,6 +137,10 @@ export function checkPointsFor({
     .slice(0, 8)
     .map((check, i) => ({ id: String.fromCharCode(80 + i), ...check }))
 }
+
+/** "rear edge, driver’s side"; `end` is null in the middle of the edge. */
+const placeOnEdge = (edge: string, end: string | null): Sentence =>
+  end === null ? say`${name(edge)}, middle` : say`${name(edge)}, ${name(end.replace(/^the /, ''))}`
 
 /** Clockwise, as one walks round the part, beginning where the form's first edge begins. */
 function inWalkingOrder<C extends { readonly at: Vec2; readonly edge: string }>(

@@ -2,6 +2,7 @@ import type { EdgeRule, EdgeRules } from '../align/index.ts'
 import type { EdgeCode, FormDoc } from '../form/index.ts'
 import type { FoundOnPart } from './findings.ts'
 import type { Practice } from '../practice/index.ts'
+import { say, type Sentence } from '../say/index.ts'
 
 /** The margin that each way of ending an edge allows before anything is cut or turned, from the shop's figures. */
 export function ruleOfCode(code: EdgeCode, practice: Practice): EdgeRule {
@@ -40,26 +41,26 @@ export function edgeRulesOf(form: FormDoc, practice: Practice, found: readonly F
   )
 }
 
-const advice: Record<EdgeCode, string> = {
-  'stop-short': 'Even gap all round, corners first. Never over the edge.',
-  'lip-stop': 'Stop on the crest: film past a sharp lip lifts.',
-  wrap: 'Trim the overhang, notch each corner, let it dry, turn, press, hold, seal. Scissors, not a knife, near paint.',
-  tuck: 'Push it in as deep as it goes with a thin tool, trim the rest in the gap.',
-  'gap-cut': 'Blade in the empty gap, its back on the lamp, about 45°, away from the vehicle. Keep the waste taut.',
-  'surface-cut': 'Experts only: fresh segment, blade low, through two thirds of the film, then tear along the line.',
-  butt: 'Meets the next piece on the line. What lies underneath goes on first.',
-  overlap: 'Covers the next piece. What lies underneath goes on first.',
+const advice: Readonly<Record<EdgeCode, Sentence>> = {
+  'stop-short': say`Even gap all round, corners first. Never over the edge.`,
+  'lip-stop': say`Stop on the crest: film past a sharp lip lifts.`,
+  wrap: say`Trim the overhang, notch each corner, let it dry, turn, press, hold, seal. Scissors, not a knife, near paint.`,
+  tuck: say`Push it in as deep as it goes with a thin tool, trim the rest in the gap.`,
+  'gap-cut': say`Blade in the empty gap, its back on the lamp, about 45°, away from the vehicle. Keep the waste taut.`,
+  'surface-cut': say`Experts only: fresh segment, blade low, through two thirds of the film, then tear along the line.`,
+  butt: say`Meets the next piece on the line. What lies underneath goes on first.`,
+  overlap: say`Covers the next piece. What lies underneath goes on first.`,
 }
 
 export const edgeAdvice = (code: EdgeCode) => advice[code]
 
-export const edgeCodeWords: Record<EdgeCode, string> = {
-  'stop-short': 'stop short',
-  'lip-stop': 'lip stop',
-  wrap: 'wrap',
-  tuck: 'tuck',
-  'gap-cut': 'gap cut',
-  'surface-cut': 'cut on the surface',
-  butt: 'butt',
-  overlap: 'overlap',
+export const edgeCodeWords: Readonly<Record<EdgeCode, Sentence>> = {
+  'stop-short': say`stop short`,
+  'lip-stop': say`lip stop`,
+  wrap: say`wrap`,
+  tuck: say`tuck`,
+  'gap-cut': say`gap cut`,
+  'surface-cut': say`cut on the surface`,
+  butt: say`butt`,
+  overlap: say`overlap`,
 }

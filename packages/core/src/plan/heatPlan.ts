@@ -11,9 +11,13 @@ import {
 import type { Pull } from '../lay/index.ts'
 import type { Practice } from '../practice/index.ts'
 import { done, type Result } from '../result/index.ts'
-import type { FilmDoc, HeatUse, HeatZone, PlanContext, PlannedEdge, PlannedHeat } from './planTypes.ts'
+import { name, say, verbatim } from '../say/index.ts'
+import type { FilmDoc } from './filmDoc.ts'
+import type { HeatZone, PlannedEdge, PlannedHeat } from './partPlan.ts'
+import type { PlanContext } from './planContext.ts'
+import type { HeatUse } from './step.ts'
 
-type HeatSources = Pick<PlanContext, 'form' | 'film' | 'practice' | 'toFlat' | 'outlineOnForm' | 'temperature'> & {
+type HeatSources = Pick<PlanContext, 'form' | 'film' | 'practice' | 'toFlat' | 'outlineOnForm'> & {
   readonly pulls: readonly Pull[]
   readonly edges: readonly PlannedEdge[]
   readonly gun: CalibratedGun
@@ -103,11 +107,7 @@ export function heatPlan(sources: HeatSources): Result<PlannedHeat[]> {
     const zones = zonesOf(use, sources)
     if (zones.length === 0) continue
     const band = heatBand(use, practice)
-    const answer = heatStep(
-      on.value,
-      { ...band, damageC, pressC: practice.heatPress, cutC: practice.heatCut },
-      sources.temperature,
-    )
+    const answer = heatStep(on.value, { ...band, damageC, pressC: practice.heatPress, cutC: practice.heatCut })
     const steam = steamSeconds(layers, ambientC, (band.leastC + band.mostC) / 2)
     if (!steam.ok) return steam
     const { outcome } = answer
@@ -141,13 +141,14 @@ const sealed = new Set(['stop-short', 'wrap', 'butt', 'overlap', 'gap-cut', 'sur
 
 /** Where heat of a use goes, the place with the most built-up film first and longest. */
 function zonesOf(use: HeatUse, { pulls, edges, form, toFlat, film }: HeatSources): HeatZone[] {
-  const labelOf = (pull: Pull) => edges.find((e) => e.name === pull.edge)?.label ?? pull.edge
-  const spots = (list: readonly Pull[], says: (pull: Pull) => string) => {
+  const labelOf = (pull: Pull) =>
+    say`pull ${name(pull.letter)}, ${name(edges.find((e) => e.name === pull.edge)?.label ?? pull.edge)}`
+  const spots = (list: readonly Pull[]) => {
     const whole = list.reduce((sum, p) => sum + p.percent, 0)
     return list.map(
       (pull): HeatZone => ({
         kind: 'spot',
-        label: says(pull),
+        label: labelOf(pull),
         at: toFlat(pull.at),
         onForm: pull.at,
         radiusMm: Math.max(40, Math.sqrt(pull.areaMm2 / Math.PI)),
@@ -156,23 +157,20 @@ function zonesOf(use: HeatUse, { pulls, edges, form, toFlat, film }: HeatSources
     )
   }
   if (use === 'soften') {
-    const warm = spots(
-      pulls.filter((p) => p.heat === 'warm'),
-      (pull) => `pull ${pull.letter}, ${labelOf(pull)}`,
-    )
+    const warm = spots(pulls.filter((p) => p.heat === 'warm'))
     if (warm.length > 0) return warm
     // Dry film is relaxed where it is tucked, so that the edge does not spring back out.
     const tucks = edges.filter((e) => e.code === 'tuck' && film.laid === 'dry')
-    return tucks.map((e) => ({ kind: 'edge', label: e.label, edge: e.name, share: 1 / tucks.length }))
+    return tucks.map((e) => ({ kind: 'edge', label: verbatim(e.label), edge: e.name, share: 1 / tucks.length }))
   }
   if (use === 'seal')
     return bySpare(edges.filter((e) => sealed.has(e.code) && (film.laid === 'wet' || e.code === 'wrap')))
-  const deep = spots(pulls, (pull) => `pull ${pull.letter}, ${labelOf(pull)}`)
+  const deep = spots(pulls)
   const hollows = form.recesses.map((r): HeatZone => {
     const at = middleOf(r.outline)
     return {
       kind: 'spot',
-      label: r.name,
+      label: verbatim(r.name),
       at: toFlat(at),
       onForm: at,
       radiusMm: 40,
@@ -191,7 +189,7 @@ function bySpare(edges: readonly PlannedEdge[]): HeatZone[] {
   const whole = edges.reduce((sum, e) => sum + weight(e), 0)
   return [...edges]
     .sort((a, b) => weight(b) - weight(a))
-    .map((e) => ({ kind: 'edge', label: e.label, edge: e.name, share: weight(e) / whole }))
+    .map((e) => ({ kind: 'edge', label: verbatim(e.label), edge: e.name, share: weight(e) / whole }))
 }
 
 const middleOf = (outline: readonly Vec2[]): Vec2 => [

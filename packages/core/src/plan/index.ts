@@ -1,40 +1,58 @@
 export { edgeAdvice, edgeCodeWords, edgeRulesOf, ruleOfCode } from './edgeRules.ts'
+export { type FilmDoc, type FilmType, filmTypes, filmTypeWords, type WayLaid, waysLaid } from './filmDoc.ts'
 export { type FindingKind, findingKinds, findingMeanings, type FoundOnPart, type RoomClimate } from './findings.ts'
-export type {
-  Anchor,
-  ChosenOrder,
-  CheckPoint,
-  FilmDoc,
-  FilmType,
-  GapMark,
-  HeatUse,
-  HeatZone,
-  PartPlan,
-  Phase,
-  PictureMark,
-  PlanDrawing,
-  PlannedBatch,
-  PlannedEdge,
-  PlannedHeat,
-  PlanNote,
-  PlanStep,
-  SchoolChoice,
-  Schools,
-  StepPicture,
-  StepWait,
-} from './planTypes.ts'
 export { damageOf, gunOn, heatBand, type HeatCourseOfUse, heatCourses } from './heatPlan.ts'
-export { type LearnedWaits, strengthAt } from './waitPlan.ts'
+export { type HeldUp, holdUp } from './holdUp.ts'
+export { heats, inHandWords, type Liquid, liquids, liquidWords, type Tool, tools, toolWords } from './inHand.ts'
 export { correctionFor, type MeasuredGap, measuredGaps } from './measuredGaps.ts'
-export { orderPractice, rehearsalOptions } from './rehearsalPractice.ts'
-export { schoolsFor, usualSchools } from './schools.ts'
-export { solutionsFor, strengthOf } from './solutionsFor.ts'
+export { carryReadings, orderPractice, rehearsalOptions } from './orderFigures.ts'
 export {
+  type Anchor,
+  type CheckPoint,
+  checkReadings,
+  type GapMark,
+  type HeatZone,
+  type PartPlan,
+  type PlanDrawing,
+  type PlannedBatch,
+  type PlannedEdge,
+  type PlannedHeat,
+  type PlanNote,
+  type SchoolChoice,
+} from './partPlan.ts'
+export { climb, filmToLay, type PartFacts, type PartQuestion, partQuestion } from './partQuestion.ts'
+export { patternToRules, type PlacedPart, type PlaceInput, placeOn } from './placeOn.ts'
+export {
+  anyDay,
+  type Conditions,
   type PieceShift,
-  type PlacedPart,
-  type PlanRequest,
-  placePart,
-  spotStepMm,
+  planWork,
+  type Today,
   unshifted,
-  workOutPart,
-} from './workOutPart.ts'
+  type WorkInput,
+} from './planWork.ts'
+export { type ChosenOrder, type Schools, schoolsFor, usualSchools } from './schools.ts'
+export { measuresOf, mixLimits, solutionsFor, strengthOf } from './solutionsFor.ts'
+export {
+  type BottleUse,
+  bottleUses,
+  type Caution,
+  type CautionTopic,
+  cautionTopics,
+  filmStates,
+  type HeatUse,
+  heatUses,
+  lineMarks,
+  type Phase,
+  phases,
+  type PictureMark,
+  type PlanStep,
+  type StepPicture,
+  type StepRecord,
+  stepRecords,
+  type StepReference,
+  type StepTells,
+  stepTells,
+  type StepWait,
+} from './step.ts'
+export { type LearnedWaits, strengthAt } from './waitPlan.ts'

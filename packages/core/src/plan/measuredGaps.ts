@@ -1,6 +1,6 @@
 import { type Correction, correctionFromGaps } from '../align/index.ts'
 import type { Result } from '../result/index.ts'
-import type { CheckPoint, PartPlan } from './planTypes.ts'
+import type { CheckPoint, PartPlan } from './partPlan.ts'
 
 /** A gap as it was read at a check point of the plan. */
 export interface MeasuredGap {
@@ -23,7 +23,13 @@ export function measuredGaps(
 }
 
 /** The move and turn that those gaps ask for. Can be refused as `correctionFromGaps` can. */
-export const correctionFor = (gaps: readonly MeasuredGap[]): Result<Correction> =>
+export const correctionFor = (gaps: readonly MeasuredGap[], sigmaMm: number): Result<Correction> =>
   correctionFromGaps(
-    gaps.map(({ check, measuredMm }) => ({ at: check.at, normal: check.normal, measuredMm, wantedMm: check.wantedMm })),
+    gaps.map(({ check, measuredMm }) => ({
+      at: check.at,
+      normal: check.normal,
+      measuredMm,
+      wantedMm: check.wantedMm,
+      sigmaMm,
+    })),
   )

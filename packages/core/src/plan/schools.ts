@@ -1,7 +1,23 @@
 import type { FormDoc } from '../form/index.ts'
+import { type LayOrder, orderName, type SchoolName, schoolWords } from '../lay/index.ts'
+import { type LiquidSchool, liquidSchoolWords } from '../mix/index.ts'
+import { isEmpty, name, say, type Sentence } from '../say/index.ts'
+import type { FilmDoc } from './filmDoc.ts'
 import type { FoundOnPart } from './findings.ts'
-import type { SchoolName } from '../lay/index.ts'
-import type { ChosenOrder, FilmDoc, SchoolChoice, Schools } from './planTypes.ts'
+import type { SchoolChoice } from './partPlan.ts'
+
+/** Named choices, one a question. */
+export interface Schools {
+  readonly slip: LiquidSchool
+  readonly tack: LiquidSchool
+  readonly begin: SchoolName
+}
+
+/** An order that the installer has chosen for a part, and why. */
+export interface ChosenOrder {
+  readonly order: LayOrder
+  readonly because: Sentence
+}
 
 /** The schools that suit a film on a form, as a shop would choose them without thinking twice. */
 export function usualSchools(
@@ -38,64 +54,65 @@ export function schoolsFor(
 
 /** Each choice with its reason and what the other school would change. */
 export function explainSchools(schools: Schools, film: FilmDoc, chosen: ChosenOrder | null = null): SchoolChoice[] {
-  const liquid: SchoolChoice =
-    schools.slip === 'dry'
-      ? {
-          question: 'Liquid',
-          choice: 'dry',
-          reason: `${film.name} lets air out by itself; water under it stops the adhesive for good.`,
-          otherwise: 'A mist of water would let you slide it, but it bonds a day later.',
-        }
-      : {
-          question: 'Liquid',
-          choice: `${schools.slip}, ${schools.tack}`,
-          reason: 'Clear film on a panel: floats on little soap, and weak tack flushes it.',
-          otherwise:
-            schools.slip === 'heavy slip'
-              ? 'Light slip would bond sooner.'
-              : 'Heavy slip would slide further and bond later.',
-        }
-  const begin: SchoolChoice = {
-    question: 'Where to begin',
-    choice: chosen === null ? schools.begin : chosen.order.name,
-    reason: chosen === null || chosen.because === '' ? beginReasons[schools.begin].reason : chosen.because,
-    otherwise: beginReasons[schools.begin].otherwise,
-  }
-  return [liquid, begin]
+  const because = chosen === null || isEmpty(chosen.because) ? beginReasons[schools.begin].reason : chosen.because
+  return [
+    schools.slip === 'dry' ? dryChoice(film) : wetChoice(schools),
+    {
+      question: say`Where to begin`,
+      choice: chosen === null ? schoolWords[schools.begin] : orderName(chosen.order),
+      reason: because,
+      otherwise: beginReasons[schools.begin].otherwise,
+    },
+  ]
 }
 
+const dryChoice = (film: FilmDoc): SchoolChoice => ({
+  question: say`Liquid`,
+  choice: say`dry`,
+  reason: say`${name(film.name)} lets air out by itself; water under it stops the adhesive for good.`,
+  otherwise: say`A mist of water would let you slide it, but it bonds a day later.`,
+})
+
+const wetChoice = ({ slip, tack }: Schools): SchoolChoice => ({
+  question: say`Liquid`,
+  choice: say`${liquidSchoolWords[slip]}, ${liquidSchoolWords[tack]}`,
+  reason: say`Clear film on a panel: floats on little soap, and weak tack flushes it.`,
+  otherwise:
+    slip === 'heavy slip' ? say`Light slip would bond sooner.` : say`Heavy slip would slide further and bond later.`,
+})
+
 /** Why one would begin there, and what another school would change. */
-const beginReasons: Readonly<Record<SchoolName, { readonly reason: string; readonly otherwise: string }>> = {
+const beginReasons: Readonly<Record<SchoolName, { readonly reason: Sentence; readonly otherwise: Sentence }>> = {
   'corners first': {
-    reason: 'The piece is pre-cut: the corners fix the gap all round.',
-    otherwise: 'Centre out would lay faster, but the gap comes out as it likes.',
+    reason: say`The piece is pre-cut: the corners fix the gap all round.`,
+    otherwise: say`Centre out would lay faster, but the gap comes out as it likes.`,
   },
   'centre out': {
-    reason: 'What is left over goes out on all sides alike.',
-    otherwise: 'Corners first would fix the gap, but the film between them has nowhere to go.',
+    reason: say`What is left over goes out on all sides alike.`,
+    otherwise: say`Corners first would fix the gap, but the film between them has nowhere to go.`,
   },
   'one end and follow': {
-    reason: 'Long and narrow: a hinge at one end keeps its line, and 300 mm at a time keeps it level.',
-    otherwise: 'Centre out would halve the way, but two lines have to meet.',
+    reason: say`Long and narrow: a hinge at one end keeps its line, and 300 mm at a time keeps it level.`,
+    otherwise: say`Centre out would halve the way, but two lines have to meet.`,
   },
   'flattest first': {
-    reason: 'Nothing has to stretch there, so the film holds while you pull the rest.',
-    otherwise: 'One end and follow would keep a line, but the bulge has to be pulled from one side.',
+    reason: say`Nothing has to stretch there, so the film holds while you pull the rest.`,
+    otherwise: say`One end and follow would keep a line, but the bulge has to be pulled from one side.`,
   },
   'deepest first': {
-    reason: 'Film that lies at the bottom first cannot bridge.',
-    otherwise: 'Flats first would be quicker, but the film then has to stretch into the hollow.',
+    reason: say`Film that lies at the bottom first cannot bridge.`,
+    otherwise: say`Flats first would be quicker, but the film then has to stretch into the hollow.`,
   },
   'raised first': {
-    reason: 'What stands up takes the most film: it takes it while there is some.',
-    otherwise: 'Flats first would leave the film short at what stands up.',
+    reason: say`What stands up takes the most film: it takes it while there is some.`,
+    otherwise: say`Flats first would leave the film short at what stands up.`,
   },
   spiral: {
-    reason: 'Many small wrinkles spread wide lie down; one big fold never does.',
-    otherwise: 'Straight strokes are quicker, but push the excess into one place.',
+    reason: say`Many small wrinkles spread wide lie down; one big fold never does.`,
+    otherwise: say`Straight strokes are quicker, but push the excess into one place.`,
   },
   'hinge and release': {
-    reason: 'A hinge at one end keeps its line, and releasing a length at a time keeps it level.',
-    otherwise: 'Centre out would halve the way, but two lines have to meet.',
+    reason: say`A hinge at one end keeps its line, and releasing a length at a time keeps it level.`,
+    otherwise: say`Centre out would halve the way, but two lines have to meet.`,
   },
 }

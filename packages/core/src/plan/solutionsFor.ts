@@ -2,6 +2,9 @@ import {
   handyVolumeMl,
   liquidNeed,
   type LiquidSchool,
+  type Measures,
+  measureDefaults,
+  type MixLimits,
   mixBatch,
   mixByParts,
   recipeOf,
@@ -10,7 +13,8 @@ import {
 } from '../mix/index.ts'
 import type { Practice } from '../practice/index.ts'
 import { done, type Result } from '../result/index.ts'
-import type { PlannedBatch, Schools } from './planTypes.ts'
+import type { PlannedBatch } from './partPlan.ts'
+import type { Schools } from './schools.ts'
 
 /** The strength a school is mixed to, from the shop's own figures; null where it is mixed by parts or not at all. */
 export function strengthOf(school: LiquidSchool, practice: Practice): WantedStrength | null {
@@ -33,6 +37,19 @@ export function strengthOf(school: LiquidSchool, practice: Practice): WantedStre
       return null
   }
 }
+
+/** The shop's figures as a mix takes them. */
+export const mixLimits = (practice: Practice): MixLimits => ({
+  lensAlcoholPercent: practice.lensAlcohol,
+  muchSoapMlPerL: practice.muchSoap,
+})
+
+/** The shop's own measuring tools. */
+export const measuresOf = (practice: Practice): Measures => ({
+  ...measureDefaults,
+  syringeStepMl: practice.syringeStep,
+  cylinderStepMl: practice.cylinderStep,
+})
 
 /** What to mix for a part and how much, in bottles that are handy to measure. */
 export function solutionsFor(
@@ -58,10 +75,7 @@ export function solutionsFor(
     const batchMl = handyVolumeMl(needMl * 1.15)
     const batch = recipe.parts
       ? mixByParts({ parts: recipe.parts, batchMl })
-      : mixBatch(
-          { target: target ?? {}, stock, batchMl },
-          { lensAlcoholPercent: practice.lensAlcohol, muchSoapMlPerL: 15 },
-        )
+      : mixBatch({ target: target ?? {}, stock, batchMl }, mixLimits(practice))
     if (!batch.ok) return batch
     planned.push({ use, school, says: recipe.says, needMl, batchMl, ...batch.value })
   }

@@ -2,7 +2,8 @@ import type { Practice } from '../practice/index.ts'
 import { done, type Result } from '../result/index.ts'
 import { type ClimateWait, slideMinutes, usualClimate, type WaitKind, waitKinds, waitNow } from '../wait/index.ts'
 import type { RoomClimate } from './findings.ts'
-import type { PlannedBatch, StepWait } from './planTypes.ts'
+import type { PlannedBatch } from './partPlan.ts'
+import type { StepWait } from './step.ts'
 
 /** What the shop's own answers make of each wait. */
 export type LearnedWaits = Readonly<Partial<Record<WaitKind, number>>>

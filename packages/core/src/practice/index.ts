@@ -1,9 +1,11 @@
 export {
   type Practice,
-  type PracticeFigure,
+  practiceGroups,
+  type PracticeGroupName,
   type PracticeKey,
   practiceKeys,
   practiceProblem,
   practiceTable,
   practiceWith,
 } from './practice.ts'
+export type { PracticeFigure, PracticeUnit } from './practiceFigure.ts'

@@ -1,28 +1,30 @@
-import { expect, test } from 'vitest'
-import { done, failure, inOneLine, refused } from './index.ts'
+import { english } from '@truelay/words'
+import { describe, expect, test } from 'vitest'
+import { percent, say, temperature } from '../say/index.ts'
+import { done, failure, outOfRange, refused, wholeFailure } from './index.ts'
 
 test('a failure carries its code, its facts, its sentence with the numbers, and what to do', () => {
   const found = failure('MIX_TARGET_ABOVE_STOCK', { targetPercent: 80, stockPercent: 70 })
-  expect(found).toEqual({
-    code: 'MIX_TARGET_ABOVE_STOCK',
-    facts: { targetPercent: 80, stockPercent: 70 },
-    sentence: '80 % cannot be mixed from a stock of 70 %.',
-    fix: 'Use a stronger stock, or a weaker target.',
+  expect(found).toMatchObject({ code: 'MIX_TARGET_ABOVE_STOCK', facts: { targetPercent: 80, stockPercent: 70 } })
+  expect(found.sentence.with).toEqual([percent(80, 1), percent(70, 1)])
+  expect(english(wholeFailure(found))).toBe(
+    '80 % cannot be mixed from a stock of 70 %. Use a stronger stock, or a weaker target.',
+  )
+})
+
+describe('sentences', () => {
+  test.each([
+    [failure('MESH_HAS_HOLES', { holes: 1 }), '1 hole '],
+    [failure('MESH_HAS_HOLES', { holes: 3 }), '3 holes '],
+    [failure('CHECKS_TOO_FEW', { found: 1 }), 'gap is'],
+    [failure('CHECKS_TOO_FEW', { found: 0 }), 'gaps are'],
+    [failure('OUTLINE_OPEN', { what: '"bonnet"', gapMm: 12.3456 }), '12.3 mm'],
+    [failure('OUTLINE_OPEN', { what: '"bonnet"', gapMm: 12 }), '12 mm'],
+    [failure('LAY_NOT_SETTLED', { movingMm: 0.01234, steps: 9 }), '0.012 mm'],
+    [outOfRange('WAIT_OUT_OF_RANGE', say`room temperature`, temperature, [90, -10, 50]), 'between −10 °C and 50 °C'],
+  ])('%o says %s', ({ sentence }, says) => {
+    expect(english(sentence)).toContain(says)
   })
-  expect(inOneLine(found)).toBe(`${found.sentence} ${found.fix}`)
-})
-
-test('one and many are told apart', () => {
-  expect(failure('MESH_HAS_HOLES', { holes: 1 }).sentence).toContain('1 hole ')
-  expect(failure('MESH_HAS_HOLES', { holes: 3 }).sentence).toContain('3 holes ')
-  expect(failure('CHECKS_TOO_FEW', { found: 1 }).sentence).toContain('gap is')
-  expect(failure('CHECKS_TOO_FEW', { found: 0 }).sentence).toContain('gaps are')
-})
-
-test('figures in sentences are rounded to what a hand can use', () => {
-  expect(failure('OUTLINE_OPEN', { what: '"bonnet"', gapMm: 12.3456 }).sentence).toContain('12.3 mm')
-  expect(failure('OUTLINE_OPEN', { what: '"bonnet"', gapMm: 12 }).sentence).toContain('12 mm')
-  expect(failure('LAY_NOT_SETTLED', { movingMm: 0.01234, steps: 9 }).sentence).toContain('0.012 mm')
 })
 
 test('a result is either', () => {

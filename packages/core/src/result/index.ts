@@ -1,2 +1,2 @@
-export { type AnyFailure, type Failure, type FailureCode, failure, inOneLine } from './failures.ts'
-export { done, type Result, refused } from './result.ts'
+export { type AnyFailure, type Failure, type FailureCode, failure, outOfRange, wholeFailure } from './failures.ts'
+export { done, type Result, refused, required } from './result.ts'

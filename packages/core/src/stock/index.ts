@@ -5,6 +5,9 @@ export { edgeStretches, type GrowthByEdge, growByEdges } from './growByEdges.ts'
 export { rollOrPattern, type RollOrPattern, type RollOrPatternFacts } from './rollOrPattern.ts'
 export {
   areTwins,
+  type PieceSide,
+  pieceSides,
+  sideWords,
   type CountedPiece,
   type ListedPiece,
   type PieceStanding,

@@ -1,8 +1,13 @@
+import { counted as agreeing, name, say, type Sentence } from '../say/index.ts'
+
+export const pieceSides = ['left', 'right', 'middle'] as const
+export type PieceSide = (typeof pieceSides)[number]
+
 /** A piece as the kit's manifest lists it. */
 export interface ListedPiece {
   readonly id: string
   readonly name: string
-  readonly side: 'left' | 'right' | 'middle'
+  readonly side: PieceSide
   readonly count: number
   readonly spares: number
   readonly formId: string
@@ -37,10 +42,13 @@ export function standingOf(
 
 export interface StartingSide {
   readonly pieceId: string
-  readonly words: string
+  readonly words: Sentence
 }
 
-const sideWords = { left: 'driver’s side', right: 'passenger’s side' } as const
+export const sideWords: Readonly<Record<'left' | 'right', Sentence>> = {
+  left: say`driver’s side`,
+  right: say`passenger’s side`,
+}
 
 /** Where to start a pair: on the side that has a spare, since the first try is the risky one. */
 export function startingSides(pieces: readonly ListedPiece[], counted: readonly CountedPiece[]): StartingSide[] {
@@ -54,7 +62,7 @@ export function startingSides(pieces: readonly ListedPiece[], counted: readonly 
     return [
       {
         pieceId: piece.id,
-        words: `${bare}: start on the ${sideWords[piece.side]}. It has ${spares === 1 ? 'the spare' : `${spares} spares`}, and the first try is the risky one.`,
+        words: say`${name(bare)}: start on the ${sideWords[piece.side]}. It has ${agreeing(spares, 'the spare', '# spares')}, and the first try is the risky one.`,
       },
     ]
   })

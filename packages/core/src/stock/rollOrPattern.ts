@@ -1,5 +1,6 @@
 import type { FormDoc } from '../form/index.ts'
 import type { Practice } from '../practice/index.ts'
+import { list, percent, say, type Sentence } from '../say/index.ts'
 
 export interface RollOrPatternFacts {
   readonly form: Pick<FormDoc, 'family' | 'edges'>
@@ -13,36 +14,35 @@ export interface RollOrPatternFacts {
 export interface RollOrPattern {
   readonly advice: 'pre-cut' | 'from the roll'
   /** In the trade's words, the strongest first. */
-  readonly reasons: readonly string[]
+  readonly reasons: readonly Sentence[]
   readonly allowanceMm: number
 }
-
-const percent = (ratio: number) => `${(100 * ratio).toFixed(1)} %`
 
 /** Pre-cut where a pattern exists and the shape allows it, else from the roll; each reason that speaks for it. */
 export function rollOrPattern(facts: RollOrPatternFacts, practice: Practice): RollOrPattern {
   const { form, patternAtHand, neededStretch } = facts
   const allowanceMm = form.family === 'panel' ? practice.rollAllowancePanel : practice.rollAllowanceLamp
   const tooSharp = neededStretch - 1 > practice.patternStretchMost
+  const gives = percent(100 * (neededStretch - 1), 1)
   const wrapped = form.edges.filter((e) => e.code === 'wrap')
   const wrappedAllRound = wrapped.length === form.edges.length
   const forRoll = [
-    ...(patternAtHand ? [] : ['No pattern of this part is at hand.']),
+    ...(patternAtHand ? [] : [say`No pattern of this part is at hand.`]),
     ...(tooSharp
       ? [
-          `It turns too sharply for a flat pattern: the film has to give ${percent(neededStretch - 1)}, and a line cut beforehand would move.`,
+          say`It turns too sharply for a flat pattern: the film has to give ${gives}, and a line cut beforehand would move.`,
         ]
       : []),
-    ...(wrappedAllRound ? ['All its edges are wrapped: the film is trimmed on the part anyway.'] : []),
+    ...(wrappedAllRound ? [say`All its edges are wrapped: the film is trimmed on the part anyway.`] : []),
   ]
   if (forRoll.length > 0) return { advice: 'from the roll', reasons: forRoll, allowanceMm }
   const some = wrapped.map((e) => e.label)
   return {
     advice: 'pre-cut',
     reasons: [
-      'A pattern is at hand: nothing has to be cut on the vehicle.',
-      `The film gives ${percent(neededStretch - 1)} at most, so the cut line stays where it belongs.`,
-      ...(some.length > 0 ? [`Enlarge the pattern along ${some.join(' and ')} for the wrap.`] : []),
+      say`A pattern is at hand: nothing has to be cut on the vehicle.`,
+      say`The film gives ${gives} at most, so the cut line stays where it belongs.`,
+      ...(some.length > 0 ? [say`Enlarge the pattern along ${list(some)} for the wrap.`] : []),
     ],
     allowanceMm,
   }

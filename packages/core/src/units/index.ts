@@ -1,4 +1,13 @@
-export { inWords, metricUnits, type Shown, showLength, showTemperature, showVolume, type UnitChoice } from './format.ts'
+export {
+  type LengthUnit,
+  lengthUnits,
+  metricUnits,
+  type TemperatureUnit,
+  temperatureUnits,
+  type UnitChoice,
+  type VolumeUnit,
+  volumeUnits,
+} from './unitChoice.ts'
 export {
   cFromFahrenheit,
   degFromRad,

@@ -10,9 +10,9 @@ const atFull = 0.95
  * Share of the final bond, 0 to 1, after so many minutes of ordinary air: a stretched exponential through a quarter at initial grab
  * and 95 % at full bond. Fast at first, then slow, as adhesives wet out.
  */
-export function bondAfter(minutes: number, practice: Pick<Practice, 'waitInitialGrab' | 'waitFullBondHours'>): number {
+export function bondAfter(minutes: number, practice: Pick<Practice, 'waitInitialGrab' | 'waitFullBond'>): number {
   if (minutes <= 0) return 0
-  const { waitInitialGrab: grab, waitFullBondHours: full } = practice
+  const { waitInitialGrab: grab, waitFullBond: full } = practice
   const logOf = (share: number) => -Math.log(1 - share)
   const power = Math.log(logOf(atFull) / logOf(atGrab)) / Math.log(full / grab)
   return 1 - Math.exp(-logOf(atFull) * (minutes / full) ** power)

@@ -1,4 +1,5 @@
 import type { Practice } from '../practice/index.ts'
+import { figure, minutes, percent, perLitre, say, type Sentence, temperature } from '../say/index.ts'
 import { type Climate, usualClimate } from './climate.ts'
 import { alcoholOverMixKpa, deficitKpa } from './vapour.ts'
 import { waitFactor } from './waitFactor.ts'
@@ -54,14 +55,13 @@ export function grabMinutes(under: UnderFilm, practice: Practice): number {
 }
 
 export interface GrabAdvice {
-  readonly cause: string
-  readonly change: string
+  readonly cause: Sentence
+  readonly change: Sentence
   /** By how much this one shortens the slide, or lengthens the grab. */
   readonly effect: number
 }
 
 const worth = 1.15
-const figure = (x: number) => (x < 10 ? x.toFixed(1) : String(Math.round(x)))
 
 /** Why film grabs too early, or will not grab: each cause by what it does, the strongest first, and what to change. */
 export function whyItGrabs(symptom: 'too early' | 'not at all', under: UnderFilm, practice: Practice): GrabAdvice[] {
@@ -80,61 +80,61 @@ export function whyItGrabs(symptom: 'too early' | 'not at all', under: UnderFilm
   const partC = under.partC ?? climate.roomC
   const early: GrabAdvice[] = [
     {
-      cause: `Only ${figure(slip.soapMlPerL)} mL of soap per litre.`,
-      change: `Bring the slip to ${figure(practice.lightSlipSoap)} mL per litre; heavy slip for big pieces.`,
+      cause: say`Only ${perLitre(slip.soapMlPerL)} of soap.`,
+      change: say`Bring the slip to ${perLitre(practice.lightSlipSoap)}; heavy slip for big pieces.`,
       effect: effectOf({ slip: { ...slip, soapMlPerL: practice.lightSlipSoap } }),
     },
     {
-      cause: `${figure(slip.alcoholPercent)} % alcohol in what it floats on: it spoils the soap and dries fast.`,
-      change: 'Float it on slip without alcohol; keep the alcohol for the tack.',
+      cause: say`${percent(slip.alcoholPercent, 1)} alcohol in what it floats on: it spoils the soap and dries fast.`,
+      change: say`Float it on slip without alcohol; keep the alcohol for the tack.`,
       effect: effectOf({ slip: { ...slip, alcoholPercent: 0 } }),
     },
     {
-      cause: `The part has ${figure(partC)} °C.`,
-      change: 'Cool it with a wet cloth, move it out of the sun, and spray again.',
+      cause: say`The part has ${temperature(partC)}.`,
+      change: say`Cool it with a wet cloth, move it out of the sun, and spray again.`,
       effect: partC > 20 ? effectOf({ partC: 20 }) : 1,
     },
     {
-      cause: `Dry air, ${figure(climate.humidityPercent)} %.`,
-      change: 'Wet the floor and the part; spray again more often.',
+      cause: say`Dry air, ${percent(climate.humidityPercent)}.`,
+      change: say`Wet the floor and the part; spray again more often.`,
       effect: climate.humidityPercent < 50 ? effectOf({ climate: { ...climate, humidityPercent: 50 } }) : 1,
     },
     {
-      cause: 'Hard water binds the soap.',
-      change: 'Mix with distilled water.',
+      cause: say`Hard water binds the soap.`,
+      change: say`Mix with distilled water.`,
       effect: under.hardWater ? effectOf({ hardWater: false }) : 1,
     },
     {
-      cause: `${figure(under.minutesSinceWet ?? 0)} minutes since it was wet; it slides about ${figure(now)}.`,
-      change: 'Spray it again before you lift it.',
+      cause: say`${minutes(under.minutesSinceWet ?? 0)} since it was wet; it slides about ${figure(now, now < 10 ? 1 : 0)}.`,
+      change: say`Spray it again before you lift it.`,
       effect: (under.minutesSinceWet ?? 0) / Math.max(0.1, now),
     },
   ]
   const late: GrabAdvice[] = [
     {
-      cause: `${figure(slip.soapMlPerL)} mL of soap per litre: more than light slip.`,
-      change: `Flush with tack twice, and mix the next slip at ${figure(practice.lightSlipSoap)} mL per litre.`,
+      cause: say`${perLitre(slip.soapMlPerL)} of soap: more than light slip.`,
+      change: say`Flush with tack twice, and mix the next slip at ${perLitre(practice.lightSlipSoap)}.`,
       effect:
         slip.soapMlPerL > practice.lightSlipSoap
           ? effectOf({ slip: { ...slip, soapMlPerL: usual.slip.soapMlPerL } })
           : 1,
     },
     {
-      cause: `Tack of only ${figure(under.tackAlcoholPercent)} % does not flush the soap.`,
-      change: `Flush with ${figure(practice.weakTackAlcohol)} %; on bulk and edges up to ${figure(practice.strongTackAlcohol)} %.`,
+      cause: say`Tack of only ${percent(under.tackAlcoholPercent, 1)} does not flush the soap.`,
+      change: say`Flush with ${percent(practice.weakTackAlcohol, 1)}; on bulk and edges up to ${percent(practice.strongTackAlcohol, 1)}.`,
       effect:
         under.tackAlcoholPercent < practice.weakTackAlcohol
           ? effectOf({ tackAlcoholPercent: practice.weakTackAlcohol })
           : 1,
     },
     {
-      cause: `The part has ${figure(partC)} °C: the adhesive hardly flows.`,
-      change: 'Warm the room or the part to 20 °C, and wait.',
+      cause: say`The part has ${temperature(partC)}: the adhesive hardly flows.`,
+      change: say`Warm the room or the part to ${temperature(20)}, and wait.`,
       effect: partC < 20 ? effectOf({ partC: 20 }) : 1,
     },
     {
-      cause: `Damp air, ${figure(climate.humidityPercent)} %.`,
-      change: 'Move the air, press the water out with a cloth over the squeegee, and wait.',
+      cause: say`Damp air, ${percent(climate.humidityPercent)}.`,
+      change: say`Move the air, press the water out with a cloth over the squeegee, and wait.`,
       effect: climate.humidityPercent > 50 ? effectOf({ climate: { ...climate, humidityPercent: 50 } }) : 1,
     },
   ]

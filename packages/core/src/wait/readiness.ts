@@ -1,15 +1,16 @@
 import type { Practice } from '../practice/index.ts'
-import { done, failure, type Result, refused } from '../result/index.ts'
+import { done, outOfRange, type Result, refused } from '../result/index.ts'
 import { bondAfter } from './bond.ts'
 import { type Climate, climateProblem } from './climate.ts'
 import { deficitKpa } from './vapour.ts'
 import { waitFactor } from './waitFactor.ts'
 import { type WaitKind, waitOf } from './waits.ts'
+import { percent, say, type Sentence } from '../say/index.ts'
 
 /** A wait in the air of the day. */
 export interface ClimateWait {
   readonly kind: WaitKind
-  readonly label: string
+  readonly label: Sentence
   readonly usualMinutes: number
   readonly minutes: number
   /** The air's share of the difference; the shop's own experience is in `learned`. */
@@ -36,9 +37,7 @@ export function waitNow(question: WaitQuestion, practice: Practice): Result<Clim
   const problem = climateProblem(question)
   if (problem !== null) return refused(problem)
   if (alcoholPercent !== undefined && !(alcoholPercent >= 0 && alcoholPercent <= 100))
-    return refused(
-      failure('WAIT_OUT_OF_RANGE', { what: 'alcohol in per cent', value: alcoholPercent, least: 0, most: 100 }),
-    )
+    return refused(outOfRange('WAIT_OUT_OF_RANGE', say`alcohol`, percent, [alcoholPercent, 0, 100]))
   const usual = waitOf(kind, practice)
   const factor = waitFactor(kind, question, alcoholPercent)
   const minutes = usual.minutes * factor * learned

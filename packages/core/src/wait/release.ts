@@ -1,7 +1,8 @@
 import type { Practice } from '../practice/index.ts'
-import { done, failure, type Result, refused } from '../result/index.ts'
+import { done, failure, outOfRange, type Result, refused } from '../result/index.ts'
 import { bondOver } from './bond.ts'
 import { type Climate, climateProblem } from './climate.ts'
+import { hours, say, type Sentence, temperature } from '../say/index.ts'
 
 /** What is forecast outside from a moment on. */
 export interface ForecastHour {
@@ -24,7 +25,7 @@ export interface Release {
   readonly bondFraction: number
   /** Lowest outside temperature while the film is still young, after the release. */
   readonly coldestC: number
-  readonly because: string
+  readonly because: Sentence
 }
 
 const hourMs = 3_600_000
@@ -33,17 +34,13 @@ const hourMs = 3_600_000
  * The first hour at which the vehicle may go outside: either the film has grabbed and the hours after stay above the shop's limit,
  * or it has spent a night's worth of room air indoors. Can be refused: `WAIT_NO_FORECAST`, `WAIT_OUT_OF_RANGE`.
  */
-export function releaseAt(
-  { finishedAt, room, forecast }: ReleaseQuestion,
-  practice: Practice,
-  temperature: (temperatureC: number) => string = (c) => `${Math.round(c)} °C`,
-): Result<Release> {
+export function releaseAt({ finishedAt, room, forecast }: ReleaseQuestion, practice: Practice): Result<Release> {
   const problem = climateProblem(room)
   if (problem !== null) return refused(problem)
-  const hours = forecast
+  const ahead = forecast
     .filter((hour) => hour.at.getTime() > finishedAt.getTime() - hourMs)
     .sort((a, b) => a.at.getTime() - b.at.getTime())
-  const [first, last] = [hours[0], hours[hours.length - 1]]
+  const [first, last] = [ahead[0], ahead[ahead.length - 1]]
   const watchHours = practice.releaseWatch / 60
   if (first === undefined || last === undefined || last.at.getTime() < finishedAt.getTime() + watchHours * hourMs)
     return refused(failure('WAIT_NO_FORECAST', {}))
@@ -51,7 +48,7 @@ export function releaseAt(
     bondOver([{ minutes: Math.max(0, at.getTime() - finishedAt.getTime()) / 60_000, climate: room }], practice)
   const coldestFrom = (at: Date) =>
     Math.min(
-      ...hours
+      ...ahead
         .filter(
           (h) => h.at.getTime() >= at.getTime() - hourMs / 2 && h.at.getTime() <= at.getTime() + watchHours * hourMs,
         )
@@ -72,7 +69,7 @@ export function releaseAt(
         kind: at.getTime() - finishedAt.getTime() < 12 * hourMs ? 'same day' : 'later',
         bondFraction,
         coldestC,
-        because: `Outside stays at ${temperature(coldestC)} or more for ${Math.round(watchHours)} hours after.`,
+        because: say`Outside stays at ${temperature(coldestC)} or more for ${hours(Math.round(watchHours))} after.`,
       })
     if (bondFraction >= nightBond) {
       const coldest = Number.isFinite(coldestC) ? coldestC : last.temperatureC
@@ -81,11 +78,9 @@ export function releaseAt(
         kind: 'after a night indoors',
         bondFraction,
         coldestC: coldest,
-        because: `Outside goes down to ${temperature(coldest)}, below ${temperature(practice.releaseOutside)}: it stays indoors until the adhesive holds.`,
+        because: say`Outside goes down to ${temperature(coldest)}, below ${temperature(practice.releaseOutside)}: it stays indoors until the adhesive holds.`,
       })
     }
   }
-  return refused(
-    failure('WAIT_OUT_OF_RANGE', { what: 'room temperature in °C', value: room.roomC, least: 5, most: 50 }),
-  )
+  return refused(outOfRange('WAIT_OUT_OF_RANGE', say`room temperature`, temperature, [room.roomC, 5, 50]))
 }

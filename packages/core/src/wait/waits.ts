@@ -1,17 +1,7 @@
 import type { Practice } from '../practice/index.ts'
+import { say, type Sentence } from '../say/index.ts'
 
-export type WaitKind =
-  | 'initialGrab'
-  | 'beforeWrap'
-  | 'beforeTrim'
-  | 'coolBeforeCut'
-  | 'waterLaid'
-  | 'haze'
-  | 'beforeWash'
-  | 'edgeLook'
-  | 'fullBond'
-
-export const waitKinds: readonly WaitKind[] = [
+export const waitKinds = [
   'initialGrab',
   'beforeWrap',
   'beforeTrim',
@@ -21,11 +11,12 @@ export const waitKinds: readonly WaitKind[] = [
   'beforeWash',
   'edgeLook',
   'fullBond',
-]
+] as const
+export type WaitKind = (typeof waitKinds)[number]
 
 export interface Wait {
   readonly kind: WaitKind
-  readonly label: string
+  readonly label: Sentence
   readonly minutes: number
 }
 
@@ -33,22 +24,22 @@ export interface Wait {
 export function waitOf(kind: WaitKind, practice: Practice): Wait {
   switch (kind) {
     case 'initialGrab':
-      return { kind, label: 'initial grab', minutes: practice.waitInitialGrab }
+      return { kind, label: say`initial grab`, minutes: practice.waitInitialGrab }
     case 'beforeWrap':
-      return { kind, label: 'dry before the edge is turned', minutes: practice.waitBeforeWrap }
+      return { kind, label: say`dry before the edge is turned`, minutes: practice.waitBeforeWrap }
     case 'beforeTrim':
-      return { kind, label: 'dry before the trim', minutes: practice.waitBeforeTrim }
+      return { kind, label: say`dry before the trim`, minutes: practice.waitBeforeTrim }
     case 'coolBeforeCut':
-      return { kind, label: 'cool before the cut', minutes: practice.waitCoolBeforeCut }
+      return { kind, label: say`cool before the cut`, minutes: practice.waitCoolBeforeCut }
     case 'waterLaid':
-      return { kind, label: 'water-laid film bonds', minutes: practice.waitWaterLaid }
+      return { kind, label: say`water-laid film bonds`, minutes: practice.waitWaterLaid }
     case 'haze':
-      return { kind, label: 'haze and pin-size bubbles leave', minutes: practice.waitHaze }
+      return { kind, label: say`haze and pin-size bubbles leave`, minutes: practice.waitHaze }
     case 'beforeWash':
-      return { kind, label: 'no washing', minutes: practice.waitBeforeWash }
+      return { kind, label: say`no washing`, minutes: practice.waitBeforeWash }
     case 'edgeLook':
-      return { kind, label: 'press and look at edges', minutes: practice.waitEdgeLook }
+      return { kind, label: say`press and look at edges`, minutes: practice.waitEdgeLook }
     case 'fullBond':
-      return { kind, label: 'full bond', minutes: practice.waitFullBondHours }
+      return { kind, label: say`full bond`, minutes: practice.waitFullBond }
   }
 }

@@ -1,3 +1,4 @@
+import { count as figure, name as called, say, type Sentence } from '@truelay/core/say'
 import type { PiecePattern } from '@truelay/core/align'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { patternFromDrawing } from '../pattern/index.ts'
@@ -35,8 +36,8 @@ export function writeBundle({ kind, documents, patterns }: Bundle): Uint8Array {
 const namesOf = (patterns: Bundle['patterns']) =>
   Object.fromEntries(Object.entries(patterns).map(([id, pattern]) => [id, pattern.name]))
 
-const refuse = (why: string, fix = 'Choose a bundle that True Lay has written.') =>
-  unreadable('BUNDLE_UNREADABLE', `The bundle cannot be read: ${why}.`, fix)
+const refuse = (why: Sentence, fix = say`Choose a bundle that True Lay has written.`) =>
+  unreadable('BUNDLE_UNREADABLE', say`The bundle cannot be read: ${why}.`, fix)
 
 /** Reads a bundle; what is in its documents is for the caller's schemas to judge. */
 export function readBundle(bytes: Uint8Array): FileResult<Bundle> {
@@ -54,40 +55,40 @@ export function readBundle(bytes: Uint8Array): FileResult<Bundle> {
       },
     })
   } catch {
-    return refuse('it is no zip file')
+    return refuse(say`it is no zip file`)
   }
-  if (tooMuch) return refuse('it unpacks to far more than a kit holds')
+  if (tooMuch) return refuse(say`it unpacks to far more than a kit holds`)
   const manifest = files[manifestName]
-  if (manifest === undefined) return refuse(`it has no ${manifestName}`)
+  if (manifest === undefined) return refuse(say`it has no ${called(manifestName)}`)
   let head: unknown
   try {
     head = JSON.parse(strFromU8(manifest))
   } catch {
-    return refuse(`its ${manifestName} is no JSON`)
+    return refuse(say`its ${called(manifestName)} is no JSON`)
   }
   const { format, version: written, kind, documents, names } = head as Record<string, unknown>
-  if (format !== 'truelay-bundle') return refuse('it is something else')
+  if (format !== 'truelay-bundle') return refuse(say`it is something else`)
   if (written !== version)
     return refuse(
-      `it is version ${String(written)}, and this program reads version ${version}`,
-      'Bring the program up to date.',
+      say`it is version ${called(String(written))}, and this program reads version ${figure(version)}`,
+      say`Bring the program up to date.`,
     )
-  if (kind !== 'kit' && kind !== 'job') return refuse(`it is a "${String(kind)}", neither a kit nor a job`)
-  if (typeof documents !== 'object' || documents === null) return refuse('its documents are missing')
+  if (kind !== 'kit' && kind !== 'job') return refuse(say`it is a "${called(String(kind))}", neither a kit nor a job`)
+  if (typeof documents !== 'object' || documents === null) return refuse(say`its documents are missing`)
   const patterns: Record<string, PiecePattern> = {}
   for (const [name, svg] of Object.entries(files)) {
     const id = name.match(/^patterns\/(.+)\.svg$/)?.[1]
     if (id === undefined) continue
-    if (!safeId.test(id)) return refuse(`"${id.slice(0, 40)}" is no name of a piece`)
+    if (!safeId.test(id)) return refuse(say`"${called(id.slice(0, 40))}" is no name of a piece`)
     const drawing = readSvg(strFromU8(svg))
-    if (!drawing.ok) return refuse(`pattern "${id}": ${drawing.failure.sentence}`)
+    if (!drawing.ok) return refuse(say`pattern "${called(id)}": ${drawing.failure.sentence}`)
     const named = (names as Record<string, unknown> | undefined)?.[id]
     const reading = patternFromDrawing(drawing.value, {
       name: typeof named === 'string' ? named : id,
       gapMm: 0.01,
       thinMm: 0,
     })
-    if (!reading.ok) return refuse(`pattern "${id}": ${reading.failure.sentence}`)
+    if (!reading.ok) return refuse(say`pattern "${called(id)}": ${reading.failure.sentence}`)
     patterns[id] = reading.value.pattern
   }
   return read({ kind, documents: documents as Record<string, unknown>, patterns })

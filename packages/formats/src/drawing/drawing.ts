@@ -1,4 +1,5 @@
 import type { Vec2 } from '@truelay/core/geometry'
+import { count, name, say, type Sentence } from '@truelay/core/say'
 
 /** What a drawing file says, curves made into fine lines, in the file's own unit, y up. */
 export interface Drawing {
@@ -7,7 +8,7 @@ export interface Drawing {
   /** Millimetres in one unit of the file; null where the file does not say. */
   readonly mmPerUnit: number | null
   /** What was in the file and is not used, with how many. */
-  readonly leftOut: readonly { readonly what: string; readonly count: number }[]
+  readonly leftOut: readonly { readonly what: Sentence; readonly count: number }[]
 }
 
 export interface DrawnLine {
@@ -37,13 +38,13 @@ export const drawingLimits = {
 export function drawingCollector() {
   const lines: DrawnLine[] = []
   const points: DrawnPoint[] = []
-  const leftOut = new Map<string, number>()
+  const leftOut = new Map<string, { readonly what: Sentence; count: number }>()
   let total = 0
   return {
     line(line: DrawnLine) {
       if (line.points.length < 2) return
       total += line.points.length
-      if (total > drawingLimits.points) throw new TooMuch(`more than ${drawingLimits.points} points`)
+      if (total > drawingLimits.points) throw new TooMuch(say`more than ${count(drawingLimits.points)} points`)
       for (const [x, y] of line.points) checked(x, y)
       lines.push(line)
     },
@@ -51,24 +52,29 @@ export function drawingCollector() {
       checked(...point.at)
       points.push(point)
     },
-    leave(what: string) {
-      leftOut.set(what, (leftOut.get(what) ?? 0) + 1)
+    leave(what: Sentence) {
+      const key = JSON.stringify(what)
+      leftOut.set(key, { what, count: (leftOut.get(key)?.count ?? 0) + 1 })
     },
     finish: (mmPerUnit: number | null): Drawing => ({
       lines,
       points,
       mmPerUnit,
-      leftOut: [...leftOut].map(([what, count]) => ({ what, count })),
+      leftOut: [...leftOut.values()],
     }),
   }
 }
 export type DrawingCollector = ReturnType<typeof drawingCollector>
 
 /** A file that asks for more than any pattern needs. */
-export class TooMuch extends Error {}
+export class TooMuch extends Error {
+  constructor(readonly says: Sentence) {
+    super(says.text)
+  }
+}
 
 function checked(x: number, y: number) {
-  if (!Number.isFinite(x) || !Number.isFinite(y)) throw new TooMuch('a coordinate that is no number')
+  if (!Number.isFinite(x) || !Number.isFinite(y)) throw new TooMuch(say`a coordinate that is no number`)
   if (Math.max(Math.abs(x), Math.abs(y)) > drawingLimits.coordinate)
-    throw new TooMuch(`a coordinate of ${Math.max(Math.abs(x), Math.abs(y)).toExponential(1)}`)
+    throw new TooMuch(say`a coordinate of ${name(Math.max(Math.abs(x), Math.abs(y)).toExponential(1))}`)
 }

@@ -1,3 +1,4 @@
+import { type Sentence, count, name, say, verbatim } from '@truelay/core/say'
 import type { Vec2 } from '@truelay/core/geometry'
 import DxfParser, { type IDxf, type IEntity } from 'dxf-parser'
 import {
@@ -17,8 +18,8 @@ import {
 } from '../drawing/index.ts'
 import { type FileResult, read, unreadable } from '../result/index.ts'
 
-const refuse = (why: string, fix = 'Export it again as a plain text DXF.') =>
-  unreadable('DXF_UNREADABLE', `The DXF cannot be read: ${why}.`, fix)
+const refuse = (why: Sentence, fix = say`Export it again as a plain text DXF.`) =>
+  unreadable('DXF_UNREADABLE', say`The DXF cannot be read: ${why}.`, fix)
 
 /** $INSUNITS of the header, as far as a pattern can be drawn in them. */
 const mmPerUnit: Readonly<Record<number, number>> = {
@@ -68,21 +69,21 @@ type Entity = IEntity & {
  */
 export function readDxf(text: string): FileResult<Drawing> {
   if (text.length > drawingLimits.bytes)
-    return refuse(`it is larger than ${drawingLimits.bytes / 1e6} MB`, 'Export the outline only.')
-  if (text.startsWith('AutoCAD Binary')) return refuse('it is a binary DXF', 'Export it as a text DXF.')
-  if (!/\bSECTION\b/.test(text)) return refuse('it has no sections')
+    return refuse(say`it is larger than ${count(drawingLimits.bytes / 1e6)} MB`, say`Export the outline only.`)
+  if (text.startsWith('AutoCAD Binary')) return refuse(say`it is a binary DXF`, say`Export it as a text DXF.`)
+  if (!/\bSECTION\b/.test(text)) return refuse(say`it has no sections`)
   let dxf: IDxf | null
   try {
     dxf = new DxfParser().parseSync(text)
   } catch (error) {
-    return refuse(error instanceof Error ? (error.message.split('\n')[0] ?? '').slice(0, 120) : 'it is damaged')
+    return refuse(error instanceof Error ? verbatim((error.message.split('\n')[0] ?? '').slice(0, 120)) : say`it is damaged`)
   }
-  if (dxf === null || !Array.isArray(dxf.entities) || dxf.entities.length === 0) return refuse('nothing is drawn in it')
+  if (dxf === null || !Array.isArray(dxf.entities) || dxf.entities.length === 0) return refuse(say`nothing is drawn in it`)
   try {
     return read(collect(dxf))
   } catch (error) {
-    if (error instanceof TooMuch) return refuse(`it has ${error.message}`, 'Check what was exported.')
-    return refuse('one of its shapes is broken')
+    if (error instanceof TooMuch) return refuse(say`it has ${error.says}`, say`Check what was exported.`)
+    return refuse(say`one of its shapes is broken`)
   }
 }
 
@@ -95,15 +96,15 @@ function collect(dxf: IDxf): Drawing {
   let seen = 0
 
   const walk = (entities: readonly IEntity[], place: Affine, layers: readonly string[], depth: number): void => {
-    if (depth > 8) throw new TooMuch('blocks nested without end')
+    if (depth > 8) throw new TooMuch(say`blocks nested without end`)
     for (const plain of entities) {
       const entity = plain as Entity
-      if (++seen > drawingLimits.elements) throw new TooMuch(`more than ${drawingLimits.elements} shapes`)
+      if (++seen > drawingLimits.elements) throw new TooMuch(say`more than ${count(drawingLimits.elements)} shapes`)
       const on = [...layers, entity.layer ?? '0']
       if (entity.type === 'INSERT') {
         const block = entity.name === undefined ? undefined : dxf.blocks?.[entity.name]
         if (block?.entities === undefined) {
-          into.leave('blocks that are not in the file')
+          into.leave(say`blocks that are not in the file`)
           continue
         }
         walk(block.entities, after(place, insertion(entity, block.position)), [...on, entity.name ?? ''], depth + 1)
@@ -129,7 +130,7 @@ function collect(dxf: IDxf): Drawing {
     into.point({ at, name: texts[index]?.text ?? null, layers })
   }
   texts.forEach((_, i) => {
-    if (!named.has(i)) into.leave('texts')
+    if (!named.has(i)) into.leave(say`texts`)
   })
   return into.finish(unit)
 }
@@ -197,10 +198,10 @@ function draw(
       const degree = entity.degreeOfSplineCurve ?? 3
       if (control.length > degree && knots.length === control.length + degree + 1)
         return put(splinePoints(degree, knots, control.map(at), entity.weights ?? null), entity.closed === true)
-      if ((entity.fitPoints?.length ?? 0) > 1) return into.leave('splines given by fit points only')
-      return into.leave('splines without their knots')
+      if ((entity.fitPoints?.length ?? 0) > 1) return into.leave(say`splines given by fit points only`)
+      return into.leave(say`splines without their knots`)
     }
     default:
-      return into.leave(`${String(entity.type)} entities`)
+      return into.leave(say`${name(String(entity.type))} entities`)
   }
 }

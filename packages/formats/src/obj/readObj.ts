@@ -1,9 +1,10 @@
+import { count as counted, name, say, type Sentence } from '@truelay/core/say'
 import type { TriangleMesh } from '@truelay/core/geometry'
 
 /** A mesh, or the line of the file that could not be read and what would be right there. */
 export type ObjReading =
   | { readonly ok: true; readonly mesh: TriangleMesh }
-  | { readonly ok: false; readonly line: number; readonly problem: string }
+  | { readonly ok: false; readonly line: number; readonly problem: Sentence }
 
 const mostVertices = 2_000_000
 
@@ -19,11 +20,11 @@ export function readObj(text: string, toMm: number): ObjReading {
   const lines = text.split('\n')
   for (const [index, line] of lines.entries()) {
     const words = line.trim().split(/\s+/)
-    const refuse = (problem: string): ObjReading => ({ ok: false, line: index + 1, problem })
+    const refuse = (problem: Sentence): ObjReading => ({ ok: false, line: index + 1, problem })
     if (words[0] === 'v') {
       const xyz = words.slice(1, 4).map(Number)
-      if (xyz.length < 3 || xyz.some((x) => !Number.isFinite(x))) return refuse('a vertex needs three numbers')
-      if (position.length >= 3 * mostVertices) return refuse(`more than ${mostVertices} vertices are not supported`)
+      if (xyz.length < 3 || xyz.some((x) => !Number.isFinite(x))) return refuse(say`a vertex needs three numbers`)
+      if (position.length >= 3 * mostVertices) return refuse(say`more than ${counted(mostVertices)} vertices are not supported`)
       position.push(...xyz.map((x) => x * toMm))
     } else if (words[0] === 'f') {
       const count = position.length / 3
@@ -32,14 +33,14 @@ export function readObj(text: string, toMm: number): ObjReading {
         const number = Number.parseInt(word, 10)
         const vertex = number > 0 ? number - 1 : count + number
         if (!Number.isInteger(number) || number === 0 || vertex < 0 || vertex >= count)
-          return refuse(`face corner "${word}" names no vertex above it; there are ${count}`)
+          return refuse(say`face corner "${name(word)}" names no vertex above it; there are ${counted(count)}`)
         corners.push(vertex)
       }
-      if (corners.length < 3) return refuse('a face needs at least three corners')
+      if (corners.length < 3) return refuse(say`a face needs at least three corners`)
       for (let k = 1; k + 1 < corners.length; k++) triangle.push(corners[0] ?? 0, corners[k] ?? 0, corners[k + 1] ?? 0)
     }
   }
-  if (triangle.length === 0) return { ok: false, line: lines.length, problem: 'the file has no faces ("f" lines)' }
+  if (triangle.length === 0) return { ok: false, line: lines.length, problem: say`the file has no faces ("f" lines)` }
   return { ok: true, mesh: withoutLooseVertices(position, triangle) }
 }
 

@@ -1,3 +1,4 @@
+import { count, counted, length, name, say, type Sentence } from '@truelay/core/say'
 import type { PieceMark, PiecePattern } from '@truelay/core/align'
 import {
   boundsOf,
@@ -38,9 +39,9 @@ export interface PatternReading {
   /** Whether the file itself says its unit. */
   readonly unitStated: boolean
   /** What was understood, in sentences. */
-  readonly understood: readonly string[]
+  readonly understood: readonly Sentence[]
   /** What was left out or mended, in sentences. */
-  readonly mended: readonly string[]
+  readonly mended: readonly Sentence[]
   readonly layers: readonly { readonly layer: string; readonly role: Role; readonly shapes: number }[]
 }
 
@@ -51,7 +52,7 @@ const doubledMm = 0.05
 const longestSideMm = 400
 const mostPoints = 8000
 
-const refuse = (code: string, sentence: string, fix: string) => unreadable(code, sentence, fix)
+const refuse = (code: string, sentence: Sentence, fix: Sentence) => unreadable(code, sentence, fix)
 const layerOf = (layers: readonly string[]) => layers[layers.length - 1] ?? ''
 
 function roleByName(layers: readonly string[]): Role | null {
@@ -71,21 +72,21 @@ export function patternFromDrawing(drawing: Drawing, options: PatternOptions): F
   const mmPerUnit = options.mmPerUnit ?? drawing.mmPerUnit ?? 1
   const toMm = ([x, y]: Vec2): Vec2 => [x * mmPerUnit, y * mmPerUnit]
   const lines = drawing.lines.map((line) => ({ ...line, points: line.points.map(toMm) }))
-  const mended: string[] = drawing.leftOut.map(({ what, count }) => `${count} ${what} left out.`)
+  const mended: Sentence[] = drawing.leftOut.map(({ what, count: times }) => say`${count(times)} ${what} left out.`)
   if (lines.length === 0)
     return refuse(
       'PATTERN_EMPTY',
-      'There is no line in this drawing.',
-      'Export the outline of the piece as lines or curves.',
+      say`There is no line in this drawing.`,
+      say`Export the outline of the piece as lines or curves.`,
     )
 
   const roleOf = (layers: readonly string[]): Role | null => options.roles?.[layerOf(layers)] ?? roleByName(layers)
   const wanted = lines.filter((line) => roleOf(line.layers) !== 'leave out')
   const joined = joinLines(wanted, options.gapMm)
   const widest = Math.max(0, ...joined.map((line) => line.gapMm))
-  if (widest > 1e-3) mended.push(`Gaps of up to ${round(widest)} mm in an outline were closed.`)
+  if (widest > 1e-3) mended.push(say`Gaps of up to ${length(widest)} in an outline were closed.`)
   const { once, doubled } = withoutDoubles(joined)
-  if (doubled > 0) mended.push(`${doubled} doubled ${doubled === 1 ? 'shape was' : 'shapes were'} used once.`)
+  if (doubled > 0) mended.push(say`${counted(doubled, '# doubled shape was', '# doubled shapes were')} used once.`)
 
   const thin = (polygon: readonly Vec2[]) => {
     const turned = signedArea(polygon) >= 0 ? [...polygon] : [...polygon].reverse()
@@ -104,9 +105,9 @@ export function patternFromDrawing(drawing: Drawing, options: PatternOptions): F
     return refuse(
       'PATTERN_OPEN',
       nearest === null
-        ? 'No outline is closed.'
-        : `No outline is closed: its ends are ${round(nearest)} mm apart, and gaps of up to ${options.gapMm} mm are closed.`,
-      'Close the outline in the drawing, or allow a wider gap.',
+        ? say`No outline is closed.`
+        : say`No outline is closed: its ends are ${length(nearest)} apart, and gaps of up to ${length(options.gapMm, 3)} are closed.`,
+      say`Close the outline in the drawing, or allow a wider gap.`,
     )
   }
   const { min, max } = boundsOf(outer.points)
@@ -114,40 +115,40 @@ export function patternFromDrawing(drawing: Drawing, options: PatternOptions): F
   if (Math.max(widthMm, heightMm) < leastMm || Math.max(widthMm, heightMm) > mostMm)
     return refuse(
       'PATTERN_SCALE',
-      `In this unit the piece is ${round(widthMm)} x ${round(heightMm)} mm, which no piece of film is.`,
-      'Choose another unit: millimetres, inches or pixels.',
+      say`In this unit the piece is ${length(widthMm)} x ${length(heightMm)}, which no piece of film is.`,
+      say`Choose another unit: millimetres, inches or pixels.`,
     )
   if (outer.points.length > mostPoints)
     return refuse(
       'PATTERN_TOO_FINE',
-      `The outline still has ${outer.points.length} points after thinning to ${options.thinMm} mm; ${mostPoints} are supported.`,
-      'Thin it more, or export smoother curves.',
+      say`The outline still has ${count(outer.points.length)} points after thinning to ${length(options.thinMm, 3)}; ${count(mostPoints)} are supported.`,
+      say`Thin it more, or export smoother curves.`,
     )
   const crossing = selfCrossing(outer.points)
   if (crossing !== null)
     return refuse(
       'PATTERN_CROSSES',
-      `The outline crosses itself near x ${round(crossing[0] - min[0])}, y ${round(crossing[1] - min[1])} mm from its lower left.`,
-      'Remove the loop in the drawing and export it again.',
+      say`The outline crosses itself near x ${length(crossing[0] - min[0])}, y ${length(crossing[1] - min[1])} from its lower left.`,
+      say`Remove the loop in the drawing and export it again.`,
     )
   const holes = rest.filter((loop) => loop !== outer && loop.points.every((p) => inside(outer.points, p)))
   const elsewhere = rest.length - 1 - holes.length
-  if (elsewhere > 0) mended.push(`${elsewhere} ${elsewhere === 1 ? 'outline' : 'outlines'} beside the piece left out.`)
+  if (elsewhere > 0) mended.push(say`${counted(elsewhere, '# outline', '# outlines')} beside the piece left out.`)
   const crossed = holes.filter((hole) => selfCrossing(hole.points) !== null)
   if (crossed.length > 0)
     return refuse(
       'PATTERN_CROSSES',
-      `${crossed.length === 1 ? 'A cut-out crosses' : `${crossed.length} cut-outs cross`} itself.`,
-      'Remove the loop in the drawing and export it again.',
+      say`${counted(crossed.length, 'A cut-out crosses', '# cut-outs cross')} itself.`,
+      say`Remove the loop in the drawing and export it again.`,
     )
 
   const outline = outer.points
   if (outline.length < outer.drawn * 0.9)
     mended.push(
-      `The outline was thinned from ${outer.drawn} to ${outline.length} points, nowhere further off than ${options.thinMm} mm.`,
+      say`The outline was thinned from ${count(outer.drawn)} to ${count(outline.length)} points, nowhere further off than ${length(options.thinMm, 3)}.`,
     )
   const { marks, unused } = marksOf(drawing, toMm, marked, open, outer.points)
-  if (unused > 0) mended.push(`${unused} open ${unused === 1 ? 'line' : 'lines'} left out.`)
+  if (unused > 0) mended.push(say`${counted(unused, '# open line', '# open lines')} left out.`)
 
   const layers = new Map<string, { role: Role; shapes: number }>()
   for (const { layers: names } of [...drawing.lines, ...drawing.points]) {
@@ -165,9 +166,9 @@ export function patternFromDrawing(drawing: Drawing, options: PatternOptions): F
     mmPerUnit,
     unitStated: drawing.mmPerUnit !== null,
     understood: [
-      `Outline ${round(widthMm)} x ${round(heightMm)} mm, ${outline.length} points.`,
-      `${holes.length} ${holes.length === 1 ? 'cut-out' : 'cut-outs'}, ${marks.length} reference ${marks.length === 1 ? 'mark' : 'marks'}.`,
-      drawing.mmPerUnit === null ? 'The file does not say its unit.' : 'The file says its unit.',
+      say`Outline ${length(widthMm)} x ${length(heightMm)}, ${count(outline.length)} points.`,
+      say`${counted(holes.length, '# cut-out', '# cut-outs')}, ${counted(marks.length, '# reference mark', '# reference marks')}.`,
+      drawing.mmPerUnit === null ? say`The file does not say its unit.` : say`The file says its unit.`,
     ],
     mended,
     layers: [...layers].map(([layer, { role, shapes }]) => ({ layer, role, shapes })),

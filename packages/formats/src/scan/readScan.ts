@@ -1,3 +1,4 @@
+import { type Sentence, count, say } from '@truelay/core/say'
 import type { TriangleMesh } from '@truelay/core/geometry'
 import type { BufferGeometry } from 'three'
 import { PLYLoader } from 'three/examples/jsm/loaders/PLYLoader.js'
@@ -9,11 +10,11 @@ import { type FileResult, read, unreadable } from '../result/index.ts'
 const mostBytes = 200_000_000
 const mostTriangles = 2_000_000
 
-const refuse = (why: string) =>
+const refuse = (why: Sentence) =>
   unreadable(
     'SCAN_UNREADABLE',
-    `The scan cannot be read: ${why}.`,
-    'Export it again as OBJ, STL or PLY with its faces.',
+    say`The scan cannot be read: ${why}.`,
+    say`Export it again as OBJ, STL or PLY with its faces.`,
   )
 
 /**
@@ -22,11 +23,11 @@ const refuse = (why: string) =>
  * @param toMm factor from the file's unit to mm
  */
 export function readScan(kind: ScanKind, bytes: Uint8Array, toMm: number): FileResult<TriangleMesh> {
-  if (bytes.length > mostBytes) return refuse(`it is larger than ${mostBytes / 1e6} MB`)
-  if (bytes.length === 0) return refuse('it is empty')
+  if (bytes.length > mostBytes) return refuse(say`it is larger than ${count(mostBytes / 1e6)} MB`)
+  if (bytes.length === 0) return refuse(say`it is empty`)
   if (kind === 'obj') {
     const mesh = readObj(new TextDecoder().decode(bytes), toMm)
-    return mesh.ok ? read(joined(mesh.mesh.position, mesh.mesh.triangle)) : refuse(`line ${mesh.line}: ${mesh.problem}`)
+    return mesh.ok ? read(joined(mesh.mesh.position, mesh.mesh.triangle)) : refuse(say`line ${count(mesh.line)}: ${mesh.problem}`)
   }
   const size = kind === 'stl' ? stlProblem(bytes) : plyProblem(bytes)
   if (size !== null) return refuse(size)
@@ -35,37 +36,37 @@ export function readScan(kind: ScanKind, bytes: Uint8Array, toMm: number): FileR
     const buffer = new Uint8Array(bytes).buffer
     geometry = kind === 'stl' ? new STLLoader().parse(buffer) : new PLYLoader().parse(buffer)
   } catch {
-    return refuse('it is damaged')
+    return refuse(say`it is damaged`)
   }
   const position = geometry.getAttribute('position')
-  if (position === undefined || position.count < 3) return refuse('it has no faces')
+  if (position === undefined || position.count < 3) return refuse(say`it has no faces`)
   const corners = Float64Array.from(position.array, (x) => x * toMm)
-  if (corners.some((x) => !Number.isFinite(x))) return refuse('a coordinate in it is no number')
+  if (corners.some((x) => !Number.isFinite(x))) return refuse(say`a coordinate in it is no number`)
   const index = geometry.getIndex()
-  if (kind === 'ply' && index === null) return refuse('it has points but no faces')
+  if (kind === 'ply' && index === null) return refuse(say`it has points but no faces`)
   const triangle =
     index === null ? Int32Array.from({ length: position.count }, (_, i) => i) : Int32Array.from(index.array)
-  if (triangle.length === 0) return refuse('it has no faces')
-  if (triangle.some((v) => v < 0 || v >= position.count)) return refuse('a face names a corner that is not there')
+  if (triangle.length === 0) return refuse(say`it has no faces`)
+  if (triangle.some((v) => v < 0 || v >= position.count)) return refuse(say`a face names a corner that is not there`)
   return read(joined(corners, triangle))
 }
 
 /** A binary STL says how many triangles follow; a file that promises more than it holds is damaged. */
-function stlProblem(bytes: Uint8Array): string | null {
+function stlProblem(bytes: Uint8Array): Sentence | null {
   const head = new TextDecoder('latin1').decode(bytes.subarray(0, 512))
   if (/^\s*solid/i.test(head) && /facet/i.test(head)) return null
-  if (bytes.length < 84) return 'it ends too early'
-  const count = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength).getUint32(80, true)
-  if (count > mostTriangles) return `it has more than ${mostTriangles} triangles`
-  return bytes.length < 84 + 50 * count ? 'it ends too early' : null
+  if (bytes.length < 84) return say`it ends too early`
+  const triangles = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength).getUint32(80, true)
+  if (triangles > mostTriangles) return say`it has more than ${count(mostTriangles)} triangles`
+  return bytes.length < 84 + 50 * triangles ? say`it ends too early` : null
 }
 
-function plyProblem(bytes: Uint8Array): string | null {
+function plyProblem(bytes: Uint8Array): Sentence | null {
   const head = new TextDecoder('latin1').decode(bytes.subarray(0, 4096))
-  if (!/^ply\s/.test(head)) return 'it is no PLY'
-  if (!/end_header/.test(head)) return 'its head does not end'
+  if (!/^ply\s/.test(head)) return say`it is no PLY`
+  if (!/end_header/.test(head)) return say`its head does not end`
   const counts = [...head.matchAll(/element\s+\w+\s+(\d+)/g)].map((m) => Number(m[1]))
-  return counts.some((n) => n > 3 * mostTriangles) ? `it has more than ${mostTriangles} triangles` : null
+  return counts.some((n) => n > 3 * mostTriangles) ? say`it has more than ${count(mostTriangles)} triangles` : null
 }
 
 const joinMm = 1e-3

@@ -1,3 +1,4 @@
+import { type Sentence, count, name as called, say, verbatim } from '@truelay/core/say'
 import type { Vec2 } from '@truelay/core/geometry'
 import SVGPathCommander from 'svg-path-commander'
 import { type INode, parseSync } from 'svgson'
@@ -17,8 +18,8 @@ import {
 import { type FileResult, read, unreadable } from '../result/index.ts'
 import { readTransform } from './transform.ts'
 
-const refuse = (why: string, fix = 'Export it again as a plain SVG.') =>
-  unreadable('SVG_UNREADABLE', `The SVG cannot be read: ${why}.`, fix)
+const refuse = (why: Sentence, fix = say`Export it again as a plain SVG.`) =>
+  unreadable('SVG_UNREADABLE', say`The SVG cannot be read: ${why}.`, fix)
 
 const mmPer: Readonly<Record<string, number>> = {
   mm: 1,
@@ -38,24 +39,24 @@ const passedOver = new Set(['defs', 'metadata', 'title', 'desc', 'style', 'named
  */
 export function readSvg(text: string): FileResult<Drawing> {
   if (text.length > drawingLimits.bytes)
-    return refuse(`it is larger than ${drawingLimits.bytes / 1e6} MB`, 'Export the outline only.')
+    return refuse(say`it is larger than ${count(drawingLimits.bytes / 1e6)} MB`, say`Export the outline only.`)
   if (/<!ENTITY|<!DOCTYPE[^>]*\[/i.test(text))
-    return refuse('it defines entities, which no pattern needs', 'Export it again without them.')
+    return refuse(say`it defines entities, which no pattern needs`, say`Export it again without them.`)
   const opened = text.match(/</g)?.length ?? 0
   if (opened > drawingLimits.elements)
-    return refuse('it has far more elements than a pattern', 'Export the outline only.')
+    return refuse(say`it has far more elements than a pattern`, say`Export the outline only.`)
   let root: INode
   try {
     root = parseSync(text.replace(/<!DOCTYPE[^>]*>/gi, ''))
   } catch (error) {
-    return refuse(error instanceof Error ? (error.message.split('\n')[0] ?? '').slice(0, 120) : 'it is no XML')
+    return refuse(error instanceof Error ? verbatim((error.message.split('\n')[0] ?? '').slice(0, 120)) : say`it is no XML`)
   }
-  if (root.name.toLowerCase() !== 'svg') return refuse(`it begins with <${root.name}>, not <svg>`)
+  if (root.name.toLowerCase() !== 'svg') return refuse(say`it begins with <${called(root.name)}>, not <svg>`)
   try {
     return read(collect(root))
   } catch (error) {
-    if (error instanceof TooMuch) return refuse(`it has ${error.message}`, 'Check what was exported.')
-    return refuse('one of its shapes is broken')
+    if (error instanceof TooMuch) return refuse(say`it has ${error.says}`, say`Check what was exported.`)
+    return refuse(say`one of its shapes is broken`)
   }
 }
 
@@ -64,24 +65,24 @@ function collect(root: INode): Drawing {
   const unit = unitOf(root)
   const byId = new Map<string, INode>()
   const note = (node: INode, depth: number) => {
-    if (depth > drawingLimits.depth * 2) throw new TooMuch('groups nested without end')
+    if (depth > drawingLimits.depth * 2) throw new TooMuch(say`groups nested without end`)
     if (node.attributes.id) byId.set(node.attributes.id, node)
     for (const child of node.children) note(child, depth + 1)
   }
   note(root, 0)
 
   const walk = (node: INode, place: Affine, layers: readonly string[], depth: number): unknown => {
-    if (depth > drawingLimits.depth) throw new TooMuch('groups nested without end')
+    if (depth > drawingLimits.depth) throw new TooMuch(say`groups nested without end`)
     const name = node.name.toLowerCase().replace(/^.*:/, '')
     if (node.type === 'text' || name === '') return
     if (passedOver.has(name)) return
     if (/display:\s*none/.test(node.attributes.style ?? '') || node.attributes.display === 'none') {
-      into.leave('hidden shapes')
+      into.leave(say`hidden shapes`)
       return
     }
     const own = readTransform(node.attributes.transform ?? '')
     if (own === null) {
-      into.leave('shapes with a transform that cannot be read')
+      into.leave(say`shapes with a transform that cannot be read`)
       return
     }
     const here = after(place, own)
@@ -103,7 +104,7 @@ function collect(root: INode): Drawing {
         return
       case 'use': {
         const target = byId.get((node.attributes.href ?? node.attributes['xlink:href'] ?? '').replace(/^#/, ''))
-        if (target === undefined) return into.leave('references outward')
+        if (target === undefined) return into.leave(say`references outward`)
         return walk(target, after(here, [1, 0, 0, 1, n('x'), n('y')]), inside, depth + 1)
       }
       case 'path':
@@ -133,14 +134,14 @@ function collect(root: INode): Drawing {
         return put(arcPoints(middle, rx, 0, 2 * Math.PI, tolerance, { ratio: ry / rx, turn: 0 }).slice(0, -1), true)
       }
       case 'script':
-        return into.leave('scripts')
+        return into.leave(say`scripts`)
       case 'text':
       case 'tspan':
-        return into.leave('texts')
+        return into.leave(say`texts`)
       case 'image':
-        return into.leave('pictures')
+        return into.leave(say`pictures`)
       default:
-        return into.leave(`<${name}> elements`)
+        return into.leave(say`<${called(name)}> elements`)
     }
   }
   walk(root, same, [], 0)

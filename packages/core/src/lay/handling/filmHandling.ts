@@ -1,3 +1,5 @@
+import { figure, say, type Sentence, verbatim } from '../../say/index.ts'
+
 /** What a film can do, as ratios (0.03 = 3 %) unless said otherwise. */
 export interface FilmHandling {
   /** Compression it takes up without a finger, cold. */
@@ -23,95 +25,95 @@ export interface FilmHandling {
 }
 
 export interface FilmFigure {
-  readonly label: string
+  readonly label: Sentence
   readonly unit: '%' | 'N/mm' | 'share'
   readonly usual: number
   readonly min: number
   readonly max: number
-  readonly reason: string
+  readonly reason: Sentence
 }
 
 /** Every figure of a film with the range in which it is believed, and why it is asked for. */
 export const filmFigures: Readonly<Record<keyof FilmHandling, FilmFigure>> = {
   take: {
-    label: 'Takes up without a finger, cold',
+    label: say`Takes up without a finger, cold`,
     unit: '%',
-    usual: 0.005,
+    usual: 0.006,
     min: 0,
     max: 0.03,
-    reason: 'Film that is pressed together more than this folds; thicker and softer film takes more.',
+    reason: say`Film that is pressed together more than this folds; thicker and softer film takes more.`,
   },
   takeWarm: {
-    label: 'Takes up without a finger, warm',
+    label: say`Takes up without a finger, warm`,
     unit: '%',
     usual: 0.015,
     min: 0,
     max: 0.06,
-    reason: 'Small wrinkles at an edge shrink away under the gun; large ones do not.',
+    reason: say`Small wrinkles at an edge shrink away under the gun; large ones do not.`,
   },
   easyStretch: {
-    label: 'Stretches easily',
+    label: say`Stretches easily`,
     unit: '%',
     usual: 0.01,
     min: 0,
     max: 0.1,
-    reason: 'What a squeegee does in passing.',
+    reason: say`What a squeegee does in passing.`,
   },
   coldStretch: {
-    label: 'Stretches by hand, cold, up to',
+    label: say`Stretches by hand, cold, up to`,
     unit: '%',
     usual: 0.03,
     min: 0.002,
     max: 0.3,
-    reason: 'Beyond this a hand needs heat.',
+    reason: say`Beyond this a hand needs heat.`,
   },
   warmStretch: {
-    label: 'Stretches warm up to',
+    label: say`Stretches warm up to`,
     unit: '%',
     usual: 0.15,
     min: 0.005,
     max: 0.8,
-    reason: 'Beyond this it thins, whitens or tears.',
+    reason: say`Beyond this it thins, whitens or tears.`,
   },
   glueLineStretch: {
-    label: 'Shows a glue line from',
+    label: say`Shows a glue line from`,
     unit: '%',
     usual: 0.06,
     min: 0.005,
     max: 0.5,
-    reason: 'Laid at once after a greater stretch the adhesive shows as a band.',
+    reason: say`Laid at once after a greater stretch the adhesive shows as a band.`,
   },
   recovery: {
-    label: 'Takes back when let go, cold',
+    label: say`Takes back when let go, cold`,
     unit: 'share',
     usual: 0.8,
     min: 0,
     max: 1,
-    reason: 'Soft film springs back nearly all the way; cast vinyl keeps part of the stretch.',
+    reason: say`Soft film springs back nearly all the way; cast vinyl keeps part of the stretch.`,
   },
   shrinkBack: {
-    label: 'Shrinks back under heat',
+    label: say`Shrinks back under heat`,
     unit: 'share',
     usual: 0.5,
     min: 0,
     max: 1,
-    reason: 'The memory by which flaps that were drawn shrink down again.',
+    reason: say`The memory by which flaps that were drawn shrink down again.`,
   },
   stiffnessNPerMm: {
-    label: 'Force for a whole stretch',
+    label: say`Force for a whole stretch`,
     unit: 'N/mm',
     usual: 7,
     min: 0.5,
     max: 80,
-    reason: 'Stiffness times thickness: decides whether a hand brings film down into a hollow.',
+    reason: say`Stiffness times thickness: decides whether a hand brings film down into a hollow.`,
   },
   warmSoftness: {
-    label: 'Stiffness warm, against cold',
+    label: say`Stiffness warm, against cold`,
     unit: 'share',
     usual: 0.25,
     min: 0.05,
     max: 1,
-    reason: 'A warm band next to cold film takes nearly all of a pull: that is why one heats broadly.',
+    reason: say`A warm band next to cold film takes nearly all of a pull: that is why one heats broadly.`,
   },
 }
 
@@ -123,18 +125,18 @@ export const usualHandling = Object.fromEntries(
 ) as unknown as FilmHandling
 
 /** What is wrong with a film's own figures, or null. */
-export function filmProblem(handling: FilmHandling): string | null {
+export function filmProblem(handling: FilmHandling): Sentence | null {
   for (const key of filmFigureKeys) {
     const { label, min, max, unit } = filmFigures[key]
     const value = handling[key]
     if (!(value >= min && value <= max)) {
       const k = unit === '%' ? 100 : 1
-      return `${label}: ${+(k * value).toFixed(3)} ${unit} is outside ${+(k * min).toFixed(3)} to ${+(k * max).toFixed(3)}.`
+      return say`${label}: ${figure(k * value, 3)} ${verbatim(unit)} is outside ${figure(k * min, 3)} to ${figure(k * max, 3)}.`
     }
   }
-  if (handling.takeWarm < handling.take) return 'Warm film takes up at least as much as cold film.'
+  if (handling.takeWarm < handling.take) return say`Warm film takes up at least as much as cold film.`
   if (handling.easyStretch > handling.coldStretch)
-    return 'What stretches easily cannot be more than a hand reaches cold.'
-  if (handling.coldStretch > handling.warmStretch) return 'Cold film cannot stretch further than warm film.'
+    return say`What stretches easily cannot be more than a hand reaches cold.`
+  if (handling.coldStretch > handling.warmStretch) return say`Cold film cannot stretch further than warm film.`
   return null
 }

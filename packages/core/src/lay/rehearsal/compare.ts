@@ -1,18 +1,19 @@
 import type { FormDoc } from '../../form/index.ts'
-import type { LayOrder, Rehearsal, RehearsalFigures } from './orderTypes.ts'
+import { atStart, count, counted, length, list, name, paragraph, percent, say, type Sentence } from '../../say/index.ts'
+import { type LayOrder, type Rehearsal, type RehearsalFigures, schoolWords } from './orderTypes.ts'
 
 /** One difference between two orders, told from the better one's side. */
 export interface Difference {
   readonly what: 'stretch' | 'fingers' | 'glue line' | 'bridging' | 'lifts' | 'far end' | 'warp' | 'largest'
-  readonly says: string
+  readonly says: Sentence
   /** Whether the second order is the better one in this. */
   readonly better: boolean
   /** How much it weighs, in the points of `troubleWeights`; the list is sorted by it. */
   readonly weight: number
 }
 
-const percent = (share: number) => `${(100 * share).toFixed(1)} %`
-const mm = (length: number) => `${length.toFixed(1)} mm`
+const share = (of: number) => percent(100 * of, 1)
+const perEdge = (mm: number) => say`${length(mm)} per ${length(100)}`
 
 /**
  * What changes from one order to another, in the trade's words with the figures of both, the greatest change first.
@@ -24,9 +25,9 @@ export function compareOrders(
   to: RehearsalFigures,
   patterned = false,
 ): Difference[] {
-  const label = (edge: string) => form.edges.find((e) => e.name === edge)?.label ?? edge
+  const label = (edge: string) => name(form.edges.find((e) => e.name === edge)?.label ?? edge)
   const found: Difference[] = []
-  const add = (what: Difference['what'], weight: number, says: string) => {
+  const add = (what: Difference['what'], weight: number, says: Sentence) => {
     if (Math.abs(weight) > 1e-9) found.push({ what, says, better: weight > 0, weight: Math.abs(weight) })
   }
   for (const before of from.edges) {
@@ -37,7 +38,7 @@ export function compareOrders(
       add(
         'stretch',
         30 * stretch,
-        `The ${label(before.edge)} then needs ${percent(after.stretch)} instead of ${percent(before.stretch)}.`,
+        say`The ${label(before.edge)} then needs ${share(after.stretch)} instead of ${share(before.stretch)}.`,
       )
     const fingers = before.fingersMmPer100 - after.fingersMmPer100
     if (Math.abs(fingers) > 0.1)
@@ -45,8 +46,8 @@ export function compareOrders(
         'fingers',
         fingers,
         after.fingersMmPer100 < 0.05
-          ? `No film is left at the ${label(before.edge)}, instead of ${mm(before.fingersMmPer100)} per 100 mm.`
-          : `${mm(after.fingersMmPer100)} per 100 mm is left at the ${label(before.edge)} instead of ${mm(before.fingersMmPer100)}.`,
+          ? say`No film is left at the ${label(before.edge)}, instead of ${perEdge(before.fingersMmPer100)}.`
+          : say`${perEdge(after.fingersMmPer100)} is left at the ${label(before.edge)} instead of ${length(before.fingersMmPer100)}.`,
       )
   }
   const largest = from.largestStretch - to.largestStretch
@@ -54,7 +55,7 @@ export function compareOrders(
     add(
       'largest',
       20 * largest,
-      `The hardest place needs ${percent(to.largestStretch)} (by the ${label(to.largestStretchEdge)}) instead of ${percent(from.largestStretch)} (by the ${label(from.largestStretchEdge)}).`,
+      say`The hardest place needs ${share(to.largestStretch)} (by the ${label(to.largestStretchEdge)}) instead of ${share(from.largestStretch)} (by the ${label(from.largestStretchEdge)}).`,
     )
   const glue = from.glueLineShare - to.glueLineShare
   if (Math.abs(glue) > 0.01)
@@ -62,8 +63,8 @@ export function compareOrders(
       'glue line',
       12 * glue,
       to.glueLineShare < 0.005
-        ? `Nothing is stretched so far that it shows, instead of ${percent(from.glueLineShare)} of the part.`
-        : `${percent(to.glueLineShare)} of the part can show a glue line instead of ${percent(from.glueLineShare)}.`,
+        ? say`Nothing is stretched so far that it shows, instead of ${share(from.glueLineShare)} of the part.`
+        : say`${share(to.glueLineShare)} of the part can show a glue line instead of ${share(from.glueLineShare)}.`,
     )
   for (const before of from.hollows) {
     const after = to.hollows.find((h) => h.name === before.name)
@@ -73,59 +74,70 @@ export function compareOrders(
       'bridging',
       rank[before.risk] - rank[after.risk],
       after.floorFirst && !before.floorFirst
-        ? `The bottom of the ${before.name} lies before its rim, so it cannot bridge.`
-        : `Risk of bridging the ${before.name}: ${after.risk} instead of ${before.risk}.`,
+        ? say`The bottom of the ${name(before.name)} lies before its rim, so it cannot bridge.`
+        : say`Risk of bridging the ${name(before.name)}: ${riskWords[after.risk]} instead of ${riskWords[before.risk]}.`,
     )
   }
   if (from.lifts !== to.lifts)
     add(
       'lifts',
       0.1 * (from.lifts - to.lifts),
-      `${to.lifts === 0 ? 'No lift' : to.lifts === 1 ? 'One lift' : `${to.lifts} lifts`} instead of ${from.lifts === 0 ? 'none' : from.lifts}.`,
+      to.lifts === 0
+        ? say`No lift instead of ${count(from.lifts)}.`
+        : say`${counted(to.lifts, 'One lift', '# lifts')} instead of ${from.lifts === 0 ? say`none` : count(from.lifts)}.`,
     )
   const far = Math.abs(from.farEnd.shiftMm) - Math.abs(to.farEnd.shiftMm)
   if (Math.abs(far) > 0.5)
     add(
       'far end',
       0.1 * far,
-      `At its far end, the ${label(to.farEnd.edge)}, the film comes out ${mm(Math.abs(to.farEnd.shiftMm))} off instead of ${mm(Math.abs(from.farEnd.shiftMm))}.`,
+      say`At its far end, the ${label(to.farEnd.edge)}, the film comes out ${length(Math.abs(to.farEnd.shiftMm))} off instead of ${length(Math.abs(from.farEnd.shiftMm))}.`,
     )
   const warp = from.patternWarp - to.patternWarp
   if (patterned && Math.abs(warp) > 0.01)
-    add('warp', 40 * warp, `The pattern warps by ${percent(to.patternWarp)} instead of ${percent(from.patternWarp)}.`)
+    add('warp', 40 * warp, say`The pattern warps by ${share(to.patternWarp)} instead of ${share(from.patternWarp)}.`)
   return found.sort((a, b) => b.weight - a.weight)
 }
 
+const riskWords: Readonly<Record<RehearsalFigures['hollows'][number]['risk'], Sentence>> = {
+  none: say`none`,
+  some: say`some`,
+  high: say`high`,
+}
+
+/** What an order is called: its school, or that a search found it. */
+export const orderName = (order: Pick<LayOrder, 'made' | 'school'>): Sentence =>
+  order.made === 'by school' ? schoolWords[order.school] : say`better order`
+
 /** An order in one sentence: what is fixed first and how the front runs. */
-export function orderWords(order: LayOrder): string {
+export function orderWords(order: LayOrder): Sentence {
   const taut = order.anchors.filter((a) => a.pullShare > 0.25).length
-  const all = taut === order.anchors.length
-  const names = order.anchors.map((a) => `the ${a.label}${!all && a.pullShare > 0.25 ? ' (film pulled taut)' : ''}`)
-  const tautWords = all && taut > 0 ? ' with the film pulled taut' : ''
-  const fix =
-    names.length === 0
-      ? ''
-      : names.length === 1
-        ? `Fix ${names[0]}${tautWords}`
-        : `Fix ${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}${tautWords}`
-  const begin = order.fromLabel === 'there' ? 'from there' : `from ${order.fromLabel}`
-  const run = order.spiral
-    ? `then round it in widening turns`
-    : order.school === 'hinge and release'
-      ? `then release about ${Math.round(order.strokeMm / 10) * 10} mm at a time ${begin}`
-      : order.flatFirst > 0.25
-        ? `then the flats ${begin}, and what turns last`
-        : order.fromLabel === 'there'
-          ? 'then outward from there'
-          : `then sweep ${begin} to the other side`
-  return fix === '' ? `${run[0]?.toUpperCase()}${run.slice(1)}.` : `${fix}, ${run}.`
+  const all = taut > 0 && taut === order.anchors.length
+  const anchors = list(
+    order.anchors.map((a) =>
+      !all && a.pullShare > 0.25 ? say`the ${a.label} (film pulled taut)` : say`the ${a.label}`,
+    ),
+  )
+  const run = runWords(order)
+  if (order.anchors.length === 0) return say`${atStart(run)}.`
+  return all ? say`Fix ${anchors} with the film pulled taut, ${run}.` : say`Fix ${anchors}, ${run}.`
+}
+
+function runWords(order: LayOrder): Sentence {
+  const { fromLabel } = order
+  if (order.spiral) return say`then round it in widening turns`
+  const begin = fromLabel === null ? say`from there` : say`from ${fromLabel}`
+  if (order.school === 'hinge and release')
+    return say`then release about ${length(Math.round(order.strokeMm / 10) * 10)} at a time ${begin}`
+  if (order.flatFirst > 0.25) return say`then the flats ${begin}, and what turns last`
+  return fromLabel === null ? say`then outward from there` : say`then sweep ${begin} to the other side`
 }
 
 /** Why one rehearsal is better than another: its two or three greatest gains; empty where it has none. */
-export function explainBetter(form: FormDoc, worse: Rehearsal, better: Rehearsal, patterned = false): string {
-  return compareOrders(form, worse.figures, better.figures, patterned)
-    .filter((d) => d.better)
-    .slice(0, 3)
-    .map((d) => d.says)
-    .join(' ')
-}
+export const explainBetter = (form: FormDoc, worse: Rehearsal, better: Rehearsal, patterned = false): Sentence =>
+  paragraph(
+    ...compareOrders(form, worse.figures, better.figures, patterned)
+      .filter((d) => d.better)
+      .slice(0, 3)
+      .map((d) => d.says),
+  )

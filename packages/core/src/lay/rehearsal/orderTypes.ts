@@ -1,4 +1,5 @@
 import type { Vec2 } from '../../geometry/index.ts'
+import { say, type Sentence } from '../../say/index.ts'
 
 /** Where and how to begin, as the trade names it. */
 export const schoolNames = [
@@ -13,9 +14,23 @@ export const schoolNames = [
 ] as const
 export type SchoolName = (typeof schoolNames)[number]
 
+export const schoolWords: Readonly<Record<SchoolName, Sentence>> = {
+  'corners first': say`corners first`,
+  'centre out': say`centre out`,
+  'one end and follow': say`one end and follow`,
+  'flattest first': say`flattest first`,
+  'deepest first': say`deepest first`,
+  'raised first': say`raised first`,
+  spiral: say`spiral`,
+  'hinge and release': say`hinge and release`,
+}
+
+export const ordersMade = ['by school', 'by search'] as const
+export type OrderMade = (typeof ordersMade)[number]
+
 /** A spot fixed with tack (or pressed, when dry) before anything is swept. */
 export interface OrderAnchor {
-  readonly label: string
+  readonly label: Sentence
   /** On the drawing of the form, mm. */
   readonly at: Vec2
   /** How far the film is drawn before it is fixed: 0 = as it floats, 1 = as far as the worked lay asks for there. */
@@ -25,13 +40,13 @@ export interface OrderAnchor {
 /** An order of laying, as data: what is fixed first, and how the front runs from there. */
 export interface LayOrder {
   readonly school: SchoolName
-  /** As it is shown: the school, or what a search made of it. */
-  readonly name: string
+  /** The school's own, or what a search made of it. */
+  readonly made: OrderMade
   readonly anchors: readonly OrderAnchor[]
   /** Spots of the drawing from which the front starts, mm. */
   readonly from: readonly Vec2[]
-  /** What those spots are called: "the top edge"; "there" = where the first anchor is. */
-  readonly fromLabel: string
+  /** What those spots are called: "the top edge"; null = where the first anchor is. */
+  readonly fromLabel: Sentence | null
   /** 0 = the front runs by distance alone; 1 = places that turn wait until the flats around them lie. */
   readonly flatFirst: number
   /** The front winds round its start instead of spreading from it. */
@@ -54,7 +69,7 @@ export interface StepPull {
 export interface RehearsalStep {
   readonly number: number
   readonly kind: 'anchor' | 'sweep'
-  readonly label: string
+  readonly label: Sentence
   /** Middle of what it lays, on the drawing. */
   readonly at: Vec2
   /** Share of the part that lies after it. */

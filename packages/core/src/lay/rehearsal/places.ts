@@ -1,36 +1,39 @@
 import { boundsOf, centroid, distance, type Vec2, vertexCount, vertexNormals } from '../../geometry/index.ts'
 import type { FormDoc, PartSurface } from '../../form/index.ts'
+import { list, name, say, type Sentence, verbatim } from '../../say/index.ts'
 
 /** A spot of the drawing with what an installer would call it. */
 export interface NamedSpot {
-  readonly label: string
+  readonly label: Sentence
   readonly at: Vec2
 }
 
 const spotOf = (surface: PartSurface, v: number): Vec2 => [surface.plan[2 * v] ?? 0, surface.plan[2 * v + 1] ?? 0]
 
-/** Words for where on the part a spot lies: ", towards the nose". */
-export function whereOnForm(form: FormDoc, surface: PartSurface, [x, y]: Vec2): string {
+/** A place with where on the part it lies: "flattest place, towards the nose". */
+export function whereOnForm(place: Sentence, form: FormDoc, surface: PartSurface, [x, y]: Vec2): Sentence {
   const { min, max } = boundsOf(surface.outline.polygon)
   const sx = (x - min[0]) / (max[0] - min[0])
   const sy = (y - min[1]) / (max[1] - min[1])
   const across = sx < 0.4 ? form.directions.left : sx > 0.6 ? form.directions.right : null
   const up = sy < 0.4 ? form.directions.down : sy > 0.6 ? form.directions.up : null
   const words = [up, across].filter((w) => w !== null)
-  return words.length === 0 ? ', in the middle' : `, towards ${words.join(' and ')}`
+  return words.length === 0 ? say`${place}, in the middle` : say`${place}, towards ${list(words)}`
 }
 
 /** The corners of the part in the order of its outline; of a round part the marks on its rim, or its four quarters. */
 export function cornersOf(form: FormDoc, surface: PartSurface): NamedSpot[] {
   const { polygon, edgeOfSide } = surface.outline
   const count = polygon.length
-  const label = (name: string) => (form.edges.find((e) => e.name === name)?.label ?? name).replace(/ edge$/, '')
+  const label = (edge: string) => name((form.edges.find((e) => e.name === edge)?.label ?? edge).replace(/ edge$/, ''))
   const corners = polygon.flatMap((at, i): NamedSpot[] => {
     const before = edgeOfSide[(i + count - 1) % count] ?? ''
     const after = edgeOfSide[i] ?? ''
     if (before === after) return []
     const mark = form.marks.find((m) => distance(m.at, at) < 30)
-    return [{ at, label: mark?.label ?? `corner of ${label(before)} and ${label(after)}` }]
+    return [
+      { at, label: mark === undefined ? say`corner of ${label(before)} and ${label(after)}` : verbatim(mark.label) },
+    ]
   })
   if (corners.length >= 3) return corners
   const { min, max } = boundsOf(polygon)
@@ -44,7 +47,7 @@ export function cornersOf(form: FormDoc, surface: PartSurface): NamedSpot[] {
     ] as const
   ).map(([towards, word]) => {
     const at = [...polygon].sort((a, b) => distance(a, towards) - distance(b, towards))[0] ?? towards
-    return { at, label: `rim towards ${word}` }
+    return { at, label: say`rim towards ${name(word)}` }
   })
   return quarters
 }
@@ -76,14 +79,14 @@ export function centreOf(form: FormDoc, surface: PartSurface): NamedSpot {
       best = spotOf(surface, v)
     }
   }
-  return { at: best, label: `centre${least > 20 ? whereOnForm(form, surface, best) : ''}` }
+  return { at: best, label: least > 20 ? whereOnForm(say`centre`, form, surface, best) : say`centre` }
 }
 
 /** One end of the part along its longer side: the one with a reference mark, else the left or the lower one. */
 export function endOf(
   form: FormDoc,
   surface: PartSurface,
-): NamedSpot & { readonly line: readonly Vec2[]; readonly lineLabel: string } {
+): NamedSpot & { readonly line: readonly Vec2[]; readonly lineLabel: Sentence } {
   const { min, max } = boundsOf(surface.outline.polygon)
   const wide = max[0] - min[0] >= max[1] - min[1]
   const middle: Vec2 = [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2]
@@ -95,12 +98,13 @@ export function endOf(
   const at = near?.at ?? line[Math.floor(line.length / 2)] ?? low
   const inward: Vec2 = [middle[0] - at[0], middle[1] - at[1]]
   const length = Math.hypot(...inward) || 1
+  const end = name(wide ? form.directions.left : form.directions.down)
   const reach = Math.min(25, 0.05 * length + 10)
   return {
     at: [at[0] + (reach * inward[0]) / length, at[1] + (reach * inward[1]) / length],
-    label: near?.label ?? `end towards ${wide ? form.directions.left : form.directions.down}`,
+    label: near === undefined ? say`end towards ${end}` : verbatim(near.label),
     line,
-    lineLabel: `the end towards ${wide ? form.directions.left : form.directions.down}`,
+    lineLabel: say`the end towards ${end}`,
   }
 }
 
@@ -135,7 +139,7 @@ export function flattestOf(form: FormDoc, surface: PartSurface): NamedSpot {
   }
   if (best < 0) return centreOf(form, surface)
   const at = spotOf(surface, best)
-  return { at, label: `flattest place${whereOnForm(form, surface, at)}` }
+  return { at, label: whereOnForm(say`flattest place`, form, surface, at) }
 }
 
 /** How much each vertex stands out of its surroundings (positive) or lies in a hollow, mm over a reach. */
@@ -168,25 +172,25 @@ export function deepestOf(form: FormDoc, surface: PartSurface): NamedSpot & { re
   const recess = [...form.recesses].sort((a, b) => b.depthMm - a.depthMm)[0]
   if (channel !== undefined && channel.depthMm >= (recess?.depthMm ?? 0)) {
     const at = channel.along[Math.floor(channel.along.length / 2)] ?? [0, 0]
-    return { at, line: channel.along, label: `bottom of the ${channel.name}` }
+    return { at, line: channel.along, label: say`bottom of the ${name(channel.name)}` }
   }
   if (recess !== undefined) {
     const at = centroid(recess.outline)
-    return { at, line: [at], label: `bottom of the ${recess.name}` }
+    return { at, line: [at], label: say`bottom of the ${name(recess.name)}` }
   }
   const at = extremeOf(surface, -1)
-  return { at, line: [at], label: `deepest place${whereOnForm(form, surface, at)}` }
+  return { at, line: [at], label: whereOnForm(say`deepest place`, form, surface, at) }
 }
 
 /** The tops of raised features; on a form without any, the place that stands out most. */
 export function highestOf(form: FormDoc, surface: PartSurface): NamedSpot[] {
   const raised = (form.raised ?? []).map((feature) => ({
     at: centroid(feature.outline),
-    label: `top of the ${feature.name}`,
+    label: say`top of the ${name(feature.name)}`,
   }))
   if (raised.length > 0) return raised
   const at = extremeOf(surface, 1)
-  return [{ at, label: `highest place${whereOnForm(form, surface, at)}` }]
+  return [{ at, label: whereOnForm(say`highest place`, form, surface, at) }]
 }
 
 function extremeOf(surface: PartSurface, sign: 1 | -1): Vec2 {

@@ -8,6 +8,7 @@ import { figuresOf } from './figures.ts'
 import { frontTimes, shortestWays, verticesNear } from './frontTimes.ts'
 import type { PreparedStage } from './stage.ts'
 import type { LayOrder, Rehearsal, RehearsalStep, StepPull } from './orderTypes.ts'
+import { name, say, type Sentence } from '../../say/index.ts'
 
 export interface RehearsalOptions {
   /** Lays every step as it comes, without a pull. */
@@ -62,7 +63,7 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
 
   const record = (
     kind: RehearsalStep['kind'],
-    label: string,
+    label: Sentence,
     laid: readonly number[],
     pull: StepPull | null,
     lifted: boolean,
@@ -363,15 +364,17 @@ function excessAlongFront({ film }: PreparedStage, uv: Float64Array, stepOf: Int
   return onPart === 0 ? 0 : (100 * (inFilm - onPart)) / onPart
 }
 
-function sweepLabel({ form, surface }: PreparedStage, band: readonly number[]): string {
+function sweepLabel({ form, surface }: PreparedStage, band: readonly number[]): Sentence {
   const at = middleOf(surface, band)
   const xs = surface.outline.polygon
   const middle = xs.reduce<Vec2>((s, p) => [s[0] + p[0] / xs.length, s[1] + p[1] / xs.length], [0, 0])
   const way = unit(subtract(at, middle))
   const { directions } = form
+  const across = name(way[0] > 0 ? directions.right : directions.left)
+  const up = name(way[1] > 0 ? directions.up : directions.down)
   const spread = Math.hypot(...subtract(at, middle)) / Math.sqrt(surface.figures.areaMm2)
-  if (spread < 0.08) return 'middle and round it'
-  if (Math.abs(cross2(way, [1, 0])) < 0.5) return `towards ${way[0] > 0 ? directions.right : directions.left}`
-  if (Math.abs(way[0]) < 0.5) return `towards ${way[1] > 0 ? directions.up : directions.down}`
-  return `towards ${way[1] > 0 ? directions.up : directions.down} and ${way[0] > 0 ? directions.right : directions.left}`
+  if (spread < 0.08) return say`middle and round it`
+  if (Math.abs(cross2(way, [1, 0])) < 0.5) return say`towards ${across}`
+  if (Math.abs(way[0]) < 0.5) return say`towards ${up}`
+  return say`towards ${up} and ${across}`
 }

@@ -2,6 +2,7 @@ import { boundsOf, type Vec2 } from '../../geometry/index.ts'
 import type { FormDoc, PartSurface } from '../../form/index.ts'
 import type { LayOrder, SchoolName } from './orderTypes.ts'
 import { centreOf, cornersOf, deepestOf, edgeLine, endOf, flattestOf, highestOf } from './places.ts'
+import { name, say, type Sentence } from '../../say/index.ts'
 
 /** Figures of practice that orders are made from. */
 export interface OrderPractice {
@@ -27,8 +28,8 @@ export function orderBySchool(
   const { min, max } = boundsOf(surface.outline.polygon)
   const long = Math.max(max[0] - min[0], max[1] - min[1])
   const across = Math.hypot(max[0] - min[0], max[1] - min[1])
-  const base = { school, name: school, flatFirst: 0, spiral: false, fromLabel: 'there' }
-  const anchor = (spot: { label: string; at: Vec2 }, pullShare = 0) => ({ label: spot.label, at: spot.at, pullShare })
+  const base = { school, made: 'by school' as const, flatFirst: 0, spiral: false, fromLabel: null }
+  const anchor = (spot: { label: Sentence; at: Vec2 }, pullShare = 0) => ({ label: spot.label, at: spot.at, pullShare })
   switch (school) {
     case 'corners first': {
       // A piece is cut for the worked lay: with its gaps set, each corner lies where that has it.
@@ -42,8 +43,8 @@ export function orderBySchool(
       const first = nearest?.i ?? 0
       const inOrder = corners.map((_, k) => corners[(first + k) % corners.length]!)
       const from = form.edges.length < 3 ? [inOrder[0]?.at ?? start] : line
-      const label = form.edges.find((e) => e.name === begin)?.label ?? 'edge'
-      const fromLabel = form.edges.length < 3 ? 'there' : `the ${label}`
+      const label = form.edges.find((e) => e.name === begin)?.label
+      const fromLabel = form.edges.length < 3 || label === undefined ? null : say`the ${name(label)}`
       return { ...base, anchors: inOrder.map((c) => anchor(c, 1)), from, fromLabel, strokeMm: long / practice.sweeps }
     }
     case 'centre out': {

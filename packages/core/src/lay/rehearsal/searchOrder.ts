@@ -7,6 +7,7 @@ import { centreOf, cornersOf, deepestOf, edgeLine, flattestOf, highestOf, type N
 import { rehearse, type RehearsalOptions } from './rehearse.ts'
 import type { PreparedStage } from './stage.ts'
 import { type OrderPractice, orderBySchool, orderDefaults } from './schools.ts'
+import { name, nothing, say, type Sentence, verbatim } from '../../say/index.ts'
 
 export interface SearchOptions {
   /** Rehearsals on the coarse form. */
@@ -30,7 +31,7 @@ export interface SearchProgress {
   readonly share: number
   readonly tried: number
   /** The best order so far, in words, and its trouble on the coarse form. */
-  readonly best: string
+  readonly best: Sentence
   readonly trouble: number
 }
 
@@ -76,7 +77,7 @@ export function* searchOrder(
   const progress = (): SearchProgress => ({
     share: done / work,
     tried: done,
-    best: best === null ? (pool[0] === undefined ? '' : orderWords(pool[0].order)) : orderWords(best.order),
+    best: best === null ? (pool[0] === undefined ? nothing : orderWords(pool[0].order)) : orderWords(best.order),
     trouble: best?.figures.trouble ?? pool[0]?.trouble ?? Number.POSITIVE_INFINITY,
   })
   for (const school of schoolNames) {
@@ -106,7 +107,7 @@ export function* searchOrder(
   const seenFine = new Set<string>()
   for (const { order } of pool.slice(0, finalists)) {
     done++
-    if (order.name === order.school) continue
+    if (order.made === 'by school') continue
     seenFine.add(JSON.stringify(order))
     const rehearsal = rehearse(fine, order, use.rehearsal)
     if (rehearsal.flipped === 0 && rehearsal.figures.trouble < best.figures.trouble) best = rehearsal
@@ -129,7 +130,7 @@ interface Places {
   readonly spots: readonly NamedSpot[]
   /** The marks that matter most, where there are several: they are fixed together. */
   readonly pair: readonly NamedSpot[]
-  readonly edges: readonly { readonly label: string; readonly line: LayOrder['from'] }[]
+  readonly edges: readonly { readonly label: Sentence; readonly line: LayOrder['from'] }[]
 }
 
 /** Spots at which a hand could fix film or begin: marks, corners, the flattest, deepest and highest place, the middle. */
@@ -137,7 +138,7 @@ function candidatePlaces(form: FormDoc, surface: PartSurface): Places {
   const apart = Math.sqrt(surface.figures.areaMm2) / 12
   const spots: NamedSpot[] = []
   const all = [
-    ...form.marks.map(({ label, at }) => ({ label, at })),
+    ...form.marks.map(({ label, at }) => ({ label: verbatim(label), at })),
     flattestOf(form, surface),
     deepestOf(form, surface),
     ...highestOf(form, surface),
@@ -146,15 +147,20 @@ function candidatePlaces(form: FormDoc, surface: PartSurface): Places {
     ...form.edges.map((edge) => {
       const line = edgeLine(surface, edge.name)
       const middle = line[Math.floor(line.length / 2)] ?? [0, 0]
-      return { label: `middle of the ${edge.label}`, at: inward(surface, middle) }
+      return { label: say`middle of the ${name(edge.label)}`, at: inward(surface, middle) }
     }),
   ]
   for (const spot of all)
     if (spots.every((s) => distance(s.at, spot.at) > apart)) spots.push({ label: spot.label, at: spot.at })
   const heaviest = Math.max(0, ...form.marks.map((m) => m.weight))
   const heavy = form.marks.filter((m) => m.weight === heaviest)
-  const pair = heavy.length >= 2 && heavy.length <= 4 ? heavy.map(({ label, at }) => ({ label, at })) : []
-  return { spots, pair, edges: form.edges.map((e) => ({ label: e.label, line: edgeLine(surface, e.name) })) }
+  const pair =
+    heavy.length >= 2 && heavy.length <= 4 ? heavy.map(({ label, at }) => ({ label: verbatim(label), at })) : []
+  return {
+    spots,
+    pair,
+    edges: form.edges.map((e) => ({ label: say`the ${name(e.label)}`, line: edgeLine(surface, e.name) })),
+  }
 }
 
 const inward = (surface: PartSurface, p: NamedSpot['at']): NamedSpot['at'] => {
@@ -172,7 +178,7 @@ function changed(
 ): LayOrder {
   const pick = <T>(list: readonly T[]): T | undefined => list[Math.floor(random() * list.length)]
   const asAnchor = (spot: NamedSpot, pullShare: number): OrderAnchor => ({ label: spot.label, at: spot.at, pullShare })
-  const next = { ...order, name: 'better order' }
+  const next: LayOrder = { ...order, made: 'by search' }
   const { anchors } = order
   switch (Math.floor(random() * 7)) {
     case 0: {
@@ -201,10 +207,10 @@ function changed(
       // Begin elsewhere: at a spot, or along an edge.
       const edge = random() < 0.4 ? pick(places.edges) : undefined
       const spot = pick(places.spots)
-      if (edge !== undefined) return { ...next, from: edge.line, fromLabel: `the ${edge.label}`, spiral: false }
+      if (edge !== undefined) return { ...next, from: edge.line, fromLabel: edge.label, spiral: false }
       if (spot === undefined) return next
       const rest = anchors.slice(1).filter((a) => distance(a.at, spot.at) > 1)
-      return { ...next, anchors: [asAnchor(spot, 0), ...rest], from: [spot.at], fromLabel: 'there', spiral: false }
+      return { ...next, anchors: [asAnchor(spot, 0), ...rest], from: [spot.at], fromLabel: null, spiral: false }
     }
     case 5: {
       const strokeMm = order.strokeMm * (pick([0.6, 0.8, 1.3, 1.7, 2.2]) ?? 1)

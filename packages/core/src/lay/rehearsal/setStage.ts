@@ -2,7 +2,7 @@ import { buildSurface, type FormDoc } from '../../form/index.ts'
 import { done, type Result } from '../../result/index.ts'
 import type { FilmHandling } from '../handling/filmHandling.ts'
 import { naturalLay } from '../naturalLay.ts'
-import { workedLay } from '../workedLay.ts'
+import { workedLay, workedOptions } from '../workedLay.ts'
 import { type PreparedStage, prepareStage } from './stage.ts'
 
 /** What a rehearsal has to know about a film. */
@@ -29,7 +29,7 @@ export function setStage(
   const natural = naturalLay(surface.value.mesh)
   if (!natural.ok) return natural
   const { handling, laid, patterned } = film
-  const worked = workedLay(surface.value.mesh, { take: handling.take, limit: 1 + handling.warmStretch })
+  const worked = workedLay(surface.value.mesh, workedOptions(handling))
   if (!worked.ok) return worked
   return done(
     prepareStage({

@@ -7,10 +7,11 @@ import { shortestWays } from '../rehearsal/frontTimes.ts'
 import type { PreparedStage } from '../rehearsal/stage.ts'
 import { workedLay } from '../workedLay.ts'
 import { type CutMesh, cutMesh } from './cutMesh.ts'
+import { name, say, type Sentence } from '../../say/index.ts'
 
 /** One cut that lets film part instead of stretch or bunch. */
 export interface ReliefCut {
-  readonly label: string
+  readonly label: Sentence
   readonly edge: string
   /** From the rim inward, on the drawing. */
   readonly along: readonly Vec2[]
@@ -136,7 +137,7 @@ function judgeCuts(stage: PreparedStage, cuts: readonly { path: readonly number[
 }
 
 interface Path {
-  readonly label: string
+  readonly label: Sentence
   readonly edge: string
   readonly vertices: number[]
 }
@@ -184,7 +185,7 @@ function candidatePaths({ form, surface, film, handling, natural }: PreparedStag
   const targets = obstacles(form)
   const middle = centroid(surface.outline.polygon)
   const starts = worstPlaces(surface, natural.flat, handling.take, size / 7)
-  const label = (edge: string) => form.edges.find((e) => e.name === edge)?.label ?? edge
+  const label = (edge: string) => name(form.edges.find((e) => e.name === edge)?.label ?? edge)
   const inside = (v: number) => onRim[v] === 0
   return starts
     .flatMap(({ vertex, at, edge }): Path[] => {
@@ -199,8 +200,8 @@ function candidatePaths({ form, surface, film, handling, natural }: PreparedStag
         at[1] + ((middle[1] - at[1]) * straightShare * size) / way,
       ]
       const goals = [
-        { label: `from the ${label(edge)} inward`, at: straight },
-        ...(near === undefined ? [] : [{ label: `from the ${label(edge)} to the ${near.name}`, at: near.at }]),
+        { label: say`from the ${label(edge)} inward`, at: straight },
+        ...(near === undefined ? [] : [{ label: say`from the ${label(edge)} to the ${name(near.name)}`, at: near.at }]),
       ]
       return goals.flatMap((goal): Path[] => {
         const end = nearestInside(plan, onRim, goal.at)

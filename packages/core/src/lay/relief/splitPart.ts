@@ -2,17 +2,18 @@ import { boundsOf, type TriangleMesh, type Vec2 } from '../../geometry/index.ts'
 import type { FormDoc } from '../../form/index.ts'
 import type { PreparedStage } from '../rehearsal/stage.ts'
 import { workedLay } from '../workedLay.ts'
+import { name, percent, say, type Sentence } from '../../say/index.ts'
 
 /** A line along which a part is covered by two pieces. */
 export interface SplitLine {
-  readonly label: string
+  readonly label: Sentence
   readonly along: readonly [Vec2, Vec2]
   /** Where it runs: on a body line, on a colour change, or in the open. */
   readonly on: 'body line' | 'colour change' | 'open surface'
   /** Largest stretch that either piece then needs, as a share. */
   readonly neededStretch: number
   readonly join: 'overlap' | 'butt'
-  readonly reason: string
+  readonly reason: Sentence
 }
 
 const lineWords = /line|colour/i
@@ -44,10 +45,10 @@ export function splitPart(stage: PreparedStage): SplitLine[] {
           join,
           reason:
             line.on === 'colour change'
-              ? 'Two colours hide a butt joint; an overlap would show as a darker line.'
+              ? say`Two colours hide a butt joint; an overlap would show as a darker line.`
               : line.on === 'body line'
-                ? 'The eye takes the seam for the line; overlap by a few millimetres, the piece that water runs off on top.'
-                : 'Seen from close by: keep it where nobody looks, and overlap so that no gap opens.',
+                ? say`The eye takes the seam for the line; overlap a little, the piece that water runs off on top.`
+                : say`Seen from close by: keep it where nobody looks, and overlap so that no gap opens.`,
         },
       ]
     })
@@ -64,13 +65,13 @@ function candidateLines(form: FormDoc, outline: readonly Vec2[]): Pick<SplitLine
     const first = body.along[0]
     const last = body.along[body.along.length - 1]
     if (first !== undefined && last !== undefined)
-      lines.push({ label: `along the ${body.name}`, along: [first, last], on: 'body line' })
+      lines.push({ label: say`along the ${name(body.name)}`, along: [first, last], on: 'body line' })
   }
   for (const mark of form.marks) {
     if (!lineWords.test(mark.label)) continue
     const [x] = mark.at
     lines.push({
-      label: `at the ${mark.label}`,
+      label: say`at the ${name(mark.label)}`,
       along: [
         [x, min[1]],
         [x, max[1]],
@@ -81,9 +82,9 @@ function candidateLines(form: FormDoc, outline: readonly Vec2[]): Pick<SplitLine
   for (const share of [0.35, 0.5, 0.65]) {
     const x = min[0] + share * (max[0] - min[0])
     const y = min[1] + share * (max[1] - min[1])
-    const per = `${Math.round(100 * share)} %`
+    const per = percent(100 * share)
     lines.push({
-      label: `upright, ${per} of the way towards ${form.directions.right}`,
+      label: say`upright, ${per} of the way towards ${name(form.directions.right)}`,
       along: [
         [x, min[1]],
         [x, max[1]],
@@ -91,7 +92,7 @@ function candidateLines(form: FormDoc, outline: readonly Vec2[]): Pick<SplitLine
       on: 'open surface',
     })
     lines.push({
-      label: `level, ${per} of the way towards ${form.directions.up}`,
+      label: say`level, ${per} of the way towards ${name(form.directions.up)}`,
       along: [
         [min[0], y],
         [max[0], y],

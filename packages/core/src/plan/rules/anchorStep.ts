@@ -1,79 +1,101 @@
 import { add, scale, subtract, unit } from '../../geometry/index.ts'
-import type { PictureMark, PlanContext } from '../planTypes.ts'
+import { atStart, distinct, length, list, nothing, paragraph, say, type Sentence } from '../../say/index.ts'
+import type { Anchor } from '../partPlan.ts'
+import type { PlanContext } from '../planContext.ts'
+import type { PictureMark } from '../step.ts'
 import { isWet, type StepDraft, wholePart } from './rule.ts'
 import { middleOf } from './strokes.ts'
 
 /** A spot fixed before the rest: a corner with its gaps, a hinge, the flattest place, or what a rehearsal asks for. */
-export function anchorStep(c: PlanContext, anchor: PlanContext['anchors'][number]): StepDraft {
+export function anchorStep(c: PlanContext, anchor: Anchor): StepDraft {
   const marks: PictureMark[] = [
     { kind: 'anchor', number: anchor.number, at: anchor.at },
     ...anchor.gaps.map(({ at, normal, wantedMm }) => ({ kind: 'gap' as const, at, normal, mm: wantedMm })),
   ]
-  const wanted = [...new Set(anchor.gaps.map((gap) => c.length(gap.wantedMm)))]
-  const gapWords =
-    wanted.length === 1
-      ? `${wanted[0]} from both edges. `
-      : wanted.length > 1
-        ? `${wanted.join(' and ')} from the edges. `
-        : ''
-  if (isWet(c)) {
-    const inward = unit(subtract(middleOf(c), anchor.at))
-    const strokeMarks: PictureMark[] = [-0.5, 0, 0.5].map((turn) => {
-      const way = unit(add(inward, scale([-inward[1], inward[0]], turn)))
-      return { kind: 'stroke', from: add(anchor.at, scale(way, 180)), to: add(anchor.at, scale(way, 95)) }
-    })
-    return {
-      id: `anchor-${anchor.number}`,
-      phase: 'lay',
-      headline: `${anchor.gaps.length > 0 ? 'Set' : 'Fix'} the ${anchor.label}`,
-      detail: `${gapWords}${drawnWords(anchor)}Lift, tack under it, hold, three short strokes ${anchor.gaps.length > 0 ? 'towards the corner' : 'outward from it'}.`,
-      why:
-        c.rehearsed !== null
-          ? whyAnchor(anchor)
-          : anchor.number === 1
-            ? 'This corner has the least room: set it first and the rest follows.'
-            : 'Next to the last one, so that the edge between them is fixed.',
-      minutes: 2,
-      inHand: ['tack', 'soft squeegee'],
-      uses: 'tack',
-      picture: {
-        film: 'floating',
-        middle: add(anchor.at, scale(inward, 76)),
-        radiusMm: 135,
-        marks: [...marks, ...strokeMarks],
-      },
-      driesInMinutes: c.wetMinutes,
-    }
-  }
-  const rehearsed = c.rehearsed !== null
-  return {
+  const common = {
     id: `anchor-${anchor.number}`,
     phase: 'lay',
-    headline: rehearsed ? `Fix the ${anchor.label}` : fromOneEnd(c) ? 'Hinge at one end' : 'Fix the flattest place',
-    detail:
-      fromOneEnd(c) && anchor.number === 1
-        ? `${sentence(anchor.label)}. ${drawnWords(anchor)}Open 50 mm of liner, set it level, press it down.`
-        : `${sentence(anchor.label)}. ${drawnWords(anchor)}Press a palm's width with the felt, nothing else touches.`,
+    minutes: 2,
+    references: [{ kind: 'anchor', number: anchor.number }],
+    laidUpTo: anchor.number,
+  } as const
+  return isWet(c) ? { ...common, ...tackedDown(c, anchor, marks) } : { ...common, ...pressedDown(c, anchor, marks) }
+}
+
+type OwnPart = Omit<StepDraft, 'id' | 'phase' | 'minutes'>
+
+function tackedDown(c: PlanContext, anchor: Anchor, marks: readonly PictureMark[]): OwnPart {
+  const inward = unit(subtract(middleOf(c), anchor.at))
+  const strokeMarks: PictureMark[] = [-0.5, 0, 0.5].map((turn) => {
+    const way = unit(add(inward, scale([-inward[1], inward[0]], turn)))
+    return { kind: 'stroke', from: add(anchor.at, scale(way, 180)), to: add(anchor.at, scale(way, 95)) }
+  })
+  const corner = anchor.gaps.length > 0
+  return {
+    headline: corner ? say`Set the ${anchor.label}` : say`Fix the ${anchor.label}`,
+    detail: paragraph(
+      gapWords(anchor),
+      drawnWords(anchor),
+      corner
+        ? say`Lift, tack under it, hold, three short strokes towards the corner.`
+        : say`Lift, tack under it, hold, three short strokes outward from it.`,
+    ),
+    why:
+      c.rehearsed !== null
+        ? whyAnchor(anchor)
+        : anchor.number === 1
+          ? say`This corner has the least room: set it first and the rest follows.`
+          : say`Next to the last one, so that the edge between them is fixed.`,
+    tools: ['soft squeegee'],
+    liquids: ['tack'],
+    uses: 'tack',
+    picture: {
+      film: 'floating',
+      middle: add(anchor.at, scale(inward, 76)),
+      radiusMm: 135,
+      marks: [...marks, ...strokeMarks],
+    },
+    driesInMinutes: c.wetMinutes,
+  }
+}
+
+function pressedDown(c: PlanContext, anchor: Anchor, marks: readonly PictureMark[]): OwnPart {
+  const place = say`${atStart(anchor.label)}.`
+  const hinged = fromOneEnd(c) && anchor.number === 1
+  const dryWords = hinged
+    ? say`Open ${length(50)} of liner, set it level, press it down.`
+    : say`Press a palm’s width with the felt, nothing else touches.`
+  const rehearsed = c.rehearsed !== null
+  return {
+    headline: rehearsed
+      ? say`Fix the ${anchor.label}`
+      : fromOneEnd(c)
+        ? say`Hinge at one end`
+        : say`Fix the flattest place`,
+    detail: paragraph(place, drawnWords(anchor), dryWords),
     why: rehearsed
       ? whyAnchor(anchor)
       : fromOneEnd(c)
-        ? 'It holds the line while the rest is still under its liner.'
-        : 'Nothing has to stretch there: it holds while you pull the rest.',
-    minutes: 2,
-    inHand: ['felt squeegee', 'dry gloves'],
+        ? say`It holds the line while the rest is still under its liner.`
+        : say`Nothing has to stretch there: it holds while you pull the rest.`,
+    tools: ['felt squeegee', 'dry gloves'],
     picture: wholePart('floating', [...marks, { kind: 'zone', at: anchor.at, radiusMm: 45 }]),
   }
+}
+
+function gapWords({ gaps }: Anchor): Sentence {
+  const wanted = distinct(gaps.map((gap) => say`${length(gap.wantedMm)}`))
+  const [only] = wanted
+  if (only === undefined) return nothing
+  return wanted.length === 1 ? say`${only} from both edges.` : say`${list(wanted)} from the edges.`
 }
 
 export const fromOneEnd = (c: PlanContext) =>
   c.schools.begin === 'one end and follow' || c.schools.begin === 'hinge and release'
 
-const drawnWords = (anchor: PlanContext['anchors'][number]) =>
-  anchor.drawn === true ? 'Draw the film out first, as far as it gives by hand. ' : ''
+const drawnWords = (anchor: Anchor) => anchor.drawn && say`Draw the film out first, as far as it gives by hand.`
 
-const whyAnchor = (anchor: PlanContext['anchors'][number]) =>
-  anchor.drawn === true
-    ? 'Film that is drawn before it is fixed leaves nothing over between here and the edge.'
-    : 'Rehearsed: from here the rest needs the least pulling.'
-
-const sentence = (words: string) => `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}`
+const whyAnchor = (anchor: Anchor) =>
+  anchor.drawn
+    ? say`Film that is drawn before it is fixed leaves nothing over between here and the edge.`
+    : say`Rehearsed: from here the rest needs the least pulling.`

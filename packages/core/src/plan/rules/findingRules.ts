@@ -1,9 +1,16 @@
 import { findingMeanings, type FindingKind } from '../findings.ts'
-import type { PictureMark, PlanContext } from '../planTypes.ts'
-import { barsHeat, foundOf, isLens, isWet, type PlanRule, spotOf, wholePart } from './rule.ts'
+import type { PlanContext } from '../planContext.ts'
+import { length, paragraph, percent, say, temperature } from '../../say/index.ts'
+import type { Caution, PictureMark, StepPicture } from '../step.ts'
+import { heated } from './heatOf.ts'
+import { barsHeat, caution, foundOf, isLens, isWet, type PlanRule, spotOf, wholePart } from './rule.ts'
 
-const because = (...kinds: readonly FindingKind[]) =>
-  `Walk-round: ${kinds.map((kind) => findingMeanings[kind].says).join(', ')}.`
+/** That a finding brought a step, and where it is. */
+const from = (c: PlanContext, kind: FindingKind, film: StepPicture['film'] = 'none', more: PictureMark[] = []) => ({
+  because: say`Walk-round: ${findingMeanings[kind].says}.`,
+  references: [{ kind: 'finding' as const, finding: kind }],
+  picture: wholePart(film, [...where(c, kind), ...more]),
+})
 
 /** Where it was found, marked on the picture. */
 const where = (c: PlanContext, kind: FindingKind): PictureMark[] =>
@@ -27,14 +34,13 @@ export const beforeCleaningRules: readonly PlanRule[] = [
         {
           id: 'ask-cracked',
           phase: 'prepare',
-          headline: 'Ask: cover a damaged lens?',
-          detail: 'Show the customer the place. Laid without heat and without alcohol, or left bare.',
-          why: 'Heat and alcohol make a crack run; film hides it but does not mend it.',
+          headline: say`Ask: cover a damaged lens?`,
+          detail: say`Show the customer the place. Laid without heat and without alcohol, or left bare.`,
+          why: say`Heat and alcohol make a crack run; film hides it but does not mend it.`,
           minutes: 2,
-          gate: 'The customer has seen it and wants it covered.',
-          because: because(kind),
-          cautions: ['No heat and no alcohol on this lens.'],
-          picture: wholePart('none', where(c, kind)),
+          gate: say`The customer has seen it and wants it covered.`,
+          ...from(c, kind),
+          cautions: [caution('no heat', say`No heat and no alcohol on this lens.`)],
         },
       ]
     },
@@ -46,12 +52,17 @@ export const beforeCleaningRules: readonly PlanRule[] = [
       {
         id: 'raise',
         phase: 'prepare',
-        headline: 'Raise the vehicle',
-        detail: 'Ramps or lift, until the part is at chest height and its lower edge can be seen.',
-        why: 'Film held low picks up dirt from the floor, and a lower edge is laid by sight.',
+        headline: say`Raise the vehicle`,
+        detail: say`Ramps or lift, until the part is at chest height and its lower edge can be seen.`,
+        why: say`Film held low picks up dirt from the floor, and a lower edge is laid by sight.`,
         minutes: 6,
-        because: 'The part sits low on the vehicle.',
-        cautions: ['Rated stands or lift only, wheels chocked. Follow the vehicle maker’s lifting points.'],
+        because: say`The part sits low on the vehicle.`,
+        cautions: [
+          caution(
+            'lifting',
+            say`Rated stands or lift only, wheels chocked. Follow the vehicle maker’s lifting points.`,
+          ),
+        ],
       },
     ],
   },
@@ -62,13 +73,12 @@ export const beforeCleaningRules: readonly PlanRule[] = [
       {
         id: 'true-check',
         phase: 'prepare',
-        headline: 'Hold the piece up before anything else',
-        detail: `Liner on, dry. Even left to right counts; up to ${c.length(c.practice.outOfTrueSlack)} more gap is allowed here.`,
-        why: 'The kit was cut for a true body: find out now where it does not meet, not at the far end.',
+        headline: say`Hold the piece up before anything else`,
+        detail: say`Liner on, dry. Even left to right counts; up to ${length(c.practice.outOfTrueSlack)} more gap is allowed here.`,
+        why: say`The kit was cut for a true body: find out now where it does not meet, not at the far end.`,
         minutes: 4,
-        inHand: ['piece', 'rule', 'magnets'],
-        because: because('out of true'),
-        picture: wholePart('floating', where(c, 'out of true')),
+        tools: ['piece', 'rule', 'magnets'],
+        ...from(c, 'out of true', 'floating'),
       },
     ],
   },
@@ -79,12 +89,11 @@ export const beforeCleaningRules: readonly PlanRule[] = [
       {
         id: 'loose-trim',
         phase: 'prepare',
-        headline: 'Fix the loose trim',
-        detail: 'Clip it back or take it off and bag it with its screws.',
-        why: 'Trim that moves lifts the edge laid beside it.',
+        headline: say`Fix the loose trim`,
+        detail: say`Clip it back or take it off and bag it with its screws.`,
+        why: say`Trim that moves lifts the edge laid beside it.`,
         minutes: 5,
-        because: because('loose trim'),
-        picture: wholePart('none', where(c, 'loose trim')),
+        ...from(c, 'loose trim'),
       },
     ],
   },
@@ -95,16 +104,19 @@ export const beforeCleaningRules: readonly PlanRule[] = [
       {
         id: 'strip-film',
         phase: 'prepare',
-        headline: 'Take the old film off',
+        headline: say`Take the old film off`,
         detail: barsHeat(c)
-          ? 'Cold and slowly, flat back on itself. Then its glue, with the remover the paint’s maker allows.'
-          : `Warm it to about ${c.temperature(c.practice.heatSoften)}, draw it off flat and slowly. Then its glue, with the remover the paint’s maker allows.`,
-        why: 'Old glue shows as a stain and holds dirt.',
+          ? say`Cold and slowly, flat back on itself. Then its glue, with the remover the paint’s maker allows.`
+          : say`Warm it to about ${temperature(c.practice.heatSoften)}, draw it off flat and slowly. Then its glue, with the remover the paint’s maker allows.`,
+        why: say`Old glue shows as a stain and holds dirt.`,
         minutes: 20,
-        inHand: ['heat gun, always moving', 'glue remover', 'gloves'],
-        because: because('previous film'),
-        cautions: ['Remover: gloves, fresh air, no flame. Let it flash off before the gun comes near.'],
-        picture: wholePart('none', where(c, 'previous film')),
+        tools: [...heated(c, 'soften').tools, 'gloves'],
+        liquids: ['glue remover'],
+        ...from(c, 'previous film'),
+        cautions: [
+          caution('solvent', say`Remover: gloves, fresh air, no flame. Let it flash off before the gun comes near.`),
+          ...heated(c, 'soften').cautions,
+        ],
       },
     ],
   },
@@ -115,16 +127,19 @@ export const beforeCleaningRules: readonly PlanRule[] = [
       {
         id: 'strip-tint',
         phase: 'prepare',
-        headline: 'Take the sprayed tint off',
-        detail: 'Mask the paint. Solvent on a cloth, small areas, wipe at once, wash after. Try a corner first.',
-        why: 'Film laid on a sprayed coat comes off with it, and the tints multiply.',
+        headline: say`Take the sprayed tint off`,
+        detail: say`Mask the paint. Solvent on a cloth, small areas, wipe at once, wash after. Try a corner first.`,
+        why: say`Film laid on a sprayed coat comes off with it, and the tints multiply.`,
         minutes: 25,
-        inHand: ['masking tape', 'solvent for the coat', 'cloths'],
-        because: because('sprayed tint'),
+        tools: ['masking tape', 'cloths'],
+        liquids: ['coating solvent'],
+        ...from(c, 'sprayed tint'),
         cautions: [
-          'Solvent: gloves, mask, fresh air, no flame. Some solvents craze lens plastic: follow the makers’ instructions.',
+          caution(
+            'solvent',
+            say`Solvent: gloves, mask, fresh air, no flame. Some solvents craze lens plastic: follow the makers’ instructions.`,
+          ),
         ],
-        picture: wholePart('none', where(c, 'sprayed tint')),
       },
     ],
   },
@@ -135,13 +150,12 @@ export const beforeCleaningRules: readonly PlanRule[] = [
       {
         id: 'rust',
         phase: 'prepare',
-        headline: 'Rust: treated, or left bare?',
-        detail: 'Film does not hold on rust. Agree with the customer before going on.',
-        why: 'Under film it goes on growing, unseen.',
+        headline: say`Rust: treated, or left bare?`,
+        detail: say`Film does not hold on rust. Agree with the customer before going on.`,
+        why: say`Under film it goes on growing, unseen.`,
         minutes: 2,
-        gate: 'Treated, or agreed to stay bare.',
-        because: because('rust'),
-        picture: wholePart('none', where(c, 'rust')),
+        gate: say`Treated, or agreed to stay bare.`,
+        ...from(c, 'rust'),
       },
     ],
   },
@@ -156,15 +170,17 @@ export const afterCleaningRules: readonly PlanRule[] = [
       {
         id: 'strip-coating',
         phase: 'prepare',
-        headline: 'Strip the coating',
-        detail: `${isLens(c) ? 'Coating remover made for lenses' : 'Fine polish or coating remover'}, all over and round the edges, then wash again. Spray water: it must lie flat.`,
-        why: 'Film does not stick to a coating; at the edges that shows first, and too late.',
+        headline: say`Strip the coating`,
+        detail: isLens(c)
+          ? say`Coating remover made for lenses, all over and round the edges, then wash again. Spray water: it must lie flat.`
+          : say`Fine polish or coating remover, all over and round the edges, then wash again. Spray water: it must lie flat.`,
+        why: say`Film does not stick to a coating; at the edges that shows first, and too late.`,
         minutes: 20,
-        inHand: ['coating remover', 'pad', 'water spray'],
-        gate: 'Water no longer beads anywhere, edges included.',
-        because: because('coating'),
-        cautions: ['Follow the remover’s instructions: gloves and fresh air.'],
-        picture: wholePart('none', [...where(c, 'coating'), { kind: 'edge', edge: '*', text: 'edges too' }]),
+        tools: ['pad'],
+        liquids: ['coating remover', 'water spray'],
+        gate: say`Water no longer beads anywhere, edges included.`,
+        ...from(c, 'coating', 'none', [{ kind: 'edge', edge: '*', text: say`edges too` }]),
+        cautions: [caution('solvent', say`Follow the remover’s instructions: gloves and fresh air.`)],
       },
     ],
   },
@@ -175,13 +191,12 @@ export const afterCleaningRules: readonly PlanRule[] = [
       {
         id: 'offer-correction',
         phase: 'prepare',
-        headline: 'Swirls: correct them first?',
-        detail: 'Offer a polish before the film. Clear film shows everything beneath it.',
-        why: 'Soft gloss is marked easily, and nobody can polish under film.',
+        headline: say`Swirls: correct them first?`,
+        detail: say`Offer a polish before the film. Clear film shows everything beneath it.`,
+        why: say`Soft gloss is marked easily, and nobody can polish under film.`,
         minutes: 3,
-        gate: 'Corrected, or the customer takes it as it is.',
-        because: because('swirls'),
-        picture: wholePart('none', where(c, 'swirls')),
+        gate: say`Corrected, or the customer takes it as it is.`,
+        ...from(c, 'swirls'),
       },
     ],
   },
@@ -192,13 +207,12 @@ export const afterCleaningRules: readonly PlanRule[] = [
       {
         id: 'mask-repaint',
         phase: 'prepare',
-        headline: 'Low-tack tape, no pull on the edges',
-        detail: 'Mask the repaint with low-tack tape only. Lift film flat and slowly; do not pull at an edge.',
-        why: 'Fresh or poor repaint comes off with tape or film.',
+        headline: say`Low-tack tape, no pull on the edges`,
+        detail: say`Mask the repaint with low-tack tape only. Lift film flat and slowly; do not pull at an edge.`,
+        why: say`Fresh or poor repaint comes off with tape or film.`,
         minutes: 4,
-        inHand: ['low-tack masking tape'],
-        because: because('repaint'),
-        picture: wholePart('none', where(c, 'repaint')),
+        tools: ['low-tack masking tape'],
+        ...from(c, 'repaint'),
       },
     ],
   },
@@ -208,9 +222,19 @@ export const afterCleaningRules: readonly PlanRule[] = [
 export const keptOnRecord: readonly FindingKind[] = ['chip', 'scratch', 'dent', 'casting marks', 'crazed lens']
 
 /** A cold dry room charges film up as its liner comes off. */
-export const staticCaution = (c: PlanContext): string | null =>
-  c.room !== undefined &&
-  c.room.temperatureC < c.practice.roomColdBelow &&
-  c.room.humidityPercent < c.practice.roomDryBelow
-    ? `Cold dry room (${c.temperature(c.room.temperatureC)}, ${Math.round(c.room.humidityPercent)} %): static curls the liner and pulls dust. ${isWet(c) ? 'Wet the liner as it opens.' : 'Wet the floor, open the liner slowly.'}`
-    : null
+export function staticCautions(c: PlanContext): Caution[] {
+  const { room, practice } = c
+  if (
+    room === undefined ||
+    room.temperatureC >= practice.roomColdBelow ||
+    room.humidityPercent >= practice.roomDryBelow
+  )
+    return []
+  const air = say`Cold dry room (${temperature(room.temperatureC)}, ${percent(room.humidityPercent)}): static curls the liner and pulls dust.`
+  return [
+    caution(
+      'static',
+      paragraph(air, isWet(c) ? say`Wet the liner as it opens.` : say`Wet the floor, open the liner slowly.`),
+    ),
+  ]
+}

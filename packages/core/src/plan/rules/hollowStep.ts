@@ -1,9 +1,10 @@
 import { boundsOf, centroid, distance } from '../../geometry/index.ts'
 import { type Bridging, bridging, channelLengths } from '../../lay/index.ts'
-import type { PictureMark, PlanContext } from '../planTypes.ts'
-import { heatCautions } from './cautions.ts'
+import type { PlanContext } from '../planContext.ts'
+import { count, force, length, name, paragraph, percent, say, temperature } from '../../say/index.ts'
+import type { PictureMark } from '../step.ts'
 import { heated } from './heatOf.ts'
-import { isWet, type StepDraft, wholePart } from './rule.ts'
+import { barsHeat, isWet, type StepDraft, wholePart } from './rule.ts'
 
 interface Hollow {
   readonly name: string
@@ -29,7 +30,7 @@ export function hollowsOf(c: PlanContext): Hollow[] {
         kind: 'sweep',
         from: c.toFlat(along[i] ?? to),
         to: c.toFlat(to),
-        text: 'deepest first',
+        text: say`deepest first`,
       })),
     }
   })
@@ -41,7 +42,9 @@ export function hollowsOf(c: PlanContext): Hollow[] {
       depthMm: recess.depthMm,
       into: bridging({ ...recess, widthMm }, film),
       lengthsMm: [],
-      marks: [{ kind: 'zone', at: c.toFlat(centroid(recess.outline)), radiusMm: widthMm / 2, text: 'deepest first' }],
+      marks: [
+        { kind: 'zone', at: c.toFlat(centroid(recess.outline)), radiusMm: widthMm / 2, text: say`deepest first` },
+      ],
     }
   })
   return [...channels, ...recesses.filter((r) => r.into.comesDown === 'warm' || r.into.comesDown === 'not at all')]
@@ -50,31 +53,39 @@ export function hollowsOf(c: PlanContext): Hollow[] {
 /** Film worked to the bottom of a hollow while the film round it can still follow. */
 export function hollowStep(c: PlanContext, hollow: Hollow, number: number): StepDraft {
   const { into, lengthsMm } = hollow
-  const percent = `${(100 * into.stretch).toFixed(1)} %`
-  const [length] = lengthsMm
+  const stretch = percent(100 * into.stretch, 1)
+  const [each] = lengthsMm
   const how =
-    length === undefined
-      ? 'Work it down from the middle of its bottom with two hands or a finger, the rest still afloat.'
-      : `Lay a thin cord in it, work ${lengthsMm.length === 1 ? 'it in one length' : `${lengthsMm.length} lengths of ${c.length(length)}`} with two hands, the rest still afloat, then draw the cord.`
+    each === undefined
+      ? say`Work it down from the middle of its bottom with two hands or a finger, the rest still afloat.`
+      : lengthsMm.length === 1
+        ? say`Lay a thin cord in it, work it in one length with two hands, the rest still afloat, then draw the cord.`
+        : say`Lay a thin cord in it, work ${count(lengthsMm.length)} lengths of ${length(each)} with two hands, the rest still afloat, then draw the cord.`
   const spans =
     into.comesDown === 'not at all'
-      ? `Laid over from its rim it would want ${percent}: more than this film gives.`
-      : `Laid over from its rim it wants ${percent} and about ${Math.ceil(into.forceColdNPer100)} N on each ${c.length(100)}, ${Math.ceil(into.forceWarmNPer100)} N warm.`
+      ? say`Laid over from its rim it would want ${stretch}: more than this film gives.`
+      : say`Laid over from its rim it wants ${stretch} and about ${force(Math.ceil(into.forceColdNPer100))} on each ${length(100)}, ${force(Math.ceil(into.forceWarmNPer100))} warm.`
   const warm = into.comesDown !== 'by itself' && into.comesDown !== 'with a finger'
+  const heat = warm ? heated(c, 'soften') : null
   return {
     id: number === 1 ? 'channel' : `channel-${number}`,
     phase: 'lay',
-    headline: `Deepest first: ${hollow.name}`,
-    detail: `${how}${warm ? ` Relax it warm, ${c.temperature(c.practice.heatSoften)}.` : ''}`,
-    why: `${spans} Film that bridges lets go there${lengthsMm.length > 0 ? '; the cord lets the air out' : ''}.`,
+    headline: say`Deepest first: ${name(hollow.name)}`,
+    detail: paragraph(how, warm && !barsHeat(c) && say`Relax it warm, ${temperature(c.practice.heatSoften)}.`),
+    why: paragraph(
+      spans,
+      lengthsMm.length > 0
+        ? say`Film that bridges lets go there; the cord lets the air out.`
+        : say`Film that bridges lets go there.`,
+    ),
     minutes: Math.max(3, 2 * lengthsMm.length + 2),
-    inHand: [
-      ...(lengthsMm.length > 0 ? ['thin cord'] : []),
+    ...heat,
+    references: [{ kind: 'hollow', name: hollow.name }],
+    tools: [
+      ...(lengthsMm.length > 0 ? (['thin cord'] as const) : []),
       isWet(c) ? 'soft squeegee' : 'felt squeegee',
-      ...(warm ? ['heat gun, always moving'] : []),
+      ...(heat?.tools ?? []),
     ],
-    ...(warm ? heated(c, 'soften') : {}),
-    cautions: warm ? heatCautions(c) : [],
     picture: wholePart('floating', hollow.marks),
   }
 }

@@ -1,4 +1,5 @@
-import type { PlanContext } from '../planTypes.ts'
+import { count, distinct, length, say, type Sentence } from '../../say/index.ts'
+import type { PlanContext } from '../planContext.ts'
 import { anchorStep, fromOneEnd } from './anchorStep.ts'
 import { hollowStep, hollowsOf } from './hollowStep.ts'
 import { pullStep } from './pullStep.ts'
@@ -15,19 +16,20 @@ export const layRules: readonly PlanRule[] = [
       {
         id: 'measure-gaps',
         phase: 'place',
-        headline: isWet(c) ? 'Measure the gaps' : 'Check how it sits',
+        headline: isWet(c) ? say`Measure the gaps` : say`Check how it sits`,
         detail: isWet(c)
-          ? `At ${c.checks.length} places, wanted ${wantedWords(c)}. Shift it until it fits, then measure again.`
-          : `Hold it over the lens and read how far the film passes the edge at ${c.checks.length} places.`,
-        why: 'A millimetre here is a crooked far end there. Now it still costs nothing.',
+          ? say`At ${count(c.checks.length)} places, wanted ${wantedWords(c)}. Shift it until it fits, then measure again.`
+          : say`Hold it over the lens and read how far the film passes the edge at ${count(c.checks.length)} places.`,
+        why: say`A millimetre here is a crooked far end there. Now it still costs nothing.`,
         minutes: 4,
-        inHand: isWet(c) ? ['rule', 'slip'] : ['rule'],
+        tools: ['rule'],
+        references: c.checks.map(({ id }) => ({ kind: 'check', id })),
         picture: wholePart(
           'floating',
           c.checks.map(({ id, at, normal }) => ({ kind: 'check', id, at, normal })),
         ),
         records: 'gaps',
-        ...(isWet(c) ? { driesInMinutes: c.wetMinutes } : {}),
+        ...(isWet(c) ? { liquids: ['slip'], driesInMinutes: c.wetMinutes } : {}),
       },
     ],
   },
@@ -58,11 +60,13 @@ export const layRules: readonly PlanRule[] = [
       {
         id: 'light-pass',
         phase: 'lay',
-        headline: 'Light pass, middle to edges',
-        detail: 'Wet the face. Strokes overlap by half a blade, blade steep; turn it 45° where a wrinkle comes.',
-        why: 'Water has to find its way out before it is pressed.',
+        laidUpTo: 'all',
+        headline: say`Light pass, middle to edges`,
+        detail: say`Wet the face. Strokes overlap by half a blade, blade steep; turn it 45° where a wrinkle comes.`,
+        why: say`Water has to find its way out before it is pressed.`,
         minutes: minutesByArea(c, 6),
-        inHand: ['soft squeegee', 'slip on the face'],
+        tools: ['soft squeegee'],
+        liquids: ['slip on the face'],
         picture: wholePart('floating', strokes(c)),
         driesInMinutes: c.wetMinutes,
       },
@@ -75,11 +79,13 @@ export const layRules: readonly PlanRule[] = [
       {
         id: 'firm-pass',
         phase: 'lay',
-        headline: 'Firm pass, then once more',
-        detail: 'Same strokes, firm. Then an insurance pass over all of it.',
-        why: 'What moves under a firm pass is water that would be a bubble tomorrow.',
+        laidUpTo: 'all',
+        headline: say`Firm pass, then once more`,
+        detail: say`Same strokes, firm. Then the whole part a last time, to be sure.`,
+        why: say`What moves under a firm pass is water that would be a bubble tomorrow.`,
         minutes: minutesByArea(c, 7),
-        inHand: ['firm squeegee', 'slip on the face'],
+        tools: ['firm squeegee'],
+        liquids: ['slip on the face'],
         picture: wholePart('laid', strokes(c)),
       },
     ],
@@ -91,12 +97,12 @@ export const layRules: readonly PlanRule[] = [
       {
         id: 'release',
         phase: 'lay',
-        headline: 'Release 300 mm at a time',
-        detail:
-          'Check that it is level, draw off 300 mm of liner, press flat, go on. Lift and lay again gently: thin film tears.',
-        why: 'A line that is off by a millimetre at the hinge is off by a hand at the far end.',
+        laidUpTo: 'all',
+        headline: say`Release ${length(c.practice.releaseLength)} at a time`,
+        detail: say`Check that it is level, draw off ${length(c.practice.releaseLength)} of liner, press flat, go on. Lift and lay again gently: thin film tears.`,
+        why: say`A line that is off by a millimetre at the hinge is off by a hand at the far end.`,
         minutes: 6,
-        inHand: ['felt squeegee', 'dry gloves'],
+        tools: ['felt squeegee', 'dry gloves'],
         picture: wholePart('floating', strokes(c)),
       },
     ],
@@ -108,21 +114,22 @@ export const layRules: readonly PlanRule[] = [
       {
         id: 'lay-outward',
         phase: 'lay',
-        headline: 'Lay outward, front kept straight',
-        detail:
-          'From the fixed place to the sides, a little at a time. Lift and lay again gently as often as you like.',
-        why: 'Many small wrinkles spread wide lie down; one big fold never does.',
+        laidUpTo: 'all',
+        headline: say`Lay outward, front kept straight`,
+        detail: say`From the fixed place to the sides, a little at a time. Lift and lay again gently as often as you like.`,
+        why: say`Many small wrinkles spread wide lie down; one big fold never does.`,
         minutes: 8,
-        inHand: ['felt squeegee', 'dry gloves'],
+        tools: ['felt squeegee', 'dry gloves'],
         picture: wholePart('floating', strokes(c)),
       },
     ],
   },
 ]
 
-function wantedWords(c: PlanContext): string {
-  const wanted = [...new Set(c.checks.map((check) => c.length(Math.abs(check.wantedMm))))]
-  return wanted.length === 1 ? `${wanted[0]} everywhere` : 'as marked'
+function wantedWords(c: PlanContext): Sentence {
+  const wanted = distinct(c.checks.map((check) => say`${length(Math.abs(check.wantedMm))}`))
+  const [only] = wanted
+  return wanted.length === 1 && only !== undefined ? say`${only} everywhere` : say`as marked`
 }
 
 const minutesByArea = (c: PlanContext, perM2: number) => Math.max(2, Math.round((c.areaMm2 / 1e6) * perM2))

@@ -1,7 +1,8 @@
-import type { PlanContext } from '../planTypes.ts'
+import { list, percent, say, type Sentence, volume } from '../../say/index.ts'
+import type { PlanContext } from '../planContext.ts'
+import { staticCautions } from './findingRules.ts'
+import { barsHeat, bottleOf, caution, isLens, isWet, type PlanRule, wholePart } from './rule.ts'
 import { strokes } from './strokes.ts'
-import { staticCaution } from './findingRules.ts'
-import { barsHeat, bottleOf, isLens, isWet, listed, type PlanRule, wholePart } from './rule.ts'
 
 const largeMm2 = 600_000
 
@@ -14,14 +15,15 @@ export const cleaningRules: readonly PlanRule[] = [
       {
         id: 'clean',
         phase: 'prepare',
-        headline: isLens(c) ? 'Wash the lens, clean its gap' : 'Wash, clay, wipe',
+        headline: isLens(c) ? say`Wash the lens, clean its gap` : say`Wash, clay, wipe`,
         detail: isLens(c)
-          ? 'No-residue wash, cloth over a thin tool through the gap all round. New lenses: wash the mould oil off.'
-          : 'Wash round the part and in the shut lines, clay with slip as lubricant, wipe off.',
-        why: 'Dirt left in a gap is drawn under the film by the first stroke.',
+          ? say`No-residue wash, cloth over a thin tool through the gap all round. New lenses: wash the mould oil off.`
+          : say`Wash round the part and in the shut lines, clay with slip as lubricant, wipe off.`,
+        why: say`Dirt left in a gap is drawn under the film by the first stroke.`,
         minutes: isLens(c) ? 6 : 12,
-        inHand: isLens(c) ? ['no-residue wash', 'cloth', 'thin tool'] : ['no-residue wash', 'clay', 'cloth'],
-        picture: wholePart('none', isLens(c) ? [{ kind: 'edge', edge: '*', text: 'gap all round' }] : strokes(c)),
+        liquids: ['no-residue wash'],
+        tools: isLens(c) ? ['cloth', 'thin tool'] : ['clay', 'cloth'],
+        picture: wholePart('none', isLens(c) ? [{ kind: 'edge', edge: '*', text: say`gap all round` }] : strokes(c)),
       },
     ],
   },
@@ -32,12 +34,12 @@ export const cleaningRules: readonly PlanRule[] = [
       {
         id: 'mask',
         phase: 'prepare',
-        headline: 'Mask the paint all round',
-        detail: 'Tape on the body, close along the gap, none on the lens.',
-        why: 'It protects paint from the blade, keeps sticky film off its neighbours, and shows the true tension at the edge.',
+        headline: say`Mask the paint all round`,
+        detail: say`Tape on the body, close along the gap, none on the lens.`,
+        why: say`It protects paint from the blade, keeps sticky film off its neighbours, and shows the true tension at the edge.`,
         minutes: 4,
-        inHand: ['masking tape'],
-        picture: wholePart('none', [{ kind: 'edge', edge: '*', text: 'tape outside this line' }]),
+        tools: ['masking tape'],
+        picture: wholePart('none', [{ kind: 'edge', edge: '*', text: say`tape outside this line` }]),
       },
     ],
   },
@@ -48,23 +50,26 @@ export const cleaningRules: readonly PlanRule[] = [
       {
         id: 'degrease',
         phase: 'prepare',
-        headline: isLens(c) ? 'Degrease with a damp cloth' : 'Degrease the edges',
+        headline: isLens(c) ? say`Degrease with a damp cloth` : say`Degrease the edges`,
         detail: barsHeat(c)
-          ? 'No alcohol: soapy water on the cloth, then clear water. Wipe dry.'
+          ? say`No alcohol: soapy water on the cloth, then clear water. Wipe dry.`
           : isLens(c)
-            ? 'Weak alcohol on the cloth, 70 % or less, never sprayed on. Wipe dry.'
-            : 'Degreaser on a cloth, most of all along and under the edges.',
-        why: isLens(c) ? 'Strong alcohol crazes lens plastic.' : 'Edges are where lifting starts.',
+            ? say`Weak alcohol on the cloth, 70 % or less, never sprayed on. Wipe dry.`
+            : say`Degreaser on a cloth, most of all along and under the edges.`,
+        why: isLens(c) ? say`Strong alcohol crazes lens plastic.` : say`Edges are where lifting starts.`,
         minutes: 3,
-        inHand: [
-          barsHeat(c) ? 'soapy water' : isLens(c) ? 'alcohol up to 70 %, on a cloth' : 'degreaser',
-          'lint-free cloth',
-        ],
+        liquids: [barsHeat(c) ? 'soapy water' : isLens(c) ? 'weak alcohol' : 'degreaser'],
+        tools: ['lint-free cloth'],
         cautions: barsHeat(c)
-          ? ['No alcohol on this lens: it is damaged.']
+          ? [caution('alcohol', say`No alcohol on this lens: it is damaged.`)]
           : isLens(c)
-            ? ['Alcohol vapour catches fire: fresh air, no flame, no hot gun near. Follow the maker’s instructions.']
-            : ['Follow the degreaser’s instructions: gloves and fresh air.'],
+            ? [
+                caution(
+                  'vapour',
+                  say`Alcohol vapour catches fire: fresh air, no flame, no hot gun near. Follow the maker’s instructions.`,
+                ),
+              ]
+            : [caution('solvent', say`Follow the degreaser’s instructions: gloves and fresh air.`)],
         picture: wholePart('none', [{ kind: 'edge', edge: '*' }]),
       },
     ],
@@ -80,12 +85,12 @@ export const readyRules: readonly PlanRule[] = [
       {
         id: 'bone-dry',
         phase: 'prepare',
-        headline: 'Bone dry?',
-        detail: 'Blow the gap out, wipe, look along the lens against a light. No drop, no haze.',
-        why: 'Any water under dry film stops the adhesive for good, even with heat.',
+        headline: say`Bone dry?`,
+        detail: say`Blow the gap out, wipe, look along the lens against a light. No drop, no haze.`,
+        why: say`Any water under dry film stops the adhesive for good, even with heat.`,
         minutes: 2,
-        inHand: ['dry cloth', 'lamp light'],
-        gate: 'The lens and its gap are bone dry.',
+        tools: ['dry cloth', 'lamp light'],
+        gate: say`The lens and its gap are bone dry.`,
       },
     ],
   },
@@ -96,12 +101,13 @@ export const readyRules: readonly PlanRule[] = [
       {
         id: 'mix',
         phase: 'mix',
-        headline: 'Mix slip and tack',
-        detail: listed(c.solutions.map((s) => `${c.volume(s.batchMl)} ${s.says}`)),
-        why: `The part needs ${listed(c.solutions.map((s) => `${c.volume(s.needMl)} of ${s.use}`))}; the rest is for wetting again.`,
+        headline: say`Mix slip and tack`,
+        detail: say`${list(c.solutions.map((s) => say`${volume(s.batchMl)} ${s.says}`))}`,
+        why: say`The part needs ${list(c.solutions.map(needWords))}; the rest is for wetting again.`,
         minutes: 4,
-        inHand: ['distilled water', 'syringe', 'measuring cylinder'],
-        cautions: [...new Set(c.solutions.flatMap((s) => s.warnings))],
+        liquids: ['distilled water'],
+        tools: ['syringe', 'measuring cylinder'],
+        cautions: c.solutions.flatMap((s) => s.warnings.map((says) => caution('liquid', says))),
         records: 'batches',
       },
     ],
@@ -113,12 +119,12 @@ export const readyRules: readonly PlanRule[] = [
       {
         id: 'dry-check',
         phase: 'prepare',
-        headline: 'Hold the piece up, liner on',
-        detail: 'Right piece, right side, covers from end to end. Then take the cover sheet off its face.',
-        why: 'Sides are mirror images and get mixed up; once the liner is off it is too late.',
+        headline: say`Hold the piece up, liner on`,
+        detail: say`Right piece, right side, covers from end to end. Then take the cover sheet off its face.`,
+        why: say`Sides are mirror images and get mixed up; once the liner is off it is too late.`,
         minutes: 2,
-        inHand: ['piece', 'tape measure'],
-        people: c.areaMm2 > largeMm2 ? 2 : 1,
+        tools: ['piece', 'tape measure'],
+        people: handsFor(c),
         picture: wholePart('floating'),
       },
     ],
@@ -130,12 +136,17 @@ export const readyRules: readonly PlanRule[] = [
       {
         id: 'lens-law',
         phase: 'prepare',
-        headline: 'Customer has agreed to the tint',
-        detail: `${Math.round(100 * (c.film.transmission ?? 1))} % of the light is left.`,
-        why: 'Whether a lamp may be tinted differs by place and by lamp.',
+        headline: say`Customer has agreed to the tint`,
+        detail: say`${percent(100 * (c.film.transmission ?? 1))} of the light is left.`,
+        why: say`Whether a lamp may be tinted differs by place and by lamp.`,
         minutes: 1,
-        gate: 'The customer has seen the figures and agreed.',
-        cautions: ['Local law and the inspection decide whether this tint is allowed here. This is no legal advice.'],
+        gate: say`The customer has seen the figures and agreed.`,
+        cautions: [
+          caution(
+            'law',
+            say`Local law and the inspection decide whether this tint is allowed here. This is no legal advice.`,
+          ),
+        ],
       },
     ],
   },
@@ -146,38 +157,40 @@ export const readyRules: readonly PlanRule[] = [
       {
         id: 'soak',
         phase: 'place',
-        headline: 'Soak the part',
-        detail: `Slip all over, ${listed(bottleOf(c, 'slip') ? [bottleOf(c, 'slip')?.says ?? ''] : [])}, wet hands too.`,
-        why: 'Film that meets a dry spot grabs there.',
+        headline: say`Soak the part`,
+        detail: soakWords(c),
+        why: say`Film that meets a dry spot grabs there.`,
         minutes: 1,
-        inHand: ['slip'],
+        liquids: ['slip'],
         uses: 'slip',
         picture: wholePart('none', strokes(c)),
       },
       {
         id: 'peel',
         phase: 'place',
-        headline: c.areaMm2 > largeMm2 ? 'Peel together, soak the adhesive' : 'Peel, soak the adhesive',
-        detail: 'Liner off low and flat; spray the adhesive at once as it comes free.',
+        headline: handsFor(c) > 1 ? say`Peel together, soak the adhesive` : say`Peel, soak the adhesive`,
+        detail: say`Liner off low and flat; spray the adhesive at once as it comes free.`,
         why:
-          c.areaMm2 > largeMm2
-            ? 'Two people: one peels, one sprays. Alone, lay half at a time.'
-            : 'Dry adhesive folds onto itself.',
+          handsFor(c) > 1
+            ? say`Two people: one peels, one sprays. Alone, lay half at a time.`
+            : say`Dry adhesive folds onto itself.`,
         minutes: 3,
-        people: c.areaMm2 > largeMm2 ? 2 : 1,
-        inHand: ['slip', 'wet hands'],
+        people: handsFor(c),
+        liquids: ['slip'],
+        tools: ['wet hands'],
         cautions: staticCautions(c),
         picture: wholePart('floating'),
       },
       {
         id: 'float',
         phase: 'place',
-        headline: 'Float it on',
-        detail: 'Lay it down by its middle and let it glide. If it grabs, lift and spray.',
-        why: 'It has to slide until the corners are set.',
+        headline: say`Float it on`,
+        detail: say`Lay it down by its middle and let it glide. If it grabs, lift and spray.`,
+        why: say`It has to slide until the corners are set.`,
         minutes: 2,
-        people: c.areaMm2 > largeMm2 ? 2 : 1,
-        inHand: ['slip', 'wet hands'],
+        people: handsFor(c),
+        liquids: ['slip'],
+        tools: ['wet hands'],
         picture: wholePart('floating'),
         driesInMinutes: c.wetMinutes,
       },
@@ -190,11 +203,11 @@ export const readyRules: readonly PlanRule[] = [
       {
         id: 'peel',
         phase: 'place',
-        headline: 'Peel, hold by the bleed only',
-        detail: 'Liner off from the flat side. Touch only what will be cut away.',
-        why: 'Fingerprints on the adhesive show for good.',
+        headline: say`Peel, hold by the bleed only`,
+        detail: say`Liner off from the flat side. Touch only what will be cut away.`,
+        why: say`Fingerprints on the adhesive show for good.`,
         minutes: 1,
-        inHand: ['piece', 'gloves'],
+        tools: ['piece', 'gloves'],
         cautions: staticCautions(c),
         picture: wholePart('floating'),
       },
@@ -202,7 +215,12 @@ export const readyRules: readonly PlanRule[] = [
   },
 ]
 
-function staticCautions(c: PlanContext): string[] {
-  const caution = staticCaution(c)
-  return caution === null ? [] : [caution]
+const handsFor = (c: PlanContext) => (c.areaMm2 > largeMm2 ? 2 : 1)
+
+function soakWords(c: PlanContext): Sentence {
+  const slip = bottleOf(c, 'slip')
+  return slip === undefined ? say`Slip all over, wet hands too.` : say`Slip all over, ${slip.says}, wet hands too.`
 }
+
+const needWords = ({ use, needMl }: PlanContext['solutions'][number]): Sentence =>
+  use === 'slip' ? say`${volume(needMl)} of slip` : say`${volume(needMl)} of tack`

@@ -1,5 +1,7 @@
 import { distance } from '../../geometry/index.ts'
-import type { PictureMark, PlanContext } from '../planTypes.ts'
+import { counted, nothing, paragraph, say } from '../../say/index.ts'
+import type { PlanContext } from '../planContext.ts'
+import type { PictureMark } from '../step.ts'
 import { pullStep } from './pullStep.ts'
 import { isWet, type StepDraft, wholePart } from './rule.ts'
 
@@ -25,7 +27,7 @@ export function rehearsedSteps(c: PlanContext): StepDraft[] {
       return distance(from, to) < 5 ? [] : [{ kind: 'sweep', from, to }]
     })
     const last = run.steps[run.steps.length - 1]
-    const laid = last?.label ?? ''
+    const laid = last?.label ?? nothing
     const laidUpTo = last?.number
     const pull = c.pulls.find((p) => p.letter === run.letter)
     if (pull !== undefined) {
@@ -35,31 +37,31 @@ export function rehearsedSteps(c: PlanContext): StepDraft[] {
       return {
         ...draft,
         id: time === 1 ? draft.id : `${draft.id}-${time}`,
-        headline: time === 1 ? draft.headline : `${draft.headline}, once more`,
-        detail: `${draft.detail} Lay ${laid}.`,
+        headline: time === 1 ? draft.headline : say`${draft.headline}, once more`,
+        detail: paragraph(draft.detail, say`Lay ${laid}.`),
         laidUpTo,
         minutes: draft.minutes + (time === 1 ? 0 : -1) + Math.round(run.steps.length / 2),
         picture: wholePart('floating', [...(draft.picture?.marks ?? []), ...sweeps].slice(0, 24)),
       }
     }
+    const strokes = counted(run.steps.length, 'One stroke', '# strokes')
     return {
       id: `sweep-${i + 1}`,
       laidUpTo,
       phase: 'lay',
-      headline: i === 0 ? `Lay ${laid}` : `Go on ${laid}`,
+      headline: i === 0 ? say`Lay ${laid}` : say`Go on ${laid}`,
       detail: isWet(c)
-        ? `Wet the face. ${strokesWords(run.steps.length)}, light, overlapping by half a blade; the rest stays afloat.`
-        : `${strokesWords(run.steps.length)}, front kept straight; nothing ahead of it touches.`,
+        ? say`Wet the face. ${strokes}, light, overlapping by half a blade; the rest stays afloat.`
+        : say`${strokes}, front kept straight; nothing ahead of it touches.`,
       why:
         order.flatFirst > 0.25
-          ? 'Flats first: they hold while you pull what turns.'
-          : 'Nothing has to be pulled here: it goes down by itself.',
+          ? say`Flats first: they hold while you pull what turns.`
+          : say`Nothing has to be pulled here: it goes down by itself.`,
       minutes: Math.max(1, Math.round(run.steps.length * 0.7)),
-      inHand: isWet(c) ? ['soft squeegee', 'slip on the face'] : ['felt squeegee', 'dry gloves'],
+      ...(isWet(c)
+        ? { tools: ['soft squeegee'], liquids: ['slip on the face'], driesInMinutes: c.wetMinutes }
+        : { tools: ['felt squeegee', 'dry gloves'] }),
       picture: wholePart('floating', sweeps.slice(0, 24)),
-      ...(isWet(c) ? { driesInMinutes: c.wetMinutes } : {}),
     }
   })
 }
-
-const strokesWords = (count: number) => (count === 1 ? 'One stroke' : `${count} strokes`)

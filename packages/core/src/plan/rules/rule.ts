@@ -1,6 +1,9 @@
 import { boundsOf, type Vec2 } from '../../geometry/index.ts'
+import { list, name, type Said, type Sentence } from '../../say/index.ts'
 import type { FindingKind, FoundOnPart } from '../findings.ts'
-import type { PlanContext, PlanStep, StepPicture } from '../planTypes.ts'
+import type { PlannedBatch } from '../partPlan.ts'
+import type { PlanContext } from '../planContext.ts'
+import type { BottleUse, Caution, CautionTopic, PlanStep, StepPicture, StepReference } from '../step.ts'
 
 /** A condition and the steps it brings. Rules stand in the order in which their steps are done. */
 export interface PlanRule {
@@ -19,25 +22,36 @@ export const wholePart = (film: StepPicture['film'] = 'none', marks: StepPicture
 
 export const finishStep = (draft: StepDraft): PlanStep => ({
   picture: wholePart(),
-  inHand: [],
+  tools: [],
+  liquids: [],
   people: 1,
   cautions: [],
+  references: [],
   ...draft,
 })
+
+export const caution = (about: CautionTopic, says: Sentence): Caution => ({ about, says })
 
 export const isWet = (c: PlanContext) => c.schools.slip !== 'dry'
 export const isLens = (c: PlanContext) => c.form.material === 'lens plastic'
 export const hasCode = (c: PlanContext, ...codes: readonly string[]) => c.edges.some((e) => codes.includes(e.code))
 export const edgesWith = (c: PlanContext, ...codes: readonly string[]) => c.edges.filter((e) => codes.includes(e.code))
-export const listed = (words: readonly string[]) =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`
-/** "towards the grille and the bottom" reads better without the second article. */
-export const bottleOf = (c: PlanContext, use: 'slip' | 'tack') => c.solutions.find((s) => s.use === use)
+
+/** The labels of some edges, one after the other. */
+export const labelsOf = (edges: readonly { readonly label: string }[]): Said => list(edges.map((e) => e.label))
+/** The label of an edge of the form, or the name itself where it has none. */
+export const edgeName = (c: PlanContext, edge: string): Said =>
+  name(c.form.edges.find((e) => e.name === edge)?.label ?? edge)
+export const byEdges = (edges: readonly { readonly name: string }[]): StepReference[] =>
+  edges.map((e) => ({ kind: 'edge', edge: e.name }))
+
+export const bottleOf = (c: PlanContext, use: BottleUse): PlannedBatch | undefined =>
+  c.solutions.find((s) => s.use === use)
 
 export const foundOf = (c: PlanContext, kind: FindingKind) => c.found.filter((f) => f.kind === kind)
 /** A damaged lens takes neither heat nor alcohol. */
-export const barsHeat = (c: PlanContext) =>
-  foundOf(c, 'cracked lens').length > 0 || foundOf(c, 'crazed lens').length > 0
+export const barsHeat = (c: Pick<PlanContext, 'found'>) =>
+  c.found.some((f) => f.kind === 'cracked lens' || f.kind === 'crazed lens')
 
 /** A finding's place in the film plane. */
 export function spotOf(c: PlanContext, { at: [across, down] }: FoundOnPart): Vec2 {

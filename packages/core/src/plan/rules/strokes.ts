@@ -1,5 +1,6 @@
 import { add, boundsOf, lerp, scale, type Vec2 } from '../../geometry/index.ts'
-import type { PictureMark, PlanContext } from '../planTypes.ts'
+import type { PlanContext } from '../planContext.ts'
+import type { PictureMark } from '../step.ts'
 
 export const middleOf = (c: PlanContext): Vec2 => {
   const box = boundsOf(c.drawing.part)

@@ -1,4 +1,5 @@
 import { type OrderPractice, orderDefaults, type RehearsalOptions } from '../lay/index.ts'
+import { carryDefaults, type CarryReadings } from '../pieces/index.ts'
 import type { Practice } from '../practice/index.ts'
 
 /** The shop's figures as a rehearsal takes them. */
@@ -13,3 +14,6 @@ export const orderPractice = (practice: Practice): OrderPractice => ({
   ...orderDefaults,
   releaseMm: practice.releaseLength,
 })
+
+/** How well a line is carried from piece to piece: a gap is read as the shop reads its gaps. */
+export const carryReadings = (practice: Practice): CarryReadings => ({ ...carryDefaults, gapMm: practice.gapReading })

@@ -1,12 +1,12 @@
 import type { Bay } from '@truelay/contract'
 import { asc, isNull } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import { readFitLogs } from '../fit/queries.ts'
+import { progressOfPart } from '../fit/progressOf.ts'
+import { readProgress } from '../fit/queries.ts'
+import { readParts, toJob } from '../jobs/queries.ts'
+import { jobs } from '../jobs/table.ts'
 import { readFilms } from '../shelf/queries.ts'
 import { readPeople, readShop } from '../shop/queries.ts'
-import { progressOf } from './progressOf.ts'
-import { readParts, toJob } from './queries.ts'
-import { jobs } from './table.ts'
 
 /** The vehicles that are here or will come, each with how far its parts have come. */
 export async function readBay(database: Database): Promise<Bay> {
@@ -16,17 +16,15 @@ export async function readBay(database: Database): Promise<Bay> {
     rows.map(async (row) => {
       const job = toJob(row)
       const parts = await readParts(database, job.id)
-      const [logs, films] = await Promise.all([
-        readFitLogs(
+      const [progress, films] = await Promise.all([
+        readProgress(
           database,
           parts.map((p) => p.id),
         ),
         readFilms(database, [...new Set(parts.map((p) => p.filmId))]),
       ])
-      return {
-        job,
-        parts: parts.map((p) => progressOf(p, films.find((f) => f.id === p.filmId)?.name ?? '', logs.get(p.id) ?? [])),
-      }
+      const filmName = (id: string) => films.find((f) => f.id === id)?.name ?? ''
+      return { job, parts: parts.map((p) => progressOfPart(p, filmName(p.filmId), progress(p.id))) }
     }),
   )
   return { shop, people, jobs: open }

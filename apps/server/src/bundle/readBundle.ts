@@ -3,7 +3,7 @@ import type { Database } from '../database/openDatabase.ts'
 import { readFilms, readForms, readKits, readPieces, readPiecesOfKits } from '../shelf/queries.ts'
 import { readPeople, readShop } from '../shop/queries.ts'
 import { readFindings, readSignOff } from '../walkRound/queries.ts'
-import { readJob, readParts } from './queries.ts'
+import { readJob, readParts } from '../jobs/queries.ts'
 
 const given = <T>(ids: readonly (T | null)[]): T[] => [...new Set(ids.filter((id) => id !== null))]
 

@@ -1,0 +1,13 @@
+import type { Sentence } from '@truelay/core/say'
+import { english } from '@truelay/words'
+
+/** The same document with every sentence in it as English, metric words. */
+export function inEnglish(value: unknown): unknown {
+  if (typeof value !== 'object' || value === null || ArrayBuffer.isView(value)) return value
+  if (Array.isArray(value)) return value.map(inEnglish)
+  if (isSentence(value)) return english(value)
+  return Object.fromEntries(Object.entries(value).map(([key, item]) => [key, inEnglish(item)]))
+}
+
+const isSentence = (value: object): value is Sentence =>
+  'text' in value && typeof value.text === 'string' && 'with' in value && Array.isArray(value.with)

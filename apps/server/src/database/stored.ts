@@ -1,0 +1,70 @@
+import { type DocumentKind, documents } from '@truelay/contract'
+import { customType } from 'drizzle-orm/sqlite-core'
+import type { Database } from './openDatabase.ts'
+
+type DocumentOf<K extends DocumentKind> =
+  ReturnType<(typeof documents)[K]['read']> extends infer R
+    ? R extends { readonly ok: true; readonly value: infer T }
+      ? T
+      : never
+    : never
+
+/** A document as it lies in its column: with its version, or bare where it is older than versions. */
+export interface Stored {
+  readonly stored: unknown
+}
+
+/** A column of kept documents: written with their version, read only through `readStored`. */
+export const storedColumn = customType<{ data: Stored; driverData: string }>({
+  dataType: () => 'text',
+  toDriver: ({ stored }) => JSON.stringify(stored),
+  fromDriver: (text) => ({ stored: parsed(text) }),
+})
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return null
+  }
+}
+
+/** What is kept cannot be read: neither the asker's fault nor one of the code that asked. */
+export class StoredFault extends Error {
+  constructor(
+    readonly kind: DocumentKind,
+    readonly id: string,
+    readonly where: string,
+    readonly problem: string,
+  ) {
+    super(`stored ${kind} "${id}" cannot be read: ${where} ${problem}`)
+  }
+}
+
+/** A document for its column. */
+export const toStored = <K extends DocumentKind>(kind: K, doc: DocumentOf<K>): Stored => ({
+  stored: (documents[kind].keep as (doc: DocumentOf<K>) => unknown)(doc),
+})
+
+/** The one door for what is stored. Throws `StoredFault`, which is answered as a 500 of its own kind. */
+export function readStored<K extends DocumentKind>(kind: K, id: string, { stored }: Stored): DocumentOf<K> {
+  const read = documents[kind].read(stored)
+  if (!read.ok) throw new StoredFault(kind, id, read.where, read.problem)
+  return read.value as DocumentOf<K>
+}
+
+/** Many documents: those that cannot be read are reported and left out, so that one bad one does not hide the others. */
+export const readEachStored = <K extends DocumentKind>(
+  { report }: Pick<Database, 'report'>,
+  kind: K,
+  rows: readonly { readonly id: string; readonly document: Stored }[],
+): DocumentOf<K>[] =>
+  rows.flatMap(({ id, document }) => {
+    try {
+      return [readStored(kind, id, document)]
+    } catch (error) {
+      if (!(error instanceof StoredFault)) throw error
+      report(error)
+      return []
+    }
+  })

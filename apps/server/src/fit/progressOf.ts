@@ -1,0 +1,33 @@
+import { type FitProgress, type FitState, type Part, type PartProgress, runningWait } from '@truelay/contract'
+
+export const notBegunProgress: FitProgress = {
+  state: 'waiting',
+  stepsDone: 0,
+  stepsTotal: 0,
+  nextStep: null,
+  readyAt: null,
+  startedAt: null,
+  finishedAt: null,
+}
+
+/** How far a fit has come. */
+export function progressOf(state: FitState): FitProgress {
+  if (state.phase === 'not begun') return notBegunProgress
+  const last = state.done[state.done.length - 1]
+  return {
+    state: state.phase === 'finished' ? 'done' : 'fitting',
+    stepsDone: state.done.length,
+    stepsTotal: state.plan.steps.length,
+    nextStep: state.plan.steps[state.done.length]?.headline ?? null,
+    readyAt: runningWait(state)?.until.toISOString() ?? null,
+    startedAt: state.startedAt,
+    finishedAt: state.phase === 'finished' ? (last?.at ?? null) : null,
+  }
+}
+
+/** The same, as the bay shows it of a part. */
+export const progressOfPart = (
+  part: Pick<Part, 'id' | 'jobId' | 'name'>,
+  filmName: string,
+  progress: FitProgress,
+): PartProgress => ({ partId: part.id, jobId: part.jobId, name: part.name, filmName, ...progress })

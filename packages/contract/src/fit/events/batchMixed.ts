@@ -1,0 +1,42 @@
+import { z } from 'zod'
+import { moment } from '../../ids.ts'
+import { addition, liquidSchool, strength } from '../../partPlan.ts'
+import { sentence } from '../../sentence.ts'
+import { defineFitEvent, eventOfStep } from '../defineFitEvent.ts'
+import { logged } from '../fitState.ts'
+
+const batchMl = z.number().min(0).max(100_000)
+
+/** A liquid was mixed for this fit; it stands on the bench from then on, and what was poured is taken off the supplies. */
+export const batchMixed = defineFitEvent({
+  schema: eventOfStep('batchMixed', {
+    batchNumber: z.string().min(1).max(30),
+    /** Null where it was mixed to a strength of its own. */
+    school: liquidSchool.nullable(),
+    says: sentence,
+    batchMl,
+    ...strength.shape,
+    /** What was poured, for the supplies. */
+    add: z.array(addition).max(10),
+  }),
+  fold: logged('with its step'),
+  line: {
+    schema: z.strictObject({
+      number: z.string(),
+      says: sentence,
+      batchMl,
+      ...strength.shape,
+      at: moment,
+      by: z.string(),
+    }),
+    of: ({ batchNumber, says, batchMl, alcoholPercent, soapMlPerL, at, personId }, { nameOf }) => ({
+      number: batchNumber,
+      says,
+      batchMl,
+      alcoholPercent,
+      soapMlPerL,
+      at,
+      by: nameOf(personId),
+    }),
+  },
+})

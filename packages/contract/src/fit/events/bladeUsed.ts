@@ -1,0 +1,15 @@
+import { z } from 'zod'
+import { defineFitEvent, eventOfStep } from '../defineFitEvent.ts'
+import { logged } from '../fitState.ts'
+
+const cutMm = z.number().min(0).max(100_000)
+
+/** What was cut with a blade, and whether with a fresh segment. */
+export const bladeUsed = defineFitEvent({
+  schema: eventOfStep('bladeUsed', { fresh: z.boolean(), cutMm }),
+  fold: logged('with its step'),
+  line: {
+    schema: z.strictObject({ fresh: z.boolean(), cutMm }),
+    of: ({ fresh, cutMm }) => ({ fresh, cutMm }),
+  },
+})

@@ -1,0 +1,37 @@
+import { z } from 'zod'
+import { batchId, moment } from '../../ids.ts'
+import { bottleUse, strength } from '../../partPlan.ts'
+import { sentence } from '../../sentence.ts'
+import { defineFitEvent, eventOfStep } from '../defineFitEvent.ts'
+import { logged } from '../fitState.ts'
+
+/** Which bottle is in hand, and whether it is alike the planned one. */
+export const bottleTaken = defineFitEvent({
+  schema: eventOfStep('bottleTaken', {
+    use: bottleUse,
+    batchId: batchId.nullable(),
+    batchNumber: z.string().min(1).max(30),
+    says: sentence,
+    ...strength.shape,
+    asPlanned: z.boolean(),
+  }),
+  fold: logged('with its step'),
+  line: {
+    schema: z.strictObject({
+      number: z.string(),
+      says: sentence,
+      use: bottleUse,
+      asPlanned: z.boolean(),
+      at: moment,
+      by: z.string(),
+    }),
+    of: ({ batchNumber, says, use, asPlanned, at, personId }, { nameOf }) => ({
+      number: batchNumber,
+      says,
+      use,
+      asPlanned,
+      at,
+      by: nameOf(personId),
+    }),
+  },
+})

@@ -1,0 +1,26 @@
+import { batchMixed } from './batchMixed.ts'
+import { bladeUsed } from './bladeUsed.ts'
+import { bottleTaken } from './bottleTaken.ts'
+import { fitStarted } from './fitStarted.ts'
+import { gapsMeasured } from './gapsMeasured.ts'
+import { problemSeen } from './problemSeen.ts'
+import { stepDone } from './stepDone.ts'
+import { stepReopened } from './stepReopened.ts'
+import { waitAnswered } from './waitAnswered.ts'
+import { waitEnded } from './waitEnded.ts'
+import { waitSet } from './waitSet.ts'
+
+/** Everything that can happen during a fit: a file each. */
+export const fitEventKinds = {
+  fitStarted,
+  stepDone,
+  stepReopened,
+  waitEnded,
+  waitSet,
+  waitAnswered,
+  batchMixed,
+  bottleTaken,
+  bladeUsed,
+  gapsMeasured,
+  problemSeen,
+} as const

@@ -1,0 +1,52 @@
+import { usualHandling } from '@truelay/core/lay'
+import { bladeEntry } from '../blades.ts'
+import { fitEvent } from '../fit/fitEvents.ts'
+import { formDoc } from '../formDoc.ts'
+import { fitProgress, job, jobBundle, part } from '../job.ts'
+import { arrivedPiece } from '../kitCheck.ts'
+import { chosenOrder } from '../layOrder.ts'
+import { batch } from '../liquids.ts'
+import { deviceAddresses, enteredRoom } from '../devices/devices.ts'
+import { filmDoc, kitDoc, pieceDoc } from '../shelf.ts'
+import { shop } from '../shop.ts'
+import { vehicleModel } from '../vehicleModel.ts'
+import { finding, signOff } from '../walkRound.ts'
+import {
+  batchWithSentences,
+  fitEventWithSentences,
+  jobBundleWithSentences,
+  orderWithSentences,
+  shopWithOneTake,
+} from './olderDocuments.ts'
+import { savedDocument } from './savedDocument.ts'
+import { asOld } from './upcastWords.ts'
+
+/** Figures that a film was not asked for when it was kept take their usual value. */
+const filmWithAllFigures = (film: unknown) => {
+  const old = asOld(film)
+  return { ...old, handling: { ...usualHandling, ...asOld(old.handling) } }
+}
+
+/** Every kind of document that is kept anywhere: in the database, on a tablet, in a file. */
+export const documents = {
+  shop: savedDocument(shop, [shopWithOneTake]),
+  film: savedDocument(filmDoc, [filmWithAllFigures]),
+  form: savedDocument(formDoc),
+  piece: savedDocument(pieceDoc),
+  kit: savedDocument(kitDoc),
+  model: savedDocument(vehicleModel),
+  job: savedDocument(job),
+  part: savedDocument(part),
+  chosenOrder: savedDocument(chosenOrder, [orderWithSentences]),
+  finding: savedDocument(finding),
+  signOff: savedDocument(signOff),
+  arrivedPiece: savedDocument(arrivedPiece),
+  batch: savedDocument(batch, [batchWithSentences]),
+  bladeEntry: savedDocument(bladeEntry),
+  fitEvent: savedDocument(fitEvent, [fitEventWithSentences]),
+  fitProgress: savedDocument(fitProgress),
+  devices: savedDocument(deviceAddresses),
+  room: savedDocument(enteredRoom),
+  jobBundle: savedDocument(jobBundle, [jobBundleWithSentences]),
+} as const
+export type DocumentKind = keyof typeof documents

@@ -1,0 +1,64 @@
+import { recipes } from '@truelay/core/mix'
+import { planWithSentences } from './planWithSentences.ts'
+import { asOld, asWritten, eachOld, type Old, withWords } from './upcastWords.ts'
+
+/** The school whose name a bottle bore, where it bore one. */
+const schoolCalled = (says: unknown) => recipes.find((recipe) => recipe.says.text === says)?.school ?? null
+
+/** Events of a fit, from before sentences were data. */
+export function fitEventWithSentences(event: unknown): unknown {
+  const old = asOld(event)
+  switch (old.kind) {
+    case 'fitStarted':
+      return { ...old, plan: planWithSentences(old.plan) }
+    case 'batchMixed':
+      return { add: [], ...withWords(old, 'says'), school: schoolCalled(old.says) }
+    case 'bottleTaken':
+      return withWords(old, 'says')
+    default:
+      return event
+  }
+}
+
+/** Bottles of the bench, from before sentences were data. */
+export const batchWithSentences = (batch: unknown): unknown => {
+  const old = asOld(batch)
+  return { ...withWords(old, 'says'), history: eachOld(old.history, (note) => withWords(note, 'says')) }
+}
+
+/** An order of laying, from before its places were sentences and it said how it was made. */
+export function orderWithSentences(chosen: unknown): unknown {
+  if (chosen === null || chosen === undefined) return null
+  const old = asOld(chosen)
+  const { name, ...order } = asOld(old.order)
+  return {
+    because: asWritten(old.because),
+    order: {
+      ...order,
+      made: name === order.school ? 'by school' : 'by search',
+      anchors: eachOld(order.anchors, (a) => withWords(a, 'label')),
+      fromLabel: order.fromLabel === 'there' ? null : asWritten(order.fromLabel),
+    },
+  }
+}
+
+/** The shop's settings, from before a film's own figure took the place of the shop's, and full bond was named by its minutes. */
+export function shopWithOneTake(shop: unknown): unknown {
+  const old = asOld(shop)
+  const { take: _, waitFullBondHours, ...practice } = asOld(old.practice)
+  return {
+    guns: [],
+    ...old,
+    practice: waitFullBondHours === undefined ? practice : { ...practice, waitFullBond: waitFullBondHours },
+  }
+}
+
+/** A whole job as it was exported, from before sentences were data. */
+export function jobBundleWithSentences(bundle: unknown): unknown {
+  const old = asOld(bundle)
+  return {
+    ...old,
+    shop: shopWithOneTake(old.shop),
+    parts: eachOld(old.parts, (part: Old) => ({ ...part, order: orderWithSentences(part.order) })),
+  }
+}

@@ -1,0 +1,1 @@
+export { type FaultKind, faultKinds, faultWords } from './faults.ts'

@@ -1,0 +1,64 @@
+import type { EdgeRules, PiecePattern } from '../align/index.ts'
+import type { FormDoc } from '../form/index.ts'
+import { type LaidPart, type LayInput, layPart, type LayPartOptions, type StageFilm } from '../lay/index.ts'
+import type { Stock } from '../mix/index.ts'
+import type { Practice } from '../practice/index.ts'
+import type { Result } from '../result/index.ts'
+import { edgeRulesOf } from './edgeRules.ts'
+import type { FilmDoc } from './filmDoc.ts'
+import type { FoundOnPart } from './findings.ts'
+import { rehearsalOptions } from './orderFigures.ts'
+import type { PartPlan } from './partPlan.ts'
+import { type PlacedPart, type PlaceInput, placeOn } from './placeOn.ts'
+import { planWork, type Today, type WorkInput } from './planWork.ts'
+import { type ChosenOrder, schoolsFor } from './schools.ts'
+
+/** What is known of a part, from whatever brought it: a job, a file, a test. */
+export interface PartFacts {
+  readonly partId: string
+  readonly partName: string
+  readonly form: FormDoc
+  readonly film: FilmDoc
+  /** Null where the film is cut from the roll. */
+  readonly pattern: PiecePattern | null
+  readonly found: readonly FoundOnPart[]
+  readonly low: boolean
+  readonly chosen: ChosenOrder | null
+  readonly stock: Stock
+  readonly practice: Practice
+}
+
+/** What each storey of a part is asked, and nothing more: each of the three is the key under which its answer may be kept. */
+export interface PartQuestion {
+  readonly lay: LayInput
+  readonly place: PlaceInput
+  readonly work: WorkInput
+}
+
+/** The facts of a part, handed to the storeys that hang on them. */
+export function partQuestion({ form, film, pattern, found, chosen, practice, ...part }: PartFacts): PartQuestion {
+  const rules: EdgeRules = edgeRulesOf(form, practice, found)
+  return {
+    lay: { form, film: filmToLay(film), order: chosen?.order ?? null, rehearsal: rehearsalOptions(practice) },
+    place: { pattern, rules },
+    work: { ...part, film, found, chosen, practice, schools: schoolsFor(form, film, found, chosen) },
+  }
+}
+
+/** What a lay has to know about a film. */
+export const filmToLay = ({ handling, laid, patterned }: FilmDoc): StageFilm =>
+  patterned === undefined ? { handling, laid } : { handling, laid, patterned }
+
+/** All three storeys of a part, one after the other. Can be refused: what `layPart`, `placeOn` and `planWork` find. */
+export function climb(
+  question: PartQuestion,
+  today: Today,
+  options: LayPartOptions = {},
+): Result<{ readonly laid: LaidPart; readonly placed: PlacedPart; readonly plan: PartPlan }> {
+  const laid = layPart(question.lay, options)
+  if (!laid.ok) return laid
+  const placed = placeOn(laid.value, question.place)
+  if (!placed.ok) return placed
+  const plan = planWork(placed.value, { ...question.work, ...today })
+  return plan.ok ? { ok: true, value: { laid: laid.value, placed: placed.value, plan: plan.value } } : plan
+}

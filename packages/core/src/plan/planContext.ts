@@ -1,0 +1,46 @@
+import type { Polygon, Vec2 } from '../geometry/index.ts'
+import type { EdgePlan } from '../edges/index.ts'
+import type { FormDoc } from '../form/index.ts'
+import type { FingerPlace, LayOrder, Pull, RehearsalStep } from '../lay/index.ts'
+import type { Practice } from '../practice/index.ts'
+import type { ClimateWait } from '../wait/index.ts'
+import type { FilmDoc } from './filmDoc.ts'
+import type { FoundOnPart, RoomClimate } from './findings.ts'
+import type { Anchor, CheckPoint, PlanDrawing, PlannedBatch, PlannedEdge, PlannedHeat } from './partPlan.ts'
+import type { Schools } from './schools.ts'
+
+/** What the rules look at. */
+export interface PlanContext {
+  readonly found: readonly FoundOnPart[]
+  readonly room: RoomClimate | undefined
+  /** The part is so low that the vehicle has to be raised. */
+  readonly low: boolean
+  /** The part's outline as it was measured, mm. */
+  readonly outlineOnForm: Polygon
+  readonly form: FormDoc
+  readonly film: FilmDoc
+  readonly schools: Schools
+  readonly areaMm2: number
+  readonly heat: readonly PlannedHeat[]
+  readonly waits: readonly ClimateWait[]
+  /** How long film floats before it has to be wetted again, in this slip and this air. */
+  readonly wetMinutes: number
+  readonly edgePlan: EdgePlan
+  readonly edges: readonly PlannedEdge[]
+  readonly anchors: readonly Anchor[]
+  readonly pulls: readonly Pull[]
+  /** The rehearsal that the work follows, step by step; null where the usual school is followed. */
+  readonly rehearsed: {
+    readonly order: LayOrder
+    readonly steps: readonly RehearsalStep[]
+    /** Letter of the pull that a step belongs to. */
+    readonly letterOfStep: ReadonlyMap<number, string>
+  } | null
+  readonly checks: readonly CheckPoint[]
+  readonly solutions: readonly PlannedBatch[]
+  readonly fingers: readonly FingerPlace[]
+  readonly drawing: PlanDrawing
+  readonly practice: Practice
+  /** From the form's drawing to the film plane. */
+  readonly toFlat: (p: Vec2) => Vec2
+}

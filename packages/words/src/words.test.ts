@@ -1,0 +1,147 @@
+import { readFileSync } from 'node:fs'
+import {
+  angle,
+  area,
+  atStart,
+  clock,
+  count,
+  counted,
+  days,
+  distinct,
+  figure,
+  force,
+  isEmpty,
+  length,
+  list,
+  name,
+  nothing,
+  paragraph,
+  percent,
+  perLitre,
+  saidIn,
+  sameSentence,
+  say,
+  seconds,
+  speed,
+  temperature,
+  verbatim,
+  volume,
+  warmer,
+} from '@truelay/core/say'
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { english, inWords, showLength, showTemperature, showVolume, wordsIn } from './index.ts'
+import { pseudo } from './pseudo.ts'
+
+const inches = wordsIn({ units: { length: 'in', temperature: 'F', volume: 'fl oz' } })
+
+describe('a sentence is data', () => {
+  const lift = say`Lift ${length(25)} at ${name('rear edge')}, ${counted(2, '# corner', '# corners')} at a time.`
+  test('its text is the key, what it carries keeps its kind', () => {
+    expect(lift.text).toBe('Lift {0} at {1}, {2, plural, one {# corner} other {# corners}} at a time.')
+    expect(lift.with).toEqual([
+      { kind: 'length', mm: 25 },
+      { kind: 'name', name: 'rear edge' },
+      { kind: 'count', n: 2 },
+    ])
+  })
+  test('the page about it shows the same', () => {
+    const page = readFileSync(new URL('../../core/src/say/README.md', import.meta.url), 'utf8')
+    expect(page).toContain(lift.text)
+  })
+  test('it survives the wire', () => {
+    expect(english(JSON.parse(JSON.stringify(lift)))).toBe('Lift 25 mm at rear edge, 2 corners at a time.')
+  })
+  test('one and many are told apart', () => {
+    const corners = (n: number) => english(say`Notch ${counted(n, 'the corner', 'each of # corners')}.`)
+    expect(corners(1)).toBe('Notch the corner.')
+    expect(corners(4)).toBe('Notch each of 4 corners.')
+  })
+  test('a name is shown as it is, whatever stands in it', () => {
+    fc.assert(
+      fc.property(fc.string(), (words) => {
+        expect(english(verbatim(words))).toBe(words)
+        expect(english(say`At ${name(words)}.`)).toBe(`At ${words}.`)
+      }),
+    )
+  })
+  test('what is left out of a paragraph leaves no gap', () => {
+    const one = say`One.`
+    expect(english(paragraph(one, null, false, nothing, say`Two.`))).toBe('One. Two.')
+    expect(paragraph(null, one)).toBe(one)
+    expect(isEmpty(paragraph(null, undefined))).toBe(true)
+    expect(english(nothing)).toBe('')
+  })
+  test('the same of the same counts once, the first of them stays', () => {
+    const [a, b, c] = [say`At ${length(2)}.`, say`At ${length(3)}.`, say`At ${length(2)}.`]
+    expect(sameSentence(a, c)).toBe(true)
+    expect(sameSentence(a, b)).toBe(false)
+    expect(distinct([a, b, c])).toEqual([a, b])
+  })
+  test('everything in it can be walked through', () => {
+    const nested = say`${atStart(say`at ${name('nose')}`)} and ${list([say`by ${length(3)}`, 'rear'])}`
+    expect([...saidIn(nested)].map((s) => s.kind)).toEqual(['sentence', 'name', 'list', 'length', 'name'])
+  })
+})
+
+describe('quantities are shown where they are read', () => {
+  test.each([
+    [length(2.5), '2.5 mm', '0.098 in'],
+    [length(12), '12 mm', '0.472 in'],
+    [length(-22.46), '−22.5 mm', '−0.884 in'],
+    [length(300.4), '300 mm', '11.83 in'],
+    [length(1.234, 2), '1.23 mm', '0.049 in'],
+    [length(-0.01), '0 mm', '0.000 in'],
+    [area(1_250_000), '1.25 m²', '1937.5 in²'],
+    [area(800), '800 mm²', '1.2 in²'],
+    [temperature(68), '68 °C', '154 °F'],
+    [warmer(10), '10 °C', '18 °F'],
+    [volume(450), '450 mL', '15.2 fl oz'],
+    [volume(1.8), '1.8 mL', '0.061 fl oz'],
+    [volume(1400), '1.4 L', '47.3 fl oz'],
+    [perLitre(1.3), '1.3 mL/L', '0.17 fl oz/gal'],
+    [percent(12.34), '12 %', '12 %'],
+    [percent(12.34, 1), '12.3 %', '12.3 %'],
+    [angle(45), '45°', '45°'],
+    [force(12.4), '12 N', '12 N'],
+    [speed(200), '200 mm/s', '7.9 in/s'],
+    [seconds(1), '1 second', '1 second'],
+    [days(3), '3 days', '3 days'],
+    [count(3), '3', '3'],
+    [figure(1.26, 1), '1.3', '1.3'],
+  ])('%o is %s, or %s', (said, metric, imperial) => {
+    expect(english(say`${said}`)).toBe(metric)
+    expect(inches(say`${said}`)).toBe(imperial)
+  })
+  test('a screen’s own figures keep their digits', () => {
+    expect(inWords(showLength(2, 'mm'))).toBe('2.0 mm')
+    expect(inWords(showLength(-0.26, 'mm'))).toBe('−0.3 mm')
+    expect(inWords(showLength(100, 'mm'))).toBe('100 mm')
+    expect(inWords(showLength(2.54, 'in'))).toBe('0.100 in')
+    expect(inWords(showTemperature(21.4, 'C', 1))).toBe('21.4 °C')
+    expect(inWords(showVolume(1140, 'mL'))).toBe('1.14 L')
+    expect(inWords(showVolume(29.5735295625, 'fl oz'))).toBe('1.00 fl oz')
+  })
+  test('language decides comma, list and clock', () => {
+    const german = wordsIn({ locale: 'de-DE' })
+    expect(german(say`${length(2.5)}`)).toBe('2,5 mm')
+    expect(german(say`${list(['a', 'b', 'c'])}`)).toBe('a, b und c')
+    expect(english(say`${list(['a', 'b', 'c'])}`)).toBe('a, b and c')
+    expect(english(say`${clock('2030-05-01T09:05:00')}`)).toBe('09:05')
+  })
+  test('a sentence that begins another one gets its capital', () => {
+    expect(english(say`${atStart(say`rear edge`)}: trim.`)).toBe('Rear edge: trim.')
+  })
+})
+
+describe('a language that does not exist', () => {
+  const words = wordsIn({ catalogue: pseudo })
+  test('dresses every word and leaves figures, units and names alone', () => {
+    expect(words(say`Notch ${counted(4, 'the corner', 'each of # corners')}, ${length(12)} at ${name('nose')}.`)).toBe(
+      'Ƞǿŧƈħ ḗȧƈħ ǿƒ 4 ƈǿřƞḗřş, 12 mm ȧŧ nose.',
+    )
+  })
+  test('keeps the message whole', () => {
+    expect(pseudo('{0, plural, one {# hour} other {# hours}}')).toMatch(/^\{0, ?plural/)
+  })
+})

@@ -1,0 +1,106 @@
+import type { Said, Sentence } from '@truelay/core/say'
+import { metricUnits, type UnitChoice } from '@truelay/core/units'
+import { IntlMessageFormat } from 'intl-messageformat'
+import {
+  figureIn,
+  inWords,
+  sayLength,
+  showArea,
+  showPerLitre,
+  showSpeed,
+  showTemperature,
+  sayVolume,
+  showWarmer,
+} from './quantities.ts'
+
+/** What a catalogue makes of a text: the same message in its language, in the syntax of ICU messages. */
+export type Catalogue = (text: string) => string
+
+export interface WordsChoice {
+  readonly units?: UnitChoice
+  /** BCP 47; decides number format, lists, plurals and the clock. */
+  readonly locale?: string
+  readonly catalogue?: Catalogue
+}
+
+/** Turns a sentence into what stands on a screen, on paper or in a terminal. */
+export type Words = (sentence: Sentence) => string
+
+/** The words of one shop: its units, its language, its number format. */
+export function wordsIn({ units = metricUnits, locale = 'en-GB', catalogue = asWritten }: WordsChoice = {}): Words {
+  const figure = figureIn(locale)
+  const lists = new Intl.ListFormat(locale, { type: 'conjunction' })
+  const clocks = new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
+  const messages = new Map<string, IntlMessageFormat>()
+
+  const messageOf = (text: string): IntlMessageFormat => {
+    const known = messages.get(text)
+    if (known !== undefined) return known
+    const made = new IntlMessageFormat(catalogue(text), locale, undefined, { ignoreTag: true })
+    messages.set(text, made)
+    return made
+  }
+  const render: Words = ({ text, with: said }) => {
+    if (text === '') return ''
+    const values = Object.fromEntries(said.map((value, i) => [i, value.kind === 'count' ? value.n : shown(value)]))
+    return String(messageOf(text).format(values))
+  }
+  const shown = (value: Said): string => {
+    switch (value.kind) {
+      case 'length':
+        return inWords(sayLength(value.mm, units.length, value.digits, figure))
+      case 'area':
+        return inWords(showArea(value.mm2, units.length, figure))
+      case 'temperature':
+        return inWords(showTemperature(value.c, units.temperature, 0, figure))
+      case 'warmer':
+        return inWords(showWarmer(value.c, units.temperature, figure))
+      case 'volume':
+        return inWords(sayVolume(value.ml, units.volume, figure))
+      case 'per litre':
+        return inWords(showPerLitre(value.mlPerL, units.volume, figure))
+      case 'percent':
+        return `${figure(value.percent, 0, value.digits ?? 0)} %`
+      case 'angle':
+        return `${figure(value.deg, 0, value.digits ?? 0)}°`
+      case 'force':
+        return `${figure(value.n, 0)} N`
+      case 'speed':
+        return inWords(showSpeed(value.mmPerS, units.length, figure))
+      case 'duration':
+        return duration(value.minutes, value.in)
+      case 'clock':
+        return clocks.format(new Date(value.at))
+      case 'count':
+        return figure(value.n, 0)
+      case 'figure':
+        return figure(value.value, 0, value.digits)
+      case 'name':
+        return value.name
+      case 'list':
+        return lists.format(value.of.map(render))
+      case 'sentence':
+        return value.begins ? capital(render(value.sentence), locale) : render(value.sentence)
+    }
+  }
+  const duration = (minutes: number, unit: 'seconds' | 'minutes' | 'hours' | 'days') => {
+    const [value, text] = {
+      seconds: [minutes * 60, '{0, plural, one {# second} other {# seconds}}'],
+      minutes: [minutes, '{0, plural, one {# minute} other {# minutes}}'],
+      hours: [minutes / 60, '{0, plural, one {# hour} other {# hours}}'],
+      days: [minutes / 1440, '{0, plural, one {# day} other {# days}}'],
+    }[unit] as [number, string]
+    return String(messageOf(text).format({ 0: Math.round(value * 10) / 10 }))
+  }
+  return render
+}
+
+const asWritten: Catalogue = (text) => text
+
+const capital = (words: string, locale: string) => {
+  const [first = ''] = words
+  return `${first.toLocaleUpperCase(locale)}${words.slice(first.length)}`
+}
+
+/** English, metric: what tests, logs and the command line read. */
+export const english: Words = wordsIn()
