@@ -1,5 +1,4 @@
-import type { Sentence } from '@truelay/core/say'
-import { english } from '@truelay/words'
+import { english, isSentence } from '@truelay/words'
 
 /** The same document with every sentence in it as English, metric words. */
 export function inEnglish(value: unknown): unknown {
@@ -8,6 +7,3 @@ export function inEnglish(value: unknown): unknown {
   if (isSentence(value)) return english(value)
   return Object.fromEntries(Object.entries(value).map(([key, item]) => [key, inEnglish(item)]))
 }
-
-const isSentence = (value: object): value is Sentence =>
-  'text' in value && typeof value.text === 'string' && 'with' in value && Array.isArray(value.with)

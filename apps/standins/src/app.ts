@@ -1,8 +1,6 @@
 import express, { type Express } from 'express'
-import { answerOf, atFirst, type DeviceName, type Knobs, knobs } from './devices.ts'
-import { page } from './page.ts'
-
-const devices: readonly DeviceName[] = ['room', 'infrared', 'forecast']
+import { answerOf, atFirst, deviceNames, type Knobs, knobs, standIns } from './devices/index.ts'
+import { pageOf } from './page.ts'
 
 /** The simulated devices behind one port: each answers at its own address, and `/knobs` sets what they measure. */
 export function createStandIns(now: () => Date = () => new Date()): Express {
@@ -10,7 +8,7 @@ export function createStandIns(now: () => Date = () => new Date()): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(express.json({ limit: '20kb' }))
-  for (const device of devices)
+  for (const device of deviceNames)
     app.get(`/${device}`, (_req, res) => {
       const answer = answerOf(device, set, now())
       // A silent device takes the call and never answers.
@@ -25,11 +23,11 @@ export function createStandIns(now: () => Date = () => new Date()): Express {
       res.status(400).json({ sentence: wanted.error.issues.map((i) => `${i.path.join('.')}: ${i.message}`).join('; ') })
       return
     }
-    set = knobs.parse({ ...set, ...wanted.data })
+    set = knobs.parse({ ...set, ...wanted.data }) as Knobs
     res.json(set)
   })
   app.get('/', (_req, res) => {
-    res.type('html').send(page)
+    res.type('html').send(pageOf(standIns))
   })
   return app
 }

@@ -1,5 +1,7 @@
+import type { StandIn } from './devices/defineStandIn.ts'
+
 /** A page to turn the knobs by hand, for trying out how the shop's screens take a device that fails. */
-export const page = `<!doctype html>
+export const pageOf = (devices: Readonly<Record<string, Pick<StandIn, 'label' | 'names'>>>) => `<!doctype html>
 <html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Stand-in devices</title>
 <style>
 body{font:18px/1.5 system-ui,sans-serif;max-width:44rem;margin:2rem auto;padding:0 1rem;background:#f7f6f2;color:#1b2733}
@@ -10,11 +12,10 @@ legend{font-weight:700}label{display:block;font-size:15px}input,select{font:inhe
 <p>They take the place of a room sensor, an infra-red thermometer and a weather forecast. A change counts at once.</p>
 <form id="form"></form><p id="said" role="status"></p>
 <script>
-const words={temperatureC:'temperature, °C',humidityPercent:'humidity, %',surfaceC:'surface, °C',coldestC:'coldest, °C',warmestC:'warmest, °C',fault:'fault'}
-const names={room:'Room sensor',infrared:'Infra-red thermometer',forecast:'Forecast outside'}
+const devices=${JSON.stringify(Object.fromEntries(Object.entries(devices).map(([name, { label, names }]) => [name, { label, names }])))}
 const form=document.getElementById('form'),said=document.getElementById('said')
 async function show(){const set=await (await fetch('/knobs')).json()
-form.innerHTML=Object.entries(set).map(([device,values])=>'<fieldset><legend>'+names[device]+'</legend>'+Object.entries(values).map(([key,value])=>'<label>'+words[key]+'<br>'+(key==='fault'?'<select name="'+device+'.fault">'+['none','late','silent','nonsense'].map(f=>'<option'+(f===value?' selected':'')+'>'+f+'</option>').join('')+'</select>':'<input type="number" step="0.1" name="'+device+'.'+key+'" value="'+value+'">')+'</label>').join('')+'</fieldset>').join('')}
+form.innerHTML=Object.entries(set).map(([device,values])=>'<fieldset><legend>'+devices[device].label+'</legend>'+Object.entries(values).map(([key,value])=>'<label>'+(devices[device].names[key]??key)+'<br>'+(key==='fault'?'<select name="'+device+'.fault">'+['none','late','silent','nonsense'].map(f=>'<option'+(f===value?' selected':'')+'>'+f+'</option>').join('')+'</select>':'<input type="number" step="0.1" name="'+device+'.'+key+'" value="'+value+'">')+'</label>').join('')+'</fieldset>').join('')}
 form.addEventListener('change',async()=>{const set={}
 for(const [name,value] of new FormData(form)){const [device,key]=name.split('.');(set[device]??={})[key]=key==='fault'?value:Number(value)}
 const answer=await fetch('/knobs',{method:'PUT',headers:{'content-type':'application/json'},body:JSON.stringify(set)})

@@ -35,7 +35,7 @@ export const part = z.strictObject({
   pieceId: pieceId.nullable(),
   shift: pieceShift,
   /** The order in which it is laid; null = as the usual school says. */
-  order: chosenOrder.nullable().default(null),
+  order: chosenOrder.nullable(),
 })
 export type Part = z.infer<typeof part>
 

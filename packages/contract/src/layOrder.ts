@@ -11,7 +11,8 @@ const share = z.number().min(0).max(1)
 export const layOrder = z.strictObject({
   school: z.enum(schoolNames),
   made: z.enum(ordersMade),
-  anchors: z.array(z.strictObject({ label: sentence, at: point, pullShare: share }))
+  anchors: z
+    .array(z.strictObject({ label: sentence, at: point, pullShare: share }))
     .max(12)
     .readonly(),
   from: z.array(point).min(1).max(2000).readonly(),

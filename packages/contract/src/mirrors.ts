@@ -17,8 +17,7 @@ export type Held<T> = T extends z.core.$brand<infer _> & infer Base
 type Unbranded<T> = T extends string ? string : T extends number ? number : T
 
 /** True where two types are each assignable to the other, and each key of one is a key of the other. */
-export type Same<A, B> =
-  (<T>() => T extends Held<A> ? 1 : 2) extends <T>() => T extends Held<B> ? 1 : 2 ? true : false
+export type Same<A, B> = (<T>() => T extends Held<A> ? 1 : 2) extends <T>() => T extends Held<B> ? 1 : 2 ? true : false
 
 /**
  * A schema that mirrors a type of the core, both ways: a field that one has and the other lacks does not compile.

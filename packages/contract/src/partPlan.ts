@@ -164,9 +164,7 @@ export const partPlan = mirrors<PartPlan>()(
     material: partMaterial,
     grade: z.number().int().min(1).max(5),
     gradeWords: sentence,
-    schools: z.array(
-      z.strictObject({ question: sentence, choice: sentence, reason: sentence, otherwise: sentence }),
-    ),
+    schools: z.array(z.strictObject({ question: sentence, choice: sentence, reason: sentence, otherwise: sentence })),
     solutions: z.array(plannedBatch),
     anchors: z.array(
       z.strictObject({

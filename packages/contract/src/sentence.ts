@@ -14,7 +14,7 @@ export const sentence = z.strictObject({
   shown: z.string().max(4000).optional(),
 })
 
-const said: z.ZodType<Said> = z.discriminatedUnion('kind', [
+const said: z.ZodType<Said, Said> = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('length'), mm: value, digits }),
   z.strictObject({ kind: z.literal('area'), mm2: value }),
   z.strictObject({ kind: z.literal('temperature'), c: value }),

@@ -75,7 +75,7 @@ export const shop = z.strictObject({
   stockAlcoholPercent: z.number().min(1).max(100),
   practice: ownPractice,
   /** The first is the one that plans count on. */
-  guns: z.array(gun).max(12).default([]),
+  guns: z.array(gun).max(12),
 })
 export type Shop = z.infer<typeof shop>
 

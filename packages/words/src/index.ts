@@ -9,4 +9,5 @@ export {
   showTemperature,
   showVolume,
 } from './quantities.ts'
+export { isSentence, keepShown } from './keepShown.ts'
 export { type Catalogue, english, type Words, type WordsChoice, wordsIn } from './wordsIn.ts'

@@ -26,6 +26,11 @@ function strokesOf({ id, at, personId, partId, fresh, cutMm }: FitEventOf<'blade
 
 /** Adds a stroke; sent twice, it stands once. */
 export async function addBladeStroke(database: Database, entry: BladeStroke): Promise<BladeStroke[]> {
-  await database.write((db) => db.insert(bladeRows).values({ id: entry.id, document: toStored('bladeEntry', entry) }).onConflictDoNothing())
+  await database.write((db) =>
+    db
+      .insert(bladeRows)
+      .values({ id: entry.id, document: toStored('bladeEntry', entry) })
+      .onConflictDoNothing(),
+  )
   return readBlades(database)
 }

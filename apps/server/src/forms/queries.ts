@@ -21,7 +21,8 @@ export async function readNewestForms(database: Database): Promise<FormDoc[]> {
 
 export async function readNewestForm(database: Database, id: FormId): Promise<FormDoc> {
   const row = await database.read.query.forms.findFirst({ where: eq(forms.id, id), orderBy: desc(forms.version) })
-  if (row === undefined) throw new NotFound(say`There is no form "${name(id)}".`, say`Choose one from the list of forms.`)
+  if (row === undefined)
+    throw new NotFound(say`There is no form "${name(id)}".`, say`Choose one from the list of forms.`)
   return readStored('form', id, row.document)
 }
 
@@ -58,7 +59,8 @@ export const saveForm = (database: Database, draft: FormDoc): Promise<FormDoc> =
 export const takeForm = (database: Database, partId: string, id: FormId): Promise<void> =>
   database.write(async (db) => {
     const version = await newestVersionOf(database, id)
-    if (version === null) throw new NotFound(say`There is no form "${name(id)}".`, say`Choose one from the list of forms.`)
+    if (version === null)
+      throw new NotFound(say`There is no form "${name(id)}".`, say`Choose one from the list of forms.`)
     await db
       .update(parts)
       .set({ formId: formId.parse(id), formVersion: version })

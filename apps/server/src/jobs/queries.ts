@@ -45,13 +45,15 @@ const toPart = (row: typeof parts.$inferSelect): Part =>
 
 export async function readJob({ read }: Database, id: JobId): Promise<Job> {
   const row = await read.query.jobs.findFirst({ where: eq(jobs.id, id) })
-  if (row === undefined) throw new NotFound(say`There is no job "${name(id)}".`, say`Go to the bay and choose a job there.`)
+  if (row === undefined)
+    throw new NotFound(say`There is no job "${name(id)}".`, say`Go to the bay and choose a job there.`)
   return toJob(row)
 }
 
 export async function readPart({ read }: Database, id: PartId): Promise<Part> {
   const row = await read.query.parts.findFirst({ where: eq(parts.id, id) })
-  if (row === undefined) throw new NotFound(say`There is no part "${name(id)}".`, say`Go to the bay and choose a part there.`)
+  if (row === undefined)
+    throw new NotFound(say`There is no part "${name(id)}".`, say`Go to the bay and choose a part there.`)
   return toPart(row)
 }
 
@@ -73,7 +75,12 @@ export async function saveShift(database: Database, id: PartId, shift: Shift): P
 /** Null goes back to the usual school. */
 export async function saveOrder(database: Database, id: PartId, order: Part['order']): Promise<Part> {
   await readPart(database, id)
-  await database.write((db) => db.update(parts).set({ layOrder: order === null ? null : toStored('chosenOrder', order) }).where(eq(parts.id, id)))
+  await database.write((db) =>
+    db
+      .update(parts)
+      .set({ layOrder: order === null ? null : toStored('chosenOrder', order) })
+      .where(eq(parts.id, id)),
+  )
   return readPart(database, id)
 }
 

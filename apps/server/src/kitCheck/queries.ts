@@ -1,10 +1,4 @@
-import {
-  type ArrivedDraft,
-  type ArrivedPiece,
-  type JobId,
-  type KitCheck,
-  type PieceId,
-} from '@truelay/contract'
+import type { ArrivedDraft, ArrivedPiece, JobId, KitCheck, PieceId } from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
 import { eq } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'

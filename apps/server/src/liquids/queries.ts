@@ -110,7 +110,8 @@ const changeWords: Record<BatchChange['what'], Sentence> = {
 export const changeBatch = (database: Database, id: BatchId, change: BatchChange, now: Date): Promise<LiquidBatch> =>
   database.write(async (db) => {
     const [row] = await db.select().from(batchRows).where(eq(batchRows.id, id))
-    if (row === undefined) throw new NotFound(say`There is no batch "${name(id)}".`, say`Choose one of those on the bench.`)
+    if (row === undefined)
+      throw new NotFound(say`There is no batch "${name(id)}".`, say`Choose one of those on the bench.`)
     const before = readStored('batch', id, row.document)
     if (before.emptiedAt !== null)
       throw new Refused({
@@ -139,7 +140,10 @@ export const changeBatch = (database: Database, id: BatchId, change: BatchChange
         { at, personId: change.personId, what: change.what, says: changeWords[change.what], leftMl },
       ],
     })
-    await db.update(batchRows).set({ document: toStored('batch', after) }).where(eq(batchRows.id, id))
+    await db
+      .update(batchRows)
+      .set({ document: toStored('batch', after) })
+      .where(eq(batchRows.id, id))
     if (remixed) await takeOff(db, change.add)
     return after
   })

@@ -12,7 +12,8 @@ export const readModels = async (database: Database): Promise<VehicleModel[]> =>
 
 export async function readModel({ read }: Database, id: ModelId): Promise<VehicleModel> {
   const row = await read.query.models.findFirst({ where: eq(models.id, id) })
-  if (row === undefined) throw new NotFound(say`There is no model "${name(id)}".`, say`Choose one from the list, or add it.`)
+  if (row === undefined)
+    throw new NotFound(say`There is no model "${name(id)}".`, say`Choose one from the list, or add it.`)
   return readStored('model', row.id, row.document)
 }
 

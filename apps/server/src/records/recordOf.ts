@@ -1,4 +1,15 @@
-import { type Film, type Finding, type FitState, type Job, linesOf, noLines, type Part, type PartRecord, type Person, type Piece } from '@truelay/contract'
+import {
+  type Film,
+  type Finding,
+  type FitState,
+  type Job,
+  linesOf,
+  noLines,
+  type Part,
+  type PartRecord,
+  type Person,
+  type Piece,
+} from '@truelay/contract'
 import { verbatim } from '@truelay/core/say'
 
 interface RecordSources {

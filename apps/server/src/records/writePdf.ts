@@ -1,7 +1,19 @@
 import type { PartRecord } from '@truelay/contract'
 import { faultWords } from '@truelay/core/judge'
 import { strengthWords } from '@truelay/core/mix'
-import { clock, count, length, minutes, name, paragraph, percent, say, type Sentence, temperature, volume } from '@truelay/core/say'
+import {
+  clock,
+  count,
+  length,
+  minutes,
+  name,
+  paragraph,
+  percent,
+  say,
+  type Sentence,
+  temperature,
+  volume,
+} from '@truelay/core/say'
 import type { Words } from '@truelay/words'
 import { format } from 'date-fns'
 import PDFDocument from 'pdfkit'

@@ -69,7 +69,9 @@ export async function seedDemo(database: Database, folder: string, now: Date): P
   await database.write(async (db) => {
     await db.insert(people).values(persons)
     for (const document of all('forms').map((d) => formDoc.parse(d)))
-      await db.insert(forms).values({ id: document.id, version: document.version, document: toStored('form', document) })
+      await db
+        .insert(forms)
+        .values({ id: document.id, version: document.version, document: toStored('form', document) })
     for (const document of all('films').map((d) => filmDoc.parse(d)))
       await db.insert(films).values({ id: document.id, document: toStored('film', document) })
     for (const document of all('pieces').map((d) => pieceDoc.parse(d)))

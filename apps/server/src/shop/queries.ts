@@ -11,14 +11,20 @@ const theShop = 'shop'
 export async function readShop({ read }: Database): Promise<Shop> {
   const row = await read.query.shops.findFirst({ where: eq(shops.id, theShop) })
   if (row === undefined)
-    throw new NotFound(say`This database holds no shop yet.`, say`Start it with "./truelay demo", or set the shop up first.`)
+    throw new NotFound(
+      say`This database holds no shop yet.`,
+      say`Start it with "./truelay demo", or set the shop up first.`,
+    )
   return readStored('shop', row.id, row.document)
 }
 
 export const saveShop = ({ write }: Database, settings: Shop) =>
   write((db) => {
     const document = toStored('shop', settings)
-    return db.insert(shops).values({ id: theShop, document }).onConflictDoUpdate({ target: shops.id, set: { document } })
+    return db
+      .insert(shops)
+      .values({ id: theShop, document })
+      .onConflictDoUpdate({ target: shops.id, set: { document } })
   })
 
 /** Reads, changes and saves as one write, so that two changes at a time both count. */

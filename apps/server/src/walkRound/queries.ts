@@ -1,11 +1,4 @@
-import {
-  type Finding,
-  type FindingDraft,
-  type JobId,
-  type SignOff,
-  type SignOffDraft,
-  type WalkRound,
-} from '@truelay/contract'
+import type { Finding, FindingDraft, JobId, SignOff, SignOffDraft, WalkRound } from '@truelay/contract'
 import { name, say, type Sentence } from '@truelay/core/say'
 import { and, asc, desc, eq, ne } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
@@ -98,7 +91,10 @@ export const saveSignOff = (database: Database, id: JobId, draft: SignOffDraft, 
       })
     const found = await readFindings(database, id)
     const signed: SignOff = { ...draft, signedAt: now.toISOString(), findingIds: found.map((f) => f.id) }
-    await db.update(jobs).set({ signOff: toStored('signOff', signed) }).where(eq(jobs.id, id))
+    await db
+      .update(jobs)
+      .set({ signOff: toStored('signOff', signed) })
+      .where(eq(jobs.id, id))
     return signed
   })
 

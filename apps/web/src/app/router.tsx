@@ -1,3 +1,4 @@
+import { useWords } from '../ui/words.ts'
 import { createBrowserRouter } from 'react-router'
 import { BayScreen } from '../screens/bay/BayScreen.tsx'
 import { Frame } from '../screens/frame/Frame.tsx'
@@ -5,12 +6,17 @@ import { LostScreen } from '../screens/frame/LostScreen.tsx'
 import { JobFrame } from '../screens/job/JobFrame.tsx'
 import { Busy } from '../ui/Failed.tsx'
 
+function Opening() {
+  const t = useWords()
+  return <Busy text={t`Opening`} />
+}
+
 export const router = createBrowserRouter([
   {
     path: '/',
     element: <Frame />,
     errorElement: <LostScreen />,
-    hydrateFallbackElement: <Busy text="Opening" />,
+    hydrateFallbackElement: <Opening />,
     children: [
       { index: true, element: <BayScreen /> },
       {
@@ -102,7 +108,7 @@ export const router = createBrowserRouter([
   {
     path: '/jobs/:jobId/fit/:partId',
     errorElement: <LostScreen />,
-    hydrateFallbackElement: <Busy text="Opening the fit" />,
+    hydrateFallbackElement: <Opening />,
     lazy: async () => ({ Component: (await import('../screens/fit/FitScreen.tsx')).FitScreen }),
   },
 ])

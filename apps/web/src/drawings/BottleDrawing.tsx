@@ -1,3 +1,4 @@
+import { useWords } from '../ui/words.ts'
 import type { Ingredient } from '@truelay/core/mix'
 import type { PlannedBatch } from '@truelay/core/plan'
 import { Quantity } from '../ui/Quantity.tsx'
@@ -12,6 +13,7 @@ const bottle = { x: 60, top: 70, width: 130, height: 300 }
 
 /** Bottles as they should look when they are mixed: what is poured first lies lowest. */
 export function BottleDrawing({ batches }: { readonly batches: readonly PlannedBatch[] }) {
+  const t = useWords()
   return (
     <figure className="flex size-full items-center justify-center gap-6 p-4">
       {batches.map((batch) => (
@@ -32,7 +34,7 @@ export function BottleDrawing({ batches }: { readonly batches: readonly PlannedB
             <rect x="96" y="12" width="58" height="20" fill="var(--ink)" />
           </svg>
           <figcaption className="text-[22px] font-bold leading-tight">
-            {batch.says}
+            {t(batch.says)}
             <span className="block">
               <Quantity volumeMl={batch.batchMl} />
             </span>

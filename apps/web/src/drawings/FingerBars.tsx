@@ -13,6 +13,7 @@ export function FingerBars({
   readonly unit: string
   readonly show: (mm: number) => string
 }) {
+  const t = useWords()
   const most = Math.max(1, ...rows.map((r) => r.mmPer100))
   return (
     <dl className="grid grid-cols-[auto_1fr_auto] items-center gap-x-2 gap-y-0.5 text-[15px]">
@@ -25,13 +26,14 @@ export function FingerBars({
               style={{ width: `${Math.max(row.mmPer100 > 0.04 ? 3 : 0, (100 * row.mmPer100) / most)}%` }}
             />
           </dd>
-          <dd className="text-right font-semibold">{row.mmPer100 > 0.04 ? show(row.mmPer100) : 'none'}</dd>
+          <dd className="text-right font-semibold">{row.mmPer100 > 0.04 ? show(row.mmPer100) : t`none`}</dd>
         </div>
       ))}
       <div className="sr-only">
-        <dt>unit</dt>
+        <dt>{t`unit`}</dt>
         <dd>{unit}</dd>
       </div>
     </dl>
   )
 }
+import { useWords } from '../ui/words.ts'

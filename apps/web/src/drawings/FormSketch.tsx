@@ -1,3 +1,4 @@
+import { useWords } from '../ui/words.ts'
 import { type FormDoc, traceOutline } from '@truelay/core/form'
 import { boundsOf, type Vec2 } from '@truelay/core/geometry'
 import { type PointerEvent, useRef, useState } from 'react'
@@ -37,6 +38,7 @@ interface FormSketchProps {
 
 /** The part seen straight on over a grid, with everything that was measured; points are dragged where they belong. */
 export function FormSketch({ form, handles, chosen, next, photo, taps = [], onMove, onTap }: FormSketchProps) {
+  const t = useWords()
   const svg = useRef<SVGSVGElement>(null)
   const held = useRef<string | null>(null)
   const traced = traceOutline(form.name, form.start, form.outline)
@@ -68,7 +70,7 @@ export function FormSketch({ form, handles, chosen, next, photo, taps = [], onMo
       viewBox={frozen ?? view}
       className="h-full w-full touch-none select-none"
       role="group"
-      aria-label="The part seen straight on"
+      aria-label={t`The part seen straight on`}
       onPointerMove={(event) => move(event, false)}
       onPointerUp={(event) => {
         if (held.current !== null) return move(event, true)
@@ -249,6 +251,7 @@ function Features({ form, unit }: { readonly form: FormDoc; readonly unit: numbe
 
 /** The straightedge where it is to be laid, with the place where its gap is read. */
 function Straightedge({ from, to, unit }: { readonly from: Vec2; readonly to: Vec2; readonly unit: number }) {
+  const t = useWords()
   const turn = (Math.atan2(-(to[1] - from[1]), to[0] - from[0]) * 180) / Math.PI
   const long = Math.hypot(to[0] - from[0], to[1] - from[1])
   const middle: Vec2 = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]
@@ -274,9 +277,7 @@ function Straightedge({ from, to, unit }: { readonly from: Vec2; readonly to: Ve
         fontFamily="var(--font-label)"
         fontWeight="600"
         fill="var(--amber)"
-      >
-        read the gap here
-      </text>
+      >{t`read the gap here`}</text>
     </g>
   )
 }

@@ -1,3 +1,4 @@
+import { useWords } from '../ui/words.ts'
 import type { PartSurface } from '@truelay/core/form'
 import { type PlaceOnMesh, triangleLocator, type Vec2 } from '@truelay/core/geometry'
 import type { Pull } from '@truelay/core/lay'
@@ -38,6 +39,7 @@ const themeColor = (name: string) => getComputedStyle(document.documentElement).
 
 /** The part in space with its stretch map, anchors and pulls; drawn only when something changes. */
 export function PartView3D(props: PartView3DProps) {
+  const t = useWords()
   const { surface } = props
   const size = useMemo(() => sizeOf(surface), [surface])
   const camera = useMemo(
@@ -62,7 +64,7 @@ export function PartView3D(props: PartView3DProps) {
         camera={camera}
         onPointerMissed={() => props.onPoint(null)}
         role="img"
-        aria-label="The part in space; drag to turn it"
+        aria-label={t`The part in space; drag to turn it`}
       >
         <ambientLight intensity={2.2} />
         <directionalLight position={[-size.radius, size.radius * 1.2, size.radius * 2.4]} intensity={1.1} />

@@ -1,3 +1,4 @@
+import { useWords } from '../ui/words.ts'
 import type { PlaceOnMesh, TriangleMesh } from '@truelay/core/geometry'
 import { OrbitControls } from '@react-three/drei/core/OrbitControls'
 import { Canvas, type ThreeEvent } from '@react-three/fiber'
@@ -14,6 +15,7 @@ const spotColors = ['#0B5563', '#B45309', '#2F6B3A'] as const
 
 /** A scan in space; a tap takes a place on it. */
 export function ScanView({ mesh, spots, onPick }: ScanViewProps) {
+  const t = useWords()
   const geometry = useMemo(() => {
     const made = new BufferGeometry()
     made.setAttribute('position', new BufferAttribute(Float32Array.from(mesh.position), 3))
@@ -37,7 +39,7 @@ export function ScanView({ mesh, spots, onPick }: ScanViewProps) {
       dpr={[1, 1.5]}
       camera={{ position: [0, -0.6 * radius, 2.4 * radius], fov: 40, near: radius / 50, far: radius * 20 }}
       role="img"
-      aria-label="The scan; drag to turn it, tap a place"
+      aria-label={t`The scan; drag to turn it, tap a place`}
     >
       <ambientLight intensity={1.4} />
       <directionalLight position={[-radius, radius, 2 * radius]} intensity={1.6} />

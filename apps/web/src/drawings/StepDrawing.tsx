@@ -1,3 +1,4 @@
+import { useWords } from '../ui/words.ts'
 import { boundsOf, lerp, nearestOnOutline, type Vec2 } from '@truelay/core/geometry'
 import type { PictureMark, PlanDrawing, StepPicture } from '@truelay/core/plan'
 import { closedPath, openPath } from './svgPath.ts'
@@ -20,6 +21,7 @@ const gapShareWhole = 0.02
 
 /** What to do, drawn on the part as it lies in the film plane: solid ink is the part, dashed petrol the film. */
 export function StepDrawing({ drawing, picture, length, label, aspect, readings }: StepDrawingProps) {
+  const t = useWords()
   const view = viewOf(drawing, picture, aspect)
   // Sizes of marks are for a place of 800 by 560 and shrink with a smaller one.
   const unit = Math.min(view.width / 800, view.height / 560)
@@ -77,9 +79,7 @@ export function StepDrawing({ drawing, picture, length, label, aspect, readings 
           ))}
       </svg>
       {magnify > 1 && film !== null ? (
-        <figcaption className="label absolute bottom-2 right-3 text-[15px] text-quiet">
-          gap drawn {magnify} times too large
-        </figcaption>
+        <figcaption className="label absolute bottom-2 right-3 text-[15px] text-quiet">{t`gap drawn ${magnify} times too large`}</figcaption>
       ) : null}
     </figure>
   )
@@ -134,6 +134,7 @@ interface MarkProps {
 }
 
 function Mark(props: MarkProps) {
+  const t = useWords()
   const { mark, unit } = props
   switch (mark.kind) {
     case 'anchor':
@@ -152,7 +153,15 @@ function Mark(props: MarkProps) {
     case 'stroke':
     case 'pull':
     case 'sweep':
-      return <Arrow from={mark.from} to={mark.to} unit={unit} heavy={mark.kind === 'pull'} text={mark.text} />
+      return (
+        <Arrow
+          from={mark.from}
+          to={mark.to}
+          unit={unit}
+          heavy={mark.kind === 'pull'}
+          text={mark.text ? t(mark.text) : undefined}
+        />
+      )
     case 'zone':
       return (
         <g>
@@ -166,7 +175,7 @@ function Mark(props: MarkProps) {
             strokeWidth={3 * unit}
             strokeDasharray={`${8 * unit} ${7 * unit}`}
           />
-          {mark.text === undefined ? null : <Words at={mark.at} text={mark.text} unit={unit} color="var(--amber)" />}
+          {mark.text === undefined ? null : <Words at={mark.at} text={t(mark.text)} unit={unit} color="var(--amber)" />}
         </g>
       )
     case 'edge': {
@@ -184,7 +193,7 @@ function Mark(props: MarkProps) {
             strokeLinejoin="round"
           />
           {mark.text === undefined || middle === undefined ? null : (
-            <Words at={towards(middle, props.view, 46 * unit)} text={mark.text} unit={unit} color="var(--amber)" />
+            <Words at={towards(middle, props.view, 46 * unit)} text={t(mark.text)} unit={unit} color="var(--amber)" />
           )}
         </g>
       )

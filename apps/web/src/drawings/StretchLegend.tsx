@@ -1,13 +1,15 @@
+import { useWords } from '../ui/words.ts'
 import { cssColor, stretchColor } from './stretchColor.ts'
 
 const steps = 13
 
 /** The scale of the stretch map, in per cent, with words at both ends. */
 export function StretchLegend({ full }: { readonly full: number }) {
+  const t = useWords()
   const percent = Number((100 * full).toFixed(1))
   return (
     <figure
-      aria-label={`Stretch map: violet ${percent} per cent too much film, chalk none, orange ${percent} per cent stretched`}
+      aria-label={t`Stretch map: violet ${percent} per cent too much film, chalk none, orange ${percent} per cent stretched`}
       className="w-[226px] shrink-0 whitespace-nowrap"
     >
       <div className="flex h-3.5 border border-ink/30">
@@ -16,9 +18,9 @@ export function StretchLegend({ full }: { readonly full: number }) {
         ))}
       </div>
       <figcaption className="mt-0.5 flex justify-between text-[14px]">
-        <span>{percent} % too much</span>
+        <span>{t`${percent} % too much`}</span>
         <span>0</span>
-        <span>{percent} % stretched</span>
+        <span>{t`${percent} % stretched`}</span>
       </figcaption>
     </figure>
   )

@@ -1,3 +1,4 @@
+import { useWords } from '../ui/words.ts'
 import { boundsOf, type Vec2 } from '@truelay/core/geometry'
 import { type BodyPlan, type Face, type Slot, spotInSlot, spotOnSheet } from '@truelay/core/vehicle'
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef } from 'react'
@@ -40,6 +41,7 @@ const faceWords: Record<Face, string> = {
 
 /** The vehicle opened like a box: what will be covered is filled, what was found is marked where it is. */
 export function VehicleSheet({ plan, covered, marks, chosenSlot, chosenMark, onTap, onMark }: VehicleSheetProps) {
+  const t = useWords()
   const ref = useRef<SVGSVGElement>(null)
   const unit = plan.width / 1000
   const shapes = useMemo(() => covered.map((part) => ({ part, path: partPath(plan, part) })), [plan, covered])
@@ -58,7 +60,7 @@ export function VehicleSheet({ plan, covered, marks, chosenSlot, chosenMark, onT
       viewBox={`-30 -30 ${plan.width + 60} ${plan.height + 60}`}
       className="h-full w-full touch-manipulation select-none"
       role="group"
-      aria-label="The vehicle, opened like a box"
+      aria-label={t`The vehicle, opened like a box`}
     >
       {plan.silhouettes.map((shape, i) => (
         <path

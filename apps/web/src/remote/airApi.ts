@@ -1,19 +1,27 @@
 import {
-  type Devices,
-  devices,
+  type DeviceAddresses,
+  type DeviceKind,
+  type DeviceReading,
+  deviceAddresses,
+  deviceKinds,
+  deviceNames,
   type EnteredRoom,
-  type ForecastNow,
-  forecastNow,
-  type InfraredNow,
-  infraredNow,
   type Learned,
   learned,
   type RoomNow,
   roomNow,
 } from '@truelay/contract'
+import { z } from 'zod'
 import { api } from './api.ts'
 
-/** The air, the weather, the thermometer, and what was learned about waits. */
+/** The reading of one kind of device, checked against that kind's own schema. */
+const readingOf = <K extends DeviceKind>(kind: K) => ({
+  query: () => `devices/${kind}/reading`,
+  responseSchema: deviceKinds[kind].reading as unknown as z.ZodType<DeviceReading<K>, DeviceReading<K>>,
+  providesTags: ['Room' as const],
+})
+
+/** The air, the shop's devices, and what was learned about waits. */
 export const airApi = api.injectEndpoints({
   endpoints: (build) => ({
     room: build.query<RoomNow, void>({ query: () => 'room', responseSchema: roomNow, providesTags: ['Room'] }),
@@ -22,27 +30,33 @@ export const airApi = api.injectEndpoints({
       responseSchema: roomNow,
       invalidatesTags: ['Room'],
     }),
-    infrared: build.query<InfraredNow, void>({ query: () => 'infrared', responseSchema: infraredNow }),
-    forecast: build.query<ForecastNow, void>({
-      query: () => 'forecast',
-      responseSchema: forecastNow,
+    forecast: build.query<DeviceReading<'forecast'>, void>(readingOf('forecast')),
+    infrared: build.query<DeviceReading<'infrared'>, void>(readingOf('infrared')),
+    deviceReading: build.query<DeviceReading, DeviceKind>({
+      query: (kind) => `devices/${kind}/reading`,
+      responseSchema: z.union(deviceNames.map((kind) => deviceKinds[kind].reading)),
       providesTags: ['Room'],
     }),
-    devices: build.query<Devices, void>({ query: () => 'devices', responseSchema: devices, providesTags: ['Devices'] }),
-    saveDevices: build.mutation<Devices, Devices>({
+    devices: build.query<DeviceAddresses, void>({
+      query: () => 'devices',
+      responseSchema: deviceAddresses,
+      providesTags: ['Devices'],
+    }),
+    saveDevices: build.mutation<DeviceAddresses, DeviceAddresses>({
       query: (body) => ({ url: 'devices', method: 'PUT', body }),
-      responseSchema: devices,
+      responseSchema: deviceAddresses,
       invalidatesTags: ['Devices', 'Room'],
     }),
-    learned: build.query<Learned, void>({ query: () => 'learned', responseSchema: learned, providesTags: ['Fit'] }),
+    learned: build.query<Learned, void>({ query: () => 'learned', responseSchema: learned, providesTags: ['Learned'] }),
   }),
 })
 
 export const {
   useRoomQuery,
   useEnterRoomMutation,
-  useLazyInfraredQuery,
   useForecastQuery,
+  useLazyInfraredQuery,
+  useLazyDeviceReadingQuery,
   useDevicesQuery,
   useSaveDevicesMutation,
   useLearnedQuery,

@@ -75,6 +75,7 @@ export const api = createApi({
     'Blades',
     'Room',
     'Devices',
+    'Learned',
   ],
   endpoints: (build) => ({
     bay: build.query<Bay, void>({ query: () => 'bay', responseSchema: bay, providesTags: ['Bay'] }),

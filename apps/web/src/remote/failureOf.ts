@@ -1,8 +1,9 @@
 import { wireFailure } from '@truelay/contract'
+import { say, type Sentence } from '@truelay/core/say'
 
 export interface ShownFailure {
-  readonly sentence: string
-  readonly fix: string
+  readonly sentence: Sentence
+  readonly fix: Sentence
 }
 
 /** A failed request as a sentence and what to do. */
@@ -12,11 +13,11 @@ export function failureOf(error: unknown): ShownFailure {
   const status = (error as { status?: unknown } | undefined)?.status
   if (status === 'FETCH_ERROR')
     return {
-      sentence: 'The shop server does not answer.',
-      fix: 'Check that it is running; this page goes on by itself when it is back.',
+      sentence: say`The shop server does not answer.`,
+      fix: say`Check that it is running; this page goes on by itself when it is back.`,
     }
   return {
-    sentence: 'The server answered something this app does not understand.',
-    fix: 'Reload the page; server and app may have different versions.',
+    sentence: say`The server answered something this app does not understand.`,
+    fix: say`Reload the page; server and app may have different versions.`,
   }
 }

@@ -1,9 +1,10 @@
-import type { FitEvent, PartId } from '@truelay/contract'
+import type { FitEvent, FitLog, PartId } from '@truelay/contract'
 import type { Dispatch, UnknownAction } from '@reduxjs/toolkit'
 import { api } from './api.ts'
 import { failureOf } from './failureOf.ts'
 import { eventsHappened, eventsConfirmed, eventsFound, eventsRefused, type Outbox, serverAway } from './outboxSlice.ts'
 import { forgetEvents, keepEvents, keptEvents } from './outboxStore.ts'
+import type { Sentence } from '@truelay/core/say'
 
 const retryMs = 3000
 
@@ -49,7 +50,10 @@ export function startOutbox(store: OutboxStore) {
     }
   }
 
-  async function sendRun(partId: PartId, events: readonly FitEvent[]): Promise<'sent' | 'away' | { refusal: string }> {
+  async function sendRun(
+    partId: PartId,
+    events: readonly FitEvent[],
+  ): Promise<'sent' | 'away' | { refusal: Sentence }> {
     const dispatch = store.dispatch as unknown as (action: unknown) => Promise<{ error?: unknown }>
     const answer = await dispatch(api.endpoints.sendFitEvents.initiate({ partId, events }))
     if (answer.error !== undefined)
@@ -57,12 +61,12 @@ export function startOutbox(store: OutboxStore) {
     const ids = events.map((e) => e.id)
     await forgetEvents(new Set(ids)).catch(() => undefined)
     void dispatch(
-      api.util.updateQueryData('fit', partId, (draft) => {
-        const known = new Set(draft.events.map((e) => e.id))
-        for (const event of events)
-          if (!known.has(event.id)) draft.events.push(structuredClone(event) as (typeof draft.events)[number])
+      api.util.updateQueryData('fit', partId, (log: FitLog): FitLog => {
+        const known = new Set(log.events.map((e) => e.id))
+        return { ...log, events: [...log.events, ...events.filter((e) => !known.has(e.id))] }
       }),
     )
+    if (events.some((event) => event.kind === 'waitAnswered')) store.dispatch(api.util.invalidateTags(['Learned']))
     store.dispatch(eventsConfirmed(ids))
     return 'sent'
   }

@@ -1,12 +1,13 @@
 import type { FitEvent } from '@truelay/contract'
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
+import type { Sentence } from '@truelay/core/say'
 
 export interface Outbox {
   /** Not yet confirmed by the server, oldest first. */
   readonly waiting: readonly FitEvent[]
   readonly reach: 'unknown' | 'reached' | 'away'
   /** Why the server will not take the oldest event, in its own words; it stays here until that is mended. */
-  readonly refusal: string | null
+  readonly refusal: Sentence | null
 }
 
 export const outboxSlice = createSlice({
@@ -26,7 +27,7 @@ export const outboxSlice = createSlice({
       refusal: null,
       waiting: state.waiting.filter((e) => !payload.includes(e.id)),
     }),
-    eventsRefused: (state, { payload }: PayloadAction<string>) => ({
+    eventsRefused: (state, { payload }: PayloadAction<Sentence>) => ({
       ...state,
       reach: 'reached' as const,
       refusal: payload,

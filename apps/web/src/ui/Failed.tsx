@@ -1,4 +1,6 @@
+import type { Sentence } from '@truelay/core/say'
 import type { ReactNode } from 'react'
+import { useWords } from './words.ts'
 
 /** What went wrong and what to do, where content would be. */
 export function Failed({
@@ -6,14 +8,15 @@ export function Failed({
   fix,
   children,
 }: {
-  readonly sentence: string
-  readonly fix: string
+  readonly sentence: Sentence
+  readonly fix: Sentence
   readonly children?: ReactNode
 }) {
+  const t = useWords()
   return (
     <div role="alert" className="m-8 max-w-xl border-l-[5px] border-stop bg-paper p-6">
-      <p className="text-[22px] font-bold leading-tight">{sentence}</p>
-      <p className="mt-2 text-[17px] text-quiet">{fix}</p>
+      <p className="text-[22px] font-bold leading-tight">{t(sentence)}</p>
+      <p className="mt-2 text-[17px] text-quiet">{t(fix)}</p>
       {children === undefined ? null : <div className="mt-4">{children}</div>}
     </div>
   )

@@ -1,12 +1,13 @@
 /** Five rising bars, as many filled as the grade says. */
 export function GradeBars({ grade }: { readonly grade: number | null }) {
+  const t = useWords()
   return (
     <svg
       width="26"
       height="14"
       viewBox="0 0 26 14"
       role="img"
-      aria-label={grade === null ? 'grade not worked out yet' : `grade ${grade} of 5`}
+      aria-label={grade === null ? t`grade not worked out yet` : t`grade ${grade} of 5`}
     >
       {[0, 1, 2, 3, 4].map((i) => (
         <rect
@@ -21,3 +22,4 @@ export function GradeBars({ grade }: { readonly grade: number | null }) {
     </svg>
   )
 }
+import { useWords } from './words.ts'

@@ -1,4 +1,5 @@
-import { type Shown, showLength, showTemperature, showVolume, type UnitChoice } from '@truelay/core/units'
+import type { UnitChoice } from '@truelay/core/units'
+import { type Shown, showLength, showTemperature, showVolume } from '@truelay/words'
 import { useUnits } from './units.ts'
 
 type QuantityProps = (

@@ -1,4 +1,5 @@
 import type { PartSurface, ScannedForm, SuggestedReading } from '@truelay/core/form'
+import type { Sentence } from '@truelay/core/say'
 
 /** What is known of a form while it is measured. */
 export interface FormAnswer {
@@ -6,7 +7,7 @@ export interface FormAnswer {
   /** Per triangle, -1 saddle to 1 bulge, 0 flat or bent one way only. */
   readonly curvature: { readonly share: Float64Array; readonly fullPerM2: number }
   readonly grade: number | null
-  readonly gradeWords: string | null
+  readonly gradeWords: Sentence | null
   readonly next: SuggestedReading | null
 }
 

@@ -1,48 +1,21 @@
-import type { EdgeRules, EdgeSpots, PiecePattern, PlacedPiece } from '@truelay/core/align'
-import type { FormDoc, PartSurface } from '@truelay/core/form'
-import type {
-  FingerPlace,
-  FingerSpot,
-  FlatOutline,
-  Lay,
-  LayFigures,
-  Pull,
-  Rehearsal,
-  ReliefAdvice,
-  SplitLine,
+import type { EdgeRules, EdgeSpots, PlacedPiece } from '@truelay/core/align'
+import type { PartSurface } from '@truelay/core/form'
+import {
+  type FingerPlace,
+  type FlatOutline,
+  fingerForecast,
+  gradePart,
+  type LaidPart,
+  type Lay,
+  type LayFigures,
+  layFigures,
+  type NaturalPart,
+  type Pull,
+  type StageFilm,
+  stretchPlan,
 } from '@truelay/core/lay'
-import type { CalibratedGun } from '@truelay/core/heat'
-import type { Stock } from '@truelay/core/mix'
-import type {
-  ChosenOrder,
-  FilmDoc,
-  FoundOnPart,
-  LearnedWaits,
-  PartPlan,
-  PieceShift,
-  RoomClimate,
-  Schools,
-} from '@truelay/core/plan'
-import type { Practice } from '@truelay/core/practice'
-import type { UnitChoice } from '@truelay/core/units'
-
-/** What a lay sheet asks of the worker. */
-export interface LayQuestion {
-  readonly partId: string
-  readonly partName: string
-  readonly form: FormDoc
-  readonly film: FilmDoc
-  /** Null where the film is cut from the roll. */
-  readonly pattern: PiecePattern | null
-  readonly schools: Schools
-  readonly stock: Stock
-  readonly practice: Practice
-  readonly units: UnitChoice
-  readonly found: readonly FoundOnPart[]
-  readonly low: boolean
-  /** The order that was chosen for it; null = as the usual school says. */
-  readonly order: ChosenOrder | null
-}
+import type { PlacedPart } from '@truelay/core/plan'
+import { clauses, type Sentence } from '@truelay/core/say'
 
 /** One lay as a screen needs it. */
 export interface ShownLay {
@@ -50,6 +23,20 @@ export interface ShownLay {
   readonly figures: LayFigures
   readonly fingers: readonly FingerPlace[]
   readonly pulls: readonly Pull[]
+}
+
+/** What is shown at once: the form, and film on it as it wants to lie by itself. */
+export interface FirstAnswer {
+  readonly surface: PartSurface
+  readonly natural: ShownLay
+  readonly grade: number
+  readonly gradeWords: Sentence
+}
+
+/** What hands and heat make of it. */
+export interface WorkedAnswer {
+  readonly worked: ShownLay
+  readonly neededStretch: number
 }
 
 /** The piece on the flat part: what margins are worked out from in every frame. */
@@ -62,39 +49,28 @@ export interface ShownPlacement {
   readonly piece: PlacedPiece
 }
 
-export interface FirstAnswer {
-  readonly surface: PartSurface
-  readonly natural: ShownLay
-  readonly grade: number
-  readonly gradeWords: string
+export function firstAnswer({ form, surface, natural }: NaturalPart, film: StageFilm): FirstAnswer {
+  const shown = shownLay(surface, natural, film)
+  const { grade, reasons } = gradePart(form, surface, shown.figures, film.handling)
+  return { surface, natural: shown, grade, gradeWords: clauses(reasons) }
 }
 
-export interface FullAnswer {
-  readonly worked: ShownLay
-  readonly neededStretch: number
-  readonly placement: ShownPlacement
-  readonly plan: PartPlan
-}
+export const workedAnswer = ({ surface, worked, film }: LaidPart): WorkedAnswer => ({
+  worked: shownLay(surface, worked, film),
+  neededStretch: worked.neededStretch,
+})
 
-/** What cuts would save, and where the part would be split if they are not enough. */
-export interface CutsAnswer {
-  readonly advice: ReliefAdvice
-  readonly splits: readonly SplitLine[]
-}
+export const shownPlacement = ({ part, spots, rules, piece }: PlacedPart): ShownPlacement => ({
+  outline: part.outline,
+  holes: part.holes,
+  spots,
+  rules,
+  piece,
+})
 
-/** The part's order of laying, rehearsed on a coarser form of its own. */
-export interface OrderAnswer {
-  readonly surface: PartSurface
-  readonly rehearsal: Rehearsal
-  readonly fingers: readonly FingerSpot[]
-}
-
-/** What a plan hangs on that changes from hour to hour; the lay does not. */
-export interface Today {
-  /** Where the piece is wanted, against where it was registered. */
-  readonly shift: PieceShift
-  readonly room: RoomClimate
-  /** Null = any variable gun. */
-  readonly gun: CalibratedGun | null
-  readonly learned: LearnedWaits
-}
+const shownLay = (surface: PartSurface, lay: Lay, { handling }: StageFilm): ShownLay => ({
+  lay,
+  figures: layFigures(surface.mesh, lay),
+  fingers: fingerForecast(surface, lay, handling.take),
+  pulls: lay.mode === 'worked' ? stretchPlan(surface, lay, handling) : [],
+})

@@ -1,6 +1,7 @@
 import type { Bundle } from '@truelay/formats/bundle'
 import type { PatternOptions, PatternReading } from '@truelay/formats/pattern'
 import type { FileResult } from '@truelay/formats/result'
+import { say, seconds } from '@truelay/core/say'
 import { wrap } from 'comlink'
 import type { FormatsWorker } from './formats.worker.ts'
 
@@ -9,8 +10,8 @@ const tooLong = {
   ok: false as const,
   failure: {
     code: 'FILE_TOO_SLOW',
-    sentence: 'This file takes longer than 20 seconds to read.',
-    fix: 'Export only the outline of one piece.',
+    sentence: say`This file takes longer than ${seconds(patienceMs / 1000)} to read.`,
+    fix: say`Export only the outline of one piece.`,
   },
 }
 

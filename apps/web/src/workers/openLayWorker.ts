@@ -1,9 +1,10 @@
-import type { HeatUse } from '@truelay/core/plan'
+import type { LayInput } from '@truelay/core/lay'
+import type { HeatUse, PartQuestion, PlaceInput, Today, WorkInput } from '@truelay/core/plan'
 import { failure, type Result, refused } from '@truelay/core/result'
+import { say } from '@truelay/core/say'
 import type { GrowthByEdge } from '@truelay/core/stock'
 import { proxy, wrap } from 'comlink'
 import type { LayWorker } from './lay.worker.ts'
-import type { LayQuestion, Today } from './layWork.ts'
 import { withProgress } from './withProgress.ts'
 
 /**
@@ -17,23 +18,32 @@ export function openLayWorker() {
   const stopped = new Promise<Result<never>>((resolve) => {
     stop = resolve
   })
-  worker.onerror = () => stop(refused(failure('WORKER_LOST', { work: 'lay' })))
-  return {
-    begin: (question: LayQuestion) => Promise.race([remote.begin(question), stopped]),
-    finish: (today: Today, onProgress: (share: number) => void) =>
-      withProgress(onProgress, (news) => Promise.race([remote.finish(today, proxy(news)), stopped])),
-    enlarge: (question: LayQuestion, growth: GrowthByEdge) => Promise.race([remote.enlarge(question, growth), stopped]),
-    dryCheck: (question: LayQuestion) => Promise.race([remote.dryCheck(question), stopped]),
-    inOrder: (question: LayQuestion) => Promise.race([remote.inOrder(question), stopped]),
-    cuts: (question: LayQuestion, limit: number, onProgress: (share: number) => void) =>
-      withProgress(onProgress, (news) => Promise.race([remote.cuts(question, limit, proxy(news)), stopped])),
-    replan: (today: Today) => Promise.race([remote.replan(today), stopped]),
-    heatCourses: (uses: readonly HeatUse[], today: Today) => Promise.race([remote.heatCourses(uses, today), stopped]),
+  worker.onerror = () => stop(refused(failure('WORKER_LOST', { work: say`lay` })))
+  const orStopped = <T>(answer: Promise<Result<T>>): Promise<Result<T>> => Promise.race([answer, stopped])
+  const opened = {
+    begin: (input: LayInput) => orStopped(remote.begin(input)),
+    finish: (onProgress: (share: number) => void) =>
+      withProgress(onProgress, (news) => orStopped(remote.finish(proxy(news)))),
+    place: (place: PlaceInput) => orStopped(remote.place(place)),
+    plan: (place: PlaceInput, work: WorkInput, today: Today) => orStopped(remote.plan(place, work, today)),
+    enlarge: (place: PlaceInput, growth: GrowthByEdge) => orStopped(remote.enlarge(place, growth)),
+    holdUp: (place: PlaceInput, work: WorkInput) => orStopped(remote.holdUp(place, work)),
+    inOrder: (input: LayInput, work: WorkInput) => orStopped(remote.inOrder(input, work)),
+    cuts: (input: LayInput, limit: number, onProgress: (share: number) => void) =>
+      withProgress(onProgress, (news) => orStopped(remote.cuts(input, limit, proxy(news)))),
+    heatCourses: (uses: readonly HeatUse[], work: WorkInput, today: Today) =>
+      orStopped(remote.heatCourses(uses, work, today)),
+    /** The first storey whole, where nobody watches it grow. */
+    async lay({ lay }: Pick<PartQuestion, 'lay'>) {
+      const first = await opened.begin(lay)
+      return first.ok ? opened.finish(() => {}) : first
+    },
     close() {
       worker.terminate()
-      stop(refused(failure('WORK_STOPPED', { work: 'lay' })))
+      stop(refused(failure('WORK_STOPPED', { work: say`lay` })))
     },
   }
+  return opened
 }
 
 export type OpenLayWorker = ReturnType<typeof openLayWorker>

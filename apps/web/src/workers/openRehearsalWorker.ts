@@ -1,5 +1,6 @@
 import type { LayOrder, SchoolName } from '@truelay/core/lay'
 import { failure, type Result, refused } from '@truelay/core/result'
+import { say } from '@truelay/core/say'
 import { proxy, wrap } from 'comlink'
 import type { RehearsalWorker } from './rehearsal.worker.ts'
 import type { RehearsalQuestion, SearchNews } from './rehearsalWork.ts'
@@ -13,17 +14,17 @@ export function openRehearsalWorker() {
   const stopped = new Promise<Result<never>>((resolve) => {
     stop = resolve
   })
-  worker.onerror = () => stop(refused(failure('WORKER_LOST', { work: 'rehearsal' })))
+  worker.onerror = () => stop(refused(failure('WORKER_LOST', { work: say`rehearsal` })))
   return {
     open: (question: RehearsalQuestion) => Promise.race([remote.open(question), stopped]),
-    bySchool: (school: SchoolName) => remote.bySchool(school),
-    inOrder: (order: LayOrder) => remote.inOrder(order),
+    bySchool: (school: SchoolName) => Promise.race([remote.bySchool(school), stopped]),
+    inOrder: (order: LayOrder) => Promise.race([remote.inOrder(order), stopped]),
     search: (tries: number, onNews: (news: SearchNews) => void) =>
       withProgress(onNews, (news) => Promise.race([remote.search(tries, proxy(news)), stopped])),
     stopSearch: () => remote.stop(),
     close() {
       worker.terminate()
-      stop(refused(failure('WORK_STOPPED', { work: 'rehearsal' })))
+      stop(refused(failure('WORK_STOPPED', { work: say`rehearsal` })))
     },
   }
 }

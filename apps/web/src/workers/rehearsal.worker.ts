@@ -14,6 +14,7 @@ import {
 } from '@truelay/core/lay'
 import { orderPractice, rehearsalOptions } from '@truelay/core/plan'
 import { done, failure, type Result, refused } from '@truelay/core/result'
+import { say } from '@truelay/core/say'
 import { expose } from 'comlink'
 import type { FoundOrder, RehearsalQuestion, RehearsalStage, SearchNews, ShownRehearsal } from './rehearsalWork.ts'
 
@@ -40,15 +41,15 @@ const rehearsalWorker = {
     return done({ surface: fine.value.surface })
   },
 
-  bySchool(school: SchoolName): ShownRehearsal {
+  bySchool(school: SchoolName): Result<ShownRehearsal> {
     const { fine, question } = opened()
     const order = orderBySchool(school, fine.form, fine.surface, orderPractice(question.practice))
-    return shown(fine, rehearse(fine, order, rehearsalOptions(question.practice)))
+    return done(shown(fine, rehearse(fine, order, rehearsalOptions(question.practice))))
   },
 
-  inOrder(order: LayOrder): ShownRehearsal {
+  inOrder(order: LayOrder): Result<ShownRehearsal> {
     const { fine, question } = opened()
-    return shown(fine, rehearse(fine, order, rehearsalOptions(question.practice)))
+    return done(shown(fine, rehearse(fine, order, rehearsalOptions(question.practice))))
   },
 
   /** Looks for a better order; between tries it listens, so that `stop` is heard. */
@@ -79,7 +80,7 @@ const rehearsalWorker = {
       }
       onNews({ share: next.value.share, tried: next.value.tried, best: next.value.best })
       await new Promise((resolve) => setTimeout(resolve, 0))
-      if (stopped) return refused(failure('WORK_STOPPED', { work: 'search' }))
+      if (stopped) return refused(failure('WORK_STOPPED', { work: say`search` }))
     }
   },
 

@@ -1,6 +1,7 @@
 import type { FormDoc, PartSurface } from '@truelay/core/form'
 import type { Practice } from '@truelay/core/practice'
 import type { FingerSpot, LayOrder, Rehearsal, StageFilm } from '@truelay/core/lay'
+import type { Sentence } from '@truelay/core/say'
 
 /** What a rehearsal is made of. */
 export interface RehearsalQuestion {
@@ -18,7 +19,7 @@ export interface RehearsalStage {
 export interface ShownRehearsal {
   readonly order: LayOrder
   /** Its order in one sentence. */
-  readonly words: string
+  readonly words: Sentence
   readonly rehearsal: Rehearsal
   readonly fingers: readonly FingerSpot[]
 }
@@ -27,13 +28,13 @@ export interface ShownRehearsal {
 export interface SearchNews {
   readonly share: number
   readonly tried: number
-  readonly best: string
+  readonly best: Sentence
 }
 
 export interface FoundOrder {
   readonly best: ShownRehearsal
   /** The best school, against which it is explained. */
   readonly school: ShownRehearsal
-  readonly because: string
+  readonly because: Sentence
   readonly tried: number
 }

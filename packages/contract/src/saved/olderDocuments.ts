@@ -35,7 +35,7 @@ export function orderWithSentences(chosen: unknown): unknown {
     because: asWritten(old.because),
     order: {
       ...order,
-      made: name === order.school ? 'by school' : 'by search',
+      made: order.made ?? (name === order.school ? 'by school' : 'by search'),
       anchors: eachOld(order.anchors, (a) => withWords(a, 'label')),
       fromLabel: order.fromLabel === 'there' ? null : asWritten(order.fromLabel),
     },

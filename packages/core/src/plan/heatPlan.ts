@@ -7,12 +7,15 @@ import {
   layersOf,
   settingWords,
   steamSeconds,
+  usualGun,
 } from '../heat/index.ts'
-import type { Pull } from '../lay/index.ts'
+import type { LaidPart, Pull } from '../lay/index.ts'
 import type { Practice } from '../practice/index.ts'
 import { done, type Result } from '../result/index.ts'
 import { name, say, verbatim } from '../say/index.ts'
+import { usualClimate } from '../wait/index.ts'
 import type { FilmDoc } from './filmDoc.ts'
+import type { RoomClimate } from './findings.ts'
 import type { HeatZone, PlannedEdge, PlannedHeat } from './partPlan.ts'
 import type { PlanContext } from './planContext.ts'
 import type { HeatUse } from './step.ts'
@@ -91,6 +94,22 @@ export function heatCourses(uses: readonly HeatUse[], sources: Parameters<typeof
     }),
   )
 }
+
+/** The same for a laid part on a day. */
+export const heatCoursesOf = (
+  { form, surface }: Pick<LaidPart, 'form' | 'surface'>,
+  uses: readonly HeatUse[],
+  { film, practice }: Pick<PlanContext, 'film' | 'practice'>,
+  { gun, room }: { readonly gun: CalibratedGun | null; readonly room?: RoomClimate | undefined },
+): Result<HeatCourseOfUse[]> =>
+  heatCourses(uses, {
+    form,
+    film,
+    practice,
+    outlineOnForm: surface.outline.polygon,
+    gun: gun ?? usualGun,
+    ambientC: room?.temperatureC ?? usualClimate.roomC,
+  })
 
 /**
  * Each use of heat that this film asks for, with the gun of the shop. Can be refused: what `gunOnPart` finds.

@@ -1,7 +1,7 @@
 export { edgeAdvice, edgeCodeWords, edgeRulesOf, ruleOfCode } from './edgeRules.ts'
 export { type FilmDoc, type FilmType, filmTypes, filmTypeWords, type WayLaid, waysLaid } from './filmDoc.ts'
 export { type FindingKind, findingKinds, findingMeanings, type FoundOnPart, type RoomClimate } from './findings.ts'
-export { damageOf, gunOn, heatBand, type HeatCourseOfUse, heatCourses } from './heatPlan.ts'
+export { damageOf, gunOn, heatBand, type HeatCourseOfUse, heatCourses, heatCoursesOf } from './heatPlan.ts'
 export { type HeldUp, holdUp } from './holdUp.ts'
 export { heats, inHandWords, type Liquid, liquids, liquidWords, type Tool, tools, toolWords } from './inHand.ts'
 export { correctionFor, type MeasuredGap, measuredGaps } from './measuredGaps.ts'

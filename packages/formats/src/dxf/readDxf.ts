@@ -76,9 +76,12 @@ export function readDxf(text: string): FileResult<Drawing> {
   try {
     dxf = new DxfParser().parseSync(text)
   } catch (error) {
-    return refuse(error instanceof Error ? verbatim((error.message.split('\n')[0] ?? '').slice(0, 120)) : say`it is damaged`)
+    return refuse(
+      error instanceof Error ? verbatim((error.message.split('\n')[0] ?? '').slice(0, 120)) : say`it is damaged`,
+    )
   }
-  if (dxf === null || !Array.isArray(dxf.entities) || dxf.entities.length === 0) return refuse(say`nothing is drawn in it`)
+  if (dxf === null || !Array.isArray(dxf.entities) || dxf.entities.length === 0)
+    return refuse(say`nothing is drawn in it`)
   try {
     return read(collect(dxf))
   } catch (error) {

@@ -24,7 +24,8 @@ export function readObj(text: string, toMm: number): ObjReading {
     if (words[0] === 'v') {
       const xyz = words.slice(1, 4).map(Number)
       if (xyz.length < 3 || xyz.some((x) => !Number.isFinite(x))) return refuse(say`a vertex needs three numbers`)
-      if (position.length >= 3 * mostVertices) return refuse(say`more than ${counted(mostVertices)} vertices are not supported`)
+      if (position.length >= 3 * mostVertices)
+        return refuse(say`more than ${counted(mostVertices)} vertices are not supported`)
       position.push(...xyz.map((x) => x * toMm))
     } else if (words[0] === 'f') {
       const count = position.length / 3

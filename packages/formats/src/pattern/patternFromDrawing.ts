@@ -1,4 +1,4 @@
-import { count, counted, length, name, say, type Sentence } from '@truelay/core/say'
+import { count, counted, length, say, type Sentence } from '@truelay/core/say'
 import type { PieceMark, PiecePattern } from '@truelay/core/align'
 import {
   boundsOf,
@@ -180,7 +180,7 @@ const spread = (points: readonly Vec2[]) => {
   return Math.min(max[0] - min[0], max[1] - min[1])
 }
 
-const round = (x: number) => Number(x.toFixed(Math.abs(x) < 10 ? 2 : 1))
+const _round = (x: number) => Number(x.toFixed(Math.abs(x) < 10 ? 2 : 1))
 
 function largest<L extends JoinedLine>(loops: readonly L[]): L | null {
   let best: L | null = null

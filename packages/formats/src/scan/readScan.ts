@@ -27,7 +27,9 @@ export function readScan(kind: ScanKind, bytes: Uint8Array, toMm: number): FileR
   if (bytes.length === 0) return refuse(say`it is empty`)
   if (kind === 'obj') {
     const mesh = readObj(new TextDecoder().decode(bytes), toMm)
-    return mesh.ok ? read(joined(mesh.mesh.position, mesh.mesh.triangle)) : refuse(say`line ${count(mesh.line)}: ${mesh.problem}`)
+    return mesh.ok
+      ? read(joined(mesh.mesh.position, mesh.mesh.triangle))
+      : refuse(say`line ${count(mesh.line)}: ${mesh.problem}`)
   }
   const size = kind === 'stl' ? stlProblem(bytes) : plyProblem(bytes)
   if (size !== null) return refuse(size)

@@ -49,7 +49,9 @@ export function readSvg(text: string): FileResult<Drawing> {
   try {
     root = parseSync(text.replace(/<!DOCTYPE[^>]*>/gi, ''))
   } catch (error) {
-    return refuse(error instanceof Error ? verbatim((error.message.split('\n')[0] ?? '').slice(0, 120)) : say`it is no XML`)
+    return refuse(
+      error instanceof Error ? verbatim((error.message.split('\n')[0] ?? '').slice(0, 120)) : say`it is no XML`,
+    )
   }
   if (root.name.toLowerCase() !== 'svg') return refuse(say`it begins with <${called(root.name)}>, not <svg>`)
   try {

@@ -1,3 +1,5 @@
+import { say } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import type { Bay, PartProgress } from '@truelay/contract'
 import { endOfDay } from 'date-fns'
 import { Plus } from 'lucide-react'
@@ -15,9 +17,11 @@ import { VehicleHere } from './VehicleHere.tsx'
 
 /** Home: the vehicles that are here, what comes next, what is drying. */
 export function BayScreen() {
+  const t = useWords()
   const { data: bay, error } = useBayQuery(undefined, { pollingInterval: 15_000, refetchOnMountOrArgChange: true })
   const now = useNow(1000)
-  if (bay === undefined) return error === undefined ? <Busy text="Opening the bay" /> : <Failed {...failureOf(error)} />
+  if (bay === undefined)
+    return error === undefined ? <Busy text={t`Opening the bay`} /> : <Failed {...failureOf(error)} />
   const tonight = endOfDay(now)
   const here = bay.jobs.filter(({ job }) => new Date(job.arrivedAt) <= tonight)
   const coming = bay.jobs.filter(({ job }) => new Date(job.arrivedAt) > tonight)
@@ -32,7 +36,7 @@ export function BayScreen() {
         <div className="flex items-end gap-8">
           <Room bay={bay} />
           <Link to="/jobs/new" className={`${buttonClass('go')} min-h-13`}>
-            <Plus size={20} /> New job
+            <Plus size={20} /> {t`New job`}
           </Link>
         </div>
       </header>
@@ -40,8 +44,8 @@ export function BayScreen() {
         <main className="min-w-0">
           {here.length === 0 ? (
             <Failed
-              sentence="No vehicle is here today."
-              fix="Take one in with “New job”, or wait for those that will come."
+              sentence={say`No vehicle is here today.`}
+              fix={say`Take one in with “New job”, or wait for those that will come.`}
             />
           ) : (
             here.map(({ job, parts }) => (
@@ -66,21 +70,20 @@ function Room({ bay }: { readonly bay: Bay }) {
 }
 
 function NextForPeople({ bay }: { readonly bay: Bay }) {
+  const t = useWords()
   const rows = bay.people.map((person) => {
     const mine = bay.jobs.filter(({ job }) => job.personId === person.id).flatMap(({ parts }) => parts)
     return { person, next: nextPart(mine) }
   })
   return (
     <section aria-labelledby="next-title" className="border-b border-hair px-5 py-4">
-      <h2 id="next-title" className="label-strong text-[16px]">
-        Who does what next
-      </h2>
+      <h2 id="next-title" className="label-strong text-[16px]">{t`Who does what next`}</h2>
       <ul className="mt-2 space-y-2.5">
         {rows.map(({ person, next }) => (
           <li key={person.id} className="leading-snug">
             <span className="font-bold">{person.name}</span> <span className="text-quiet">{person.role}</span>
             <br />
-            {next === null ? <span className="text-quiet">free</span> : <span>{nextWords(next)}</span>}
+            {next === null ? <span className="text-quiet">{t`free`}</span> : <span>{nextWords(next)}</span>}
           </li>
         ))}
       </ul>

@@ -1,15 +1,15 @@
+import { useWords } from '../../ui/words.ts'
 import type { Bay } from '@truelay/contract'
 import { Link } from 'react-router'
 import { dayText } from '../../ui/clockText.ts'
 
 /** Vehicles that come on the next days: their kits can be checked and their lays worked out before they are here. */
 export function ComingVehicles({ jobs }: { readonly jobs: Bay['jobs'] }) {
+  const t = useWords()
   if (jobs.length === 0) return null
   return (
     <section aria-labelledby="coming-title" className="px-6 py-5">
-      <h2 id="coming-title" className="label-strong text-[18px]">
-        Coming
-      </h2>
+      <h2 id="coming-title" className="label-strong text-[18px]">{t`Coming`}</h2>
       <ul>
         {jobs.map(({ job, parts }) => (
           <li
@@ -19,9 +19,7 @@ export function ComingVehicles({ jobs }: { readonly jobs: Bay['jobs'] }) {
             <Link to={`/jobs/${job.id}/kit`} className="text-[19px] font-bold hover:text-petrol hover:underline">
               {job.vehicle.model}, {job.vehicle.plate}
             </Link>
-            <span className="text-quiet">
-              {dayText(job.arrivedAt)}, {parts.length} parts, job {job.number}
-            </span>
+            <span className="text-quiet">{t`${dayText(job.arrivedAt)}, ${parts.length} parts, job ${job.number}`}</span>
           </li>
         ))}
       </ul>

@@ -1,30 +1,28 @@
+import { useWords } from '../../ui/words.ts'
 import type { PartProgress } from '@truelay/contract'
 import { clockText, countText } from '../../ui/clockText.ts'
 
 /** Waits that run now, the one that ends first on top. */
 export function Drying({ parts, now }: { readonly parts: readonly PartProgress[]; readonly now: Date }) {
+  const t = useWords()
   const running = parts
     .flatMap((p) => (p.readyAt === null ? [] : [{ part: p, readyAt: new Date(p.readyAt) }]))
     .sort((a, b) => a.readyAt.getTime() - b.readyAt.getTime())
   return (
     <section aria-labelledby="drying-title" className="px-5 py-4">
-      <h2 id="drying-title" className="label-strong text-[16px]">
-        Drying
-      </h2>
+      <h2 id="drying-title" className="label-strong text-[16px]">{t`Drying`}</h2>
       {running.length === 0 ? (
-        <p className="mt-2 text-quiet">Nothing is drying. Waits of a fit run here, so that other work can fill them.</p>
+        <p className="mt-2 text-quiet">{t`Nothing is drying. Waits of a fit run here, so that other work can fill them.`}</p>
       ) : (
         <ul className="mt-2 space-y-3">
           {running.map(({ part, readyAt }) => {
             const left = readyAt.getTime() - now.getTime()
             return (
               <li key={part.partId}>
-                <p className="text-[26px] font-bold leading-none">{left > 0 ? countText(left) : 'Ready'}</p>
+                <p className="text-[26px] font-bold leading-none">{left > 0 ? countText(left) : t`Ready`}</p>
                 <p className="mt-1">
                   {part.name},{' '}
-                  <span className="text-quiet">
-                    ready at {clockText(readyAt)}, then {part.nextStep}
-                  </span>
+                  <span className="text-quiet">{t`ready at ${clockText(readyAt)}, then ${part.nextStep}`}</span>
                 </p>
               </li>
             )

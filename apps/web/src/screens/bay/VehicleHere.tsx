@@ -1,4 +1,6 @@
+import { useWords } from '../../ui/words.ts'
 import type { Job, PartProgress, Person } from '@truelay/contract'
+import { clock, name, say, type Sentence } from '@truelay/core/say'
 import type { FormDoc } from '@truelay/core/form'
 import { isSameDay } from 'date-fns'
 import { useState } from 'react'
@@ -6,7 +8,7 @@ import { Link } from 'react-router'
 import { PartShape } from '../../drawings/PartShape.tsx'
 import { useJobQuery } from '../../remote/api.ts'
 import { buttonClass } from '../../ui/Button.tsx'
-import { clockText, dayText } from '../../ui/clockText.ts'
+import { dayText } from '../../ui/clockText.ts'
 
 interface VehicleHereProps {
   readonly job: Job
@@ -16,13 +18,14 @@ interface VehicleHereProps {
 }
 
 const leavesText = (dueAt: string, now: Date) =>
-  isSameDay(new Date(dueAt), now) ? `at ${clockText(dueAt)}` : `on ${dayText(dueAt)} at ${clockText(dueAt)}`
+  isSameDay(new Date(dueAt), now) ? say`at ${clock(dueAt)}` : say`on ${name(dayText(dueAt))} at ${clock(dueAt)}`
 
 const fewParts = 3
 const rank = { fitting: 0, waiting: 1, done: 2 } as const
 
 /** One vehicle with its parts and the next step of each. */
 export function VehicleHere({ job, parts, people, now }: VehicleHereProps) {
+  const t = useWords()
   const { data: bundle } = useJobQuery(job.id)
   const formOf = (partId: string) => {
     const part = bundle?.parts.find((p) => p.id === partId)
@@ -45,33 +48,34 @@ export function VehicleHere({ job, parts, people, now }: VehicleHereProps) {
           </span>
         </h2>
         <p className="text-quiet">
-          {job.bay}, {person?.name}. Job {job.number}, {job.customer},{' '}
+          {t`${job.bay}, ${person?.name}. Job ${job.number}, ${job.customer},`}{' '}
           <a
             href={`/api/jobs/${job.id}`}
             download={`job-${job.number}.json`}
             className="text-petrol underline underline-offset-2"
-          >
-            save as file
-          </a>
+          >{t`save as file`}</a>
         </p>
       </div>
       <p className="px-6 pb-1 text-[17px]">
-        {done} of {parts.length} parts done, must leave <strong>{leavesText(job.dueAt, now)}</strong>
-        {new Date(job.dueAt) < now ? <strong className="text-amber"> (that has passed)</strong> : null}
+        {t`${done} of ${parts.length} parts done, must leave`} <strong>{t(leavesText(job.dueAt, now))}</strong>
+        {new Date(job.dueAt) < now ? <strong className="text-amber"> {t`(that has passed)`}</strong> : null}
       </p>
       <nav
-        aria-label={`Stages of job ${job.number}`}
+        aria-label={t`Stages of job ${job.number}`}
         className="label-strong flex gap-5 px-6 pt-1 text-[17px] text-petrol"
       >
-        <Link to={`/jobs/${job.id}/walk-round`} className="flex min-h-11 items-center underline underline-offset-4">
-          Walk-round
-        </Link>
-        <Link to={`/jobs/${job.id}/kit`} className="flex min-h-11 items-center underline underline-offset-4">
-          Kit
-        </Link>
-        <Link to={`/jobs/${job.id}/waits`} className="flex min-h-11 items-center underline underline-offset-4">
-          Waits
-        </Link>
+        <Link
+          to={`/jobs/${job.id}/walk-round`}
+          className="flex min-h-11 items-center underline underline-offset-4"
+        >{t`Walk-round`}</Link>
+        <Link
+          to={`/jobs/${job.id}/kit`}
+          className="flex min-h-11 items-center underline underline-offset-4"
+        >{t`Kit`}</Link>
+        <Link
+          to={`/jobs/${job.id}/waits`}
+          className="flex min-h-11 items-center underline underline-offset-4"
+        >{t`Waits`}</Link>
       </nav>
       <ul className="mt-1">
         {shown.map((part) => (
@@ -83,9 +87,7 @@ export function VehicleHere({ job, parts, people, now }: VehicleHereProps) {
           type="button"
           onClick={() => setAll(true)}
           className="label-strong min-h-12 w-full border-t border-hair px-6 text-left text-[17px] text-petrol"
-        >
-          {parts.length - shown.length} more parts
-        </button>
+        >{t`${parts.length - shown.length} more parts`}</button>
       ) : null}
     </section>
   )
@@ -102,6 +104,7 @@ function PartRow({
   readonly isNext: boolean
   readonly now: Date
 }) {
+  const t = useWords()
   return (
     <li
       className={`grid grid-cols-[176px_1fr_auto] items-center gap-x-7 border-t border-hair px-6 py-4 ${isNext ? 'bg-paper' : ''}`}
@@ -111,40 +114,35 @@ function PartRow({
         <p className="text-[15px] text-quiet">
           <span className="label-strong text-[17px] text-ink">{part.name}</span>, {part.filmName}
         </p>
-        <p className={`font-bold leading-tight ${isNext ? 'text-[28px]' : 'text-[20px]'}`}>{headline(part)}</p>
+        <p className={`font-bold leading-tight ${isNext ? 'text-[28px]' : 'text-[20px]'}`}>{t(headline(part))}</p>
         <Progress part={part} now={now} />
       </div>
       <div className="flex flex-col items-stretch gap-2">
         {part.state === 'fitting' ? (
-          <Link to={`/jobs/${part.jobId}/fit/${part.partId}`} className={buttonClass('go')}>
-            Go on
-          </Link>
+          <Link to={`/jobs/${part.jobId}/fit/${part.partId}`} className={buttonClass('go')}>{t`Go on`}</Link>
         ) : null}
         {part.state === 'done' ? (
-          <Link to={`/jobs/${part.jobId}/record/${part.partId}`} className={buttonClass('plain')}>
-            Record
-          </Link>
+          <Link to={`/jobs/${part.jobId}/record/${part.partId}`} className={buttonClass('plain')}>{t`Record`}</Link>
         ) : (
           <Link
             to={`/jobs/${part.jobId}/lay-sheets/${part.partId}`}
             className={buttonClass(part.state === 'waiting' && isNext ? 'go' : 'plain')}
-          >
-            Lay sheet
-          </Link>
+          >{t`Lay sheet`}</Link>
         )}
       </div>
     </li>
   )
 }
 
-function headline(part: PartProgress): string {
-  if (part.state === 'done') return part.finishedAt === null ? 'Done' : `Done at ${clockText(part.finishedAt)}`
-  if (part.state === 'fitting') return part.nextStep ?? 'Last step'
-  return 'See how it will lie, then fit'
+function headline(part: PartProgress): Sentence {
+  if (part.state === 'done') return part.finishedAt === null ? say`Done` : say`Done at ${clock(part.finishedAt)}`
+  if (part.state === 'fitting') return part.nextStep ?? say`Last step`
+  return say`See how it will lie, then fit`
 }
 
 function Progress({ part, now }: { readonly part: PartProgress; readonly now: Date }) {
-  if (part.state === 'waiting') return <p className="mt-1 text-[17px] text-quiet">Not begun</p>
+  const t = useWords()
+  if (part.state === 'waiting') return <p className="mt-1 text-[17px] text-quiet">{t`Not begun`}</p>
   return (
     <div className="mt-2 flex items-center gap-3">
       <div className="flex h-2 max-w-96 flex-1 gap-px" aria-hidden="true">
@@ -153,8 +151,9 @@ function Progress({ part, now }: { readonly part: PartProgress; readonly now: Da
         ))}
       </div>
       <span className="label text-[15px] text-quiet">
-        {part.stepsDone} of {part.stepsTotal} steps
-        {part.readyAt !== null && new Date(part.readyAt) > now ? `, drying until ${clockText(part.readyAt)}` : ''}
+        {part.readyAt !== null && new Date(part.readyAt) > now
+          ? t`${part.stepsDone} of ${part.stepsTotal} steps, drying until ${clock(part.readyAt)}`
+          : t`${part.stepsDone} of ${part.stepsTotal} steps`}
       </span>
     </div>
   )

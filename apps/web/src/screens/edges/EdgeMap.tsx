@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { EdgeWork } from '@truelay/core/edges'
 import type { TracedOutline } from '@truelay/core/form'
 import { boundsOf, type Vec2 } from '@truelay/core/geometry'
@@ -15,6 +16,7 @@ interface EdgeMapProps {
 
 /** The part seen straight on, every edge with the letter of its way to end, and the notches of its corners. */
 export function EdgeMap({ outline, holes, edges, shown, onShow }: EdgeMapProps) {
+  const t = useWords()
   const { min, max } = boundsOf(outline.polygon)
   const unit = Math.max((max[0] - min[0]) / 800, (max[1] - min[1]) / 420)
   const margin = 60 * unit
@@ -24,7 +26,7 @@ export function EdgeMap({ outline, holes, edges, shown, onShow }: EdgeMapProps) 
       viewBox={`${min[0] - margin} ${-max[1] - margin} ${max[0] - min[0] + 2 * margin} ${max[1] - min[1] + 2 * margin}`}
       className="size-full p-3"
       role="img"
-      aria-label="The part seen straight on, with how each edge ends"
+      aria-label={t`The part seen straight on, with how each edge ends`}
     >
       <path
         d={[outline.polygon, ...holes.map((h) => h.polygon)].map(closedPath).join('')}

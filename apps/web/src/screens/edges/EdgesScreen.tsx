@@ -1,6 +1,6 @@
+import { useWords } from '../../ui/words.ts'
 import { edgePlan } from '@truelay/core/edges'
 import { edgeCodeWords } from '@truelay/core/plan'
-import { inWords, showTemperature } from '@truelay/core/units'
 import { useMemo, useState } from 'react'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
@@ -14,15 +14,14 @@ import { edgeLetters } from './edgeLetters.ts'
 
 /** How every stretch of the outline ends: with what, when, and where that way does not suit. */
 export function EdgesScreen() {
+  const t = useWords()
   const { bundle, part, question, run } = useLaidPart()
   const laid = run.phase === 'laid' ? run : null
   const edges = useMemo(
     () =>
       question === null || laid === null
         ? null
-        : edgePlan(question.form, laid.first.surface, laid.full.placement.rules, question.practice, (c) =>
-            inWords(showTemperature(c, question.units.temperature)),
-          ),
+        : edgePlan(question.lay.form, laid.first.surface, laid.full.placement.rules, question.work.practice),
     [question, laid],
   )
   const [chosen, setChosen] = useState<string | null>(null)
@@ -38,7 +37,7 @@ export function EdgesScreen() {
       ) : run.phase === 'refused' ? (
         <Failed sentence={run.failure.sentence} fix={run.failure.fix} />
       ) : edges === null || laid === null || shown === undefined ? (
-        <Busy text="Laying the film, then looking at its edges" />
+        <Busy text={t`Laying the film, then looking at its edges`} />
       ) : (
         <div className="flex-1 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_470px]">
           <div className="grid min-h-0 min-w-0 lg:grid-rows-[minmax(0,1fr)_auto]">
@@ -68,8 +67,8 @@ export function EdgesScreen() {
                     <span className="min-w-0 flex-1 text-[17px] leading-tight">
                       <strong className="first-letter:uppercase">{edge.label}</strong>
                       <span className="block text-[15px] text-quiet">
-                        {edgeCodeWords[edge.code]}, <Quantity lengthMm={edge.lengthMm} digits={0} />
-                        {edge.doubts.length > 0 ? <span className="text-amber">, look again</span> : ''}
+                        {t(edgeCodeWords[edge.code])}, <Quantity lengthMm={edge.lengthMm} digits={0} />
+                        {edge.doubts.length > 0 ? <span className="text-amber">{t`, look again`}</span> : ''}
                       </span>
                     </span>
                   </button>
@@ -77,7 +76,7 @@ export function EdgesScreen() {
               ))}
             </ul>
           </div>
-          <OneEdge edge={shown} plan={edges} practice={question.practice} />
+          <OneEdge edge={shown} plan={edges} practice={question.work.practice} />
         </div>
       )}
     </>

@@ -1,3 +1,5 @@
+import { length } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import type { EdgePlan, EdgeWork } from '@truelay/core/edges'
 import { edgeAdvice, edgeCodeWords } from '@truelay/core/plan'
 import type { Practice } from '@truelay/core/practice'
@@ -13,6 +15,7 @@ interface OneEdgeProps {
 
 /** One edge in large type: how much film, with what, when, and what speaks against it. */
 export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
+  const t = useWords()
   const { rule } = edge
   const over = rule.maxMm <= 0
   const [least, most] = over ? [-rule.maxMm, -rule.minMm] : [rule.minMm, rule.maxMm]
@@ -23,84 +26,80 @@ export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
       // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard has to reach it
       tabIndex={0}
       className="border-hair bg-paper px-5 py-4 lg:overflow-y-auto lg:border-l"
-      aria-label={`Edge: ${edge.label}`}
+      aria-label={t`Edge: ${edge.label}`}
     >
       <p className="label text-[16px] text-quiet first-letter:uppercase">{edge.label}</p>
-      <h2 className="text-[32px] font-bold leading-tight first-letter:uppercase">{edgeCodeWords[edge.code]}</h2>
+      <h2 className="text-[32px] font-bold leading-tight first-letter:uppercase">{t(edgeCodeWords[edge.code])}</h2>
       <p className="mt-1 text-[44px] font-bold leading-none" data-testid="edge-amount">
         <Quantity lengthMm={least} digits={tidy(least)} bare />
-        {' to '}
+        {t` to `}
         <Quantity lengthMm={most} digits={tidy(most)} unitClass="text-[22px]" />
-        <span className="text-[20px] font-normal text-quiet"> {over ? 'over the edge' : 'short of it'}</span>
+        <span className="text-[20px] font-normal text-quiet"> {over ? t`over the edge` : t`short of it`}</span>
       </p>
-      <p className="mt-2 text-[18px] leading-snug">{edgeAdvice(edge.code)}</p>
+      <p className="mt-2 text-[18px] leading-snug">{t(edgeAdvice(edge.code))}</p>
       {edge.doubts.map((doubt) => (
-        <div key={doubt} className="mt-3">
+        <div key={doubt.text} className="mt-3">
           <Notice look="caution" role="status">
-            <strong>Does this suit?</strong> {doubt}
+            <strong>{t`Does this suit?`}</strong> {t(doubt)}
           </Notice>
         </div>
       ))}
       <dl className="mt-4">
-        <Row label="When">{edge.when}</Row>
-        <Row label="With">{edge.tools.map((t) => t.name).join(', ')}</Row>
+        <Row label={t`When`}>{t(edge.when)}</Row>
+        <Row label={t`With`}>{edge.tools.map((t) => t.name).join(', ')}</Row>
         {blade === undefined ? null : (
-          <Row label="Blade">
-            <strong className="text-[26px]">{blade.bladeDeg}°</strong>, {blade.direction}
+          <Row label={t`Blade`}>
+            <strong className="text-[26px]">{blade.bladeDeg}°</strong>, {blade.direction ? t(blade.direction) : null}
           </Row>
         )}
         {notch === undefined ? null : (
-          <Row label="Notch at its corner">
-            {notch.kind === 'slit' ? 'one slit of ' : 'two cuts of '}
+          <Row label={t`Notch at its corner`}>
+            {notch.kind === 'slit' ? t`one slit of ` : t`two cuts of `}
             <strong>
               <Quantity lengthMm={notch.cutMm} digits={0} />
             </strong>{' '}
-            at {Math.round(notch.cutDeg)}°, ending <Quantity lengthMm={notch.clearMm} digits={0} /> before the corner
+            {t`at ${Math.round(notch.cutDeg)}°, ending ${length(notch.clearMm)} before the corner`}
           </Row>
         )}
         {edge.cutMm > 0 ? (
-          <Row label="Cut here">
+          <Row label={t`Cut here`}>
             <Quantity lengthMm={edge.cutMm} digits={0} />
           </Row>
         ) : null}
-        {edge.seal === null ? null : <Row label="Seal">{edge.seal}</Row>}
+        {edge.seal === null ? null : <Row label={t`Seal`}>{t(edge.seal)}</Row>}
       </dl>
       {edge.schools.map((school) => (
-        <section key={school.question} className="mt-4 border-t border-hair pt-3">
-          <h3 className="label-strong text-[17px]">{school.question}</h3>
+        <section key={school.question.text} className="mt-4 border-t border-hair pt-3">
+          <h3 className="label-strong text-[17px]">{t(school.question)}</h3>
           <ul>
             {school.options.map((option) => (
-              <li key={option.name} className="mt-1 flex gap-3 text-[16px] leading-snug">
+              <li key={option.name.text} className="mt-1 flex gap-3 text-[16px] leading-snug">
                 <span
                   aria-hidden="true"
                   className={`mt-1 size-4 shrink-0 border-2 ${option.suits ? 'border-petrol bg-petrol' : 'border-quiet'}`}
                 />
                 <span>
-                  <strong>{option.name}</strong>
-                  {option.suits ? ', taken here' : ''}. {option.says}
+                  <strong>{t(option.name)}</strong>
+                  {option.suits ? t`, taken here` : ''}. {t(option.says)}
                 </span>
               </li>
             ))}
           </ul>
-          <p className="mt-1 text-[15px] text-quiet">{school.because}</p>
+          <p className="mt-1 text-[15px] text-quiet">{t(school.because)}</p>
         </section>
       ))}
       <div className="mt-4 grid gap-2">
         {edge.cautions.map((caution) => (
-          <Notice key={caution} look="caution">
-            {caution}
+          <Notice key={caution.text} look="caution">
+            {t(caution)}
           </Notice>
         ))}
       </div>
       <p className="mt-4 border-t border-hair pt-3 text-[16px]">
         {plan.segments === 0
-          ? 'No blade on this part.'
-          : `${plan.segments} fresh ${plan.segments === 1 ? 'segment' : 'segments'} for this part: one to begin, and again every ${Math.round(practice.bladeAlong / 1000)} m. `}
-        {plan.segments === 0 ? null : (
-          <>
-            In all <Quantity lengthMm={plan.cutMm} digits={0} /> to cut.
-          </>
-        )}
+          ? t`No blade on this part.`
+          : t`${plan.segments} fresh ${plan.segments === 1 ? t`segment` : t`segments`} for this part: one to begin, and again every ${Math.round(practice.bladeAlong / 1000)} m. `}
+        {plan.segments === 0 ? null : t`In all ${length(plan.cutMm)} to cut.`}
       </p>
     </aside>
   )

@@ -1,4 +1,6 @@
-import { strengthWords } from '@truelay/core/mix'
+import { volume } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
+import { ingredientWords, strengthWords } from '@truelay/core/mix'
 import type { PlannedBatch } from '@truelay/core/plan'
 import { Quantity } from '../../ui/Quantity.tsx'
 import type { StandIn } from './useStandIns.ts'
@@ -11,13 +13,14 @@ interface BatchListProps {
 
 /** What to pour, in the order of pouring, big; or the bottle that is there already. */
 export function BatchList({ batches, standIns }: BatchListProps) {
+  const t = useWords()
   return (
     <div className="mt-4 grid gap-4">
       {batches.map((batch) => (
-        <section key={batch.use} aria-label={batch.says}>
+        <section key={batch.use} aria-label={t(batch.says)}>
           <h3 className="label-strong border-b border-ink/40 text-[22px]">
-            {batch.says}, <Quantity volumeMl={batch.batchMl} />{' '}
-            <span className="text-quiet">{strengthWords(batch.strength)}</span>
+            {t(batch.says)}, <Quantity volumeMl={batch.batchMl} />{' '}
+            <span className="text-quiet">{t(strengthWords(batch.strength))}</span>
           </h3>
           <StandInBottle standIn={standIns?.get(batch.use)} />
           <ol className={standIns?.get(batch.use)?.taken === true ? 'opacity-50' : ''}>
@@ -26,7 +29,7 @@ export function BatchList({ batches, standIns }: BatchListProps) {
                 key={addition.what}
                 className="flex items-baseline justify-between border-b border-hair py-1 text-[24px]"
               >
-                {addition.what}
+                {t(ingredientWords[addition.what])}
                 <strong className="text-[32px] leading-none">
                   <Quantity volumeMl={addition.ml} />
                 </strong>
@@ -40,6 +43,7 @@ export function BatchList({ batches, standIns }: BatchListProps) {
 }
 
 function StandInBottle({ standIn }: { readonly standIn: StandIn | undefined }) {
+  const t = useWords()
   if (standIn === undefined) return null
   const { bottle, taken, onTake } = standIn
   return (
@@ -51,7 +55,7 @@ function StandInBottle({ standIn }: { readonly standIn: StandIn | undefined }) {
         className="size-7 accent-[var(--petrol)]"
       />
       <span>
-        Take bottle <strong>{bottle.number}</strong> instead, <Quantity volumeMl={bottle.leftMl} /> left
+        {t`Take bottle`} <strong>{bottle.number}</strong> {t`instead, ${volume(bottle.leftMl)} left`}
       </span>
     </label>
   )

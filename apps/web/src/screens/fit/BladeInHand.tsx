@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import { Choice } from '../../ui/Choice.tsx'
 
 interface BladeInHandProps {
@@ -8,16 +9,17 @@ interface BladeInHandProps {
 
 /** Whether a fresh segment is in the knife; it goes into the blade book with what is cut. */
 export function BladeInHand({ fresh, cutMm, onFresh }: BladeInHandProps) {
+  const t = useWords()
   return (
     <section
-      aria-label="Blade in hand"
+      aria-label={t`Blade in hand`}
       className="mt-3 flex flex-wrap items-center gap-4 border-l-[5px] border-petrol bg-paper px-4 py-2.5"
     >
       <p className="text-[20px] leading-tight">
-        About <strong>{Math.round(cutMm / 10) / 100} m</strong> to cut. In the knife:
+        {t`About`} <strong>{Math.round(cutMm / 10) / 100} m</strong> {t`to cut. In the knife:`}
       </p>
       <Choice
-        label="Segment in the knife"
+        label={t`Segment in the knife`}
         value={fresh ? 'fresh' : 'same'}
         onChange={(value) => onFresh(value === 'fresh')}
         options={[

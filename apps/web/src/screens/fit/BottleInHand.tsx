@@ -1,10 +1,11 @@
-import { batchId, type JobBundle, type LiquidBatch } from '@truelay/contract'
+import { useWords } from '../../ui/words.ts'
+import { batchId, type JobBundle, type LiquidBatch, standing } from '@truelay/contract'
 import { bottleInHand, strengthWords } from '@truelay/core/mix'
 import type { PartMaterial } from '@truelay/core/form'
 import { practiceWith } from '@truelay/core/practice'
 import { useState } from 'react'
 import { useLiquidsQuery } from '../../remote/benchApi.ts'
-import { limitsOf } from '../mixing/wish.ts'
+import { mixLimits } from '@truelay/core/plan'
 import { type Bottle, bottleTaken } from './bottleTaken.ts'
 import type { Fitting } from './fitting.ts'
 import type { Happened } from './useFit.ts'
@@ -21,10 +22,10 @@ const tender: ReadonlySet<PartMaterial> = new Set(['lens plastic', 'painted plas
 
 /** The bottles of the shop, the newest first; those mixed in this fit also while the server is away. */
 function bottlesOf(batches: readonly LiquidBatch[], state: Fitting): Bottle[] {
-  const standing = batches
+  const inShop = batches
     .filter((b) => b.emptiedAt === null && b.leftMl > 0)
     .sort((a, b) => b.mixedAt.localeCompare(a.mixedAt))
-  const mixedHere = state.batches
+  const mixedHere = standing(state, 'batchMixed')
     .filter((event) => !batches.some((b) => b.id === event.id))
     .map(({ id, batchNumber, says, alcoholPercent, soapMlPerL }) => ({
       id: batchId.parse(id),
@@ -32,20 +33,23 @@ function bottlesOf(batches: readonly LiquidBatch[], state: Fitting): Bottle[] {
       says,
       strength: { alcoholPercent, soapMlPerL },
     }))
-  return [...mixedHere, ...standing]
+  return [...mixedHere, ...inShop]
 }
 
 /** Which bottle is in hand; a word where it is not the planned one. */
 export function BottleInHand({ bundle, state, stepId, use, happened }: BottleInHandProps) {
+  const t = useWords()
   const { data } = useLiquidsQuery()
   const [changing, setChanging] = useState(false)
   const { plan } = state
   const planned = plan.solutions.find((s) => s.use === use)
   if (planned === undefined) return null
-  const limits = limitsOf(practiceWith(bundle.shop.practice))
+  const limits = mixLimits(practiceWith(bundle.shop.practice))
   const judge = (bottle: Pick<LiquidBatch, 'says' | 'strength'>) =>
     bottleInHand(bottle, planned, !tender.has(plan.material), limits)
-  const taken = state.bottles.filter((b) => b.use === use).at(-1)
+  const taken = standing(state, 'bottleTaken')
+    .filter((b) => b.use === use)
+    .at(-1)
   if (taken !== undefined && !changing) {
     const verdict = judge({
       says: taken.says,
@@ -53,26 +57,21 @@ export function BottleInHand({ bundle, state, stepId, use, happened }: BottleInH
     })
     return (
       <section
-        aria-label="Bottle in hand"
+        aria-label={t`Bottle in hand`}
         className={`mt-3 border-l-[5px] px-4 py-2 ${verdict.asPlanned ? 'border-good bg-paper' : verdict.never ? 'border-stop bg-stop-tint' : 'border-amber bg-amber-tint'}`}
       >
-        <p className="text-[22px] font-bold leading-tight">
-          Bottle {taken.batchNumber}: {taken.says}
-          {verdict.asPlanned ? ', as planned' : ''}
-        </p>
+        <p className="text-[22px] font-bold leading-tight">{t`Bottle ${taken.batchNumber}: ${taken.says}${verdict.asPlanned ? t`, as planned` : ''}`}</p>
         {verdict.warning === null ? null : (
           <p role="alert" className="mt-1 text-[20px] leading-snug">
-            {verdict.never ? 'Stop. ' : ''}
-            {verdict.warning}
+            {verdict.never ? t`Stop. ` : ''}
+            {t(verdict.warning)}
           </p>
         )}
         <button
           type="button"
           onClick={() => setChanging(true)}
           className="label-strong min-h-11 text-[19px] text-petrol underline"
-        >
-          It is another bottle
-        </button>
+        >{t`It is another bottle`}</button>
       </section>
     )
   }
@@ -84,9 +83,9 @@ export function BottleInHand({ bundle, state, stepId, use, happened }: BottleInH
     setChanging(false)
   }
   return (
-    <section aria-label="Bottle in hand" className="mt-3 border-l-[5px] border-petrol bg-paper px-4 py-2.5">
+    <section aria-label={t`Bottle in hand`} className="mt-3 border-l-[5px] border-petrol bg-paper px-4 py-2.5">
       <p className="text-[22px] font-bold leading-tight">
-        Which {use} is in your hand? <span className="font-normal text-quiet">Planned: {planned.says}</span>
+        {t`Which ${use} is in your hand?`} <span className="font-normal text-quiet">{t`Planned: ${planned.says}`}</span>
       </p>
       <ul className="mt-2 grid grid-cols-2 gap-2">
         {bottles.map((bottle) => (
@@ -98,13 +97,15 @@ export function BottleInHand({ bundle, state, stepId, use, happened }: BottleInH
             >
               <span className="block text-[23px] font-bold leading-tight">{bottle.number}</span>
               <span className="block text-[17px] leading-tight">
-                {bottle.says}, {strengthWords(bottle.strength)}
+                {bottle.says ? t(bottle.says) : null}, {t(strengthWords(bottle.strength))}
               </span>
             </button>
           </li>
         ))}
       </ul>
-      {bottles.length === 0 ? <p className="text-[18px] text-quiet">No bottle stands on the mixing bench.</p> : null}
+      {bottles.length === 0 ? (
+        <p className="text-[18px] text-quiet">{t`No bottle stands on the mixing bench.`}</p>
+      ) : null}
     </section>
   )
 }

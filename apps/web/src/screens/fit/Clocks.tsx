@@ -1,4 +1,5 @@
-import type { PlanStep } from '@truelay/core/plan'
+import { useWords } from '../../ui/words.ts'
+import { inHandWords, type PlanStep } from '@truelay/core/plan'
 import { countText } from '../../ui/clockText.ts'
 import type { Fitting } from './fitting.ts'
 
@@ -11,6 +12,8 @@ interface ClocksProps {
 
 /** What runs: how long the film stays wet, how long the part takes, and what should be in hand. */
 export function Clocks({ state, now, step, waiting }: ClocksProps) {
+  const t = useWords()
+  const inHand = inHandWords(step)
   const last = state.done[state.done.length - 1]
   const since = now.getTime() - new Date(last?.at ?? state.startedAt).getTime()
   const dryIn = step.driesInMinutes === undefined || waiting ? null : step.driesInMinutes * 60_000 - since
@@ -19,7 +22,7 @@ export function Clocks({ state, now, step, waiting }: ClocksProps) {
       {dryIn === null ? null : (
         <div className="min-w-52 px-6 py-2.5">
           <dt className="label-strong text-[17px] text-quiet">
-            {dryIn > 0 ? 'film dries here in' : 'wet it again now'}
+            {dryIn > 0 ? t`film dries here in` : t`wet it again now`}
           </dt>
           <dd className={`text-[36px] font-bold leading-none ${dryIn < 120_000 ? 'text-amber' : ''}`}>
             {countText(dryIn)}
@@ -27,17 +30,17 @@ export function Clocks({ state, now, step, waiting }: ClocksProps) {
         </div>
       )}
       <div className="min-w-52 px-6 py-2.5">
-        <dt className="label-strong text-[17px] text-quiet">on this part</dt>
+        <dt className="label-strong text-[17px] text-quiet">{t`on this part`}</dt>
         <dd className="text-[36px] font-bold leading-none">
           {countText(now.getTime() - new Date(state.startedAt).getTime())}
         </dd>
       </div>
       <div className="px-6 py-2.5">
         <dt className="label-strong text-[17px] text-quiet">
-          {step.people > 1 ? `${step.people} people; in your hand` : 'in your hand'}
+          {step.people > 1 ? t`${step.people} people; in your hand` : t`in your hand`}
         </dt>
         <dd className="text-[24px] font-bold leading-tight">
-          {waiting ? 'nothing' : step.inHand.length === 0 ? 'nothing' : step.inHand.join(', ')}
+          {waiting ? t`nothing` : inHand.length === 0 ? t`nothing` : inHand.map((thing) => t(thing)).join(', ')}
         </dd>
       </div>
     </dl>

@@ -1,4 +1,6 @@
-import type { JobBundle, Part } from '@truelay/contract'
+import { useWords } from '../../ui/words.ts'
+import { type JobBundle, type Part, standing } from '@truelay/contract'
+import { faultWords } from '@truelay/core/judge'
 import { Link } from 'react-router'
 import { countText } from '../../ui/clockText.ts'
 import type { Fitting } from './fitting.ts'
@@ -13,6 +15,9 @@ interface FitFinishedProps {
 
 /** After the last step. */
 export function FitFinished({ bundle, part, state, happened }: FitFinishedProps) {
+  const t = useWords()
+  const problems = standing(state, 'problemSeen')
+  const aftercare = state.plan.steps.find((step) => step.tells === 'aftercare')
   const last = state.done[state.done.length - 1]
   const tookMs = new Date(last?.at ?? state.startedAt).getTime() - new Date(state.startedAt).getTime()
   const next = bundle.parts[bundle.parts.findIndex((p) => p.id === part.id) + 1]
@@ -22,55 +27,42 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
         <p className="text-[20px] text-quiet">
           {bundle.job.vehicle.model}, {bundle.job.vehicle.plate}
         </p>
-        <h1 className="text-[52px] font-bold leading-tight">{part.name} is done</h1>
-        <p className="mt-2 text-[26px]">
-          {state.done.length} steps in {countText(tookMs)}.{' '}
-          {state.problems.length === 0
-            ? 'Nothing stands on the come-back list.'
-            : `${state.problems.length} on the come-back list.`}
-        </p>
-        {state.problems.length === 0 ? null : (
+        <h1 className="text-[52px] font-bold leading-tight">{t`${part.name} is done`}</h1>
+        <p className="mt-2 text-[26px]">{t`${state.done.length} steps in ${countText(tookMs)}. ${problems.length === 0 ? t`Nothing stands on the come-back list.` : t`${problems.length} on the come-back list.`}`}</p>
+        {problems.length === 0 ? null : (
           <ul className="mt-4 text-[24px]">
-            {state.problems.map((p) => (
+            {problems.map((p) => (
               <li key={p.id}>
-                <strong>{p.problem}</strong>, {p.place}
+                <strong>{t(faultWords(p.problem))}</strong>, {p.place}
               </li>
             ))}
           </ul>
         )}
         <p className="mt-6 max-w-3xl border-l-[5px] border-petrol pl-4 text-[24px] leading-snug">
-          {state.plan.steps[state.plan.steps.length - 1]?.detail}
+          {aftercare === undefined ? null : t(aftercare.detail)}
         </p>
       </div>
       <div className="grid h-40 grid-cols-[1fr_auto_auto]">
         <Link
           to={`/jobs/${bundle.job.id}/record/${part.id}`}
           className="flex items-center bg-petrol px-9 text-[44px] font-bold text-on-petrol"
-        >
-          Record
-        </Link>
+        >{t`Record`}</Link>
         {next === undefined ? (
           <Link
             to="/"
             className="label-strong flex min-w-48 items-center justify-center bg-petrol-tint px-6 text-[22px]"
-          >
-            To the bay
-          </Link>
+          >{t`To the bay`}</Link>
         ) : (
           <Link
             to={`/jobs/${bundle.job.id}/lay-sheets/${next.id}`}
             className="label-strong flex min-w-48 items-center justify-center bg-petrol-tint px-6 text-[22px]"
-          >
-            Next: {next.name}
-          </Link>
+          >{t`Next: ${next.name}`}</Link>
         )}
         <button
           type="button"
           onClick={() => last && happened({ kind: 'stepReopened', stepId: last.stepId })}
           className="label-strong min-w-48 bg-bench px-6 text-[22px]"
-        >
-          Back one step
-        </button>
+        >{t`Back one step`}</button>
       </div>
     </main>
   )

@@ -1,5 +1,7 @@
-import type { JobBundle, Part } from '@truelay/contract'
-import { inWords, showLength } from '@truelay/core/units'
+import { useWords } from '../../ui/words.ts'
+import { type JobBundle, type Part, standing } from '@truelay/contract'
+import { faultWords } from '@truelay/core/judge'
+import { length, say, type Sentence } from '@truelay/core/say'
 import { practiceWith } from '@truelay/core/practice'
 import { X } from 'lucide-react'
 import { useCallback, useMemo, useState } from 'react'
@@ -37,11 +39,12 @@ interface FitRunProps {
   readonly happened: Happened
   readonly unsent: number
   readonly away: boolean
-  readonly refusal: string | null
+  readonly refusal: Sentence | null
 }
 
 /** One step at a time. */
 export function FitRun({ bundle, part, state, happened, unsent, away, refusal }: FitRunProps) {
+  const t = useWords()
   const units = useUnits()
   const now = useNow(1000)
   const [wrong, setWrong] = useState(false)
@@ -54,11 +57,11 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
   const standIns = useStandIns(bundle, plan.solutions)
   const heat = step?.heat === undefined ? undefined : plan.heat?.find((h) => h.use === step.heat)
   const [gaps, setGaps] = useState<GapDrafts>({})
-  const [gapProblem, setGapProblem] = useState<string | null>(null)
-  const rounds = state.gapRounds.filter((r) => r.stepId === step?.id)
+  const [gapProblem, setGapProblem] = useState<Sentence | null>(null)
+  const rounds = standing(state, 'gapsMeasured').filter((r) => r.stepId === step?.id)
   const lastRound = rounds[rounds.length - 1]
   const [ref, aspect] = useAspect()
-  const length = useCallback((mm: number) => inWords(showLength(mm, units.length)), [units])
+  const show = useCallback((mm: number) => t`${length(mm)}`, [t])
 
   const measuring = step?.records === 'gaps' && !waiting
   const typed = Object.values(gaps).some((text) => text.trim() !== '')
@@ -83,14 +86,14 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
   }
   useStepKeys(done, back)
 
-  const readings = useMemo(() => readingsShown(plan, lastRound?.readings, length), [plan, lastRound, length])
+  const readings = useMemo(() => readingsShown(plan, lastRound?.readings, show), [plan, lastRound, show])
   if (step === undefined) return null
   return (
     <main className="flex h-full flex-col overflow-hidden bg-chalk">
       <header className="flex shrink-0 items-center gap-4 bg-paper px-6 py-2.5">
         <Link
           to="/"
-          aria-label="Leave the fit; it stays where it is"
+          aria-label={t`Leave the fit; it stays where it is`}
           className="-ml-2 flex size-11 items-center justify-center text-quiet hover:text-petrol"
         >
           <X size={26} />
@@ -105,10 +108,10 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
         <p className="label whitespace-nowrap text-[20px]">
           {unsent > 0 ? (
             <span className={away ? 'pr-4 text-amber' : 'pr-4 text-quiet'}>
-              {away ? `server away, ${unsent} kept here` : 'storing'}
+              {away ? t`server away, ${unsent} kept here` : t`storing`}
             </span>
           ) : null}
-          step {index + 1} of {plan.steps.length}
+          {t`step ${index + 1} of ${plan.steps.length}`}
         </p>
       </header>
       <div className="flex h-1.5 shrink-0 gap-0.5" aria-hidden="true">
@@ -117,15 +120,16 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
         ))}
       </div>
       {refusal === null ? null : (
-        <p role="alert" className="shrink-0 border-l-8 border-stop bg-stop-tint px-6 py-2 text-[19px]">
-          The server does not take the last steps: {refusal} They stay on this tablet; tell the shop lead.
-        </p>
+        <p
+          role="alert"
+          className="shrink-0 border-l-8 border-stop bg-stop-tint px-6 py-2 text-[19px]"
+        >{t`The server does not take the last steps: ${refusal} They stay on this tablet; tell the shop lead.`}</p>
       )}
       {waiting && wait !== null ? (
         <WaitView
           wait={wait}
           now={now}
-          then={step.headline}
+          then={t(step.headline)}
           air={air}
           usualMinutes={usualMinutes}
           onReady={readyEarly}
@@ -138,10 +142,10 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
               className={`font-bold leading-[1.08] ${measuring ? 'text-[34px] portrait:text-[40px]' : 'text-[44px] portrait:text-[50px]'}`}
               data-testid="headline"
             >
-              {step.headline}
+              {t(step.headline)}
             </h2>
             {measuring || step.records === 'batches' ? null : (
-              <p className="mt-3 text-[25px] leading-snug">{step.detail}</p>
+              <p className="mt-3 text-[25px] leading-snug">{t(step.detail)}</p>
             )}
             {step.records === 'batches' ? <BatchList batches={plan.solutions} standIns={standIns} /> : null}
             {heat === undefined ? null : <HeatHow heat={heat} />}
@@ -157,17 +161,17 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
             )}
             {step.records === 'blade' ? <BladeInHand fresh={fresh} cutMm={step.cutMm ?? 0} onFresh={setFresh} /> : null}
             {step.because === undefined ? null : (
-              <p className="mt-3 border-l-[5px] border-amber pl-3 text-[20px] leading-snug">{step.because}</p>
+              <p className="mt-3 border-l-[5px] border-amber pl-3 text-[20px] leading-snug">{t(step.because)}</p>
             )}
             {step.gate === undefined ? null : (
-              <p className="mt-3 border-l-[5px] border-petrol pl-3 text-[22px] font-bold">Only if: {step.gate}</p>
+              <p className="mt-3 border-l-[5px] border-petrol pl-3 text-[22px] font-bold">{t`Only if: ${step.gate}`}</p>
             )}
             {step.cautions.map((caution) => (
               <p
-                key={caution}
+                key={caution.says.text}
                 className="mt-3 border-l-[5px] border-amber bg-amber-tint px-3 py-1.5 text-[19px] leading-snug"
               >
-                {caution}
+                {t(caution.says)}
               </p>
             ))}
             {measuring ? (
@@ -179,7 +183,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
                 onDraft={(id, text) => setGaps((before) => ({ ...before, [id]: text }))}
               />
             ) : (
-              <p className="mt-3 text-[18px] leading-snug text-quiet">{step.why}</p>
+              <p className="mt-3 text-[18px] leading-snug text-quiet">{t(step.why)}</p>
             )}
             {noted === null ? null : (
               <p role="status" className="mt-3 border-l-[5px] border-good bg-paper px-3 py-1.5 text-[19px]">
@@ -197,8 +201,8 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
               <StepDrawing
                 drawing={plan.drawing}
                 picture={step.picture}
-                length={length}
-                label={`Picture of the step: ${step.headline}`}
+                length={show}
+                label={t`Picture of the step: ${step.headline}`}
                 aspect={aspect}
                 readings={readings.byCheck}
               />
@@ -211,14 +215,14 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
         text={
           answering
             ? lastRound === undefined
-              ? 'How do I move it?'
-              : 'Measured again'
+              ? t`How do I move it?`
+              : t`Measured again`
             : measuring && !readings.allGood
-              ? 'Go on as it is'
-              : 'Done'
+              ? t`Go on as it is`
+              : t`Done`
         }
         hint={
-          waiting ? 'waiting until it may go on' : answering && !typed ? 'enter the gaps first' : 'or space, or foot'
+          waiting ? t`waiting until it may go on` : answering && !typed ? t`enter the gaps first` : t`or space, or foot`
         }
         disabled={waiting || (answering && !typed)}
         canGoBack={state.done.length > 0}
@@ -233,7 +237,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
         onNoted={(problem, place) => {
           happened({ kind: 'problemSeen', stepId: step.id, problem, place, comeBack: true })
           const why = grabWords(problem, state, air, practiceWith(bundle.shop.practice), new Date())
-          setNoted(`Noted: ${problem}, ${place}. ${why ?? 'It stands on the come-back list.'}`)
+          setNoted(t`Noted: ${faultWords(problem)}, ${place}. ${why ?? say`It stands on the come-back list.`}`)
           setWrong(false)
         }}
       />

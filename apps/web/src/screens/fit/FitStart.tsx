@@ -1,11 +1,15 @@
-import { type JobBundle, type Part, partPlan } from '@truelay/contract'
+import { useWords } from '../../ui/words.ts'
+import { type JobBundle, type Part, partPlan, sayProblem } from '@truelay/contract'
+import { say } from '@truelay/core/say'
+import { keepShown } from '@truelay/words'
+import { useState } from 'react'
+import type { ShownFailure } from '../../remote/failureOf.ts'
 import { Link } from 'react-router'
 import { useAppSelector } from '../../store/store.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { useLayRun } from '../../workers/useLayRun.ts'
 import { NotMeasured } from '../job/NotMeasured.tsx'
-import { useLayQuestion } from '../laySheet/useLayQuestion.ts'
-import { useReplanned } from '../today/useReplanned.ts'
+import { usePartQuestion } from '../laySheet/usePartQuestion.ts'
 import { useToday } from '../today/useToday.ts'
 import type { Happened } from './useFit.ts'
 
@@ -15,23 +19,28 @@ interface FitStartProps {
   readonly happened: Happened
 }
 
+const notKept = say`The plan cannot be kept as it is. Go back to the lay sheet and look whether something in it is out of the ordinary.`
+
 /** Before the first step: the plan is worked out for the piece as it lies, and kept with the fit from then on. */
 export function FitStart({ bundle, part, happened }: FitStartProps) {
-  const question = useLayQuestion(bundle, part)
+  const t = useWords()
+  const question = usePartQuestion(bundle, part)
   const moved = useAppSelector((state) => state.shift[part.id]?.now)
   const shift = moved ?? part.shift
   const today = useToday(bundle, shift)
   const { run, worker } = useLayRun(question, today)
-  const known = run.phase === 'laid' ? run.full.plan : null
-  const plan = useReplanned(known, worker, today)
+  const [refusal, setRefusal] = useState<ShownFailure | null>(null)
   if (question === null) return <NotMeasured part={part} />
   if (run.phase === 'refused') return <Failed sentence={run.failure.sentence} fix={run.failure.fix} />
-  if (plan === null) return <Busy text="Working out the steps" />
+  if (run.phase !== 'laid' || worker === null) return <Busy text={t`Working out the steps`} />
+  const { plan } = run.full
   const first = plan.steps[0]
-  const start = () => {
-    void worker?.replan(today).then((result) => {
-      if (result.ok) happened({ kind: 'fitStarted', plan: partPlan.parse(result.value) })
-    })
+  const start = async () => {
+    const result = await worker.plan(question.place, question.work, today)
+    if (!result.ok) return setRefusal(result.failure)
+    const whole = partPlan.safeParse(keepShown(result.value, t))
+    if (whole.success) happened({ kind: 'fitStarted', plan: whole.data })
+    else setRefusal({ sentence: sayProblem(whole.error).sentence, fix: notKept })
   }
   return (
     <main className="flex h-full flex-col bg-chalk">
@@ -40,28 +49,25 @@ export function FitStart({ bundle, part, happened }: FitStartProps) {
           {bundle.job.vehicle.model}, {bundle.job.vehicle.plate}
         </p>
         <h1 className="text-[52px] font-bold leading-tight">{part.name}</h1>
-        <p className="mt-2 text-[26px]">
-          {plan.steps.length} steps, about {Math.round(plan.minutes)} minutes with the waits. {plan.film.name}.
-        </p>
+        <p className="mt-2 text-[26px]">{t`${plan.steps.length} steps, about ${Math.round(plan.minutes)} minutes with the waits. ${plan.film.name}.`}</p>
+        {refusal === null ? null : <Failed sentence={refusal.sentence} fix={refusal.fix} />}
         <ol className="mt-6 max-w-3xl columns-1 text-[20px] md:columns-2">
           {plan.steps.map((step) => (
             <li key={step.id} className="mb-1.5 break-inside-avoid">
-              {step.headline}
+              {t(step.headline)}
             </li>
           ))}
         </ol>
       </div>
       <div className="grid grid-cols-[1fr_auto]">
-        <button type="button" onClick={start} className="min-h-36 bg-petrol px-9 text-left text-on-petrol">
-          <span className="block text-[44px] font-bold leading-tight">Start</span>
-          <span className="label text-[20px]">first: {first?.headline}</span>
+        <button type="button" onClick={() => void start()} className="min-h-36 bg-petrol px-9 text-left text-on-petrol">
+          <span className="block text-[44px] font-bold leading-tight">{t`Start`}</span>
+          <span className="label text-[20px]">{t`first: ${first?.headline}`}</span>
         </button>
         <Link
           to={`/jobs/${bundle.job.id}/lay-sheets/${part.id}`}
           className="label-strong flex min-w-52 items-center justify-center bg-bench px-6 text-[22px]"
-        >
-          Lay sheet
-        </Link>
+        >{t`Lay sheet`}</Link>
       </div>
     </main>
   )

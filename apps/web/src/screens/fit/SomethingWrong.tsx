@@ -1,19 +1,20 @@
-import { problemKinds } from '@truelay/contract'
+import { useWords } from '../../ui/words.ts'
+import { type FaultKind, faultKinds, faultWords } from '@truelay/core/judge'
+import { atStart } from '@truelay/core/say'
 import { Dialog } from 'radix-ui'
 import { useState } from 'react'
-
-type Problem = (typeof problemKinds)[number]
 
 interface SomethingWrongProps {
   readonly open: boolean
   readonly edges: readonly string[]
   readonly onClose: () => void
-  readonly onNoted: (problem: Problem, place: string) => void
+  readonly onNoted: (problem: FaultKind, place: string) => void
 }
 
 /** What is wrong, and where: two taps, and it stands on the come-back list. */
 export function SomethingWrong({ open, edges, onClose, onNoted }: SomethingWrongProps) {
-  const [problem, setProblem] = useState<Problem | null>(null)
+  const t = useWords()
+  const [problem, setProblem] = useState<FaultKind | null>(null)
   const close = () => {
     setProblem(null)
     onClose()
@@ -24,19 +25,19 @@ export function SomethingWrong({ open, edges, onClose, onNoted }: SomethingWrong
         <Dialog.Content aria-describedby={undefined} className="fixed inset-0 z-10 flex flex-col bg-chalk p-7">
           <div className="flex items-start justify-between gap-4">
             <Dialog.Title className="text-[44px] font-bold leading-tight">
-              {problem === null ? 'What do you see?' : `${capital(problem)}: where?`}
+              {problem === null ? t`What do you see?` : t`${atStart(faultWords(problem))}: where?`}
             </Dialog.Title>
-            <Dialog.Close className="label-strong min-h-18 border border-ink/50 bg-paper px-6 text-[22px]">
-              Never mind
-            </Dialog.Close>
+            <Dialog.Close className="label-strong min-h-18 border border-ink/50 bg-paper px-6 text-[22px]">{t`Never mind`}</Dialog.Close>
           </div>
           <div className="mt-5 grid min-h-0 flex-1 auto-rows-fr grid-cols-2 gap-2.5 overflow-auto md:grid-cols-3">
             {problem === null
-              ? problemKinds.map((kind) => <Tile key={kind} text={kind} onPick={() => setProblem(kind)} />)
-              : [...edges, 'in the middle', 'at a corner'].map((place) => (
+              ? faultKinds.map((kind) => (
+                  <Tile key={kind} text={t`${atStart(faultWords(kind))}`} onPick={() => setProblem(kind)} />
+                ))
+              : [...edges, t`in the middle`, t`at a corner`].map((place) => (
                   <Tile
                     key={place}
-                    text={place}
+                    text={capital(place)}
                     onPick={() => {
                       onNoted(problem, place)
                       setProblem(null)
@@ -59,7 +60,7 @@ function Tile({ text, onPick }: { readonly text: string; readonly onPick: () => 
       onClick={onPick}
       className="min-h-20 border border-ink/40 bg-paper px-4 text-left text-[26px] font-bold leading-tight hover:border-petrol hover:text-petrol"
     >
-      {capital(text)}
+      {text}
     </button>
   )
 }

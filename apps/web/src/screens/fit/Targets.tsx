@@ -10,6 +10,7 @@ interface TargetsProps {
 
 /** One huge target to go on; trouble and the way back beside it. */
 export function Targets({ text, hint, disabled, canGoBack, onDone, onWrong, onBack }: TargetsProps) {
+  const t = useWords()
   return (
     <div className="grid h-44 shrink-0 grid-cols-[1fr_250px] grid-rows-2 portrait:h-52 landscape:h-36">
       <button
@@ -25,17 +26,14 @@ export function Targets({ text, hint, disabled, canGoBack, onDone, onWrong, onBa
         type="button"
         onClick={onWrong}
         className="label-strong border-l-8 border-amber bg-amber-tint px-5 text-left text-[23px] text-amber-ink"
-      >
-        Something is wrong
-      </button>
+      >{t`Something is wrong`}</button>
       <button
         type="button"
         disabled={!canGoBack}
         onClick={onBack}
         className="label-strong border-l-8 border-transparent bg-bench px-5 text-left text-[23px] disabled:text-quiet"
-      >
-        Back one step
-      </button>
+      >{t`Back one step`}</button>
     </div>
   )
 }
+import { useWords } from '../../ui/words.ts'

@@ -1,9 +1,10 @@
-import { Quantity } from '../../ui/Quantity.tsx'
+import { type Sentence, temperature } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import type { Air } from '../today/useAir.ts'
 import { clockText, countText } from '../../ui/clockText.ts'
 
 interface WaitViewProps {
-  readonly wait: { readonly label: string; readonly from: Date; readonly until: Date }
+  readonly wait: { readonly label: Sentence; readonly from: Date; readonly until: Date }
   readonly now: Date
   readonly then: string
   readonly air: Air
@@ -14,11 +15,12 @@ interface WaitViewProps {
 
 /** A wait that counts down, and what comes after it. */
 export function WaitView({ wait, now, then, air, usualMinutes, onReady }: WaitViewProps) {
+  const t = useWords()
   const whole = wait.until.getTime() - wait.from.getTime()
   const left = Math.max(0, wait.until.getTime() - now.getTime())
   return (
-    <section aria-label="Wait" className="flex min-h-0 flex-1 flex-col justify-center gap-5 px-7">
-      <h2 className="text-[44px] font-bold leading-tight">Wait: {wait.label}</h2>
+    <section aria-label={t`Wait`} className="flex min-h-0 flex-1 flex-col justify-center gap-5 px-7">
+      <h2 className="text-[44px] font-bold leading-tight">{t`Wait: ${wait.label}`}</h2>
       <p className="text-[128px] font-bold leading-none portrait:text-[170px]" role="timer" data-testid="countdown">
         {countText(left)}
       </p>
@@ -26,25 +28,19 @@ export function WaitView({ wait, now, then, air, usualMinutes, onReady }: WaitVi
         <div className="h-full bg-petrol" style={{ width: `${100 - (100 * left) / Math.max(1, whole)}%` }} />
       </div>
       <p className="text-[26px]">
-        Ready at <strong>{clockText(wait.until)}</strong>, then: {then}
+        {t`Ready at`} <strong>{clockText(wait.until)}</strong>
+        {t`, then: ${then}`}
       </p>
       <p className="text-[20px] text-quiet">
-        {usualMinutes === null ? (
-          'In still air, as the heat model has it. A wet cloth is faster: feel it, or read the thermometer.'
-        ) : (
-          <>
-            At <Quantity temperatureC={air.temperatureC} /> and {Math.round(air.humidityPercent)} %: {minutes(whole)}{' '}
-            min in place of {Math.round(usualMinutes)}. A model: test an edge before you go on.
-          </>
-        )}
+        {usualMinutes === null
+          ? t`In still air, as the heat model has it. A wet cloth is faster: feel it, or read the thermometer.`
+          : t`At ${temperature(air.temperatureC)} and ${Math.round(air.humidityPercent)} %: ${minutes(whole)} min in place of ${Math.round(usualMinutes)}. A model: test an edge before you go on.`}
       </p>
       <button
         type="button"
         onClick={onReady}
         className="label-strong min-h-18 self-start border border-ink/50 bg-paper px-6 text-[22px] hover:border-petrol"
-      >
-        It is ready already
-      </button>
+      >{t`It is ready already`}</button>
     </section>
   )
 }

@@ -1,33 +1,32 @@
 interface WasItReadyProps {
-  readonly label: string
+  readonly label: Sentence
   readonly minutes: number
   readonly onAnswer: (ready: boolean) => void
 }
 
 /** After a wait: one press teaches the app how long it takes in this shop. */
 export function WasItReady({ label, minutes, onAnswer }: WasItReadyProps) {
+  const t = useWords()
   return (
     <section
-      aria-label="Was it ready?"
+      aria-label={t`Was it ready?`}
       className="mb-3 flex flex-wrap items-center gap-3 border-l-[5px] border-petrol bg-paper px-4 py-2"
     >
       <p className="mr-auto text-[20px] leading-tight">
-        <strong>Was it ready?</strong> {label}, {Math.round(minutes)} min
+        <strong>{t`Was it ready?`}</strong> {t`${label}, ${Math.round(minutes)} min`}
       </p>
       <button
         type="button"
         onClick={() => onAnswer(true)}
         className="label-strong min-h-18 border border-good bg-chalk px-6 text-[21px] text-good"
-      >
-        Yes
-      </button>
+      >{t`Yes`}</button>
       <button
         type="button"
         onClick={() => onAnswer(false)}
         className="label-strong min-h-18 border border-amber bg-amber-tint px-6 text-[21px] text-amber-ink"
-      >
-        Not yet, wait longer
-      </button>
+      >{t`Not yet, wait longer`}</button>
     </section>
   )
 }
+import { useWords } from '../../ui/words.ts'
+import type { Sentence } from '@truelay/core/say'

@@ -1,4 +1,4 @@
-import type { JobBundle, Part } from '@truelay/contract'
+import { type JobBundle, type Part, standing } from '@truelay/contract'
 import type { PlanStep } from '@truelay/core/plan'
 import { bottleTaken } from './bottleTaken.ts'
 import type { Fitting } from './fitting.ts'
@@ -8,7 +8,7 @@ import type { StandIn } from './useStandIns.ts'
 interface Doing {
   readonly bundle: Pick<JobBundle, 'job' | 'parts'>
   readonly part: Pick<Part, 'id'>
-  readonly state: Pick<Fitting, 'plan' | 'batches'>
+  readonly state: Pick<Fitting, 'plan' | 'logged'>
   readonly step: PlanStep
   /** Bottles of the shop that may take the place of what would be mixed, by use. */
   readonly standIns: ReadonlyMap<string, Pick<StandIn, 'bottle' | 'taken'>>
@@ -20,12 +20,14 @@ interface Doing {
 export function doneEvents({ bundle, part, state, step, standIns, fresh }: Doing): readonly NewFitEvent[] {
   const liquids = step.records === 'batches' ? state.plan.solutions : []
   const place = bundle.parts.findIndex((p) => p.id === part.id) + 1
+  const mixedBefore = standing(state, 'batchMixed').length
   const mixed = liquids.filter((liquid) => standIns.get(liquid.use)?.taken !== true)
   return [
     ...mixed.map((batch, i) => ({
       kind: 'batchMixed' as const,
       stepId: step.id,
-      batchNumber: `${bundle.job.number}.${place}-${state.batches.length + i + 1}`,
+      batchNumber: `${bundle.job.number}.${place}-${mixedBefore + i + 1}`,
+      school: batch.school,
       says: batch.says,
       batchMl: batch.batchMl,
       alcoholPercent: batch.strength.alcoholPercent,

@@ -1,22 +1,25 @@
-import type { FitEventOf } from '@truelay/contract'
+import { type FitEventOf, standing } from '@truelay/contract'
 import type { Practice } from '@truelay/core/practice'
 import { whyItGrabs } from '@truelay/core/wait'
 import type { Air } from '../today/useAir.ts'
 import type { Fitting } from './fitting.ts'
+import { paragraph, say, type Sentence } from '@truelay/core/say'
 
 type Problem = FitEventOf<'problemSeen'>['problem']
 
 /** Why film grabs as it does here and now: the bottles in hand, the air, and how long it has floated; null for other troubles. */
 export function grabWords(
   problem: Problem,
-  { plan, bottles, done, startedAt }: Pick<Fitting, 'plan' | 'bottles' | 'done' | 'startedAt'>,
+  { plan, logged, done, startedAt }: Pick<Fitting, 'plan' | 'logged' | 'done' | 'startedAt'>,
   air: Pick<Air, 'temperatureC' | 'humidityPercent'>,
   practice: Practice,
   now: Date,
-): string | null {
+): Sentence | null {
   if (problem !== 'grabbed too early' && problem !== 'will not grab') return null
   const strengthOf = (use: 'slip' | 'tack') => {
-    const taken = bottles.filter((b) => b.use === use).at(-1)
+    const taken = standing({ logged }, 'bottleTaken')
+      .filter((b) => b.use === use)
+      .at(-1)
     if (taken !== undefined) return { alcoholPercent: taken.alcoholPercent, soapMlPerL: taken.soapMlPerL }
     return plan.solutions.find((s) => s.use === use)?.strength
   }
@@ -34,6 +37,6 @@ export function grabWords(
     practice,
   )
   return first === undefined
-    ? 'Liquids and air are as usual: look for wax, a coating or dust under it.'
-    : `${first.cause} ${first.change}`
+    ? say`Liquids and air are as usual: look for wax, a coating or dust under it.`
+    : paragraph(first.cause, first.change)
 }

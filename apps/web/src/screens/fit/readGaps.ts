@@ -1,6 +1,7 @@
 import type { GapReading } from '@truelay/contract'
 import type { CheckPoint, PartPlan } from '@truelay/core/plan'
 import { inchFromMm, mmFromInch, type UnitChoice } from '@truelay/core/units'
+import { length, name, say, type Sentence } from '@truelay/core/say'
 
 /** Typed gaps by check point, as they stand in the fields. */
 export type GapDrafts = Readonly<Record<string, string>>
@@ -21,7 +22,7 @@ export function draftMm(text: string, units: UnitChoice): number | null {
 
 export type GapRound =
   | { readonly ok: true; readonly readings: GapReading[] }
-  | { readonly ok: false; readonly problem: string }
+  | { readonly ok: false; readonly problem: Sentence }
 
 /** The typed gaps as readings with their signs, or what is wrong with them. */
 export function readGaps(plan: PartPlan, drafts: GapDrafts, units: UnitChoice): GapRound {
@@ -33,11 +34,11 @@ export function readGaps(plan: PartPlan, drafts: GapDrafts, units: UnitChoice): 
     if (mm === null || Math.abs(mm) > mostMm)
       return {
         ok: false,
-        problem: `${check.id}: "${text}" is no gap. Give it in ${units.length}, for example ${gapFigure(check.wantedMm, units)}.`,
+        problem: say`${name(check.id)}: "${name(text)}" is no gap. Give it like this: ${length(Math.abs(check.wantedMm))}.`,
       }
     readings.push({ checkId: check.id, measuredMm: signOf(check) * mm })
   }
-  if (readings.length < leastReadings) return { ok: false, problem: 'Measure at least two places, best far apart.' }
+  if (readings.length < leastReadings) return { ok: false, problem: say`Measure at least two places, best far apart.` }
   return { ok: true, readings }
 }
 

@@ -2,6 +2,7 @@ import { type FitEvent, type FitState, type PartId, replayFit } from '@truelay/c
 import { useMemo, useRef } from 'react'
 import { useFitQuery } from '../../remote/api.ts'
 import { outbox, useAppSelector } from '../../store/store.ts'
+import type { Sentence } from '@truelay/core/say'
 
 /** An event without what every event carries. */
 export type NewFitEvent = FitEvent extends infer E
@@ -19,7 +20,7 @@ export interface Fit {
   readonly happened: Happened
   readonly unsent: number
   readonly away: boolean
-  readonly refusal: string | null
+  readonly refusal: Sentence | null
 }
 
 /** A fit as its events add up: those the server has, then those still on this tablet. */

@@ -1,9 +1,10 @@
+import { length } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import type { SuggestedReading } from '@truelay/core/form'
 import type { AnyFailure } from '@truelay/core/result'
 import { Trash2 } from 'lucide-react'
 import { Button } from '../../ui/Button.tsx'
 import { Notice } from '../../ui/Notice.tsx'
-import { Quantity } from '../../ui/Quantity.tsx'
 import { freshName } from './editForm.ts'
 import type { StepProps } from './stepProps.ts'
 import { NumberCell } from './NumberCell.tsx'
@@ -15,12 +16,10 @@ interface BowStepProps extends StepProps {
 
 /** The straightedge readings, and where to lay it next. */
 export function BowStep({ form, onChange, chosen, onChoose, failure, next }: BowStepProps) {
+  const t = useWords()
   if (form.relief !== undefined)
     return (
-      <p className="text-[17px]">
-        This part was scanned: its heights are known everywhere, to within <Quantity lengthMm={form.relief.errorMm} />.
-        Readings are not needed.
-      </p>
+      <p className="text-[17px]">{t`This part was scanned: its heights are known everywhere, to within ${length(form.relief.errorMm)}. Readings are not needed.`}</p>
     )
   const named = (name: string) =>
     failure !== null && Object.values(failure.facts as Record<string, unknown>).includes(name)
@@ -41,27 +40,23 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next }: Bow
         <Notice look={next === null ? 'good' : 'caution'}>
           {next === null ? (
             form.bow.length === 0 ? (
-              'Finish the outline first.'
+              t`Finish the outline first.`
             ) : (
               <>
-                <strong className="text-[18px]">Enough is known.</strong> More readings make it surer still.
+                <strong className="text-[18px]">{t`Enough is known.`}</strong> {t`More readings make it surer still.`}
               </>
             )
           ) : (
             <>
-              <strong className="text-[18px]">Next: {next.name}.</strong> From {next.from.join(', ')} to{' '}
-              {next.to.join(', ')}, gap read in the middle.{' '}
-              {next.unsureMm === null ? null : (
-                <>
-                  The part is unsure by <Quantity lengthMm={next.unsureMm} /> there.
-                </>
-              )}
+              <strong className="text-[18px]">{t`Next: ${next.name}.`}</strong>{' '}
+              {t`From ${next.from.join(', ')} to ${next.to.join(', ')}, gap read in the middle.`}{' '}
+              {next.unsureMm === null ? null : t`The part is unsure by ${length(next.unsureMm)} there.`}
             </>
           )}
         </Notice>
       ) : null}
       <Button look="go" onClick={add} className="mt-2 w-full">
-        {next === null ? 'Add a reading' : 'Lay it there'}
+        {next === null ? t`Add a reading` : t`Lay it there`}
       </Button>
       <ol className="mt-3 space-y-1">
         {form.bow.map((reading, i) => (
@@ -73,7 +68,7 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next }: Bow
           >
             <div className="grid grid-cols-[1fr_92px_44px] items-end gap-2">
               <input
-                aria-label={`Name of reading ${i + 1}`}
+                aria-label={t`Name of reading ${i + 1}`}
                 value={reading.name}
                 maxLength={60}
                 onChange={(event) =>
@@ -85,7 +80,7 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next }: Bow
                 className="min-h-10 w-full min-w-0 bg-transparent text-[16px] font-bold"
               />
               <NumberCell
-                label="gap"
+                label={t`gap`}
                 value={reading.sagittaMm}
                 min={-500}
                 max={1000}
@@ -95,7 +90,7 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next }: Bow
               />
               <button
                 type="button"
-                aria-label={`Remove ${reading.name}`}
+                aria-label={t`Remove ${reading.name}`}
                 onClick={() => onChange((now) => ({ ...now, bow: now.bow.filter((_, k) => k !== i) }))}
                 className="flex size-11 items-center justify-center text-quiet hover:text-stop"
               >
@@ -103,9 +98,9 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next }: Bow
               </button>
             </div>
             <p className="text-[14px] text-quiet">
-              from {reading.from.map((x) => x.toFixed(0)).join(', ')} to{' '}
+              {t`from`} {reading.from.map((x) => x.toFixed(0)).join(', ')} {t`to`}{' '}
               {reading.to.map((x) => x.toFixed(0)).join(', ')}
-              {named(reading.name) ? '. Measure this one again.' : ''}
+              {named(reading.name) ? t`. Measure this one again.` : ''}
             </p>
           </li>
         ))}

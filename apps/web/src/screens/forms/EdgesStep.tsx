@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { EdgeCode, FormEdge } from '@truelay/core/form'
 import { edgeAdvice, edgeCodeWords } from '@truelay/core/plan'
 import { Button } from '../../ui/Button.tsx'
@@ -11,6 +12,7 @@ const usualLip = { turnDeg: 85, depthMm: 10 }
 
 /** How each edge ends, what is behind it, and whether it has a lip. */
 export function EdgesStep({ form, onChange, chosen, onChoose }: StepProps) {
+  const t = useWords()
   const set = (name: string, change: (edge: FormEdge) => FormEdge) =>
     onChange((now) => ({ ...now, edges: now.edges.map((edge) => (edge.name === name ? change(edge) : edge)) }))
   const used = (name: string) => form.outline.some((segment) => segment.edge === name)
@@ -25,7 +27,7 @@ export function EdgesStep({ form, onChange, chosen, onChoose }: StepProps) {
             className={`border border-hair p-2 ${chosen.edge === edge.name ? 'bg-paper' : ''}`}
           >
             <TextInput
-              aria-label={`Name of edge ${i + 1}`}
+              aria-label={t`Name of edge ${i + 1}`}
               value={edge.label}
               maxLength={60}
               onChange={(event) => set(edge.name, (e) => ({ ...e, label: event.target.value }))}
@@ -33,19 +35,19 @@ export function EdgesStep({ form, onChange, chosen, onChoose }: StepProps) {
             />
             <div className="mt-2 grid grid-cols-2 gap-2">
               <SelectInput
-                aria-label={`${edge.label} ends with`}
+                aria-label={t`${edge.label} ends with`}
                 value={edge.code}
                 onChange={(event) => set(edge.name, (e) => ({ ...e, code: event.target.value as EdgeCode }))}
               >
                 {codes.map((code) => (
                   <option key={code} value={code}>
-                    {edgeCodeWords[code]}
+                    {t(edgeCodeWords[code])}
                   </option>
                 ))}
               </SelectInput>
               <TextInput
-                aria-label={`Behind ${edge.label}`}
-                placeholder="behind it"
+                aria-label={t`Behind ${edge.label}`}
+                placeholder={t`behind it`}
                 value={edge.behind ?? ''}
                 maxLength={60}
                 onChange={(event) =>
@@ -55,15 +57,16 @@ export function EdgesStep({ form, onChange, chosen, onChoose }: StepProps) {
                 }
               />
             </div>
-            <p className="mt-1 text-[15px] text-quiet">{edgeAdvice(edge.code)}</p>
+            <p className="mt-1 text-[15px] text-quiet">{t(edgeAdvice(edge.code))}</p>
             {edge.lip === undefined ? (
-              <Button look="quiet" onClick={() => set(edge.name, (e) => ({ ...e, lip: usualLip, code: 'lip-stop' }))}>
-                It has a sharp lip
-              </Button>
+              <Button
+                look="quiet"
+                onClick={() => set(edge.name, (e) => ({ ...e, lip: usualLip, code: 'lip-stop' }))}
+              >{t`It has a sharp lip`}</Button>
             ) : (
               <div className="mt-1 grid grid-cols-[1fr_1fr_auto] items-end gap-2">
                 <NumberCell
-                  label="lip turns"
+                  label={t`lip turns`}
                   unit="°"
                   value={edge.lip.turnDeg}
                   min={20}
@@ -71,25 +74,23 @@ export function EdgesStep({ form, onChange, chosen, onChoose }: StepProps) {
                   onCommit={(turnDeg) => set(edge.name, (e) => ({ ...e, lip: { ...(e.lip ?? usualLip), turnDeg } }))}
                 />
                 <NumberCell
-                  label="lip depth"
+                  label={t`lip depth`}
                   value={edge.lip.depthMm}
                   min={0.5}
                   max={200}
                   onCommit={(depthMm) => set(edge.name, (e) => ({ ...e, lip: { ...(e.lip ?? usualLip), depthMm } }))}
                 />
-                <Button onClick={() => set(edge.name, ({ lip: _, ...e }) => e)}>No lip</Button>
+                <Button onClick={() => set(edge.name, ({ lip: _, ...e }) => e)}>{t`No lip`}</Button>
               </div>
             )}
             {used(edge.name) ? null : (
               <p className="text-[15px] text-amber">
-                No stretch of the outline belongs to it.{' '}
+                {t`No stretch of the outline belongs to it.`}{' '}
                 <button
                   type="button"
                   className="underline"
                   onClick={() => onChange((now) => ({ ...now, edges: now.edges.filter((e) => e.name !== edge.name) }))}
-                >
-                  Remove
-                </button>
+                >{t`Remove`}</button>
               </p>
             )}
           </li>
@@ -103,9 +104,7 @@ export function EdgesStep({ form, onChange, chosen, onChoose }: StepProps) {
             return { ...now, edges: [...now.edges, { name, label: name, code: 'stop-short' }] }
           })
         }
-      >
-        Add an edge
-      </Button>
+      >{t`Add an edge`}</Button>
     </>
   )
 }

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { FormDoc } from '@truelay/core/form'
 import { Trash2 } from 'lucide-react'
 import { useState } from 'react'
@@ -73,6 +74,7 @@ function added(form: FormDoc, kind: Kind): FormDoc {
 
 /** Body lines, recesses, channels, what stands up, holes: added by kind, dragged to their place, given their figures. */
 export function FeaturesStep({ form, onChange }: StepProps) {
+  const t = useWords()
   const change = (kind: Kind, index: number, more: Readonly<Record<string, unknown>>) =>
     onChange((now) => ({
       ...now,
@@ -93,7 +95,7 @@ export function FeaturesStep({ form, onChange }: StepProps) {
             <li key={`${kind}-${i}`} className="border border-hair p-2">
               <div className="grid grid-cols-[1fr_44px] items-center gap-2">
                 <input
-                  aria-label={`Name of ${kindWords[kind].toLowerCase()} ${i + 1}`}
+                  aria-label={t`Name of ${kindWords[kind].toLowerCase()} ${i + 1}`}
                   value={feature.name}
                   maxLength={60}
                   onChange={(event) =>
@@ -106,7 +108,7 @@ export function FeaturesStep({ form, onChange }: StepProps) {
                 />
                 <button
                   type="button"
-                  aria-label={`Remove ${feature.name}`}
+                  aria-label={t`Remove ${feature.name}`}
                   onClick={() => onChange((now) => ({ ...now, [kind]: (now[kind] ?? []).filter((_, k) => k !== i) }))}
                   className="flex size-11 items-center justify-center text-quiet hover:text-stop"
                 >
@@ -136,9 +138,7 @@ export function FeaturesStep({ form, onChange }: StepProps) {
                     const last = feature.along[feature.along.length - 1] ?? [0, 0]
                     change(kind, i, { along: [...feature.along, [last[0] + 60, last[1]]] })
                   }}
-                >
-                  Add a point to the line
-                </Button>
+                >{t`Add a point to the line`}</Button>
               )}
             </li>
           )),
@@ -156,6 +156,7 @@ function BoxSize({
   readonly outline: readonly (readonly [number, number])[]
   readonly onSize: (outline: [number, number][]) => void
 }) {
+  const t = useWords()
   const xs = outline.map((p) => p[0])
   const ys = outline.map((p) => p[1])
   const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]
@@ -165,21 +166,21 @@ function BoxSize({
   return (
     <div className="grid grid-cols-3 gap-2">
       <NumberCell
-        label="wide"
+        label={t`wide`}
         value={right - left}
         min={3}
         max={4000}
         onCommit={(width) => remake(width, high - low, corner)}
       />
       <NumberCell
-        label="tall"
+        label={t`tall`}
         value={high - low}
         min={3}
         max={4000}
         onCommit={(height) => remake(right - left, height, corner)}
       />
       <NumberCell
-        label="corner"
+        label={t`corner`}
         value={corner}
         min={0}
         max={2000}

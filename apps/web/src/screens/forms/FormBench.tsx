@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { Form } from '@truelay/contract'
 import type { FormDoc } from '@truelay/core/form'
 import type { Vec2 } from '@truelay/core/geometry'
@@ -43,6 +44,7 @@ interface FormBenchProps {
 
 /** The bench for measuring: steps in their order, the drawing, and the part in space while one types. */
 export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
+  const t = useWords()
   const draft = useDraft<FormDoc>(first)
   const form = draft.now
   const [step, setStep] = useState<MeasuringStep>('outline')
@@ -65,7 +67,7 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
     <div className="flex min-h-full flex-col lg:h-full lg:min-h-[700px]">
       <header className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b border-hair bg-paper px-5 py-2.5">
         <div className="w-96 max-w-full">
-          <Field label={isNew ? 'New form: vehicle and part' : `Form, version ${form.version}`}>
+          <Field label={isNew ? t`New form: vehicle and part` : t`Form, version ${form.version}`}>
             <TextInput
               value={form.name}
               maxLength={60}
@@ -74,7 +76,7 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
             />
           </Field>
         </div>
-        <nav aria-label="Steps of measuring" className="flex self-stretch">
+        <nav aria-label={t`Steps of measuring`} className="flex self-stretch">
           {steps.map(({ step: own, text }) => (
             <button
               key={own}
@@ -91,14 +93,14 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
           ))}
         </nav>
         <div className="ml-auto flex items-center gap-2">
-          <Button onClick={draft.undo} disabled={!draft.canUndo} aria-label="Undo">
+          <Button onClick={draft.undo} disabled={!draft.canUndo} aria-label={t`Undo`}>
             <Undo2 size={20} />
           </Button>
-          <Button onClick={draft.redo} disabled={!draft.canRedo} aria-label="Redo">
+          <Button onClick={draft.redo} disabled={!draft.canRedo} aria-label={t`Redo`}>
             <Redo2 size={20} />
           </Button>
           <Button look="go" onClick={() => void save()} disabled={saving || failure !== null || (!changed && !isNew)}>
-            {changed || isNew ? 'Keep this form' : 'Kept'}
+            {changed || isNew ? t`Keep this form` : t`Kept`}
           </Button>
         </div>
       </header>
@@ -115,7 +117,7 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
           <p className="pb-2 text-[16px] text-quiet">{steps.find((s) => s.step === step)?.says}</p>
           {failure === null ? null : (
             <Notice look="stop" role="alert">
-              <strong>{failure.sentence}</strong> {failure.fix}
+              <strong>{t(failure.sentence)}</strong> {t(failure.fix)}
             </Notice>
           )}
           {step === 'outline' ? (
@@ -129,7 +131,7 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
           {step === 'edges' ? <EdgesStep {...props} /> : null}
           {step === 'marks' ? <MarksStep {...props} /> : null}
         </section>
-        <section aria-label="Drawing" className="min-h-[420px] min-w-0 p-2 lg:min-h-0">
+        <section aria-label={t`Drawing`} className="min-h-[420px] min-w-0 p-2 lg:min-h-0">
           <FormSketch
             form={form}
             handles={handles}
@@ -146,9 +148,9 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
         <aside className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0">
           <div className="h-72 border-b border-hair bg-chalk lg:h-[46%]">
             {answer === null ? (
-              <p className="p-4 text-quiet">The part appears here as soon as its outline is whole.</p>
+              <p className="p-4 text-quiet">{t`The part appears here as soon as its outline is whole.`}</p>
             ) : (
-              <Suspense fallback={<p className="p-4 text-quiet">Opening the view</p>}>
+              <Suspense fallback={<p className="p-4 text-quiet">{t`Opening the view`}</p>}>
                 <PartView3D
                   surface={answer.surface}
                   stretch={asPairs(answer.curvature.share)}

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { FormDoc, PartFamily, PartMaterial } from '@truelay/core/form'
 import { Field, SelectInput } from '../../ui/Field.tsx'
 import { GradeBars } from '../../ui/GradeBars.tsx'
@@ -26,18 +27,21 @@ interface FormFiguresProps {
 
 /** What the measured part is: how hard, how large, how it bends, how sure. */
 export function FormFigures({ form, answer, onChange }: FormFiguresProps) {
+  const t = useWords()
   return (
     <div className="min-h-0 flex-1 overflow-y-auto p-4">
       <p className="label text-[15px] text-quiet">
-        <Swatch className="bg-orange" /> bends both ways <Swatch className="bg-violet" /> saddle{' '}
-        <Swatch className="border border-ink/40 bg-chalk" /> flat, or bends one way only
+        <Swatch className="bg-orange" /> {t`bends both ways`} <Swatch className="bg-violet" /> {t`saddle`}{' '}
+        <Swatch className="border border-ink/40 bg-chalk" /> {t`flat, or bends one way only`}
       </p>
       {answer === null ? null : (
         <>
           {answer.grade === null ? null : (
             <p className="mt-2 text-[22px] font-bold leading-tight" data-testid="form-grade">
-              <GradeBars grade={answer.grade} /> Grade {answer.grade}
-              <span className="block text-[16px] font-normal text-quiet">{answer.gradeWords}</span>
+              <GradeBars grade={answer.grade} /> {t`Grade ${answer.grade}`}
+              <span className="block text-[16px] font-normal text-quiet">
+                {answer.gradeWords === null ? null : t(answer.gradeWords)}
+              </span>
             </p>
           )}
           <dl className="mt-2 text-[17px]">
@@ -49,24 +53,24 @@ export function FormFigures({ form, answer, onChange }: FormFiguresProps) {
               {Number.isFinite(answer.surface.figures.minRadiusMm) && answer.surface.figures.minRadiusMm < 20_000 ? (
                 <Quantity lengthMm={answer.surface.figures.minRadiusMm} digits={0} />
               ) : (
-                'flat'
+                t`flat`
               )}
             </Row>
-            <Row term="Not developable">{answer.surface.figures.gaussAbsoluteSr.toFixed(3)} sr</Row>
+            <Row term="Not developable">{t`${answer.surface.figures.gaussAbsoluteSr.toFixed(3)} sr`}</Row>
             <Row term={form.relief === undefined ? 'Between the readings unsure by' : 'Scan kept to within'}>
               {form.relief !== undefined ? (
                 <Quantity lengthMm={form.relief.errorMm} />
               ) : Number.isFinite(answer.surface.bowFit.unsureMm) ? (
                 <Quantity lengthMm={answer.surface.bowFit.unsureMm} />
               ) : (
-                'not measured'
+                t`not measured`
               )}
             </Row>
           </dl>
         </>
       )}
       <div className="mt-3 grid grid-cols-2 gap-3">
-        <Field label="Kind">
+        <Field label={t`Kind`}>
           <SelectInput
             value={form.family}
             onChange={(event) => onChange((now) => ({ ...now, family: event.target.value as PartFamily }))}
@@ -78,7 +82,7 @@ export function FormFigures({ form, answer, onChange }: FormFiguresProps) {
             ))}
           </SelectInput>
         </Field>
-        <Field label="Made of">
+        <Field label={t`Made of`}>
           <SelectInput
             value={form.material}
             onChange={(event) => onChange((now) => ({ ...now, material: event.target.value as PartMaterial }))}

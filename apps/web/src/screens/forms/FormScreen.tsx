@@ -1,3 +1,6 @@
+import { name, say } from '@truelay/core/say'
+import { wholeFailure } from '@truelay/core/result'
+import { useWords } from '../../ui/words.ts'
 import { type Form, formDoc, idFromName, partId } from '@truelay/contract'
 import { useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
@@ -11,6 +14,7 @@ import { ScanImport } from './ScanImport.tsx'
 
 /** Measuring a part: a new one, or one that is on file. */
 export function FormScreen() {
+  const t = useWords()
   const { formId = '' } = useParams()
   const [search] = useSearchParams()
   const navigate = useNavigate()
@@ -19,15 +23,13 @@ export function FormScreen() {
   const [takeForm] = useTakeFormMutation()
   const [scanned, setScanned] = useState<Form | null>(null)
   if (forms === undefined)
-    return error === undefined ? <Busy text="Opening the form" /> : <Failed {...failureOf(error)} />
+    return error === undefined ? <Busy text={t`Opening the form`} /> : <Failed {...failureOf(error)} />
   const isNew = formId === 'new'
   const known = forms.find((form) => form.id === formId)
   if (!isNew && known === undefined)
     return (
-      <Failed sentence={`There is no form "${formId}".`} fix="Choose one from the list of forms.">
-        <Link to="/forms" className={buttonClass('go')}>
-          To the forms
-        </Link>
+      <Failed sentence={say`There is no form "${name(formId)}".`} fix={say`Choose one from the list of forms.`}>
+        <Link to="/forms" className={buttonClass('go')}>{t`To the forms`}</Link>
       </Failed>
     )
   if (isNew && search.has('scan') && scanned === null) return <ScanImport onMade={setScanned} />
@@ -36,9 +38,9 @@ export function FormScreen() {
     // "new" is the address of the empty bench.
     const taken = new Set<string>(['new', ...forms.map((form) => form.id)])
     const whole = formDoc.safeParse(isNew ? { ...draft, id: idFromName(draft.name, taken) } : draft)
-    if (!whole.success) return 'Something in this form is out of range. Check the last figure that was typed.'
+    if (!whole.success) return t`Something in this form is out of range. Check the last figure that was typed.`
     const outcome = await saveForm(whole.data)
-    if (outcome.error !== undefined) return `${failureOf(outcome.error).sentence} ${failureOf(outcome.error).fix}`
+    if (outcome.error !== undefined) return t(wholeFailure(failureOf(outcome.error)))
     const part = partId.safeParse(search.get('part'))
     if (part.success) {
       await takeForm({ partId: part.data, formId: outcome.data.id })

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { Form } from '@truelay/contract'
 import { Plus, ScanLine } from 'lucide-react'
 import { useMemo, useState } from 'react'
@@ -11,6 +12,7 @@ import { Field, TextInput } from '../../ui/Field.tsx'
 
 /** Every part that was measured, by the vehicle it belongs to. */
 export function FormsScreen() {
+  const t = useWords()
   const { data: forms, error } = useFormsQuery()
   const [wanted, setWanted] = useState('')
   const shown = useMemo(
@@ -18,34 +20,34 @@ export function FormsScreen() {
     [forms, wanted],
   )
   if (forms === undefined)
-    return error === undefined ? <Busy text="Opening the forms" /> : <Failed {...failureOf(error)} />
+    return error === undefined ? <Busy text={t`Opening the forms`} /> : <Failed {...failureOf(error)} />
   return (
     <div>
       <header className="flex flex-wrap items-end justify-between gap-4 border-b border-hair bg-paper px-6 py-4">
         <div>
-          <h1 className="text-[30px] font-bold leading-tight">Forms</h1>
-          <p className="text-[17px] text-quiet">{forms.length} parts measured</p>
+          <h1 className="text-[30px] font-bold leading-tight">{t`Forms`}</h1>
+          <p className="text-[17px] text-quiet">{t`${forms.length} parts measured`}</p>
         </div>
         <div className="flex flex-wrap items-end gap-3">
           <div className="w-64">
-            <Field label="Find">
+            <Field label={t`Find`}>
               <TextInput
                 value={wanted}
                 onChange={(event) => setWanted(event.target.value)}
-                placeholder="bonnet, lamp …"
+                placeholder={t`bonnet, lamp …`}
               />
             </Field>
           </div>
           <Link to="/forms/new?scan=1" className={buttonClass()}>
-            <ScanLine size={20} /> From a scan
+            <ScanLine size={20} /> {t`From a scan`}
           </Link>
           <Link to="/forms/new" className={buttonClass('go')}>
-            <Plus size={20} /> Measure a part
+            <Plus size={20} /> {t`Measure a part`}
           </Link>
         </div>
       </header>
       {shown.length === 0 ? (
-        <p className="p-6 text-[18px] text-quiet">No part has "{wanted}" in its name.</p>
+        <p className="p-6 text-[18px] text-quiet">{t`No part has "${wanted}" in its name.`}</p>
       ) : (
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(230px,1fr))] gap-2 p-5">
           {shown.map((form) => (
@@ -58,6 +60,7 @@ export function FormsScreen() {
 }
 
 function FormCard({ form }: { readonly form: Form }) {
+  const t = useWords()
   return (
     <li>
       <Link
@@ -66,9 +69,7 @@ function FormCard({ form }: { readonly form: Form }) {
       >
         <PartShape form={form} className="h-28 w-full" />
         <span className="mt-2 text-[17px] font-bold leading-tight">{form.name}</span>
-        <span className="text-[15px] text-quiet">
-          {form.relief === undefined ? `${form.bow.length} bow readings` : 'scanned'}, version {form.version}
-        </span>
+        <span className="text-[15px] text-quiet">{t`${form.relief === undefined ? t`${form.bow.length} bow readings` : t`scanned`}, version ${form.version}`}</span>
       </Link>
     </li>
   )

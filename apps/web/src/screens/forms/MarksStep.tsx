@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import { Trash2 } from 'lucide-react'
 import { Button } from '../../ui/Button.tsx'
 import { TextInput } from '../../ui/Field.tsx'
@@ -7,6 +8,7 @@ import { NumberCell } from './NumberCell.tsx'
 
 /** Spots that a piece must meet; those that matter most weigh most. */
 export function MarksStep({ form, onChange }: StepProps) {
+  const t = useWords()
   return (
     <>
       <ul className="space-y-1">
@@ -14,7 +16,7 @@ export function MarksStep({ form, onChange }: StepProps) {
           <li key={`mark-${i}`} className="border border-hair p-2">
             <div className="grid grid-cols-[1fr_44px] gap-2">
               <TextInput
-                aria-label={`Name of mark ${i + 1}`}
+                aria-label={t`Name of mark ${i + 1}`}
                 value={mark.label}
                 maxLength={60}
                 onChange={(event) =>
@@ -26,7 +28,7 @@ export function MarksStep({ form, onChange }: StepProps) {
               />
               <button
                 type="button"
-                aria-label={`Remove ${mark.label}`}
+                aria-label={t`Remove ${mark.label}`}
                 onClick={() => onChange((now) => ({ ...now, marks: now.marks.filter((_, k) => k !== i) }))}
                 className="flex size-11 items-center justify-center text-quiet hover:text-stop"
               >
@@ -34,7 +36,7 @@ export function MarksStep({ form, onChange }: StepProps) {
               </button>
             </div>
             <NumberCell
-              label="how much it matters"
+              label={t`how much it matters`}
               unit="x"
               value={mark.weight}
               min={0.1}
@@ -54,9 +56,7 @@ export function MarksStep({ form, onChange }: StepProps) {
             return { ...now, marks: [...now.marks, { name, label: name, at: [0, 0], weight: 1 }] }
           })
         }
-      >
-        Add a mark, then drag it to its place
-      </Button>
+      >{t`Add a mark, then drag it to its place`}</Button>
     </>
   )
 }

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import { useId, useState } from 'react'
 
 interface NumberCellProps {
@@ -11,6 +12,7 @@ interface NumberCellProps {
 
 /** A number in a table: taken over while it is typed as long as it is one, so that the part follows at once. */
 export function NumberCell({ label, value, min, max, onCommit, unit = 'mm' }: NumberCellProps) {
+  const t = useWords()
   const id = useId()
   const [typed, setTyped] = useState<string | null>(null)
   const shown = typed ?? String(Number(value.toFixed(2)))
@@ -40,9 +42,7 @@ export function NumberCell({ label, value, min, max, onCommit, unit = 'mm' }: Nu
         <span className="text-[13px] text-quiet">{unit}</span>
       </span>
       {wrong ? (
-        <span id={`${id}-wrong`} role="alert" className="block text-[13px] text-stop">
-          {min} to {max}
-        </span>
+        <span id={`${id}-wrong`} role="alert" className="block text-[13px] text-stop">{t`${min} to ${max}`}</span>
       ) : null}
     </span>
   )

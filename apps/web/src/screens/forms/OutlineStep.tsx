@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import { mirrorForm, type OutlineSegment, symmetrize } from '@truelay/core/form'
 import { type ReactNode, useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
@@ -20,6 +21,7 @@ interface OutlineStepProps extends StepProps {
 
 /** The outline, stretch by stretch: where it ends, how it bends, which edge it belongs to. */
 export function OutlineStep({ form, onChange, chosen, onChoose, photo }: OutlineStepProps) {
+  const t = useWords()
   const [problem, setProblem] = useState<string | null>(null)
   const complete = () => {
     const whole = symmetrize(form)
@@ -45,21 +47,21 @@ export function OutlineStep({ form, onChange, chosen, onChoose, photo }: Outline
             <div className="grid grid-cols-[28px_1fr_1fr_96px] items-end gap-2">
               <span className="pb-2 text-[17px] font-bold">{i + 1}</span>
               <NumberCell
-                label="to x"
+                label={t`to x`}
                 value={segment.to[0]}
                 min={-5000}
                 max={5000}
                 onCommit={(x) => set(i, (s) => ({ ...s, to: [x, s.to[1]] }))}
               />
               <NumberCell
-                label="to y"
+                label={t`to y`}
                 value={segment.to[1]}
                 min={-5000}
                 max={5000}
                 onCommit={(y) => set(i, (s) => ({ ...s, to: [s.to[0], y] }))}
               />
               <SelectInput
-                aria-label={`Stretch ${i + 1} runs`}
+                aria-label={t`Stretch ${i + 1} runs`}
                 value={segment.kind}
                 onChange={(event) =>
                   onChange((now) => bendStretch(now, i, event.target.value as OutlineSegment['kind']))
@@ -75,27 +77,27 @@ export function OutlineStep({ form, onChange, chosen, onChoose, photo }: Outline
             {segment.kind === 'arc' ? (
               <div className="mt-1 grid grid-cols-2 items-end gap-2 pl-9">
                 <NumberCell
-                  label="radius"
+                  label={t`radius`}
                   value={segment.radiusMm}
                   min={1}
                   max={50_000}
                   onCommit={(radiusMm) => set(i, (s) => (s.kind === 'arc' ? { ...s, radiusMm } : s))}
                 />
                 <SelectInput
-                  aria-label={`Arc ${i + 1} turns`}
+                  aria-label={t`Arc ${i + 1} turns`}
                   value={segment.turn}
                   onChange={(event) =>
                     set(i, (s) => (s.kind === 'arc' ? { ...s, turn: event.target.value as 'left' | 'right' } : s))
                   }
                 >
-                  <option value="left">turns left</option>
-                  <option value="right">turns right</option>
+                  <option value="left">{t`turns left`}</option>
+                  <option value="right">{t`turns right`}</option>
                 </SelectInput>
               </div>
             ) : null}
             {chosen.stretch === i ? (
               <div className="mt-2 flex flex-wrap items-center gap-2 pl-9">
-                <Button onClick={() => onChange((now) => splitStretch(now, i))}>Split</Button>
+                <Button onClick={() => onChange((now) => splitStretch(now, i))}>{t`Split`}</Button>
                 {segment.kind === 'spline' ? (
                   <Button
                     onClick={() =>
@@ -106,15 +108,14 @@ export function OutlineStep({ form, onChange, chosen, onChoose, photo }: Outline
                         return { ...s, through: [...s.through, middle] }
                       })
                     }
-                  >
-                    Add a point
-                  </Button>
+                  >{t`Add a point`}</Button>
                 ) : null}
-                <Button disabled={form.outline.length <= 3} onClick={() => onChange((now) => removeStretch(now, i))}>
-                  Remove
-                </Button>
+                <Button
+                  disabled={form.outline.length <= 3}
+                  onClick={() => onChange((now) => removeStretch(now, i))}
+                >{t`Remove`}</Button>
                 <div className="w-full">
-                  <Field label="Belongs to">
+                  <Field label={t`Belongs to`}>
                     <SelectInput
                       value={segment.edge}
                       onChange={(event) => set(i, (s) => ({ ...s, edge: event.target.value }))}
@@ -138,7 +139,7 @@ export function OutlineStep({ form, onChange, chosen, onChoose, photo }: Outline
         </Notice>
       )}
       <div className="mt-3 grid gap-2">
-        <Button onClick={complete}>Symmetric: complete the left half</Button>
+        <Button onClick={complete}>{t`Symmetric: complete the left half`}</Button>
         <Button
           onClick={() =>
             onChange((now) => {
@@ -153,9 +154,7 @@ export function OutlineStep({ form, onChange, chosen, onChoose, photo }: Outline
               return mirrorForm(now, { id: now.id, name: name.edges[0]?.label ?? now.name, swap })
             })
           }
-        >
-          Mirror it: the other side
-        </Button>
+        >{t`Mirror it: the other side`}</Button>
       </div>
       {photo}
     </>

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { Vec2 } from '@truelay/core/geometry'
 import { useEffect, useRef, useState } from 'react'
 import type { PhotoUnder } from '../../drawings/FormSketch.tsx'
@@ -18,6 +19,7 @@ const firstGuessMm = 1000
 
 /** A photo under the drawing, to trace over; its scale comes from two places that are a known distance apart. */
 export function PhotoTrace({ photo, onPhoto, scale, onScale }: PhotoTraceProps) {
+  const t = useWords()
   const [problem, setProblem] = useState<string | null>(null)
   const held = useRef<string | null>(null)
   useEffect(
@@ -44,26 +46,24 @@ export function PhotoTrace({ photo, onPhoto, scale, onScale }: PhotoTraceProps) 
   const [a, b] = scale ?? []
   const apart = a !== undefined && b !== undefined ? Math.hypot(a[0] - b[0], a[1] - b[1]) : null
   return (
-    <section aria-label="Photo to trace" className="mt-4 border-t border-hair pt-3">
+    <section aria-label={t`Photo to trace`} className="mt-4 border-t border-hair pt-3">
       {photo === null ? (
         <FileButton
-          label="Photo to trace over"
+          label={t`Photo to trace over`}
           accept="image/*"
           className="w-full"
           onFiles={([file]) => file && void take(file)}
-        >
-          Trace over a photo
-        </FileButton>
+        >{t`Trace over a photo`}</FileButton>
       ) : (
         <>
           {scale === null ? null : apart === null ? (
-            <p role="status" className="border-l-[5px] border-amber bg-amber-tint p-2 text-[17px]">
-              Set the scale: tap the {scale.length === 0 ? 'first' : 'second'} of two places on the photo whose distance
-              you know.
-            </p>
+            <p
+              role="status"
+              className="border-l-[5px] border-amber bg-amber-tint p-2 text-[17px]"
+            >{t`Set the scale: tap the ${scale.length === 0 ? t`first` : t`second`} of two places on the photo whose distance you know.`}</p>
           ) : (
             <NumberCell
-              label="These two places are apart by"
+              label={t`These two places are apart by`}
               value={apart}
               min={5}
               max={10_000}
@@ -77,7 +77,7 @@ export function PhotoTrace({ photo, onPhoto, scale, onScale }: PhotoTraceProps) 
           <div className="mt-2 flex gap-2">
             {scale === null || apart !== null ? (
               <Button onClick={() => onScale(scale === null ? [] : null)}>
-                {scale === null ? 'Set the scale' : 'That is its scale'}
+                {scale === null ? t`Set the scale` : t`That is its scale`}
               </Button>
             ) : null}
             <Button
@@ -85,15 +85,11 @@ export function PhotoTrace({ photo, onPhoto, scale, onScale }: PhotoTraceProps) 
                 onPhoto(null)
                 onScale(null)
               }}
-            >
-              Take it away
-            </Button>
+            >{t`Take it away`}</Button>
           </div>
         </>
       )}
-      <p className="mt-1 text-[15px] text-quiet">
-        Straight on, from as far away as you can. Lay a rule beside the part; a photo taken from close by bulges.
-      </p>
+      <p className="mt-1 text-[15px] text-quiet">{t`Straight on, from as far away as you can. Lay a rule beside the part; a photo taken from close by bulges.`}</p>
       {problem === null ? null : (
         <p role="alert" className="text-[15px] text-stop">
           {problem}

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import { type Form, formDoc } from '@truelay/contract'
 import type { Spot3 } from '@truelay/core/form'
 import type { PlaceOnMesh, TriangleMesh } from '@truelay/core/geometry'
@@ -18,6 +19,7 @@ const spotWords = ['the middle', 'a place to the right', 'a place above'] as con
 
 /** A part from a scan: unit, three places that say which way is which, then its outline and heights. */
 export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }) {
+  const t = useWords()
   const worker = useFormWorker()
   const [file, setFile] = useState<File | null>(null)
   const [unit, setUnit] = useState<Unit>('mm')
@@ -60,16 +62,16 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
   return (
     <div className="flex min-h-full flex-col lg:h-full lg:min-h-[640px]">
       <header className="border-b border-hair bg-paper px-6 py-3">
-        <p className="label text-[15px] text-quiet">Forms</p>
-        <h1 className="text-[28px] font-bold leading-tight">A part from a scan</h1>
+        <p className="label text-[15px] text-quiet">{t`Forms`}</p>
+        <h1 className="text-[28px] font-bold leading-tight">{t`A part from a scan`}</h1>
       </header>
       <div className="grid min-h-0 flex-1 lg:grid-cols-[340px_1fr]">
         <section
-          aria-label="The scan"
+          aria-label={t`The scan`}
           className="space-y-4 overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"
         >
           <label className="block">
-            <span className="label block text-[16px] text-quiet">Scan, OBJ, STL or PLY</span>
+            <span className="label block text-[16px] text-quiet">{t`Scan, OBJ, STL or PLY`}</span>
             <input
               type="file"
               accept=".obj,.stl,.ply"
@@ -83,9 +85,9 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
             />
           </label>
           <div>
-            <p className="label pb-1 text-[16px] text-quiet">Scanned in</p>
+            <p className="label pb-1 text-[16px] text-quiet">{t`Scanned in`}</p>
             <Choice
-              label="Unit of the scan"
+              label={t`Unit of the scan`}
               value={unit}
               options={(Object.keys(toMm) as Unit[]).map((value) => ({ value, text: value }))}
               onChange={(as) => {
@@ -96,7 +98,7 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
           </div>
           {size === null ? null : (
             <p className="text-[22px] font-bold" data-testid="scan-size">
-              {size.map((x) => x.toFixed(0)).join(' x ')} mm
+              {size.map((x) => x.toFixed(0)).join(' x ')} {t`mm`}
             </p>
           )}
           {mesh === null ? null : (
@@ -105,41 +107,35 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
                 <p className="text-[17px]">
                   {spots.length < 3 ? (
                     <>
-                      Tap <strong>{spotWords[spots.length]}</strong> on the part.
+                      {t`Tap`} <strong>{spotWords[spots.length]}</strong> {t`on the part.`}
                     </>
                   ) : (
-                    'Three places chosen: the part is turned by them.'
+                    t`Three places chosen: the part is turned by them.`
                   )}
                 </p>
-                <p className="text-[15px] text-quiet">
-                  Leave it out if the scan is seen straight on already. {spots.length} of 3.
-                </p>
+                <p className="text-[15px] text-quiet">{t`Leave it out if the scan is seen straight on already. ${spots.length} of 3.`}</p>
               </div>
-              <NumberCell label="Heights every" value={stepMm} min={0.5} max={50} onCommit={setStepMm} />
+              <NumberCell label={t`Heights every`} value={stepMm} min={0.5} max={50} onCommit={setStepMm} />
               <Button
                 look="go"
                 className="w-full"
                 disabled={busy || spots.length === 1 || spots.length === 2}
                 onClick={() => void make()}
-              >
-                Make it a form
-              </Button>
+              >{t`Make it a form`}</Button>
             </>
           )}
-          {busy ? <p role="status">Working on the scan</p> : null}
+          {busy ? <p role="status">{t`Working on the scan`}</p> : null}
           {problem === null ? null : (
             <Notice look="stop" role="alert">
               {problem}
             </Notice>
           )}
         </section>
-        <section aria-label="View" className="min-h-[420px] min-w-0">
+        <section aria-label={t`View`} className="min-h-[420px] min-w-0">
           {mesh === null ? (
-            <p className="p-6 text-[18px] text-quiet">
-              The scan appears here. It is cut at its rim; clean away what does not belong to the part first.
-            </p>
+            <p className="p-6 text-[18px] text-quiet">{t`The scan appears here. It is cut at its rim; clean away what does not belong to the part first.`}</p>
           ) : (
-            <Suspense fallback={<p className="p-6 text-quiet">Opening the view</p>}>
+            <Suspense fallback={<p className="p-6 text-quiet">{t`Opening the view`}</p>}>
               <ScanView mesh={mesh} spots={spots} onPick={(place: PlaceOnMesh) => pick(spotOf(mesh, place))} />
             </Suspense>
           )}

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import { FlaskConical, Layers, Ruler, Settings, Warehouse } from 'lucide-react'
 import type { ComponentType } from 'react'
 import { NavLink, Outlet } from 'react-router'
@@ -8,27 +9,29 @@ import { Failed } from '../../ui/Failed.tsx'
 
 /** The app's outer frame: where one can go, and whether the server answers. */
 export function Frame() {
+  const t = useWords()
   const { error } = useShopQuery()
   const waiting = useAppSelector((state) => state.outbox.waiting.length)
   const failure = error === undefined ? null : failureOf(error)
   return (
     <div className="flex h-full flex-col-reverse lg:flex-row">
       <nav
-        aria-label="Main"
+        aria-label={t`Main`}
         className="no-print flex shrink-0 border-t border-hair bg-paper lg:w-16 lg:flex-col lg:border-r lg:border-t-0"
       >
         <Mark />
-        <Place to="/" end icon={Warehouse} text="Bay" />
-        <Place to="/forms" icon={Ruler} text="Forms" />
-        <Place to="/shelf" icon={Layers} text="Shelf" />
-        <Place to="/mixing" icon={FlaskConical} text="Mix" />
+        <Place to="/" end icon={Warehouse} text={t`Bay`} />
+        <Place to="/forms" icon={Ruler} text={t`Forms`} />
+        <Place to="/shelf" icon={Layers} text={t`Shelf`} />
+        <Place to="/mixing" icon={FlaskConical} text={t`Mix`} />
         <span className="flex-1" />
         {waiting > 0 ? (
-          <p role="status" className="label px-1 py-2 text-center text-[13px] leading-tight text-amber">
-            {waiting} to send
-          </p>
+          <p
+            role="status"
+            className="label px-1 py-2 text-center text-[13px] leading-tight text-amber"
+          >{t`${waiting} to send`}</p>
         ) : null}
-        <Place to="/shop" icon={Settings} text="Shop" />
+        <Place to="/shop" icon={Settings} text={t`Shop`} />
       </nav>
       <div className="min-h-0 min-w-0 flex-1 overflow-auto">
         {failure === null ? <Outlet /> : <Failed {...failure} />}
@@ -38,8 +41,9 @@ export function Frame() {
 }
 
 function Mark() {
+  const t = useWords()
   return (
-    <svg viewBox="0 0 32 32" className="m-3 hidden size-9 lg:block" role="img" aria-label="True Lay">
+    <svg viewBox="0 0 32 32" className="m-3 hidden size-9 lg:block" role="img" aria-label={t`True Lay`}>
       <path
         d="M4 26C6 14 11 10 16 10s10 4 12 16"
         fill="none"

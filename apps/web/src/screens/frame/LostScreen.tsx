@@ -1,6 +1,7 @@
-import { Link, useRouteError } from 'react-router'
-import { buttonClass } from '../../ui/Button.tsx'
+import { say } from '@truelay/core/say'
+import { useRouteError } from 'react-router'
 import { Failed } from '../../ui/Failed.tsx'
+import { ToBay } from '../../ui/ToBay.tsx'
 
 /** An address that leads nowhere, or a screen that broke. */
 export function LostScreen() {
@@ -8,16 +9,14 @@ export function LostScreen() {
   const broke = error instanceof Error
   return (
     <Failed
-      sentence={broke ? 'This screen broke down.' : 'There is nothing at this address.'}
+      sentence={broke ? say`This screen broke down.` : say`There is nothing at this address.`}
       fix={
         broke
-          ? 'Nothing that was confirmed is lost. Go back to the bay and open the part again.'
-          : 'Go to the bay and choose a vehicle there.'
+          ? say`Nothing that was confirmed is lost. Go back to the bay and open the part again.`
+          : say`Go to the bay and choose a vehicle there.`
       }
     >
-      <Link to="/" className={buttonClass('go')}>
-        To the bay
-      </Link>
+      <ToBay />
     </Failed>
   )
 }

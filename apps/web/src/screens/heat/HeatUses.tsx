@@ -1,3 +1,5 @@
+import { length, say, type Sentence, temperature } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import type { GunId } from '@truelay/contract'
 import type { CalibratedGun } from '@truelay/core/heat'
 import type { FilmDoc, HeatUse, PlannedHeat } from '@truelay/core/plan'
@@ -8,10 +10,10 @@ import { Notice } from '../../ui/Notice.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { secondsWords } from './secondsWords.ts'
 
-export const useWords: Readonly<Record<HeatUse, string>> = {
-  soften: 'Soften',
-  seal: 'Seal',
-  'post-heat': 'Post-heat',
+export const heatUseWords: Readonly<Record<HeatUse, Sentence>> = {
+  soften: say`Soften`,
+  seal: say`Seal`,
+  'post-heat': say`Post-heat`,
 }
 
 interface HeatUsesProps {
@@ -25,100 +27,91 @@ interface HeatUsesProps {
 
 /** One use of heat at a time, in words that are read beside the gun. */
 export function HeatUses({ heat, shown, gun, gunId, film, onShow }: HeatUsesProps) {
+  const t = useWords()
   const sure = gun === null ? null : Math.round(100 * gun.riseSigma)
   return (
     <aside className="border-hair bg-paper px-5 py-4 lg:overflow-y-auto lg:border-l">
       <Choice
-        label="Use of heat"
+        label={t`Use of heat`}
         value={shown.use}
         onChange={onShow}
-        options={heat.map((h) => ({ value: h.use, text: useWords[h.use] }))}
+        options={heat.map((h) => ({ value: h.use, text: t(heatUseWords[h.use]) }))}
       />
       <p className="mt-4 text-[27px] font-bold leading-tight first-letter:uppercase" data-testid="heat-words">
-        {shown.words}
+        {t(shown.words)}
       </p>
-      <p className="mt-1.5 text-[17px] text-quiet">
-        Strokes of <Quantity lengthMm={shown.strokeMm} digits={0} />, and half a spot past each end: the ends get half
-        as much. Never still.
-      </p>
+      <p className="mt-1.5 text-[17px] text-quiet">{t`Strokes of ${length(shown.strokeMm)}, and half a spot past each end: the ends get half as much. Never still.`}</p>
       {shown.warning === null ? null : (
         <div className="mt-3">
           <Notice look={shown.marginC < 0 ? 'stop' : 'caution'} role="status">
-            {shown.warning}
+            {t(shown.warning)}
           </Notice>
         </div>
       )}
       <dl className="mt-4 grid grid-cols-2 gap-x-6">
-        <Figure label="thermometer right after">
+        <Figure label={t`thermometer right after`}>
           <Quantity temperatureC={shown.readingC} />
         </Figure>
-        <Figure label="room to damage" amber={shown.marginC < 15}>
+        <Figure label={t`room to damage`} amber={shown.marginC < 15}>
           <Quantity temperatureC={shown.marginC} bare /> K
         </Figure>
-        <Figure label="press after">{secondsWords(shown.coolToPressS)}</Figure>
-        <Figure label="cut after">{secondsWords(shown.coolToCutS)}</Figure>
+        <Figure label={t`press after`}>{t(secondsWords(shown.coolToPressS))}</Figure>
+        <Figure label={t`cut after`}>{t(secondsWords(shown.coolToCutS))}</Figure>
       </dl>
       <p className="mt-2 text-[16px]" data-testid="passes-range">
         {shown.passesRange[0] === shown.passesRange[1]
-          ? `${shown.passes} passes.`
-          : `Read it after ${shown.passesRange[0]} passes; it may take up to ${shown.passesRange[1]}.`}
+          ? t`${shown.passes} passes.`
+          : t`Read it after ${shown.passesRange[0]} passes; it may take up to ${shown.passesRange[1]}.`}
       </p>
       <section className="mt-4 border-t border-hair pt-3">
-        <h3 className="label text-[15px] text-quiet">Where, the most first</h3>
+        <h3 className="label text-[15px] text-quiet">{t`Where, the most first`}</h3>
         <ul>
           {shown.zones.slice(0, 6).map((zone) => (
-            <li key={zone.label} className="flex justify-between gap-4 text-[18px]">
-              <span className="first-letter:uppercase">{zone.label}</span>
+            <li key={zone.label.text} className="flex justify-between gap-4 text-[18px]">
+              <span className="first-letter:uppercase">{t(zone.label)}</span>
               <strong>{Math.round(100 * zone.share)} %</strong>
             </li>
           ))}
         </ul>
       </section>
       <section className="mt-4 border-t border-hair pt-3 text-[17px] leading-snug">
-        <h3 className="label text-[15px] text-quiet">Without the gun</h3>
+        <h3 className="label text-[15px] text-quiet">{t`Without the gun`}</h3>
         {shown.steamSeconds === null ? (
-          <p>Steam is not hot enough for this.</p>
+          <p>{t`Steam is not hot enough for this.`}</p>
         ) : (
           <p>
-            Steam, a hand’s breadth away and moving: about <strong>{secondsWords(shown.steamSeconds)}</strong>; wipe it
-            dry at once. Steam scalds: gloves.
+            {t`Steam, a hand’s breadth away and moving: about`} <strong>{t(secondsWords(shown.steamSeconds))}</strong>
+            {t`; wipe it dry at once. Steam scalds: gloves.`}
           </p>
         )}
         <p className="text-quiet">
           {shown.use === 'seal'
-            ? 'Or wait: press the edges again over the next two days.'
+            ? t`Or wait: press the edges again over the next two days.`
             : shown.use === 'soften'
-              ? 'Or wait: film that hangs warm in the room gives a little by itself.'
-              : 'Waiting does not end the film’s memory.'}
+              ? t`Or wait: film that hangs warm in the room gives a little by itself.`
+              : t`Waiting does not end the film’s memory.`}
         </p>
       </section>
       <section className="mt-4 border-t border-hair pt-3 text-[16px] leading-snug">
-        <h3 className="label text-[15px] text-quiet">The gun</h3>
+        <h3 className="label text-[15px] text-quiet">{t`The gun`}</h3>
         <p>
-          <strong>{shown.gun}</strong>,{' '}
+          <strong>{t(shown.gun)}</strong>,{' '}
           {gun === null || gun.readings === 0
-            ? 'never read with a thermometer: its heat may be off by a third.'
-            : `${gun.readings} ${gun.readings === 1 ? 'reading' : 'readings'}: give or take ${sure} %.`}
+            ? t`never read with a thermometer: its heat may be off by a third.`
+            : t`${gun.readings} ${gun.readings === 1 ? t`reading` : t`readings`}: give or take ${sure} %.`}
         </p>
         {gunId === null ? (
-          <Link to="/shop" className={`${buttonClass('plain')} mt-2`}>
-            Describe a gun
-          </Link>
+          <Link to="/shop" className={`${buttonClass('plain')} mt-2`}>{t`Describe a gun`}</Link>
         ) : (
-          <Link to={`/shop/guns/${gunId}`} className={`${buttonClass('plain')} mt-2`}>
-            Read it with the thermometer
-          </Link>
+          <Link
+            to={`/shop/guns/${gunId}`}
+            className={`${buttonClass('plain')} mt-2`}
+          >{t`Read it with the thermometer`}</Link>
         )}
-        <p className="mt-3 text-[14px] text-quiet">
-          {film.name}: damage from <Quantity temperatureC={film.damageC} />. Heat in one dimension through film,
-          adhesive and part; its back is taken as insulated, so it may cool faster than this.
-        </p>
+        <p className="mt-3 text-[14px] text-quiet">{t`${film.name}: damage from ${temperature(film.damageC)}. Heat in one dimension through film, adhesive and part; its back is taken as insulated, so it may cool faster than this.`}</p>
       </section>
       <div className="mt-3 grid gap-2">
-        <Notice look="caution">
-          Let alcohol flash off first. Keep heat off sensors, airbags and cracked lenses; follow the vehicle maker’s
-          instructions.
-        </Notice>
+        <Notice look="caution">{t`Let alcohol flash off first. Keep heat off sensors, airbags and cracked lenses; follow the vehicle maker’s instructions.`}</Notice>
       </div>
     </aside>
   )

@@ -1,5 +1,7 @@
+import { useWords } from '../../ui/words.ts'
 import type { HeatCourseOfUse } from '@truelay/core/plan'
-import { fahrenheitFromC, showTemperature } from '@truelay/core/units'
+import { fahrenheitFromC } from '@truelay/core/units'
+import { temperature } from '@truelay/core/say'
 import { lazy, Suspense, useMemo } from 'react'
 import { Busy } from '../../ui/Failed.tsx'
 import { useUnits } from '../../ui/units.ts'
@@ -11,47 +13,44 @@ const coolingShown = 1.6
 
 /** Surface temperature over time: the passes, then cooling; the band that it should come into, and where damage begins. */
 export function SurfaceCourse({ course }: { readonly course: HeatCourseOfUse | null }) {
+  const t = useWords()
   const units = useUnits()
   const chart = useMemo(() => {
     if (course === null) return null
     const shown = (c: number) => (units.temperature === 'C' ? c : fahrenheitFromC(c))
     const untilS = course.passesEndS * (1 + coolingShown)
     const points = (values: readonly number[]) =>
-      course.timesS.flatMap((t, i) => (t > untilS ? [] : [[t, shown(values[i] ?? 0)] as const]))
-    const text = (c: number) => {
-      const { figure, unit } = showTemperature(c, units.temperature)
-      return `${figure} ${unit}`
-    }
+      course.timesS.flatMap((s, i) => (s > untilS ? [] : [[s, shown(values[i] ?? 0)] as const]))
     return {
       lines: [
-        { name: 'surface', points: points(course.surfaceC), color: '--orange' },
-        { name: 'under the film', points: points(course.underC), color: '--petrol', dashed: true },
+        { name: t`surface`, points: points(course.surfaceC), color: '--orange' },
+        { name: t`under the film`, points: points(course.underC), color: '--petrol', dashed: true },
       ],
       band: {
         from: shown(course.leastC),
         to: shown(course.mostC),
-        text: `${text(course.leastC)} to ${text(course.mostC)}`,
+        text: t`${temperature(course.leastC)} to ${temperature(course.mostC)}`,
       },
-      levels: [{ at: shown(course.damageC), text: `damage from ${text(course.damageC)}`, color: '--stop' }],
-      moments: [{ at: course.passesEndS, text: 'last pass' }],
+      levels: [{ at: shown(course.damageC), text: t`damage from ${temperature(course.damageC)}`, color: '--stop' }],
+      moments: [{ at: course.passesEndS, text: t`last pass` }],
       range: [shown(0), shown(Math.max(course.damageC + 10, Math.max(...course.surfaceC) + 5))] as const,
       unit: units.temperature === 'C' ? '°C' : '°F',
     }
-  }, [course, units.temperature])
+  }, [course, units.temperature, t])
   return (
-    <section aria-label="Temperature over time" className="min-h-0 border-t border-hair px-3 pt-1">
+    <section aria-label={t`Temperature over time`} className="min-h-0 border-t border-hair px-3 pt-1">
       {chart === null ? (
-        <Busy text="Working out the temperatures" />
+        <Busy text={t`Working out the temperatures`} />
       ) : (
-        <Suspense fallback={<Busy text="Drawing" />}>
+        <Suspense fallback={<Busy text={t`Drawing`} />}>
           <LineCourse
-            label="Temperature of the surface over time, with the band that it should come into"
+            label={t`Temperature of the surface over time, with the band that it should come into`}
             lines={chart.lines}
             band={chart.band}
             levels={chart.levels}
             moments={chart.moments}
             yRange={chart.range}
-            xName="seconds (solid: surface; dashed: under the film)"
+            xName={t`seconds (solid: surface; dashed: under the film)`}
             yName={chart.unit}
           />
         </Suspense>

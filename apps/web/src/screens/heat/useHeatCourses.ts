@@ -1,32 +1,34 @@
-import type { HeatCourseOfUse, PlannedHeat } from '@truelay/core/plan'
+import type { HeatCourseOfUse, PlannedHeat, Today, WorkInput } from '@truelay/core/plan'
 import { useEffect, useState } from 'react'
-import type { Today } from '../../workers/layWork.ts'
+import { type Answer, asked } from '../../workers/answer.ts'
 import type { OpenLayWorker } from '../../workers/openLayWorker.ts'
 
 /** What the surface does over time in each use of heat of a plan; asked again when the gun or the air changes. */
 export function useHeatCourses(
   worker: OpenLayWorker | null,
-  ready: boolean,
   heat: readonly PlannedHeat[],
+  work: WorkInput | null,
   today: Today,
-): readonly HeatCourseOfUse[] {
-  const [courses, setCourses] = useState<readonly HeatCourseOfUse[]>([])
+): Answer<readonly HeatCourseOfUse[]> {
+  const [courses, setCourses] = useState<Answer<readonly HeatCourseOfUse[]>>(asked)
   const uses = heat.map((h) => h.use).join()
   // biome-ignore lint/correctness/useExhaustiveDependencies: the same uses are the same question
   useEffect(() => {
-    if (worker === null || !ready || heat.length === 0) return
+    if (worker === null || work === null || heat.length === 0) return
     let current = true
     void worker
       .heatCourses(
         heat.map((h) => h.use),
+        work,
         today,
       )
       .then((result) => {
-        if (current && result.ok) setCourses(result.value)
+        if (!current) return
+        setCourses(result.ok ? { phase: 'known', value: result.value } : { phase: 'refused', failure: result.failure })
       })
     return () => {
       current = false
     }
-  }, [worker, ready, uses, today])
+  }, [worker, uses, work, today])
   return courses
 }

@@ -1,9 +1,11 @@
+import { name, say, type Sentence } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import { type JobBundle, jobId as jobIdSchema, type Part } from '@truelay/contract'
-import { Link, NavLink, Outlet, useOutletContext, useParams } from 'react-router'
+import { NavLink, Outlet, useOutletContext, useParams } from 'react-router'
 import { useJobQuery } from '../../remote/api.ts'
 import { failureOf } from '../../remote/failureOf.ts'
-import { buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
+import { ToBay } from '../../ui/ToBay.tsx'
 import { RoomAir } from '../today/RoomAir.tsx'
 
 interface JobContext {
@@ -16,35 +18,40 @@ export const useJobContext = () => useOutletContext<JobContext>()
 
 /** The head of a job: vehicle, the stages of the work in their order. */
 export function JobFrame() {
+  const t = useWords()
   const { jobId = '', partId } = useParams()
   const id = jobIdSchema.safeParse(jobId)
   const { data: bundle, error } = useJobQuery(id.success ? id.data : jobIdSchema.parse('none'), { skip: !id.success })
-  if (!id.success) return <NoSuch what={`a job "${jobId}"`} />
+  if (!id.success) return <NoSuch what={say`a job "${name(jobId)}"`} />
   if (bundle === undefined)
-    return error === undefined ? <Busy text="Opening the job" /> : <Failed {...failureOf(error)}>{toBay}</Failed>
+    return error === undefined ? (
+      <Busy text={t`Opening the job`} />
+    ) : (
+      <Failed {...failureOf(error)}>
+        <ToBay />
+      </Failed>
+    )
   const part = partId === undefined ? bundle.parts[0] : bundle.parts.find((p) => p.id === partId)
-  if (part === undefined) return <NoSuch what={`a part "${partId}" in job ${bundle.job.number}`} />
+  if (part === undefined) return <NoSuch what={say`a part "${name(partId ?? '')}" in job ${name(bundle.job.number)}`} />
   const { job } = bundle
   const person = bundle.people.find((p) => p.id === job.personId)
   return (
     <div className="flex min-h-full flex-col lg:h-full lg:min-h-[700px] print:min-h-0">
       <header className="no-print flex flex-wrap items-stretch gap-x-5 border-b border-hair bg-paper px-5">
         <div className="py-1.5">
-          <p className="label text-[14px] text-quiet">
-            Job {job.number}, {job.customer}, {job.vehicle.plate}
-          </p>
+          <p className="label text-[14px] text-quiet">{t`Job ${job.number}, ${job.customer}, ${job.vehicle.plate}`}</p>
           <h1 className="text-[20px] font-bold leading-tight">
             {job.vehicle.model}
             {partId === undefined ? '' : `, ${part.name}`}
           </h1>
         </div>
-        <nav aria-label="Stages of the job" className="flex">
-          <Stage to={`/jobs/${job.id}/walk-round`} text="Walk-round" />
-          <Stage to={`/jobs/${job.id}/kit`} text="Kit" />
-          <Stage to={`/jobs/${job.id}/lay-sheets/${part.id}`} text="Lay sheet" />
-          <Stage to={`/jobs/${job.id}/waits`} text="Waits" />
-          <Stage to={`/jobs/${job.id}/fit/${part.id}`} text="Fit" />
-          <Stage to={`/jobs/${job.id}/record/${part.id}`} text="Record" />
+        <nav aria-label={t`Stages of the job`} className="flex">
+          <Stage to={`/jobs/${job.id}/walk-round`} text={t`Walk-round`} />
+          <Stage to={`/jobs/${job.id}/kit`} text={t`Kit`} />
+          <Stage to={`/jobs/${job.id}/lay-sheets/${part.id}`} text={t`Lay sheet`} />
+          <Stage to={`/jobs/${job.id}/waits`} text={t`Waits`} />
+          <Stage to={`/jobs/${job.id}/fit/${part.id}`} text={t`Fit`} />
+          <Stage to={`/jobs/${job.id}/record/${part.id}`} text={t`Record`} />
         </nav>
         <div className="label ml-auto flex items-center gap-3 text-[15px] text-quiet">
           {job.bay}
@@ -70,16 +77,10 @@ function Stage({ to, text }: { readonly to: string; readonly text: string }) {
   )
 }
 
-const toBay = (
-  <Link to="/" className={buttonClass('go')}>
-    To the bay
-  </Link>
-)
-
-function NoSuch({ what }: { readonly what: string }) {
+function NoSuch({ what }: { readonly what: Sentence }) {
   return (
-    <Failed sentence={`There is no such thing as ${what}.`} fix="Go to the bay and choose a vehicle there.">
-      {toBay}
+    <Failed sentence={say`There is no such thing as ${what}.`} fix={say`Go to the bay and choose a vehicle there.`}>
+      <ToBay />
     </Failed>
   )
 }

@@ -1,3 +1,5 @@
+import { name, say } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import type { Part } from '@truelay/contract'
 import { Link } from 'react-router'
 import { buttonClass } from '../../ui/Button.tsx'
@@ -5,21 +7,20 @@ import { Failed } from '../../ui/Failed.tsx'
 
 /** A part that cannot be worked out yet, and where to mend that. */
 export function NotMeasured({ part }: { readonly part: Part }) {
+  const t = useWords()
   if (part.formId !== null)
     return (
       <Failed
-        sentence={`The form, the film or the piece of ${part.name} is missing.`}
-        fix="Put it back on the shelf; then this sheet works itself out."
+        sentence={say`The form, the film or the piece of ${name(part.name)} is missing.`}
+        fix={say`Put it back on the shelf; then this sheet works itself out.`}
       />
     )
   return (
     <Failed
-      sentence={`Nobody has measured ${part.name} yet.`}
-      fix="Measure it with straightedge, rule and tape, or bring in a scan; then its lay can be worked out."
+      sentence={say`Nobody has measured ${name(part.name)} yet.`}
+      fix={say`Measure it with straightedge, rule and tape, or bring in a scan; then its lay can be worked out.`}
     >
-      <Link to={`/forms/new?part=${part.id}&job=${part.jobId}`} className={buttonClass('go')}>
-        Measure it now
-      </Link>
+      <Link to={`/forms/new?part=${part.id}&job=${part.jobId}`} className={buttonClass('go')}>{t`Measure it now`}</Link>
     </Failed>
   )
 }

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { JobBundle } from '@truelay/contract'
 import type { ReactNode } from 'react'
 import { NavLink } from 'react-router'
@@ -13,9 +14,10 @@ export function PartTabs({
   /** At the far end of the row. */
   readonly children?: ReactNode
 }) {
+  const t = useWords()
   return (
     <div className="no-print flex flex-wrap border-b border-hair bg-bench lg:flex-nowrap">
-      <nav aria-label="Parts of the job" className="flex min-w-0 overflow-x-auto pl-2.5">
+      <nav aria-label={t`Parts of the job`} className="flex min-w-0 overflow-x-auto pl-2.5">
         {bundle.parts.map((part) => (
           <NavLink
             key={part.id}

@@ -1,56 +1,55 @@
+import { length, paragraph, percent, say } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import { Quantity } from '../../ui/Quantity.tsx'
-import type { DryState } from './useDryCheck.ts'
+import type { HeldUp } from '@truelay/core/plan'
+import type { Answer } from '../../workers/answer.ts'
 
 const verdictWords = {
-  fits: { text: 'Fits', tone: 'text-good' },
-  'fits when moved': { text: 'Fits when moved', tone: 'text-amber' },
-  'does not fit': { text: 'Does not fit', tone: 'text-stop' },
-  'other side': { text: 'Wrong side', tone: 'text-stop' },
+  fits: { text: say`Fits`, tone: 'text-good' },
+  'fits when moved': { text: say`Fits when moved`, tone: 'text-amber' },
+  'does not fit': { text: say`Does not fit`, tone: 'text-stop' },
+  'other side': { text: say`Wrong side`, tone: 'text-stop' },
 } as const
 
 /** What holding the piece up to the part showed, and whether to cut from the roll instead. */
-export function DryResult({ state }: { readonly state: DryState | undefined }) {
-  if (state === undefined) return <p className="text-[16px] text-quiet">not checked</p>
-  if (state.phase === 'working') return <p className="text-[16px] text-quiet">checking</p>
+export function DryResult({ state }: { readonly state: Answer<HeldUp> | undefined }) {
+  const t = useWords()
+  if (state === undefined) return <p className="text-[16px] text-quiet">{t`not checked`}</p>
+  if (state.phase === 'asked') return <p className="text-[16px] text-quiet">{t`checking`}</p>
   if (state.phase === 'refused')
     return (
       <p className="text-[16px] text-stop">
-        {state.failure.sentence} <span className="text-quiet">{state.failure.fix}</span>
+        {t(state.failure.sentence)} <span className="text-quiet">{t(state.failure.fix)}</span>
       </p>
     )
-  const { check, advice, sheet, barWidthMm } = state.answer
+  const { check, advice, sheet, barWidthMm } = state.value
   return (
     <div className="text-[16px] leading-snug">
       {check === null ? null : (
         <p>
           <strong className={`text-[19px] ${verdictWords[check.verdict].tone}`}>
-            {verdictWords[check.verdict].text}
+            {t(verdictWords[check.verdict].text)}
           </strong>
-          <span className="text-quiet">, covers {(100 * check.covered).toFixed(1)} %. </span>
-          {check.words.join(' ')}
+          <span className="text-quiet">{t`, covers ${percent(100 * check.covered, 1)}.`} </span>
+          {t(paragraph(...check.words))}
         </p>
       )}
       <p className="text-quiet">
         <strong className="font-bold text-ink first-letter:uppercase">
-          {advice.advice === 'pre-cut' ? 'Pre-cut' : 'From the roll'}.
+          {advice.advice === 'pre-cut' ? t`Pre-cut` : t`From the roll`}.
         </strong>{' '}
-        {advice.reasons.join(' ')}
+        {t(paragraph(...advice.reasons))}
         {advice.advice === 'from the roll' ? (
           <>
             {' '}
-            Cut{' '}
+            {t`Cut`}{' '}
             <strong className="text-ink">
               <Quantity lengthMm={sheet.lengthMm} digits={0} /> x <Quantity lengthMm={sheet.widthMm} digits={0} />
             </strong>
-            , <Quantity lengthMm={advice.allowanceMm} digits={0} /> over on each side.
+            {t`, ${length(advice.allowanceMm)} over on each side.`}
           </>
         ) : null}
-        {barWidthMm === null ? null : (
-          <>
-            {' '}
-            Strip for the bar: <Quantity lengthMm={barWidthMm} digits={0} /> wide, tuck included.
-          </>
-        )}
+        {barWidthMm === null ? null : <> {t`Strip for the bar: ${length(barWidthMm)} wide, tuck included.`}</>}
       </p>
     </div>
   )

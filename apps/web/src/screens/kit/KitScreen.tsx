@@ -1,4 +1,8 @@
-import type { ArrivedPiece, Form, Kit, Part, Piece } from '@truelay/contract'
+import { say } from '@truelay/core/say'
+import { wholeFailure } from '@truelay/core/result'
+import { useWords } from '../../ui/words.ts'
+import { type ArrivedPiece, type Form, type Kit, type Part, partQuestionOf, type Piece } from '@truelay/contract'
+import { type Practice, practiceWith } from '@truelay/core/practice'
 import { startingSides } from '@truelay/core/stock'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
@@ -8,7 +12,6 @@ import { Button, buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { useJobContext } from '../job/JobFrame.tsx'
-import { layQuestionOf } from '../laySheet/useLayQuestion.ts'
 import { DryResult } from './DryResult.tsx'
 import { LabelsDialog } from './LabelsDialog.tsx'
 import { PieceOrder } from './PieceOrder.tsx'
@@ -18,6 +21,7 @@ import { useDryCheck } from './useDryCheck.ts'
 
 /** What came in the boxes, against their lists, and each piece held up to its part before anything is peeled. */
 export function KitScreen() {
+  const t = useWords()
   const { bundle } = useJobContext()
   const { job, kits, pieces, parts } = bundle
   const { data: check, error } = useKitCheckQuery(job.id)
@@ -25,9 +29,10 @@ export function KitScreen() {
   const { states, check: dryCheck } = useDryCheck()
   const [told, setTold] = useState<{ readonly look: 'good' | 'stop'; readonly text: string } | null>(null)
   const [labels, setLabels] = useState(false)
+  const practice = useMemo(() => practiceWith(bundle.shop.practice), [bundle.shop.practice])
   const sides = useMemo(() => startingSides(pieces, check?.arrived ?? []), [pieces, check])
   if (check === undefined)
-    return error === undefined ? <Busy text="Opening the kit" /> : <Failed {...failureOf(error)} />
+    return error === undefined ? <Busy text={t`Opening the kit`} /> : <Failed {...failureOf(error)} />
 
   const arrivedOf = (piece: Piece): ArrivedPiece | undefined => check.arrived.find((a) => a.pieceId === piece.id)
   const count = (piece: Piece, arrived: number, lot?: string) =>
@@ -42,13 +47,13 @@ export function KitScreen() {
     count(piece, arrived, lot)
     const most = piece.count + piece.spares
     if (arrived > most)
-      setTold({ look: 'stop', text: `${piece.name}: ${arrived} now, but the list says ${most}. One too many.` })
+      setTold({ look: 'stop', text: t`${piece.name}: ${arrived} now, but the list says ${most}. One too many.` })
     else if (wanted(piece) === undefined)
       setTold({
         look: 'stop',
-        text: `${piece.name} is in the box, but this job does not cover that part. Is it the wrong side?`,
+        text: t`${piece.name} is in the box, but this job does not cover that part. Is it the wrong side?`,
       })
-    else setTold({ look: 'good', text: `${piece.name}: ${arrived} of ${most}, lot ${lot}.` })
+    else setTold({ look: 'good', text: t`${piece.name}: ${arrived} of ${most}, lot ${lot}.` })
   }
   const withoutPiece = parts.filter((p) => p.pieceId === null)
   return (
@@ -56,11 +61,14 @@ export function KitScreen() {
       <main className="min-h-0 min-w-0 overflow-y-auto">
         {saving.error === undefined ? null : (
           <Notice look="stop" role="alert">
-            {failureOf(saving.error).sentence} {failureOf(saving.error).fix}
+            {t(wholeFailure(failureOf(saving.error)))}
           </Notice>
         )}
         {kits.length === 0 && withoutPiece.length === 0 ? (
-          <Failed sentence="No kit belongs to this job." fix="Choose parts with a pattern, or cut from the roll." />
+          <Failed
+            sentence={say`No kit belongs to this job.`}
+            fix={say`Choose parts with a pattern, or cut from the roll.`}
+          />
         ) : null}
         {kits.map((kit) => (
           <KitList
@@ -68,26 +76,29 @@ export function KitScreen() {
             kit={kit}
             pieces={pieces.filter((p) => p.kitId === kit.id)}
             forms={bundle.forms}
+            practice={practice}
             partOf={wanted}
             arrivedOf={arrivedOf}
             onCount={count}
           />
         ))}
         {withoutPiece.length === 0 ? null : (
-          <section aria-label="From the roll" className="border-b border-hair px-5 py-4">
-            <h2 className="text-[21px] font-bold">Cut from the roll</h2>
+          <section aria-label={t`From the roll`} className="border-b border-hair px-5 py-4">
+            <h2 className="text-[21px] font-bold">{t`Cut from the roll`}</h2>
             <ul>
               {withoutPiece.map((part) => (
                 <li key={part.id} className="text-[17px]">
-                  {part.name}: no pattern at hand.{' '}
+                  {t`${part.name}: no pattern at hand.`}{' '}
                   {part.formId === null ? (
-                    <Link to={`/forms/new?part=${part.id}&job=${job.id}`} className="text-petrol underline">
-                      Measure it first
-                    </Link>
+                    <Link
+                      to={`/forms/new?part=${part.id}&job=${job.id}`}
+                      className="text-petrol underline"
+                    >{t`Measure it first`}</Link>
                   ) : (
-                    <Link to={`/shelf/import?part=${part.id}&job=${job.id}`} className="text-petrol underline">
-                      Bring in a pattern
-                    </Link>
+                    <Link
+                      to={`/shelf/import?part=${part.id}&job=${job.id}`}
+                      className="text-petrol underline"
+                    >{t`Bring in a pattern`}</Link>
                   )}
                 </li>
               ))}
@@ -111,32 +122,28 @@ export function KitScreen() {
             </div>
           )}
           {sides.length === 0 ? null : (
-            <section aria-label="Where to start" className="px-5 pt-4">
-              <h2 className="label-strong text-[17px]">Where to start</h2>
+            <section aria-label={t`Where to start`} className="px-5 pt-4">
+              <h2 className="label-strong text-[17px]">{t`Where to start`}</h2>
               {sides.map((side) => (
                 <p key={side.pieceId} className="mt-1 border-l-[5px] border-petrol pl-3 text-[18px] leading-snug">
-                  {side.words}
+                  {t(side.words)}
                 </p>
               ))}
             </section>
           )}
-          <section aria-label="Dry check" className="px-5 py-4">
-            <h2 className="label-strong text-[17px]">Dry check, before peeling</h2>
-            <p className="text-[16px] text-quiet">
-              Each pattern against its part: does it cover, do holes meet features, is it the right side.
-            </p>
+          <section aria-label={t`Dry check`} className="px-5 py-4">
+            <h2 className="label-strong text-[17px]">{t`Dry check, before peeling`}</h2>
+            <p className="text-[16px] text-quiet">{t`Each pattern against its part: does it cover, do holes meet features, is it the right side.`}</p>
             <Button
               look="go"
               className="mt-2 w-full"
               onClick={() => {
                 for (const part of parts) {
-                  const question = layQuestionOf(bundle, part)
+                  const question = partQuestionOf(bundle, part)
                   if (question !== null) dryCheck(question)
                 }
               }}
-            >
-              Check all {parts.length} parts
-            </Button>
+            >{t`Check all ${parts.length} parts`}</Button>
             <ul className="mt-2">
               {parts.map((part) => (
                 <DryRow key={part.id} part={part}>
@@ -147,12 +154,11 @@ export function KitScreen() {
           </section>
         </div>
         <div className="flex gap-2 border-t border-hair p-4">
-          <Button onClick={() => setLabels(true)} className="flex-1">
-            Print labels
-          </Button>
-          <Link to={`/jobs/${job.id}/lay-sheets/${parts[0]?.id ?? ''}`} className={`${buttonClass('go')} flex-1`}>
-            To the lay sheets
-          </Link>
+          <Button onClick={() => setLabels(true)} className="flex-1">{t`Print labels`}</Button>
+          <Link
+            to={`/jobs/${job.id}/lay-sheets/${parts[0]?.id ?? ''}`}
+            className={`${buttonClass('go')} flex-1`}
+          >{t`To the lay sheets`}</Link>
         </div>
       </aside>
       <LabelsDialog open={labels} pieces={pieces} onClose={() => setLabels(false)} />
@@ -173,6 +179,7 @@ function KitList({
   kit,
   pieces,
   forms,
+  practice,
   partOf,
   arrivedOf,
   onCount,
@@ -180,10 +187,12 @@ function KitList({
   readonly kit: Kit
   readonly pieces: readonly Piece[]
   readonly forms: readonly Form[]
+  readonly practice: Practice
   readonly partOf: (piece: Piece) => Part | undefined
   readonly arrivedOf: (piece: Piece) => ArrivedPiece | undefined
   readonly onCount: (piece: Piece, arrived: number) => void
 }) {
+  const t = useWords()
   const inJob = pieces.filter((piece) => partOf(piece) !== undefined)
   const beside = pieces.filter((piece) => partOf(piece) === undefined)
   const ticks = inJob.filter((piece) => (arrivedOf(piece)?.arrived ?? 0) >= piece.count).length
@@ -205,9 +214,7 @@ function KitList({
     <section aria-label={kit.name} className="border-b border-hair">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 px-5 pt-4">
         <h2 className="text-[24px] font-bold leading-tight">{kit.name}</h2>
-        <p className="text-[20px] font-bold">
-          {ticks} of {inJob.length} there
-        </p>
+        <p className="text-[20px] font-bold">{t`${ticks} of ${inJob.length} there`}</p>
         <p className="w-full text-[16px] text-quiet">{kit.note}</p>
       </div>
       <div className="px-5 py-2">
@@ -215,17 +222,13 @@ function KitList({
           onClick={() => {
             for (const piece of inJob) onCount(piece, piece.count + piece.spares)
           }}
-        >
-          All there, as listed
-        </Button>
+        >{t`All there, as listed`}</Button>
       </div>
       <ul>{inJob.map(row)}</ul>
-      <PieceOrder kit={kit} pieces={inJob.map(withSpares)} partOf={partOf} forms={forms} />
+      <PieceOrder kit={kit} pieces={inJob.map(withSpares)} partOf={partOf} forms={forms} practice={practice} />
       {beside.length === 0 ? null : (
         <details className="px-5 pb-3">
-          <summary className="label cursor-pointer py-2 text-[16px] text-petrol">
-            {beside.length} more in this box, for parts that this job does not cover
-          </summary>
+          <summary className="label cursor-pointer py-2 text-[16px] text-petrol">{t`${beside.length} more in this box, for parts that this job does not cover`}</summary>
           <ul className="-mx-5">{beside.map(row)}</ul>
         </details>
       )}

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import { labelOf, type Piece } from '@truelay/contract'
 import { useEffect, useState } from 'react'
 import { Modal } from '../../ui/Modal.tsx'
@@ -11,6 +12,7 @@ interface LabelsDialogProps {
 
 /** The shop's own labels: a square code and the words beside it, one for each piece. */
 export function LabelsDialog({ open, pieces, onClose }: LabelsDialogProps) {
+  const t = useWords()
   const [codes, setCodes] = useState<Readonly<Record<string, string>>>({})
   useEffect(() => {
     if (!open) return
@@ -26,7 +28,7 @@ export function LabelsDialog({ open, pieces, onClose }: LabelsDialogProps) {
     }
   }, [open, pieces])
   return (
-    <Modal open={open} title="Labels" onClose={onClose} actions={<PrintOrClose onClose={onClose} />}>
+    <Modal open={open} title={t`Labels`} onClose={onClose} actions={<PrintOrClose onClose={onClose} />}>
       <ul className="grid min-h-0 flex-1 grid-cols-2 content-start gap-2 overflow-y-auto sm:grid-cols-3 print:overflow-visible">
         {pieces.map((piece) => (
           <li key={piece.id} className="flex break-inside-avoid items-center gap-2 border border-hair p-2">
@@ -37,7 +39,7 @@ export function LabelsDialog({ open, pieces, onClose }: LabelsDialogProps) {
             )}
             <span className="min-w-0 text-[15px] leading-snug">
               <strong className="block">{piece.name}</strong>
-              lot {piece.lot}
+              {t`lot ${piece.lot}`}
             </span>
           </li>
         ))}

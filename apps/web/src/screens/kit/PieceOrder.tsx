@@ -1,27 +1,35 @@
+import { wholeFailure } from '@truelay/core/result'
+import { useWords } from '../../ui/words.ts'
 import type { Form, Kit, Part, Piece } from '@truelay/contract'
 import { formSize } from '@truelay/core/form'
 import { carryRows, type LineCarry, layingSequence } from '@truelay/core/pieces'
-import { inWords, showLength } from '@truelay/core/units'
+import { carryReadings } from '@truelay/core/plan'
+import type { Practice } from '@truelay/core/practice'
+import { length, list, paragraph, say } from '@truelay/core/say'
 import { useMemo } from 'react'
 import { Notice } from '../../ui/Notice.tsx'
-import { useUnits } from '../../ui/units.ts'
 
 interface PieceOrderProps {
   readonly kit: Kit
   readonly pieces: readonly Piece[]
   readonly forms: readonly Form[]
   readonly partOf: (piece: Piece) => Part | undefined
+  readonly practice: Practice
 }
 
 /** In which order the pieces of a kit go on and why; where a row carries one line, which piece is its datum. */
-export function PieceOrder({ kit, pieces, forms, partOf }: PieceOrderProps) {
+export function PieceOrder({ kit, pieces, forms, partOf, practice }: PieceOrderProps) {
+  const t = useWords()
   const sequence = useMemo(() => layingSequence(pieces, kit.rules), [pieces, kit.rules])
-  const rows = useMemo(() => carriedRows(pieces, kit.rules, forms, partOf), [pieces, kit.rules, forms, partOf])
+  const rows = useMemo(
+    () => carriedRows(pieces, kit.rules, forms, partOf, practice),
+    [pieces, kit.rules, forms, partOf, practice],
+  )
   const ruled = sequence.ok && sequence.value.some((s) => s.reasons.length > 0)
   if (pieces.length < 2 || (sequence.ok && !ruled && rows.length === 0)) return null
   return (
-    <section aria-label={`Order of the pieces, ${kit.name}`} className="px-5 py-3">
-      <h3 className="label-strong text-[18px]">Order of the pieces</h3>
+    <section aria-label={t`Order of the pieces, ${kit.name}`} className="px-5 py-3">
+      <h3 className="label-strong text-[18px]">{t`Order of the pieces`}</h3>
       {sequence.ok ? (
         <ol className="mt-1 columns-1 gap-8 text-[16px] md:columns-2">
           {sequence.value.map((step, i) => (
@@ -29,13 +37,13 @@ export function PieceOrder({ kit, pieces, forms, partOf }: PieceOrderProps) {
               <strong>
                 {i + 1}. {step.name}
               </strong>{' '}
-              <span className="text-quiet">{step.reasons.join(' ')}</span>
+              <span className="text-quiet">{t(paragraph(...step.reasons))}</span>
             </li>
           ))}
         </ol>
       ) : (
         <Notice look="stop" role="alert">
-          {sequence.failure.sentence} {sequence.failure.fix}
+          {t(wholeFailure(sequence.failure))}
         </Notice>
       )}
       {rows.map((row) => (
@@ -47,26 +55,27 @@ export function PieceOrder({ kit, pieces, forms, partOf }: PieceOrderProps) {
 
 /** The row as it stands on the vehicle, each piece with how sure its line is. */
 function RowLine({ row }: { readonly row: LineCarry }) {
-  const units = useUnits()
-  const show = (mm: number) => inWords(showLength(mm, units.length))
+  const t = useWords()
   return (
     <div className="mt-3">
       <p className="text-[17px] leading-snug">
-        <strong>One line along the row.</strong> {row.words}
+        <strong>{t`One line along the row.`}</strong> {t(row.words)}
       </p>
       <ol className="mt-1.5 grid gap-px bg-hair" style={{ gridTemplateColumns: `repeat(${row.pieces.length}, 1fr)` }}>
         {[...row.pieces]
           .sort((a, b) => a.place - b.place)
           .map((piece) => (
             <li key={piece.id} className="bg-paper px-2 py-1.5 text-[15px] leading-snug">
-              <strong className="block text-[20px]">± {show(2 * Math.max(piece.nearSigmaMm, piece.farSigmaMm))}</strong>
-              {piece.name}, laid as number {row.pieces.indexOf(piece) + 1}
+              <strong className="block text-[20px]">
+                ± {t`${length(2 * Math.max(piece.nearSigmaMm, piece.farSigmaMm))}`}
+              </strong>
+              {t`${piece.name}, laid as number ${row.pieces.indexOf(piece) + 1}`}
               <span className={`block ${piece.placed === 'carried' ? 'text-quiet' : 'text-petrol'}`}>
                 {piece.placed === 'datum'
-                  ? 'datum: measure up at both ends'
+                  ? t`datum: measure up at both ends`
                   : piece.placed === 'carried'
-                    ? 'takes its line from the one before'
-                    : `measure up ${piece.measureAtMm.map(show).join(' and ')} along it`}
+                    ? t`takes its line from the one before`
+                    : t`measure up ${list(piece.measureAtMm.map((mm) => say`${length(mm)}`))} along it`}
               </span>
             </li>
           ))}
@@ -80,6 +89,7 @@ function carriedRows(
   rules: Kit['rules'],
   forms: readonly Form[],
   partOf: (piece: Piece) => Part | undefined,
+  practice: Practice,
 ): LineCarry[] {
   return carryRows(
     pieces.flatMap((piece) => {
@@ -90,5 +100,6 @@ function carriedRows(
       return [{ slot: part.slot, id: piece.id, name: piece.name, lengthMm: formSize(form).widthMm, openings }]
     }),
     rules,
+    carryReadings(practice),
   )
 }

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { ArrivedPiece, Piece } from '@truelay/contract'
 import { standingOf } from '@truelay/core/stock'
 import { Minus, Plus } from 'lucide-react'
@@ -16,6 +17,7 @@ const sideWords = { left: 'driver’s side', right: 'passenger’s side', middle
 
 /** One piece of the list: its shape, its side, how many there should be and how many there are. */
 export function PieceRow({ piece, inJob, arrived, onCount }: PieceRowProps) {
+  const t = useWords()
   const most = piece.count + piece.spares
   const standing = standingOf(piece, arrived === undefined ? [] : [arrived])
   const now = arrived?.arrived ?? 0
@@ -49,17 +51,14 @@ export function PieceRow({ piece, inJob, arrived, onCount }: PieceRowProps) {
           </Link>
         </p>
         <p className="text-[16px]">
-          <span className={says.tone}>{inJob || arrived !== undefined ? says.text : 'not for this job'}</span>
-          <span className="text-quiet">
-            , {piece.count} {piece.spares > 0 ? `and ${piece.spares} spare` : ''} listed, lot{' '}
-            {arrived?.lot ?? piece.lot}
-          </span>
+          <span className={says.tone}>{inJob || arrived !== undefined ? says.text : t`not for this job`}</span>
+          <span className="text-quiet">{t`, ${piece.count} ${piece.spares > 0 ? t`and ${piece.spares} spare` : ''} listed, lot ${arrived?.lot ?? piece.lot}`}</span>
         </p>
       </div>
       <div className="flex items-center">
         <button
           type="button"
-          aria-label={`One less: ${piece.name}`}
+          aria-label={t`One less: ${piece.name}`}
           disabled={now === 0}
           onClick={() => onCount(now - 1)}
           className="flex size-12 items-center justify-center border border-ink/40 disabled:text-quiet/60"
@@ -75,7 +74,7 @@ export function PieceRow({ piece, inJob, arrived, onCount }: PieceRowProps) {
         </span>
         <button
           type="button"
-          aria-label={`One more: ${piece.name}`}
+          aria-label={t`One more: ${piece.name}`}
           disabled={now >= 40}
           onClick={() => onCount(now + 1)}
           className="flex size-12 items-center justify-center border border-ink/40"

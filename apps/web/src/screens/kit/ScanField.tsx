@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { Piece } from '@truelay/contract'
 import { Camera } from 'lucide-react'
 import { useState } from 'react'
@@ -14,6 +15,7 @@ interface ScanFieldProps {
 
 /** Takes what a hand scanner types, or a photo of a label. */
 export function ScanField({ pieces, nameOfKit, onPiece, onProblem }: ScanFieldProps) {
+  const t = useWords()
   const [text, setText] = useState('')
   const take = (label: string) => {
     const reading = readLabel(label, pieces, nameOfKit)
@@ -36,17 +38,17 @@ export function ScanField({ pieces, nameOfKit, onPiece, onProblem }: ScanFieldPr
         setText('')
       }}
     >
-      <Field label="Scan a label here">
-        <TextInput value={text} onChange={(event) => setText(event.target.value)} placeholder="TL1/…" />
+      <Field label={t`Scan a label here`}>
+        <TextInput value={text} onChange={(event) => setText(event.target.value)} placeholder={t`TL1/…`} />
       </Field>
       <FileButton
-        label="Photo of a label"
+        label={t`Photo of a label`}
         accept="image/*"
         camera
         className="mt-2 w-full"
         onFiles={([file]) => file && void photo(file)}
       >
-        <Camera size={20} /> Photo of a label
+        <Camera size={20} /> {t`Photo of a label`}
       </FileButton>
     </form>
   )

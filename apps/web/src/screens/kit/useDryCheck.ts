@@ -1,19 +1,13 @@
-import type { AnyFailure } from '@truelay/core/result'
+import type { HeldUp, PartQuestion } from '@truelay/core/plan'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import type { DryAnswer } from '../../workers/dryCheckWork.ts'
-import type { LayQuestion } from '../../workers/layWork.ts'
+import type { Answer } from '../../workers/answer.ts'
 import { type OpenLayWorker, openLayWorker } from '../../workers/openLayWorker.ts'
-
-export type DryState =
-  | { readonly phase: 'working' }
-  | { readonly phase: 'known'; readonly answer: DryAnswer }
-  | { readonly phase: 'refused'; readonly failure: AnyFailure }
 
 /** Dry checks by part, worked out one after the other in one worker. */
 export function useDryCheck() {
   const worker = useRef<OpenLayWorker | null>(null)
   const queue = useRef<Promise<unknown>>(Promise.resolve())
-  const [states, setStates] = useState<Readonly<Record<string, DryState>>>({})
+  const [states, setStates] = useState<Readonly<Record<string, Answer<HeldUp>>>>({})
   useEffect(
     () => () => {
       worker.current?.close()
@@ -21,13 +15,14 @@ export function useDryCheck() {
     },
     [],
   )
-  const check = useCallback((question: LayQuestion) => {
-    const set = (state: DryState) => setStates((before) => ({ ...before, [question.partId]: state }))
-    set({ phase: 'working' })
+  const check = useCallback((question: PartQuestion) => {
+    const set = (state: Answer<HeldUp>) => setStates((before) => ({ ...before, [question.work.partId]: state }))
+    set({ phase: 'asked' })
     queue.current = queue.current.then(async () => {
       worker.current ??= openLayWorker()
-      const result = await worker.current.dryCheck(question)
-      set(result.ok ? { phase: 'known', answer: result.value } : { phase: 'refused', failure: result.failure })
+      const laid = await worker.current.lay(question)
+      const result = laid.ok ? await worker.current.holdUp(question.place, question.work) : laid
+      set(result.ok ? { phase: 'known', value: result.value } : { phase: 'refused', failure: result.failure })
     })
   }, [])
   return { states, check }

@@ -1,15 +1,17 @@
-import { cornerNotches, type ReliefCut } from '@truelay/core/lay'
+import { wholeFailure } from '@truelay/core/result'
+import { useWords } from '../../ui/words.ts'
+import { type CutsAdvice, cornerNotches, type ReliefCut } from '@truelay/core/lay'
+import type { PartQuestion } from '@truelay/core/plan'
 import type { AnyFailure } from '@truelay/core/result'
-import { inWords, showLength } from '@truelay/core/units'
 import { useEffect, useRef, useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { Notice } from '../../ui/Notice.tsx'
-import { useUnits } from '../../ui/units.ts'
-import type { CutsAnswer, FirstAnswer, LayQuestion } from '../../workers/layWork.ts'
+import { length, say } from '@truelay/core/say'
+import type { FirstAnswer } from '../../workers/layWork.ts'
 import { type OpenLayWorker, openLayWorker } from '../../workers/openLayWorker.ts'
 
 interface CutsAndSeamsProps {
-  readonly question: LayQuestion
+  readonly question: PartQuestion
   readonly first: FirstAnswer
   /** Stretch that the worked lay needs, ratio. */
   readonly neededStretch: number
@@ -20,39 +22,39 @@ interface CutsAndSeamsProps {
 type Asked =
   | { readonly phase: 'idle' }
   | { readonly phase: 'asking'; readonly share: number }
-  | { readonly phase: 'answered'; readonly answer: CutsAnswer }
+  | { readonly phase: 'answered'; readonly answer: CutsAdvice }
   | { readonly phase: 'refused'; readonly failure: AnyFailure }
 
 /** Notches at corners that are turned under, cuts that would save stretch, and seams where no single piece will do. */
 export function CutsAndSeams({ question, first, neededStretch, onCuts }: CutsAndSeamsProps) {
-  const units = useUnits()
-  const show = (mm: number) => inWords(showLength(mm, units.length))
-  const { practice, film, form } = question
+  const t = useWords()
+  const show = (mm: number) => t`${length(mm)}`
+  const { practice, film } = question.work
+  const { form } = question.lay
   const { limit, setLimit, asked, ask } = useCuts(question, onCuts)
   const wraps = form.edges.some((e) => e.code === 'wrap')
   const notches = cornerNotches(form, first.surface, wraps ? practice.wrapMost : practice.tuckMost, practice.notchClear)
   const choices = [...new Set([0.5 * (neededStretch - 1), film.handling.coldStretch, film.handling.glueLineStretch])]
   return (
-    <section className="border-t border-hair px-4 py-2.5" aria-label="Cuts and seams">
-      <h3 className="label text-[14px] text-quiet">Cuts and seams</h3>
+    <section className="border-t border-hair px-4 py-2.5" aria-label={t`Cuts and seams`}>
+      <h3 className="label text-[14px] text-quiet">{t`Cuts and seams`}</h3>
       {notches.map((notch) => (
         <p key={`${notch.at[0]},${notch.at[1]}`} className="text-[15px] leading-snug">
           {notch.kind === 'notch' ? (
             <>
-              <strong>Notch</strong> where {labelOf(form, notch.edges[0])} meets {labelOf(form, notch.edges[1])}: two
-              cuts {show(notch.cutMm)} long at {Math.round(notch.cutDeg)}°, {show(notch.mouthMm)} wide at the film’s
-              edge.
+              <strong>{t`Notch`}</strong>{' '}
+              {t`where ${labelOf(form, notch.edges[0])} meets ${labelOf(form, notch.edges[1])}: two cuts ${show(notch.cutMm)} long at ${Math.round(notch.cutDeg)}°, ${show(notch.mouthMm)} wide at the film’s edge.`}
             </>
           ) : (
             <>
-              <strong>Slit</strong> where {labelOf(form, notch.edges[0])} meets {labelOf(form, notch.edges[1])}: one cut
-              of {show(notch.cutMm)}.
+              <strong>{t`Slit`}</strong>{' '}
+              {t`where ${labelOf(form, notch.edges[0])} meets ${labelOf(form, notch.edges[1])}: one cut of ${show(notch.cutMm)}.`}
             </>
           )}
         </p>
       ))}
       <label className="mt-1 flex items-center justify-between gap-2 text-[15px]">
-        Keep the stretch below
+        {t`Keep the stretch below`}
         <select
           className="label-strong min-h-11 rounded-md border border-ink/40 bg-paper px-2 text-[16px]"
           value={limit}
@@ -67,17 +69,15 @@ export function CutsAndSeams({ question, first, neededStretch, onCuts }: CutsAnd
       </label>
       {asked.phase === 'asking' ? (
         <p role="status" className="text-[15px]">
-          Cutting and laying again
+          {t`Cutting and laying again`}
           <progress className="block h-2 w-full accent-[var(--petrol)]" value={asked.share} max={1} />
         </p>
       ) : (
-        <Button className="mt-1.5 w-full" onClick={ask}>
-          Would cuts help?
-        </Button>
+        <Button className="mt-1.5 w-full" onClick={ask}>{t`Would cuts help?`}</Button>
       )}
       {asked.phase === 'refused' ? (
         <Notice look="caution" role="alert">
-          {asked.failure.sentence} {asked.failure.fix}
+          {t(wholeFailure(asked.failure))}
         </Notice>
       ) : null}
       {asked.phase === 'answered' ? <Answer answer={asked.answer} show={show} /> : null}
@@ -85,44 +85,46 @@ export function CutsAndSeams({ question, first, neededStretch, onCuts }: CutsAnd
   )
 }
 
-const labelOf = (form: LayQuestion['form'], edge: string) => form.edges.find((e) => e.name === edge)?.label ?? edge
+const labelOf = (form: PartQuestion['lay']['form'], edge: string) =>
+  form.edges.find((e) => e.name === edge)?.label ?? edge
+const joinWords = { overlap: say`overlap`, butt: say`butt` }
 const percent = (share: number) => `${(100 * share).toFixed(1)} %`
 
-function Answer({ answer, show }: { readonly answer: CutsAnswer; readonly show: (mm: number) => string }) {
+function Answer({ answer, show }: { readonly answer: CutsAdvice; readonly show: (mm: number) => string }) {
+  const t = useWords()
   const { advice, splits } = answer
   if (advice.chosen.length === 0 && advice.enough)
     return (
-      <Notice look="good" role="status">
-        No cut is needed: it lies with {percent(advice.neededStretch)} at most.
-      </Notice>
+      <Notice
+        look="good"
+        role="status"
+      >{t`No cut is needed: it lies with ${percent(advice.neededStretch)} at most.`}</Notice>
     )
   return (
     <div role="status" className="mt-1.5">
       <Notice look={advice.enough ? 'good' : 'caution'}>
         {advice.chosen.length === 0
-          ? `No cut helps: ${percent(advice.neededStretch)} stays needed.`
-          : `${advice.chosen.length === 1 ? 'One cut' : `${advice.chosen.length} cuts`}: ${percent(advice.withChosen.neededStretch)} instead of ${percent(advice.neededStretch)}.`}
-        {advice.enough ? '' : ' That is not enough: the part wants more than one piece.'}
+          ? t`No cut helps: ${percent(advice.neededStretch)} stays needed.`
+          : t`${advice.chosen.length === 1 ? t`One cut` : t`${advice.chosen.length} cuts`}: ${percent(advice.withChosen.neededStretch)} instead of ${percent(advice.neededStretch)}.`}
+        {advice.enough ? '' : t` That is not enough: the part wants more than one piece.`}
       </Notice>
       <ol>
         {advice.chosen.map((cut, i) => (
           <li key={`${cut.label}-${cut.along[0]?.join()}`} className="mt-1 text-[15px] leading-snug">
             <strong>
-              {i + 1}. {show(cut.lengthMm)} {cut.label}.
+              {i + 1}. {show(cut.lengthMm)} {t(cut.label)}.
             </strong>{' '}
             {cut.openingMm >= 0
-              ? `A wedge of ${show(cut.openingMm)} is left over at its mouth: take it out or let it overlap.`
-              : `A gap of ${show(-cut.openingMm)} opens at its mouth: cover it, or cut elsewhere.`}{' '}
-            <span className="text-quiet">
-              In stages: cut a little, tuck, lift, cut again. On the film only, away from paint.
-            </span>
+              ? t`A wedge of ${show(cut.openingMm)} is left over at its mouth: take it out or let it overlap.`
+              : t`A gap of ${show(-cut.openingMm)} opens at its mouth: cover it, or cut elsewhere.`}{' '}
+            <span className="text-quiet">{t`In stages: cut a little, tuck, lift, cut again. On the film only, away from paint.`}</span>
           </li>
         ))}
       </ol>
       {splits.map((line) => (
-        <p key={line.label} className="mt-1 text-[15px] leading-snug">
-          <strong>Split {line.label}:</strong> {percent(line.neededStretch)} for either piece, {line.join}.{' '}
-          {line.reason}
+        <p key={line.label.text} className="mt-1 text-[15px] leading-snug">
+          <strong>{t`Split ${line.label}:`}</strong>{' '}
+          {t`${percent(line.neededStretch)} for either piece, ${joinWords[line.join]}. ${line.reason}`}
         </p>
       ))}
     </div>
@@ -130,8 +132,8 @@ function Answer({ answer, show }: { readonly answer: CutsAnswer; readonly show: 
 }
 
 /** Asks a worker of its own, which ends with the answer or with the screen. */
-function useCuts(question: LayQuestion, onCuts: (cuts: readonly ReliefCut[]) => void) {
-  const [limit, setLimit] = useState(question.film.handling.glueLineStretch)
+function useCuts(question: PartQuestion, onCuts: (cuts: readonly ReliefCut[]) => void) {
+  const [limit, setLimit] = useState(question.work.film.handling.glueLineStretch)
   const [asked, setAsked] = useState<Asked>({ phase: 'idle' })
   const worker = useRef<OpenLayWorker | null>(null)
   useEffect(() => () => worker.current?.close(), [])
@@ -141,7 +143,7 @@ function useCuts(question: LayQuestion, onCuts: (cuts: readonly ReliefCut[]) => 
     worker.current = opened
     setAsked({ phase: 'asking', share: 0 })
     void opened
-      .cuts(question, limit, (share) => setAsked({ phase: 'asking', share }))
+      .cuts(question.lay, limit, (share) => setAsked({ phase: 'asking', share }))
       .then((result) => {
         opened.close()
         if (worker.current !== opened) return

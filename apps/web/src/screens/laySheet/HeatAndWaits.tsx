@@ -1,38 +1,41 @@
+import { useWords } from '../../ui/words.ts'
 import type { JobId } from '@truelay/contract'
 import type { PartPlan } from '@truelay/core/plan'
 import type { WaitKind } from '@truelay/core/wait'
 import { Link } from 'react-router'
 import { Quantity } from '../../ui/Quantity.tsx'
-import { useWords } from '../heat/HeatUses.tsx'
+import { heatUseWords } from '../heat/HeatUses.tsx'
 import { minutesWords } from '../waits/minutesWords.ts'
 import { Block } from './Block.tsx'
 
 /** How to hold the gun, use by use; the whole of it stands on the view of its own. */
 export function HeatBlock({ plan, sheet }: { readonly plan: PartPlan; readonly sheet: string }) {
-  const heat = plan.heat ?? []
+  const t = useWords()
+  const heat = plan.heat
   return (
-    <Block title="Heat">
+    <Block title={t`Heat`}>
       {heat.length === 0 ? (
-        <p>None on this part.</p>
+        <p>{t`None on this part.`}</p>
       ) : (
         <ul className="space-y-1.5">
           {heat.map((h) => (
             <li key={h.use} className="leading-snug">
               <span className="flex justify-between gap-3">
-                <strong>{useWords[h.use]}</strong>
+                <strong>{t(heatUseWords[h.use])}</strong>
                 <strong className="whitespace-nowrap">
                   <Quantity temperatureC={(h.leastC + h.mostC) / 2} />
                 </strong>
               </span>
-              <span className="text-[15px]">{h.words}</span>
-              {h.warning === null ? null : <span className="block text-[14px] text-amber">{h.warning}</span>}
+              <span className="text-[15px]">{t(h.words)}</span>
+              {h.warning === null ? null : <span className="block text-[14px] text-amber">{t(h.warning)}</span>}
             </li>
           ))}
         </ul>
       )}
-      <Link to={`${sheet}/heat`} className="label-strong inline-block py-1.5 text-[15px] text-petrol underline">
-        Where, and the temperatures
-      </Link>
+      <Link
+        to={`${sheet}/heat`}
+        className="label-strong inline-block py-1.5 text-[15px] text-petrol underline"
+      >{t`Where, and the temperatures`}</Link>
     </Block>
   )
 }
@@ -41,28 +44,28 @@ const shown: readonly WaitKind[] = ['initialGrab', 'waterLaid', 'beforeTrim', 'b
 
 /** The waits of this part in the air of now. */
 export function WaitsBlock({ plan, jobId }: { readonly plan: PartPlan; readonly jobId: JobId }) {
+  const t = useWords()
   const inSteps = new Set(plan.steps.flatMap((s) => (s.wait?.kind === undefined ? [] : [s.wait.kind])))
-  const waits = (plan.waits ?? []).filter(
-    (w) => shown.includes(w.kind) && (inSteps.has(w.kind) || w.kind === 'fullBond'),
-  )
+  const waits = plan.waits.filter((w) => shown.includes(w.kind) && (inSteps.has(w.kind) || w.kind === 'fullBond'))
   return (
-    <Block title="Waits in this air">
+    <Block title={t`Waits in this air`}>
       <ul>
         {waits.map((wait) => (
           <li key={wait.kind} className="flex justify-between gap-3">
             <span>
-              {wait.label}
+              {t(wait.label)}
               {Math.abs(wait.factor * wait.learned - 1) < 0.04 ? null : (
-                <span className="text-quiet">, usually {minutesWords(wait.usualMinutes)}</span>
+                <span className="text-quiet">{t`, usually ${minutesWords(wait.usualMinutes)}`}</span>
               )}
             </span>
-            <strong className="whitespace-nowrap">{minutesWords(wait.minutes)}</strong>
+            <strong className="whitespace-nowrap">{t(minutesWords(wait.minutes))}</strong>
           </li>
         ))}
       </ul>
-      <Link to={`/jobs/${jobId}/waits`} className="label-strong inline-block py-1.5 text-[15px] text-petrol underline">
-        As clock times, and when it may go out
-      </Link>
+      <Link
+        to={`/jobs/${jobId}/waits`}
+        className="label-strong inline-block py-1.5 text-[15px] text-petrol underline"
+      >{t`As clock times, and when it may go out`}</Link>
     </Block>
   )
 }

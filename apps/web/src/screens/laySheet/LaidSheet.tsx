@@ -2,10 +2,10 @@ import type { JobBundle, Part, Shift } from '@truelay/contract'
 import type { PlaceOnMesh } from '@truelay/core/geometry'
 import type { ReliefCut } from '@truelay/core/lay'
 import { useState } from 'react'
-import type { FirstAnswer, FullAnswer, LayQuestion, Today } from '../../workers/layWork.ts'
-import type { OpenLayWorker } from '../../workers/openLayWorker.ts'
+import type { PartQuestion } from '@truelay/core/plan'
+import type { FirstAnswer } from '../../workers/layWork.ts'
+import type { FullAnswer } from '../../workers/useLayRun.ts'
 import { OnThePart, type SheetMode } from './OnThePart.tsx'
-import { useReplanned } from '../today/useReplanned.ts'
 import { SheetNumbers } from './SheetNumbers.tsx'
 import { StepStrip } from './StepStrip.tsx'
 import { TheFlatPiece } from './TheFlatPiece.tsx'
@@ -15,18 +15,16 @@ import { usePlacedMargins } from './usePlacedMargins.ts'
 interface LaidSheetProps {
   readonly bundle: JobBundle
   readonly part: Part
-  readonly question: LayQuestion
+  readonly question: PartQuestion
   readonly first: FirstAnswer
   readonly full: FullAnswer
-  readonly worker: OpenLayWorker | null
   readonly shift: Shift
-  readonly today: Today
 }
 
 /** The whole lay sheet: the part, the flat piece, the numbers that matter, the steps. */
-export function LaidSheet({ bundle, part, question, first, full, worker, shift, today }: LaidSheetProps) {
+export function LaidSheet({ bundle, part, question, first, full, shift }: LaidSheetProps) {
   const [mode, setMode] = useState<SheetMode>('worked')
-  const plan = useReplanned(full.plan, worker, today)
+  const { plan } = full
   const [index, setIndex] = useState(0)
   const played = usePlayedOrder(question, plan, index, mode === 'in order')
   const [cuts, setCuts] = useState<readonly ReliefCut[]>([])
@@ -39,7 +37,7 @@ export function LaidSheet({ bundle, part, question, first, full, worker, shift, 
           <OnThePart
             first={first}
             full={full}
-            form={question.form}
+            form={question.lay.form}
             mode={mode}
             onMode={setMode}
             pointed={pointed}

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import { useEffect } from 'react'
 import { pieceTakenUp } from '../../bench/shiftSlice.ts'
 import { useAppDispatch } from '../../store/store.ts'
@@ -12,7 +13,8 @@ import { useLaidPart } from './useLaidPart.ts'
 
 /** How one part will lie, before its liner is peeled. */
 export function LaySheetScreen() {
-  const { bundle, part, question, shift, today, run, worker, again } = useLaidPart()
+  const t = useWords()
+  const { bundle, part, question, shift, run, again } = useLaidPart()
   const dispatch = useAppDispatch()
   useEffect(() => {
     dispatch(pieceTakenUp({ partId: part.id, shift: part.shift }))
@@ -26,19 +28,17 @@ export function LaySheetScreen() {
       {question === null ? (
         <NotMeasured part={part} />
       ) : run.phase === 'building' ? (
-        <Busy text="Building the form and laying the film on it" />
+        <Busy text={t`Building the form and laying the film on it`} />
       ) : run.phase === 'refused' ? (
         <Failed sentence={run.failure.sentence} fix={run.failure.fix}>
-          <Button look="go" onClick={again}>
-            Work it out again
-          </Button>
+          <Button look="go" onClick={again}>{t`Work it out again`}</Button>
         </Failed>
       ) : run.phase === 'working' ? (
         <div className="grid h-[700px] flex-1 grid-rows-1 lg:h-auto lg:min-h-0 lg:grid-cols-[1fr_316px]">
           <OnThePart
             first={run.first}
             full={null}
-            form={question.form}
+            form={question.lay.form}
             mode="natural"
             onMode={() => {}}
             pointed={null}
@@ -46,7 +46,7 @@ export function LaySheetScreen() {
           />
           <div className="border-l border-hair bg-paper p-5">
             <p role="status" className="label text-[17px] text-quiet">
-              Working out what hands and heat can do
+              {t`Working out what hands and heat can do`}
               <progress className="mt-2 block h-2 w-full accent-[var(--petrol)]" value={run.share} max={1} />
             </p>
           </div>
@@ -59,9 +59,7 @@ export function LaySheetScreen() {
           question={question}
           first={run.first}
           full={run.full}
-          worker={worker}
           shift={shift}
-          today={today}
         />
       )}
     </>

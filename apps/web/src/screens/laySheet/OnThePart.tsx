@@ -1,3 +1,5 @@
+import { useWords } from '../../ui/words.ts'
+import { percent, say, type Sentence } from '@truelay/core/say'
 import type { FormDoc } from '@truelay/core/form'
 import type { PartPlan } from '@truelay/core/plan'
 import type { PlaceOnMesh } from '@truelay/core/geometry'
@@ -8,7 +10,8 @@ import { StretchLegend } from '../../drawings/StretchLegend.tsx'
 import { scaleEnd, signedStretch } from '../../drawings/stretchColor.ts'
 import { Choice } from '../../ui/Choice.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
-import type { FirstAnswer, FullAnswer } from '../../workers/layWork.ts'
+import type { FirstAnswer } from '../../workers/layWork.ts'
+import type { FullAnswer } from '../../workers/useLayRun.ts'
 
 import type { PlayedOrder } from './usePlayedOrder.ts'
 
@@ -42,6 +45,7 @@ export function OnThePart({
   cuts = noCuts,
   played,
 }: OnThePartProps) {
+  const t = useWords()
   const shown = mode !== 'natural' && full !== null ? full.worked : first.natural
   const scale = useMemo(
     () => Math.max(scaleEnd(first.natural.lay.stretch), full === null ? 0 : scaleEnd(full.worked.lay.stretch)),
@@ -52,24 +56,22 @@ export function OnThePart({
     <section aria-labelledby="on-part" className="relative flex min-h-0 min-w-0 flex-col">
       <div className="flex items-start justify-between gap-3 px-4 pt-3">
         <div>
-          <h2 id="on-part" className="label-strong text-[18px] leading-tight">
-            On the part
-          </h2>
-          <p className="label text-[14px] text-quiet">{modeWords[mode]}</p>
+          <h2 id="on-part" className="label-strong text-[18px] leading-tight">{t`On the part`}</h2>
+          <p className="label text-[14px] text-quiet">{t(modeWords[mode])}</p>
         </div>
         <Choice
-          label="Which lay is shown"
+          label={t`Which lay is shown`}
           value={full === null ? 'natural' : mode}
           onChange={onMode}
           options={[
-            { value: 'natural', text: 'By itself' },
-            { value: 'worked', text: 'Worked', disabled: full === null },
-            { value: 'in order', text: 'In order', disabled: full === null },
+            { value: 'natural', text: t`By itself` },
+            { value: 'worked', text: t`Worked`, disabled: full === null },
+            { value: 'in order', text: t`In order`, disabled: full === null },
           ]}
         />
       </div>
       <div className="min-h-0 flex-1">
-        <Suspense fallback={<Busy text="Drawing the part" />}>
+        <Suspense fallback={<Busy text={t`Drawing the part`} />}>
           {mode === 'in order' && played !== undefined ? (
             <InOrder played={played} form={form} scale={scale} anchors={anchors} />
           ) : (
@@ -91,11 +93,11 @@ export function OnThePart({
         <StretchLegend full={scale} />
         <p aria-live="polite" className="pb-0.5 text-right text-[15px]">
           {mode === 'in order' ? (
-            <span className="text-quiet">pale blue floats; move the step below</span>
+            <span className="text-quiet">{t`pale blue floats; move the step below`}</span>
           ) : pointed === null ? (
-            <span className="text-quiet">point at the part or the piece</span>
+            <span className="text-quiet">{t`point at the part or the piece`}</span>
           ) : (
-            hereWords(shown.lay.stretch, pointed.triangle)
+            <strong>{t(hereWords(shown.lay.stretch, pointed.triangle))}</strong>
           )}
         </p>
       </div>
@@ -103,10 +105,10 @@ export function OnThePart({
   )
 }
 
-const modeWords: Record<SheetMode, string> = {
-  natural: 'what the film does by itself; drag to turn it',
-  worked: 'stretch after the pulls; drag to turn it',
-  'in order': 'how far it lies after the step below',
+const modeWords: Readonly<Record<SheetMode, Sentence>> = {
+  natural: say`what the film does by itself; drag to turn it`,
+  worked: say`stretch after the pulls; drag to turn it`,
+  'in order': say`how far it lies after the step below`,
 }
 
 /** The order of laying, up to the step that is shown. */
@@ -122,13 +124,14 @@ function InOrder({
   readonly form: FormDoc
   readonly scale: number
 }) {
-  if (played.phase === 'rehearsing') return <Busy text="Rehearsing the order" />
+  const t = useWords()
+  if (played.phase === 'asked') return <Busy text={t`Rehearsing the order`} />
   if (played.phase === 'refused') return <Failed sentence={played.failure.sentence} fix={played.failure.fix} />
-  const { answer, progress } = played
-  const { stretch, steps } = answer.rehearsal
+  const { order, progress } = played.value
+  const { stretch, steps } = order.rehearsal
   return (
     <PartView3D
-      surface={answer.surface}
+      surface={order.surface}
       stretch={stretch}
       full={Math.max(scale, scaleEnd(stretch))}
       anchors={anchors.slice(0, progress.step)}
@@ -143,11 +146,9 @@ function InOrder({
 
 const noCuts: readonly ReliefCut[] = []
 
-function hereWords(stretch: Float64Array, triangle: number) {
-  const most = stretch[2 * triangle] ?? 1
-  const least = stretch[2 * triangle + 1] ?? 1
-  const value = signedStretch(most, least)
-  const percent = Math.abs(100 * value).toFixed(1)
-  if (percent === '0.0') return <strong>at rest here</strong>
-  return <strong>{value > 0 ? `${percent} % stretched here` : `${percent} % too much film here`}</strong>
+function hereWords(stretch: Float64Array, triangle: number): Sentence {
+  const value = signedStretch(stretch[2 * triangle] ?? 1, stretch[2 * triangle + 1] ?? 1)
+  const tenths = Math.round(Math.abs(1000 * value)) / 10
+  if (tenths === 0) return say`at rest here`
+  return value > 0 ? say`${percent(tenths, 1)} stretched here` : say`${percent(tenths, 1)} too much film here`
 }

@@ -1,9 +1,10 @@
+import { useWords } from '../../ui/words.ts'
 import type { JobBundle, Part, Shift } from '@truelay/contract'
 import { correctionWords, endOfEdge, type Room } from '@truelay/core/align'
 import type { LayMode, Pull, ReliefCut } from '@truelay/core/lay'
-import { strengthWords } from '@truelay/core/mix'
-import { edgeCodeWords, type PartPlan } from '@truelay/core/plan'
-import { inWords, showLength } from '@truelay/core/units'
+import { ingredientWords, strengthWords } from '@truelay/core/mix'
+import { edgeCodeWords, type PartPlan, type PartQuestion } from '@truelay/core/plan'
+import { length, name, say, type Sentence, verbatim } from '@truelay/core/say'
 import { Link } from 'react-router'
 import { pieceMoved } from '../../bench/shiftSlice.ts'
 import { FingerBars } from '../../drawings/FingerBars.tsx'
@@ -14,7 +15,8 @@ import { GradeBars } from '../../ui/GradeBars.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { useUnits } from '../../ui/units.ts'
-import type { FirstAnswer, FullAnswer, LayQuestion } from '../../workers/layWork.ts'
+import type { FirstAnswer } from '../../workers/layWork.ts'
+import type { FullAnswer } from '../../workers/useLayRun.ts'
 import { HeatBlock, WaitsBlock } from './HeatAndWaits.tsx'
 import { Block } from './Block.tsx'
 import { CutsAndSeams } from './CutsAndSeams.tsx'
@@ -29,22 +31,23 @@ interface SheetNumbersProps {
   readonly plan: PartPlan
   readonly shift: Shift
   readonly mode: LayMode
-  readonly question: LayQuestion
+  readonly question: PartQuestion
   readonly onCuts: (cuts: readonly ReliefCut[]) => void
 }
 
 /** What the walk-round found on this part, and what follows from it. */
 function FoundHere({ plan }: { readonly plan: PartPlan }) {
-  const notes = plan.notes ?? []
+  const t = useWords()
+  const { notes } = plan
   if (notes.length === 0) return null
   return (
-    <section aria-label="Found on this part" className="border-b border-hair bg-amber-tint px-4 py-3">
-      <h2 className="label-strong text-[16px]">Found on the walk-round</h2>
+    <section aria-label={t`Found on this part`} className="border-b border-hair bg-amber-tint px-4 py-3">
+      <h2 className="label-strong text-[16px]">{t`Found on the walk-round`}</h2>
       <ul>
         {notes.map((note) => (
-          <li key={note.because} className="mt-1 text-[15px] leading-snug">
-            <strong className="block first-letter:uppercase">{note.because}</strong>
-            {note.says}
+          <li key={note.because.text} className="mt-1 text-[15px] leading-snug">
+            <strong className="block first-letter:uppercase">{t(note.because)}</strong>
+            {t(note.says)}
           </li>
         ))}
       </ul>
@@ -54,9 +57,10 @@ function FoundHere({ plan }: { readonly plan: PartPlan }) {
 
 /** Beside the drawings: the few numbers that a hand needs next. */
 export function SheetNumbers(props: SheetNumbersProps) {
+  const t = useWords()
   const { bundle, part, first, full, placed, plan, mode, question, onCuts } = props
-  const units = useUnits()
-  const show = (mm: number) => inWords(showLength(mm, units.length))
+  const _units = useUnits()
+  const show = (mm: number) => t`${length(mm)}`
   const fingers = (mode === 'worked' ? full.worked : first.natural).fingers
   return (
     <aside className="border-hair bg-paper lg:flex lg:min-h-0 lg:flex-col lg:border-l">
@@ -65,22 +69,23 @@ export function SheetNumbers(props: SheetNumbersProps) {
         <HardestPull {...props} />
         <WorstEdge {...props} />
         <HowFar placed={placed} plan={plan} />
-        {plan.order === undefined ? null : (
-          <Block title="Order of laying">
+        {plan.order === null ? null : (
+          <Block title={t`Order of laying`}>
             <p className="leading-snug">
-              <strong>{plan.order.words}</strong> <span className="text-[15px] text-quiet">{plan.order.because}</span>
+              <strong>{t(plan.order.words)}</strong>{' '}
+              <span className="text-[15px] text-quiet">{t(plan.order.because)}</span>
             </p>
           </Block>
         )}
-        <Block title="Pull">
+        <Block title={t`Pull`}>
           {plan.pulls.length === 0 ? (
-            <p>Nowhere: it lies down by itself.</p>
+            <p>{t`Nowhere: it lies down by itself.`}</p>
           ) : (
             <ul>
               {plan.pulls.map((pull) => (
                 <li key={pull.letter} className="flex justify-between gap-3">
                   <span>
-                    <strong>{pull.letter}</strong> {pullWords(pull, plan)}
+                    <strong>{pull.letter}</strong> {t(pullWords(pull, plan))}
                   </span>
                   <strong className="whitespace-nowrap">{pull.percent.toFixed(1)} %</strong>
                 </li>
@@ -91,8 +96,8 @@ export function SheetNumbers(props: SheetNumbersProps) {
         <Block
           title={
             mode === 'worked'
-              ? `Too much film left after the pulls, per ${inWords(showLength(100, units.length, 0))}`
-              : `Too much film if nobody pulls, per ${inWords(showLength(100, units.length, 0))}`
+              ? t`Too much film left after the pulls, per ${length(100, 0)}`
+              : t`Too much film if nobody pulls, per ${length(100, 0)}`
           }
         >
           <FingerBars
@@ -100,20 +105,20 @@ export function SheetNumbers(props: SheetNumbersProps) {
               label: edge.label.replace(/ edge$/, ''),
               mmPer100: fingers.find((f) => f.edge === edge.name)?.excessMmPer100 ?? 0,
             }))}
-            unit={`per ${show(100)} of edge`}
+            unit={t`per ${show(100)} of edge`}
             show={show}
           />
         </Block>
-        <Block title="Mix for this part">
+        <Block title={t`Mix for this part`}>
           {plan.solutions.length === 0 ? (
-            <p>Nothing: it is laid dry. The part must be bone dry.</p>
+            <p>{t`Nothing: it is laid dry. The part must be bone dry.`}</p>
           ) : (
             <ul className="space-y-1.5">
               {plan.solutions.map((batch) => (
                 <li key={batch.use}>
                   <p className="flex justify-between gap-3">
                     <span>
-                      {batch.says} <span className="text-quiet">{strengthWords(batch.strength)}</span>
+                      {t(batch.says)} <span className="text-quiet">{t(strengthWords(batch.strength))}</span>
                     </span>
                     <strong>
                       <Quantity volumeMl={batch.batchMl} />
@@ -123,7 +128,7 @@ export function SheetNumbers(props: SheetNumbersProps) {
                     {batch.add.map((a, i) => (
                       <span key={a.what}>
                         {i > 0 ? ' + ' : ''}
-                        {a.what} <Quantity volumeMl={a.ml} />
+                        {t(ingredientWords[a.what])} <Quantity volumeMl={a.ml} />
                       </span>
                     ))}
                   </p>
@@ -131,23 +136,23 @@ export function SheetNumbers(props: SheetNumbersProps) {
               ))}
             </ul>
           )}
-          {plan.light === undefined ? null : (
-            <p className="mt-2 border-t border-hair pt-2 text-[15px] leading-snug">{plan.light.words}</p>
+          {plan.light === null ? null : (
+            <p className="mt-2 border-t border-hair pt-2 text-[15px] leading-snug">{t(plan.light.words)}</p>
           )}
         </Block>
         <HeatBlock plan={plan} sheet={`/jobs/${bundle.job.id}/lay-sheets/${part.id}`} />
         <WaitsBlock plan={plan} jobId={bundle.job.id} />
-        <Block title="Edges">
+        <Block title={t`Edges`}>
           <ul>
             {plan.edges.map((edge) => (
-              <li key={edge.name} className="flex justify-between gap-3" title={edge.advice}>
+              <li key={edge.name} className="flex justify-between gap-3" title={t(edge.advice)}>
                 <span className="shrink-0">{edge.label}</span>
                 <span className="text-right">
-                  {edgeCodeWords[edge.code]}{' '}
+                  {t(edgeCodeWords[edge.code])}{' '}
                   <span className="text-quiet">
                     {edge.rule.maxMm < 0
-                      ? `${show(-edge.rule.maxMm)} to ${show(-edge.rule.minMm)} over`
-                      : `${show(edge.rule.minMm)} to ${show(edge.rule.maxMm)}`}
+                      ? t`${show(-edge.rule.maxMm)} to ${show(-edge.rule.minMm)} over`
+                      : t`${show(edge.rule.minMm)} to ${show(edge.rule.maxMm)}`}
                   </span>
                 </span>
               </li>
@@ -155,37 +160,41 @@ export function SheetNumbers(props: SheetNumbersProps) {
           </ul>
         </Block>
         <CutsAndSeams question={question} first={first} neededStretch={full.neededStretch} onCuts={onCuts} />
-        <Block title="How it is worked out">
+        <Block title={t`How it is worked out`}>
           <p className="flex items-center gap-2">
-            <GradeBars grade={plan.grade} /> {plan.gradeWords}
+            <GradeBars grade={plan.grade} /> {t(plan.gradeWords)}
           </p>
           {plan.schools.map((school) => (
-            <p key={school.question} className="mt-1.5 text-[15px] leading-snug">
-              <strong>{school.choice}</strong>: {school.reason} <span className="text-quiet">{school.otherwise}</span>
+            <p key={school.question.text} className="mt-1.5 text-[15px] leading-snug">
+              <strong>{t(school.choice)}</strong>: {t(school.reason)}{' '}
+              <span className="text-quiet">{t(school.otherwise)}</span>
             </p>
           ))}
-          <p className="mt-1.5 text-[14px] leading-snug text-quiet">
-            From {first.surface.bowFit.readings} bow readings; between them the form may be off by about{' '}
-            {show(first.surface.bowFit.unsureMm)}. Film as a membrane without friction.
-          </p>
+          <p className="mt-1.5 text-[14px] leading-snug text-quiet">{t`From ${first.surface.bowFit.readings} bow readings; between them the form may be off by about ${show(first.surface.bowFit.unsureMm)}. Film as a membrane without friction.`}</p>
         </Block>
       </div>
       <div className="no-print sticky bottom-0 flex gap-2.5 border-t border-hair bg-paper p-4">
-        <Link to={`/jobs/${bundle.job.id}/lay-sheets/${part.id}/rehearsal`} className={buttonClass('plain')}>
-          Rehearse
-        </Link>
-        <Link to={`/jobs/${bundle.job.id}/fit/${part.id}`} className={`${buttonClass('go')} flex-1`}>
-          To the fit
-        </Link>
+        <Link
+          to={`/jobs/${bundle.job.id}/lay-sheets/${part.id}/rehearsal`}
+          className={buttonClass('plain')}
+        >{t`Rehearse`}</Link>
+        <Link
+          to={`/jobs/${bundle.job.id}/fit/${part.id}`}
+          className={`${buttonClass('go')} flex-1`}
+        >{t`To the fit`}</Link>
       </div>
     </aside>
   )
 }
 
-function pullWords(pull: Pull, plan: PartPlan): string {
+function pullWords(pull: Pull, plan: PartPlan): Sentence {
   const edge = plan.edges.find((e) => e.name === pull.edge)?.label.replace(/ edge$/, '') ?? pull.edge
-  return `${edge}, ${pull.way === 'towards' ? 'outward' : 'along it'}, ${pull.heat}`
+  return pull.way === 'towards'
+    ? say`${name(edge)}, outward, ${heatOfPull[pull.heat]}`
+    : say`${name(edge)}, along it, ${heatOfPull[pull.heat]}`
 }
+
+const heatOfPull: Readonly<Record<Pull['heat'], Sentence>> = { cold: say`cold`, warm: say`warm` }
 
 /** Room that makes the margin the lesser worry, mm, and stretch from which a pull is the greater one, per cent. */
 const easyRoomMm = 3
@@ -196,23 +205,24 @@ const pullDecides = (plan: PartPlan, placed: PlacedMargins) =>
 
 /** Where stretch is the hard part, it comes first. */
 function HardestPull({ plan, placed }: SheetNumbersProps) {
+  const t = useWords()
   const pull = plan.pulls[0]
   if (pull === undefined || !pullDecides(plan, placed)) return null
   const edge = plan.edges.find((e) => e.name === pull.edge)?.label ?? pull.edge
   return (
     <section className="border-b border-hair px-4 pb-3 pt-3">
-      <h3 className="label text-[15px] text-quiet">Hardest pull, {pull.letter}</h3>
+      <h3 className="label text-[15px] text-quiet">{t`Hardest pull, ${pull.letter}`}</h3>
       <p className="flex items-baseline gap-2.5">
         <strong className="text-[44px] leading-none">{pull.percent.toFixed(1)}</strong>
         <span className="text-[17px] text-quiet">
-          % longer {pull.way === 'towards' ? `towards the ${edge}` : `along the ${edge}`}, {pull.heat}
+          {pull.way === 'towards'
+            ? t`% longer towards the ${edge}, ${heatOfPull[pull.heat]}`
+            : t`% longer along the ${edge}, ${heatOfPull[pull.heat]}`}
         </span>
       </p>
       {pull.glueLineRisk ? (
         <div className="mt-2">
-          <Notice look="caution">
-            Let it relax before laying: this much leaves a glue line if it is laid at once.
-          </Notice>
+          <Notice look="caution">{t`Let it relax before laying: this much leaves a glue line if it is laid at once.`}</Notice>
         </div>
       ) : null}
     </section>
@@ -220,6 +230,7 @@ function HardestPull({ plan, placed }: SheetNumbersProps) {
 }
 
 function WorstEdge({ bundle, part, full, placed, shift, plan }: SheetNumbersProps) {
+  const t = useWords()
   const units = useUnits()
   const dispatch = useAppDispatch()
   const [saveShift] = useSaveShiftMutation()
@@ -236,15 +247,15 @@ function WorstEdge({ bundle, part, full, placed, shift, plan }: SheetNumbersProp
     placed.margins.filter((m) => m.edge === worst.edge),
     worst.worst,
   )
-  const show = (mm: number) => inWords(showLength(mm, units.length))
+  const show = (mm: number) => t`${length(mm)}`
   return (
     <section className="px-4 pb-3 pt-3">
       <h3 className="label text-[15px] text-quiet">
         {rule === undefined
-          ? 'Edge margin'
+          ? t`Edge margin`
           : rule.maxMm < 0
-            ? `Film past the edge, rule ${show(-rule.maxMm)} to ${show(-rule.minMm)}`
-            : `Edge margin, rule ${show(rule.minMm)} to ${show(rule.maxMm)}`}
+            ? t`Film past the edge, rule ${show(-rule.maxMm)} to ${show(-rule.minMm)}`
+            : t`Edge margin, rule ${show(rule.minMm)} to ${show(rule.maxMm)}`}
       </h3>
       <p className="flex items-baseline gap-2.5" data-testid="worst-edge">
         <strong
@@ -253,20 +264,16 @@ function WorstEdge({ bundle, part, full, placed, shift, plan }: SheetNumbersProp
           <Quantity lengthMm={Math.abs(worst.worst.marginMm)} bare />
         </strong>
         <span className="text-[17px] text-quiet">
-          {units.length} {over && (rule?.maxMm ?? 0) >= 0 ? 'over the edge' : ''} at the {label}
-          {end === null ? '' : `, towards ${end}`}
+          {t(marginPlace(units.length, over && (rule?.maxMm ?? 0) >= 0, label, end))}
         </span>
       </p>
       <div className="mt-2">
         {bad && suggestion !== null ? (
           <Notice look="caution">
-            {correctionWords(suggestion.move as { moveMm: [number, number]; turnDeg: number }, {
-              directions: plan.directions,
-              length: show,
-            })}{' '}
+            {t(correctionWords(suggestion.move as { moveMm: [number, number]; turnDeg: number }, plan.directions))}{' '}
             {suggestion.clears
-              ? 'Then it clears the rule all round.'
-              : 'That is the best it can do: the piece does not fit the rule all round.'}
+              ? t`Then it clears the rule all round.`
+              : t`That is the best it can do: the piece does not fit the rule all round.`}
             <Button
               look="caution"
               className="mt-2 w-full"
@@ -274,38 +281,42 @@ function WorstEdge({ bundle, part, full, placed, shift, plan }: SheetNumbersProp
                 dispatch(pieceMoved({ partId: part.id, from: shift, shift: suggestion.shift }))
                 void saveShift({ jobId: bundle.job.id, partId: part.id, shift: suggestion.shift })
               }}
-            >
-              Move it there
-            </Button>
+            >{t`Move it there`}</Button>
           </Notice>
         ) : bad ? (
-          <Notice look="caution">Outside the rule by {show(worst.outsideMm)}.</Notice>
+          <Notice look="caution">{t`Outside the rule by ${show(worst.outsideMm)}.`}</Notice>
         ) : (
-          <Notice look="good">
-            Inside the rule all round; {show(-worst.outsideMm)} of room at the tightest place.
-          </Notice>
+          <Notice look="good">{t`Inside the rule all round; ${show(-worst.outsideMm)} of room at the tightest place.`}</Notice>
         )}
       </div>
       <p className="mt-2 text-[15px]">
-        covers <strong>{(100 * covered).toFixed(1)} %</strong> of the part
+        {t`covers`} <strong>{(100 * covered).toFixed(1)} %</strong> {t`of the part`}
       </p>
     </section>
   )
 }
 
+function marginPlace(unit: string, over: boolean, edge: string, end: string | null): Sentence {
+  const at = over
+    ? say`${verbatim(unit)} over the edge at the ${name(edge)}`
+    : say`${verbatim(unit)} at the ${name(edge)}`
+  return end === null ? at : say`${at}, towards ${name(end)}`
+}
+
 function HowFar({ placed, plan }: { readonly placed: PlacedMargins; readonly plan: PartPlan }) {
+  const t = useWords()
   const { sideMm, upMm, turnDeg, firstToBreak } = placed.tolerance
   const holds = (placed.edges[0]?.outsideMm ?? 0) <= 0
   const nameOf = (edge: string) => plan.edges.find((e) => e.name === edge)?.label ?? edge
   const { directions } = plan
   if (!holds)
     return (
-      <Block title="How far it may be off">
-        <p>No room now: the {nameOf(placed.edges[0]?.edge ?? '')} is outside its rule.</p>
+      <Block title={t`How far it may be off`}>
+        <p>{t`No room now: the ${nameOf(placed.edges[0]?.edge ?? '')} is outside its rule.`}</p>
       </Block>
     )
   return (
-    <Block title="How far it may still be off">
+    <Block title={t`How far it may still be off`}>
       <table className="w-full">
         <tbody>
           <RoomRow to={directions.left} room={sideMm} way="minus" />
@@ -313,26 +324,23 @@ function HowFar({ placed, plan }: { readonly placed: PlacedMargins; readonly pla
           <RoomRow to={directions.up} room={upMm} way="plus" />
           <RoomRow to={directions.down} room={upMm} way="minus" />
           <tr>
-            <th scope="row" className="text-left font-normal">
-              turned
-            </th>
+            <th scope="row" className="text-left font-normal">{t`turned`}</th>
             <td className="text-right font-bold">± {Math.min(turnDeg.plus, turnDeg.minus).toFixed(2)}°</td>
           </tr>
         </tbody>
       </table>
       {firstToBreak === null ? null : (
-        <p className="mt-0.5 text-[15px] text-quiet">The {nameOf(firstToBreak.edge)} decides. Set it first.</p>
+        <p className="mt-0.5 text-[15px] text-quiet">{t`The ${nameOf(firstToBreak.edge)} decides. Set it first.`}</p>
       )}
     </Block>
   )
 }
 
 function RoomRow({ to, room, way }: { readonly to: string; readonly room: Room; readonly way: 'plus' | 'minus' }) {
+  const t = useWords()
   return (
     <tr>
-      <th scope="row" className="text-left font-normal">
-        towards {to}
-      </th>
+      <th scope="row" className="text-left font-normal">{t`towards ${to}`}</th>
       <td className="whitespace-nowrap text-right font-bold">
         <Quantity lengthMm={room[way]} />
       </td>

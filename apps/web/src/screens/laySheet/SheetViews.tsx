@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { JobId, PartId } from '@truelay/contract'
 import { NavLink } from 'react-router'
 
@@ -10,8 +11,9 @@ const views = [
 
 /** The views of one lay sheet. */
 export function SheetViews({ jobId, partId }: { readonly jobId: JobId; readonly partId: PartId }) {
+  const t = useWords()
   return (
-    <nav aria-label="Views of the lay sheet" className="no-print ml-auto flex shrink-0 pr-3">
+    <nav aria-label={t`Views of the lay sheet`} className="no-print ml-auto flex shrink-0 pr-3">
       {views.map(({ path, text }) => (
         <NavLink
           key={path}

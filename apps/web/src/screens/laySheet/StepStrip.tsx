@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { PartPlan, PlanStep } from '@truelay/core/plan'
 
 const phaseWords: Record<PlanStep['phase'], string> = {
@@ -20,28 +21,24 @@ export function StepStrip({
   readonly index: number
   readonly onIndex: (index: number) => void
 }) {
+  const t = useWords()
   const step = plan.steps[Math.min(index, plan.steps.length - 1)]
   if (step === undefined) return null
   const hours = Math.floor(plan.minutes / 60)
   const minutes = Math.round(plan.minutes % 60)
   return (
-    <section aria-label="Steps" className="no-print border-t border-hair bg-paper px-4 pb-3 pt-2">
+    <section aria-label={t`Steps`} className="no-print border-t border-hair bg-paper px-4 pb-3 pt-2">
       <div className="flex items-baseline justify-between gap-4">
         <p className="min-w-0 truncate">
-          <span className="label text-[15px] text-quiet">
-            {index + 1} of {plan.steps.length}, {phaseWords[step.phase]}
-          </span>{' '}
-          <strong className="pl-1 text-[18px]">{step.headline}</strong>
+          <span className="label text-[15px] text-quiet">{t`${index + 1} of ${plan.steps.length}, ${phaseWords[step.phase]}`}</span>{' '}
+          <strong className="pl-1 text-[18px]">{t(step.headline)}</strong>
         </p>
-        <p className="label shrink-0 text-[15px] text-quiet">
-          all steps {hours > 0 ? `${hours} h ` : ''}
-          {minutes} min, waits included
-        </p>
+        <p className="label shrink-0 text-[15px] text-quiet">{t`all steps ${hours > 0 ? `${hours} h ` : ''}${minutes} min, waits included`}</p>
       </div>
       <input
         type="range"
-        aria-label="Step"
-        aria-valuetext={`Step ${index + 1}: ${step.headline}`}
+        aria-label={t`Step`}
+        aria-valuetext={t`Step ${index + 1}: ${step.headline}`}
         min={0}
         max={plan.steps.length - 1}
         value={index}
@@ -51,8 +48,8 @@ export function StepStrip({
       <FoundTicks plan={plan} onChoose={setIndex} />
       <Phases plan={plan} current={step.phase} />
       <p className="min-h-[42px] text-[15px] leading-snug">
-        {step.because === undefined ? null : <strong className="text-amber-ink">{step.because} </strong>}
-        {step.detail} <span className="text-quiet">{step.why}</span>
+        {step.because === undefined ? null : <strong className="text-amber-ink">{t(step.because)} </strong>}
+        {t(step.detail)} <span className="text-quiet">{t(step.why)}</span>
         {step.cautions.length === 0 ? null : <span className="text-amber-ink"> {step.cautions.join(' ')}</span>}
       </p>
     </section>
@@ -61,14 +58,15 @@ export function StepStrip({
 
 /** Steps that the walk-round has brought or changed, marked under the slider where they stand. */
 function FoundTicks({ plan, onChoose }: { readonly plan: PartPlan; readonly onChoose: (index: number) => void }) {
+  const t = useWords()
   const found = plan.steps.flatMap((step, i) => (step.because === undefined ? [] : [{ step, i }]))
   if (found.length === 0) return null
   return (
     <p className="label mb-1 flex flex-wrap gap-x-4 text-[15px]">
-      <span className="text-quiet">From the walk-round:</span>
+      <span className="text-quiet">{t`From the walk-round:`}</span>
       {found.map(({ step, i }) => (
         <button key={step.id} type="button" onClick={() => onChoose(i)} className="text-amber-ink underline">
-          {i + 1}. {step.headline}
+          {i + 1}. {t(step.headline)}
         </button>
       ))}
     </p>

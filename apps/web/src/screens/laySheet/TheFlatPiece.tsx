@@ -1,7 +1,10 @@
+import { useWords } from '../../ui/words.ts'
 import type { JobBundle, Part, Shift } from '@truelay/contract'
 import { type EdgeMargin, outsideRule } from '@truelay/core/align'
 import { type PlaceOnMesh, triangleLocator, type Vec2 } from '@truelay/core/geometry'
-import { mmFromInch, inchFromMm, showLength } from '@truelay/core/units'
+import { inchFromMm, mmFromInch } from '@truelay/core/units'
+import type { PartQuestion } from '@truelay/core/plan'
+import { showLength } from '@truelay/words'
 import { Undo2 } from 'lucide-react'
 import { useMemo, useRef } from 'react'
 import { moveUndone, pieceMoved, pieceMoving } from '../../bench/shiftSlice.ts'
@@ -12,13 +15,14 @@ import { useAppDispatch, useAppSelector } from '../../store/store.ts'
 import { Button } from '../../ui/Button.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { useUnits } from '../../ui/units.ts'
-import type { FirstAnswer, FullAnswer, LayQuestion } from '../../workers/layWork.ts'
+import type { FirstAnswer } from '../../workers/layWork.ts'
+import type { FullAnswer } from '../../workers/useLayRun.ts'
 import type { PlacedMargins } from './usePlacedMargins.ts'
 
 interface TheFlatPieceProps {
   readonly bundle: JobBundle
   readonly part: Part
-  readonly question: LayQuestion
+  readonly question: PartQuestion
   readonly first: FirstAnswer
   readonly full: FullAnswer
   readonly placed: PlacedMargins
@@ -42,6 +46,7 @@ export function TheFlatPiece({
   pointed,
   onPoint,
 }: TheFlatPieceProps) {
+  const t = useWords()
   const dispatch = useAppDispatch()
   const units = useUnits()
   const [saveShift] = useSaveShiftMutation()
@@ -51,7 +56,7 @@ export function TheFlatPiece({
   const locate = useMemo(() => triangleLocator(flat, first.surface.mesh.triangle), [flat, first])
   const carried = useMemo(() => {
     const onDrawing = triangleLocator(first.surface.plan, first.surface.mesh.triangle)
-    return question.form.bodyLines.map((line) =>
+    return question.lay.form.bodyLines.map((line) =>
       line.along.flatMap((p) => {
         const place = onDrawing.at(p)
         return place === null ? [] : [inPlane(first.surface, flat, place)]
@@ -109,24 +114,22 @@ export function TheFlatPiece({
     <section aria-labelledby="flat-piece" className="flex min-h-0 min-w-0 flex-col border-hair md:border-l">
       <div className="flex items-start justify-between gap-3 px-4 pt-3">
         <div>
-          <h2 id="flat-piece" className="label-strong text-[18px] leading-tight">
-            The flat piece
-          </h2>
+          <h2 id="flat-piece" className="label-strong text-[18px] leading-tight">{t`The flat piece`}</h2>
           <p className="label text-[14px] text-quiet">
             {passes
-              ? 'film past the edge, true to size'
+              ? t`film past the edge, true to size`
               : magnify === 1
-                ? 'true to size; dotted is the rule'
-                : `gap drawn ${magnify} times too large; dotted is the rule`}
+                ? t`true to size; dotted is the rule`
+                : t`gap drawn ${magnify} times too large; dotted is the rule`}
           </p>
         </div>
         <Button
           onClick={undo}
           disabled={before === undefined || before.length === 0}
           className="!px-3"
-          title="Undo the last move"
+          title={t`Undo the last move`}
         >
-          <Undo2 size={18} aria-hidden="true" /> Undo
+          <Undo2 size={18} aria-hidden="true" /> {t`Undo`}
         </Button>
       </div>
       <div className="min-h-0 flex-1 px-1">
@@ -151,12 +154,12 @@ export function TheFlatPiece({
             takenFrom.current = null
           }}
           onKey={onKey}
-          label="The flat piece. Arrow keys move it a tenth of a millimetre, with Shift a millimetre; plus and minus turn it."
+          label={t`The flat piece. Arrow keys move it a tenth of a millimetre, with Shift a millimetre; plus and minus turn it.`}
         />
       </div>
       <div className="grid grid-cols-[1fr_1fr_1fr] items-end gap-4 px-4 pb-3">
         <NumberField
-          label="to the right"
+          label={t`to the right`}
           unit={units.length}
           digits={digits}
           value={toShown(shift.xMm)}
@@ -165,7 +168,7 @@ export function TheFlatPiece({
           onCommit={(v) => settle(shift, { ...shift, xMm: toMm(v) })}
         />
         <NumberField
-          label="up"
+          label={t`up`}
           unit={units.length}
           digits={digits}
           value={toShown(shift.yMm)}
@@ -174,7 +177,7 @@ export function TheFlatPiece({
           onCommit={(v) => settle(shift, { ...shift, yMm: toMm(v) })}
         />
         <NumberField
-          label="turned left"
+          label={t`turned left`}
           unit="°"
           digits={2}
           value={shift.turnDeg}

@@ -1,56 +1,52 @@
-import type { PartPlan, PlanStep } from '@truelay/core/plan'
-import type { AnyFailure } from '@truelay/core/result'
+import type { OrderOnPart } from '@truelay/core/lay'
+import type { PartPlan, PartQuestion, PlanStep } from '@truelay/core/plan'
 import { useEffect, useMemo, useState } from 'react'
 import type { FilmProgress } from '../../drawings/FilmOnForm.tsx'
-import type { LayQuestion, OrderAnswer } from '../../workers/layWork.ts'
+import { type Answer, asked } from '../../workers/answer.ts'
 import { openLayWorker } from '../../workers/openLayWorker.ts'
 
 /** The part's order of laying, played up to the step that the sheet shows. */
-export type PlayedOrder =
-  | { readonly phase: 'rehearsing' }
-  | { readonly phase: 'refused'; readonly failure: AnyFailure }
-  | { readonly phase: 'played'; readonly answer: OrderAnswer; readonly progress: FilmProgress }
+export type PlayedOrder = Answer<{ readonly order: OrderOnPart; readonly progress: FilmProgress }>
 
 /** Rehearses the order when it is first wanted, in a worker that ends with the answer. */
-export function usePlayedOrder(question: LayQuestion, plan: PartPlan, index: number, wanted: boolean): PlayedOrder {
-  const [known, setKnown] = useState<{ readonly question: LayQuestion; readonly answer: OrderAnswer } | null>(null)
-  const [failure, setFailure] = useState<AnyFailure | null>(null)
-  const asking = wanted && known?.question !== question
+export function usePlayedOrder(question: PartQuestion, plan: PartPlan, index: number, wanted: boolean): PlayedOrder {
+  const [state, setState] = useState<{ readonly question: PartQuestion; readonly answer: Answer<OrderOnPart> } | null>(
+    null,
+  )
+  const asking = wanted && state?.question !== question
   useEffect(() => {
     if (!asking) return
     const worker = openLayWorker()
     let current = true
-    void worker.inOrder(question).then((result) => {
+    void worker.inOrder(question.lay, question.work).then((result) => {
       worker.close()
       if (!current) return
-      if (result.ok) setKnown({ question, answer: result.value })
-      else setFailure(result.failure)
+      const answer = result.ok
+        ? ({ phase: 'known', value: result.value } as const)
+        : ({ phase: 'refused', failure: result.failure } as const)
+      setState({ question, answer })
     })
     return () => {
       current = false
       worker.close()
     }
   }, [asking, question])
-  const answer = known?.question === question ? known.answer : null
-  const step = answer === null ? 0 : laidAt(plan.steps, index, answer.rehearsal.steps.length)
+  const answer = state?.question === question ? state.answer : asked
+  const step = answer.phase === 'known' ? laidAt(plan.steps, index, answer.value.rehearsal.steps.length) : 0
   return useMemo((): PlayedOrder => {
-    if (answer === null) return failure === null ? { phase: 'rehearsing' } : { phase: 'refused', failure }
-    const { rehearsal, fingers } = answer
+    if (answer.phase !== 'known') return answer
+    const { rehearsal, fingers } = answer.value
     const front = rehearsal.steps[step - 1]?.front ?? []
-    return { phase: 'played', answer, progress: { stepOfVertex: rehearsal.stepOfVertex, step, front, fingers } }
-  }, [answer, failure, step])
+    const progress = { stepOfVertex: rehearsal.stepOfVertex, step, front, fingers }
+    return { phase: 'known', value: { order: answer.value, progress } }
+  }, [answer, step])
 }
 
 /** How many steps of the rehearsal are done when a step of the plan is. */
 export function laidAt(steps: readonly PlanStep[], index: number, rehearsed: number): number {
-  const firstLaid = steps.findIndex((s) => s.phase === 'lay')
-  if (index < firstLaid) return 0
-  let done = 0
-  for (const step of steps.slice(0, index + 1)) {
-    const anchor = /^anchor-(\d+)$/.exec(step.id)
-    if (anchor !== null) done = Math.max(done, Number(anchor[1]))
-    else if (step.laidUpTo !== undefined) done = Math.max(done, step.laidUpTo)
-    else if (/-pass$|^release$|^lay-outward$/.test(step.id) || step.phase === 'edges') done = rehearsed
-  }
-  return Math.min(done, rehearsed)
+  const done = steps.slice(0, index + 1).flatMap(({ laidUpTo, phase }) => {
+    if (laidUpTo === 'all' || phase === 'edges') return [rehearsed]
+    return laidUpTo === undefined ? [] : [laidUpTo]
+  })
+  return Math.min(rehearsed, Math.max(0, ...done))
 }

@@ -1,9 +1,10 @@
+import { volume } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import { bottleLabelOf, type LiquidBatch, type Person } from '@truelay/contract'
 import { strengthWords } from '@truelay/core/mix'
 import { useEffect, useState } from 'react'
 import { Modal } from '../../ui/Modal.tsx'
 import { PrintOrClose } from '../../ui/PrintOrClose.tsx'
-import { Quantity } from '../../ui/Quantity.tsx'
 
 interface BottleLabelProps {
   readonly batch: LiquidBatch
@@ -14,6 +15,7 @@ interface BottleLabelProps {
 
 /** The label of a bottle: its number large, what is in it, when, by whom, and a code to read. */
 export function BottleLabel({ batch, people, keepsDays, onClose }: BottleLabelProps) {
+  const t = useWords()
   const [code, setCode] = useState<string | null>(null)
   useEffect(() => {
     let current = true
@@ -31,7 +33,7 @@ export function BottleLabel({ batch, people, keepsDays, onClose }: BottleLabelPr
   return (
     <Modal
       open
-      title={`Label of bottle ${batch.number}`}
+      title={t`Label of bottle ${batch.number}`}
       onClose={onClose}
       actions={<PrintOrClose onClose={onClose} />}
     >
@@ -39,18 +41,15 @@ export function BottleLabel({ batch, people, keepsDays, onClose }: BottleLabelPr
         {code === null ? (
           <span className="size-44 bg-bench" />
         ) : (
-          <img src={code} alt={`Code of bottle ${batch.number}`} className="size-44" />
+          <img src={code} alt={t`Code of bottle ${batch.number}`} className="size-44" />
         )}
         <div>
           <p className="text-[64px] font-bold leading-none">{batch.number}</p>
-          <p className="mt-2 text-[32px] font-bold leading-tight">{batch.says}</p>
-          <p className="text-[26px]">{strengthWords(batch.strength)}</p>
-          <p className="mt-2 text-[18px]">
-            <Quantity volumeMl={batch.bottleMl} /> bottle, {batch.waterKind} water. Mixed {day(mixedAt)} by{' '}
-            {people.find((p) => p.id === batch.personId)?.name ?? batch.personId}; good until {day(until)}.
-          </p>
+          <p className="mt-2 text-[32px] font-bold leading-tight">{batch.says ? t(batch.says) : null}</p>
+          <p className="text-[26px]">{t(strengthWords(batch.strength))}</p>
+          <p className="mt-2 text-[18px]">{t`${volume(batch.bottleMl)} bottle, ${batch.waterKind} water. Mixed ${day(mixedAt)} by ${people.find((p) => p.id === batch.personId)?.name ?? batch.personId}; good until ${day(until)}.`}</p>
           {batch.strength.alcoholPercent > 0 ? (
-            <p className="mt-1 text-[18px] font-bold">Flammable. Fresh air, no flame, not beside a hot gun.</p>
+            <p className="mt-1 text-[18px] font-bold">{t`Flammable. Fresh air, no flame, not beside a hot gun.`}</p>
           ) : null}
         </div>
       </div>

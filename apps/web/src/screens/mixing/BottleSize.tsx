@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import { Choice } from '../../ui/Choice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 
@@ -13,6 +14,7 @@ export function BottleSize({
   readonly valueMl: number
   readonly onValue: (ml: number) => void
 }) {
+  const t = useWords()
   return (
     <div>
       <p className="label pb-1 text-[15px] text-quiet">{label}</p>
@@ -24,7 +26,7 @@ export function BottleSize({
           options={sizes.map((ml) => ({ value: String(ml), text: ml >= 1000 ? `${ml / 1000} L` : String(ml) }))}
         />
         <div className="w-28">
-          <NumberField label="or" unit="mL" digits={0} value={valueMl} min={10} max={20_000} onCommit={onValue} />
+          <NumberField label={t`or`} unit={t`mL`} digits={0} value={valueMl} min={10} max={20_000} onCommit={onValue} />
         </div>
       </div>
     </div>

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { LiquidBatch, Person, PersonId } from '@truelay/contract'
 import { strengthWords } from '@truelay/core/mix'
 import { differenceInCalendarDays } from 'date-fns'
@@ -18,15 +19,14 @@ interface BottlesHereProps {
 
 /** Every bottle that stands in the shop: what is in it, how old, and how much is left. */
 export function BottlesHere({ batches, people, keepsDays, personId, onLabel, onTake }: BottlesHereProps) {
+  const t = useWords()
   const now = useNow(60_000)
   const [change] = useChangeBatchMutation()
   return (
     <section aria-labelledby="bottles-title" className="border-t border-hair px-6 py-5">
-      <h2 id="bottles-title" className="text-[22px] font-bold">
-        Bottles in the shop
-      </h2>
+      <h2 id="bottles-title" className="text-[22px] font-bold">{t`Bottles in the shop`}</h2>
       {batches.length === 0 ? (
-        <p className="text-[17px]">None is mixed. The first one gets a number and a label.</p>
+        <p className="text-[17px]">{t`None is mixed. The first one gets a number and a label.`}</p>
       ) : null}
       <ul>
         {batches.map((batch) => {
@@ -35,21 +35,19 @@ export function BottlesHere({ batches, people, keepsDays, personId, onLabel, onT
           return (
             <li
               key={batch.id}
-              aria-label={`Bottle ${batch.number}`}
+              aria-label={t`Bottle ${batch.number}`}
               className="grid items-center gap-x-6 gap-y-1 border-t border-hair py-2.5 sm:grid-cols-[110px_1fr_150px] lg:grid-cols-[110px_1fr_150px_auto]"
             >
               <strong className="text-[28px] leading-none">{batch.number}</strong>
               <p className="text-[18px] leading-snug">
-                <strong>{batch.says}</strong>, {strengthWords(batch.strength)}
-                <span className={`block text-[15px] ${old ? 'text-amber' : 'text-quiet'}`}>
-                  mixed {days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`} by{' '}
-                  {people.find((p) => p.id === batch.personId)?.name ?? batch.personId}, {batch.waterKind} water
-                  {old ? `. Older than ${keepsDays} days: mix a fresh one` : ''}
-                </span>
+                <strong>{batch.says ? t(batch.says) : null}</strong>, {t(strengthWords(batch.strength))}
+                <span
+                  className={`block text-[15px] ${old ? 'text-amber' : 'text-quiet'}`}
+                >{t`mixed ${days === 0 ? t`today` : days === 1 ? t`yesterday` : t`${days} days ago`} by ${people.find((p) => p.id === batch.personId)?.name ?? batch.personId}, ${batch.waterKind} water${old ? t`. Older than ${keepsDays} days: mix a fresh one` : ''}`}</span>
               </p>
               <NumberField
-                label="Left in it"
-                unit="mL"
+                label={t`Left in it`}
+                unit={t`mL`}
                 digits={0}
                 value={batch.leftMl}
                 min={0}
@@ -57,17 +55,19 @@ export function BottlesHere({ batches, people, keepsDays, personId, onLabel, onT
                 onCommit={(leftMl) => void change({ id: batch.id, change: { what: 'level', personId, leftMl } })}
               />
               <span className="flex flex-wrap gap-2 sm:col-span-3 lg:col-span-1">
-                <Button onClick={() => onTake(batch, 'topped up')}>Top up</Button>
-                <Button onClick={() => onTake(batch, 'put right')}>Put right</Button>
-                <Button onClick={() => onLabel(batch)} aria-label={`Label of bottle ${batch.number}`} className="!px-3">
+                <Button onClick={() => onTake(batch, 'topped up')}>{t`Top up`}</Button>
+                <Button onClick={() => onTake(batch, 'put right')}>{t`Put right`}</Button>
+                <Button
+                  onClick={() => onLabel(batch)}
+                  aria-label={t`Label of bottle ${batch.number}`}
+                  className="!px-3"
+                >
                   <Printer size={20} aria-hidden="true" />
                 </Button>
                 <Button
                   look="quiet"
                   onClick={() => void change({ id: batch.id, change: { what: 'emptied', personId } })}
-                >
-                  Emptied
-                </Button>
+                >{t`Emptied`}</Button>
               </span>
             </li>
           )

@@ -1,6 +1,9 @@
+import { useWords } from '../../ui/words.ts'
 import { type BatchDraft, batchId, type LiquidBatch, type PersonId } from '@truelay/contract'
-import { measureBatch, type WaterKind, waterKinds, waterWarning } from '@truelay/core/mix'
+import { measureBatch, type WaterKind, waterKinds, waterWarning, waterWords } from '@truelay/core/mix'
 import type { Practice } from '@truelay/core/practice'
+import { measuresOf } from '@truelay/core/plan'
+import { say } from '@truelay/core/say'
 import { useState } from 'react'
 import { useMixBatchMutation } from '../../remote/benchApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
@@ -12,7 +15,7 @@ import { BottleSize } from './BottleSize.tsx'
 import { PourList } from './PourList.tsx'
 import { Refusal } from './Refusal.tsx'
 import { Warnings } from './Warnings.tsx'
-import { firstWish, freshBatch, measuresOf, type Wish, wishWords } from './wish.ts'
+import { firstWish, freshBatch, type Wish, wishWords } from './wish.ts'
 import { WishFields } from './WishFields.tsx'
 import { WhyItGrabs } from './WhyItGrabs.tsx'
 
@@ -24,10 +27,9 @@ interface MixFreshProps {
   readonly onMixed: (batch: LiquidBatch) => void
 }
 
-const waterWords: Record<WaterKind, string> = { distilled: 'distilled', 'soft tap': 'soft tap', 'hard tap': 'hard tap' }
-
 /** A fresh batch from stock: big volumes in the order of pouring. */
 export function MixFresh({ practice, stockPercent, onStock, personId, onMixed }: MixFreshProps) {
+  const t = useWords()
   const [wish, setWish] = useState<Wish>(firstWish)
   const [batchMl, setBatchMl] = useState(1000)
   const [water, setWater] = useState<WaterKind>('distilled')
@@ -58,10 +60,10 @@ export function MixFresh({ practice, stockPercent, onStock, personId, onMixed }:
       fields={
         <>
           <WishFields wish={wish} practice={practice} onWish={setWish} />
-          <BottleSize label="How much, mL" valueMl={batchMl} onValue={setBatchMl} />
+          <BottleSize label={t`How much, mL`} valueMl={batchMl} onValue={setBatchMl} />
           <div className="w-56">
             <NumberField
-              label="Alcohol stock on the shelf"
+              label={t`Alcohol stock on the shelf`}
               unit="%"
               digits={0}
               value={stockPercent}
@@ -71,12 +73,12 @@ export function MixFresh({ practice, stockPercent, onStock, personId, onMixed }:
             />
           </div>
           <div>
-            <p className="label pb-1 text-[15px] text-quiet">Water</p>
+            <p className="label pb-1 text-[15px] text-quiet">{t`Water`}</p>
             <Choice
-              label="Water"
+              label={t`Water`}
               value={water}
               onChange={setWater}
-              options={waterKinds.map((kind) => ({ value: kind, text: waterWords[kind] }))}
+              options={waterKinds.map((kind) => ({ value: kind, text: t(waterWords[kind]) }))}
             />
           </div>
           <WhyItGrabs practice={practice} />
@@ -89,22 +91,22 @@ export function MixFresh({ practice, stockPercent, onStock, personId, onMixed }:
         )
       ) : (
         <>
-          <PourList title="Pour, in this order" measured={measured} measures={measures} />
+          <PourList title={t`Pour, in this order`} measured={measured} measures={measures} />
           <Warnings
             warnings={[
               ...batch.value.warnings,
               waterWarning(water, batch.value.strength.soapMlPerL),
-              batch.value.strength.soapMlPerL > 0 ? 'Soap last, and turn the bottle: shaken it foams.' : null,
+              batch.value.strength.soapMlPerL > 0 ? say`Soap last, and turn the bottle: shaken it foams.` : null,
             ]}
           />
           {error === undefined ? null : <Refusal failure={failureOf(error)} />}
-          <Button look="go" className="mt-4 min-h-14 w-full !text-[20px]" onClick={mixed} disabled={isLoading}>
-            Mixed: give it a number and a label
-          </Button>
-          <p className="mt-2 text-[14px] text-quiet">
-            By volume, volumes taken as adding up; alcohol and water shrink by up to 3 % when they mix, which the trade
-            ignores.
-          </p>
+          <Button
+            look="go"
+            className="mt-4 min-h-14 w-full !text-[20px]"
+            onClick={mixed}
+            disabled={isLoading}
+          >{t`Mixed: give it a number and a label`}</Button>
+          <p className="mt-2 text-[14px] text-quiet">{t`By volume, volumes taken as adding up; alcohol and water shrink by up to 3 % when they mix, which the trade ignores.`}</p>
         </>
       )}
     </BenchLayout>

@@ -1,3 +1,5 @@
+import { say } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import type { LiquidBatch } from '@truelay/contract'
 import { practiceWith } from '@truelay/core/practice'
 import { useState } from 'react'
@@ -19,6 +21,7 @@ type Task = 'mix' | 'what' | 'put right' | 'topped up'
 
 /** The mixing bench: fresh batches, wrong ones, old ones; the bottles that stand in the shop, and what will run out. */
 export function MixingScreen() {
+  const t = useWords()
   const { data: bay, error: bayError } = useBayQuery()
   const { data: liquids, error } = useLiquidsQuery()
   const [changeShop] = useChangeShopMutation()
@@ -28,22 +31,22 @@ export function MixingScreen() {
   const [who, setWho] = useState<string | null>(null)
   if (bay === undefined || liquids === undefined) {
     const wrong = error ?? bayError
-    return wrong === undefined ? <Busy text="Opening the mixing bench" /> : <Failed {...failureOf(wrong)} />
+    return wrong === undefined ? <Busy text={t`Opening the mixing bench`} /> : <Failed {...failureOf(wrong)} />
   }
   const { shop, people } = bay
   const practice = practiceWith(shop.practice)
   const person = people.find((p) => p.id === who) ?? people[0]
   if (person === undefined)
-    return <Failed sentence="Nobody works in this shop yet." fix="Add a person on the Shop screen first." />
+    return <Failed sentence={say`Nobody works in this shop yet.`} fix={say`Add a person on the Shop screen first.`} />
   const batches = liquids.batches.filter((b) => b.emptiedAt === null)
   const common = { practice, stockPercent: shop.stockAlcoholPercent, personId: person.id }
   return (
     <div>
       <header className="flex flex-wrap items-end justify-between gap-4 border-b border-hair bg-paper px-6 py-4">
-        <h1 className="text-[30px] font-bold leading-tight">Mixing bench</h1>
+        <h1 className="text-[30px] font-bold leading-tight">{t`Mixing bench`}</h1>
         <div className="flex flex-wrap items-end gap-5">
           <Choice
-            label="What to do"
+            label={t`What to do`}
             value={task}
             onChange={setTask}
             options={[
@@ -54,7 +57,7 @@ export function MixingScreen() {
             ]}
           />
           <div className="w-36">
-            <Field label="who mixes">
+            <Field label={t`who mixes`}>
               <SelectInput value={person.id} onChange={(event) => setWho(event.target.value)}>
                 {people.map((p) => (
                   <option key={p.id} value={p.id}>

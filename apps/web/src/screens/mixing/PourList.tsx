@@ -1,3 +1,5 @@
+import { volume } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import { type MeasuredBatch, type Measures, pourWords, strengthWords } from '@truelay/core/mix'
 import { Quantity } from '../../ui/Quantity.tsx'
 
@@ -15,6 +17,7 @@ interface PourListProps {
 
 /** What to pour, in the order of pouring, to be read from the sink. */
 export function PourList({ title, measured, measures, pourOffMl = 0, finalMl, strength }: PourListProps) {
+  const t = useWords()
   const pours = measured.pours.filter((pour) => pour.ml > 0)
   return (
     <section aria-labelledby="pour-title">
@@ -26,7 +29,8 @@ export function PourList({ title, measured, measures, pourOffMl = 0, finalMl, st
           <li className="grid grid-cols-[44px_1fr_auto] items-baseline gap-x-3 border-b border-hair py-2 text-amber">
             <span className="text-[22px] font-bold">1</span>
             <span className="text-[24px]">
-              pour away<span className="block text-[16px] text-quiet">mix it well first</span>
+              {t`pour away`}
+              <span className="block text-[16px] text-quiet">{t`mix it well first`}</span>
             </span>
             <strong className="text-[52px] leading-none">
               <Quantity volumeMl={pourOffMl} unitClass="text-[24px]" />
@@ -41,24 +45,22 @@ export function PourList({ title, measured, measures, pourOffMl = 0, finalMl, st
             <span className="text-[22px] font-bold text-quiet">{i + (pourOffMl > 0.5 ? 2 : 1)}</span>
             <span className="text-[24px]">
               {pour.what}
-              <span className="block text-[16px] text-quiet">{pourWords(pour, measures)}</span>
+              <span className="block text-[16px] text-quiet">{t(pourWords(pour, measures))}</span>
             </span>
             <strong className="text-[52px] leading-none">
               <Quantity volumeMl={pour.ml} unitClass="text-[24px]" />
             </strong>
           </li>
         ))}
-        {pours.length === 0 ? <li className="py-3 text-[24px]">Nothing to add.</li> : null}
+        {pours.length === 0 ? <li className="py-3 text-[24px]">{t`Nothing to add.`}</li> : null}
       </ol>
       <p className="flex flex-wrap items-baseline justify-between gap-x-6 pt-2 text-[20px]" data-testid="results">
-        <span>
-          gives <Quantity volumeMl={finalMl ?? measured.totalMl} /> of
-        </span>
-        <strong className="text-[26px]">{strengthWords(strength ?? measured.strength)}</strong>
+        <span>{t`gives ${volume(finalMl ?? measured.totalMl)} of`}</span>
+        <strong className="text-[26px]">{t(strengthWords(strength ?? measured.strength))}</strong>
       </p>
       {measured.warnings.map((warning) => (
-        <p key={warning} className="mt-2 border-l-[5px] border-amber bg-amber-tint px-3 py-1.5 text-[16px]">
-          {warning}
+        <p key={warning.text} className="mt-2 border-l-[5px] border-amber bg-amber-tint px-3 py-1.5 text-[16px]">
+          {t(warning)}
         </p>
       ))}
     </section>

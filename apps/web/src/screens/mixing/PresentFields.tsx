@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { LiquidBatch } from '@truelay/contract'
 import { Field, SelectInput } from '../../ui/Field.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -11,9 +12,10 @@ interface PresentFieldsProps {
 
 /** Which bottle, and what is in it now. */
 export function PresentFields({ batches, present, onPresent }: PresentFieldsProps) {
+  const t = useWords()
   return (
     <>
-      <Field label="Which bottle">
+      <Field label={t`Which bottle`}>
         <SelectInput
           value={present.batchId ?? ''}
           onChange={(event) => {
@@ -21,7 +23,7 @@ export function PresentFields({ batches, present, onPresent }: PresentFieldsProp
             onPresent(batch === undefined ? { ...anyBottle, ...present, batchId: null } : presentOf(batch))
           }}
         >
-          <option value="">one without a number</option>
+          <option value="">{t`one without a number`}</option>
           {batches.map((batch) => (
             <option key={batch.id} value={batch.id}>
               {bottleName(batch)}
@@ -31,8 +33,8 @@ export function PresentFields({ batches, present, onPresent }: PresentFieldsProp
       </Field>
       <div className="grid grid-cols-2 gap-5">
         <NumberField
-          label="In it now"
-          unit="mL"
+          label={t`In it now`}
+          unit={t`mL`}
           digits={0}
           value={present.volumeMl}
           min={1}
@@ -40,8 +42,8 @@ export function PresentFields({ batches, present, onPresent }: PresentFieldsProp
           onCommit={(volumeMl) => onPresent({ ...present, volumeMl })}
         />
         <NumberField
-          label="The bottle holds"
-          unit="mL"
+          label={t`The bottle holds`}
+          unit={t`mL`}
           digits={0}
           value={present.bottleMl}
           min={10}
@@ -49,7 +51,7 @@ export function PresentFields({ batches, present, onPresent }: PresentFieldsProp
           onCommit={(bottleMl) => onPresent({ ...present, bottleMl })}
         />
         <NumberField
-          label="Its alcohol"
+          label={t`Its alcohol`}
           unit="%"
           digits={1}
           value={present.alcoholPercent}
@@ -58,8 +60,8 @@ export function PresentFields({ batches, present, onPresent }: PresentFieldsProp
           onCommit={(alcoholPercent) => onPresent({ ...present, alcoholPercent })}
         />
         <NumberField
-          label="Its soap"
-          unit="mL/L"
+          label={t`Its soap`}
+          unit={t`mL/L`}
           digits={1}
           value={present.soapMlPerL}
           min={0}

@@ -1,7 +1,10 @@
+import { useWords } from '../../ui/words.ts'
 import { batchId, type LiquidBatch, type PersonId } from '@truelay/contract'
 import { type Addition, measureBatch, repairBatch, type Strength, topUp } from '@truelay/core/mix'
 import type { Practice } from '@truelay/core/practice'
 import { failure, type Result, refused } from '@truelay/core/result'
+import { measuresOf, mixLimits } from '@truelay/core/plan'
+import { say, type Sentence } from '@truelay/core/say'
 import { useState } from 'react'
 import { useChangeBatchMutation, useMixBatchMutation } from '../../remote/benchApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
@@ -13,7 +16,7 @@ import { anyBottle, type Present } from './present.ts'
 import { PresentFields } from './PresentFields.tsx'
 import { Refusal } from './Refusal.tsx'
 import { Warnings } from './Warnings.tsx'
-import { firstWish, limitsOf, measuresOf, type Wish, wishedStrength, wishWords } from './wish.ts'
+import { firstWish, type Wish, wishedStrength, wishWords } from './wish.ts'
 import { WishFields } from './WishFields.tsx'
 
 interface PutRightProps {
@@ -32,11 +35,12 @@ interface Cure {
   readonly pourOffMl: number
   readonly add: readonly Addition[]
   readonly finalMl: number
-  readonly warnings: readonly string[]
+  readonly warnings: readonly Sentence[]
 }
 
 /** A bottle that is wrong, or nearly empty: what to pour away and what to add, within the bottle. */
 export function PutRight(props: PutRightProps) {
+  const t = useWords()
   const { way, practice, stockPercent, batches, present, onPresent, personId, onDone } = props
   const [wish, setWish] = useState<Wish>(firstWish)
   const [finalMl, setFinalMl] = useState<number | null>(null)
@@ -49,10 +53,10 @@ export function PutRight(props: PutRightProps) {
   const cure: Result<Cure> =
     target === null
       ? refused(
-          failure('PLAN_SCHOOL_UNFIT', { school: wishWords(wish, practice), why: 'a maker’s fluid is mixed fresh' }),
+          failure('PLAN_SCHOOL_UNFIT', { school: wishWords(wish, practice), why: say`a maker’s fluid is mixed fresh` }),
         )
       : way === 'put right'
-        ? repairBatch({ have: present, target, stock, bottleMl: present.bottleMl }, limitsOf(practice))
+        ? repairBatch({ have: present, target, stock, bottleMl: present.bottleMl }, mixLimits(practice))
         : toppedUp(present, target, stock, wantedMl, practice)
   const measures = measuresOf(practice)
   const measured = cure.ok ? measureBatch(cure.value.add, stock, measures) : null
@@ -108,8 +112,8 @@ export function PutRight(props: PutRightProps) {
           {way === 'topped up' ? (
             <div className="w-40">
               <NumberField
-                label="Fill it to"
-                unit="mL"
+                label={t`Fill it to`}
+                unit={t`mL`}
                 digits={0}
                 value={wantedMl}
                 min={10}
@@ -126,7 +130,7 @@ export function PutRight(props: PutRightProps) {
       ) : measured === null || result === null ? null : (
         <>
           <PourList
-            title={way === 'put right' ? 'To put it right' : 'To fill it again'}
+            title={way === 'put right' ? t`To put it right` : t`To fill it again`}
             measured={measured}
             measures={measures}
             pourOffMl={cure.value.pourOffMl}
@@ -137,13 +141,13 @@ export function PutRight(props: PutRightProps) {
             warnings={[
               ...cure.value.warnings,
               cure.value.pourOffMl > 0.5
-                ? 'Pour it off into a closed bottle, away from flames; do not tip it into a drain that is not meant for it.'
+                ? say`Pour it off into a closed bottle, away from flames; do not tip it into a drain that is not meant for it.`
                 : null,
             ]}
           />
           {error === undefined ? null : <Refusal failure={failureOf(error)} />}
           <Button look="go" className="mt-4 min-h-14 w-full !text-[20px]" onClick={save} disabled={isLoading}>
-            {present.batchId === null ? 'Done: give it a number and a label' : 'Done: note it on the bottle'}
+            {present.batchId === null ? t`Done: give it a number and a label` : t`Done: note it on the bottle`}
           </Button>
         </>
       )}
@@ -158,7 +162,7 @@ function toppedUp(
   finalMl: number,
   practice: Practice,
 ): Result<Cure> {
-  const topped = topUp({ have: present, target, stock, finalMl }, limitsOf(practice))
+  const topped = topUp({ have: present, target, stock, finalMl }, mixLimits(practice))
   return topped.ok ? { ok: true, value: { ...topped.value, pourOffMl: 0, finalMl } } : topped
 }
 

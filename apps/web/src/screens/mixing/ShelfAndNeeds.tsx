@@ -1,8 +1,9 @@
+import { volume } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import type { Liquids } from '@truelay/contract'
 import { type Ingredient, outlook } from '@truelay/core/mix'
 import { useSaveSupplyMutation } from '../../remote/benchApi.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
-import { Quantity } from '../../ui/Quantity.tsx'
 
 const names: Record<Ingredient, string> = {
   water: 'Distilled water',
@@ -13,6 +14,7 @@ const names: Record<Ingredient, string> = {
 
 /** What is on the shelf, what the open jobs take of it, and what will run out first. */
 export function ShelfAndNeeds({ liquids }: { readonly liquids: Liquids }) {
+  const t = useWords()
   const [save] = useSaveSupplyMutation()
   const rows = outlook(
     liquids.supplies,
@@ -25,9 +27,7 @@ export function ShelfAndNeeds({ liquids }: { readonly liquids: Liquids }) {
       className="grid gap-x-12 gap-y-6 border-t border-hair px-6 py-5 lg:grid-cols-2"
     >
       <div>
-        <h2 id="supplies-title" className="text-[22px] font-bold">
-          On the shelf
-        </h2>
+        <h2 id="supplies-title" className="text-[22px] font-bold">{t`On the shelf`}</h2>
         <ul>
           {rows.map((row) => (
             <li
@@ -38,22 +38,16 @@ export function ShelfAndNeeds({ liquids }: { readonly liquids: Liquids }) {
               <p className="text-[18px] leading-snug">
                 <strong>{names[row.what]}</strong>
                 <span className={`block text-[16px] ${row.runsOutAt === null ? 'text-quiet' : 'text-amber'}`}>
-                  {row.runsOutAt !== null ? (
-                    <>
-                      runs out at job {row.runsOutAt}: <Quantity volumeMl={-row.afterMl} /> short
-                    </>
-                  ) : row.neededMl > 0 ? (
-                    <>
-                      open jobs take <Quantity volumeMl={row.neededMl} />
-                    </>
-                  ) : (
-                    'no open job takes any'
-                  )}
+                  {row.runsOutAt !== null
+                    ? t`runs out at job ${row.runsOutAt}: ${volume(-row.afterMl)} short`
+                    : row.neededMl > 0
+                      ? t`open jobs take ${volume(row.neededMl)}`
+                      : t`no open job takes any`}
                 </span>
               </p>
               <NumberField
-                label="Left"
-                unit="mL"
+                label={t`Left`}
+                unit={t`mL`}
                 digits={0}
                 value={row.leftMl}
                 min={0}
@@ -65,7 +59,7 @@ export function ShelfAndNeeds({ liquids }: { readonly liquids: Liquids }) {
         </ul>
       </div>
       <div>
-        <h2 className="text-[22px] font-bold">What the open jobs need</h2>
+        <h2 className="text-[22px] font-bold">{t`What the open jobs need`}</h2>
         <ul>
           {liquids.needs.map((need) => (
             <li
@@ -77,11 +71,9 @@ export function ShelfAndNeeds({ liquids }: { readonly liquids: Liquids }) {
               </span>
               <span className="whitespace-nowrap">
                 {need.slipMl + need.tackMl < 1 ? (
-                  <span className="text-quiet">laid dry</span>
+                  <span className="text-quiet">{t`laid dry`}</span>
                 ) : (
-                  <>
-                    slip <Quantity volumeMl={need.slipMl} />, tack <Quantity volumeMl={need.tackMl} />
-                  </>
+                  t`slip ${volume(need.slipMl)}, tack ${volume(need.tackMl)}`
                 )}
               </span>
             </li>
@@ -89,8 +81,8 @@ export function ShelfAndNeeds({ liquids }: { readonly liquids: Liquids }) {
         </ul>
         <p className="mt-2 text-[15px] leading-snug text-quiet">
           {learned.uses === 0
-            ? 'From areas, edges and the shop’s figures. Note what is left in a bottle after a fit, and the app learns what this shop really uses.'
-            : `Learned from ${learned.uses} ${learned.uses === 1 ? 'bottle' : 'bottles'}: this shop uses ${learned.factor.toFixed(2)} times what is worked out, give or take ${Math.round(100 * learned.sigma)} %.`}
+            ? t`From areas, edges and the shop’s figures. Note what is left in a bottle after a fit, and the app learns what this shop really uses.`
+            : t`Learned from ${learned.uses} ${learned.uses === 1 ? t`bottle` : t`bottles`}: this shop uses ${learned.factor.toFixed(2)} times what is worked out, give or take ${Math.round(100 * learned.sigma)} %.`}
         </p>
       </div>
     </section>

@@ -1,5 +1,7 @@
+import { useWords } from '../../ui/words.ts'
 import { closestTo, isAlike, strengthWords, whatIsIt } from '@truelay/core/mix'
 import type { Practice } from '@truelay/core/practice'
+import { mixLimits } from '@truelay/core/plan'
 import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -8,7 +10,7 @@ import { BenchLayout } from './BenchLayout.tsx'
 import type { Present } from './present.ts'
 import { Refusal } from './Refusal.tsx'
 import { Warnings } from './Warnings.tsx'
-import { limitsOf, mixedSchools, wishedStrength } from './wish.ts'
+import { mixedSchools, wishedStrength } from './wish.ts'
 
 interface WhatIsItProps {
   readonly practice: Practice
@@ -19,9 +21,10 @@ interface WhatIsItProps {
 
 /** "I put in so much of this and that: what is it?" */
 export function WhatIsIt({ practice, stockPercent, onPutRight }: WhatIsItProps) {
+  const t = useWords()
   const [put, setPut] = useState({ waterMl: 700, alcoholStockMl: 300, soapMl: 0 })
   const [percent, setPercent] = useState(stockPercent)
-  const is = whatIsIt(put, { alcoholPercent: percent }, limitsOf(practice))
+  const is = whatIsIt(put, { alcoholPercent: percent }, mixLimits(practice))
   const named = mixedSchools.flatMap(({ school, says }) => {
     const strength = wishedStrength({ school, own: { alcoholPercent: 0, soapMlPerL: 0 } }, practice)
     return strength === null ? [] : [{ says, strength }]
@@ -31,10 +34,10 @@ export function WhatIsIt({ practice, stockPercent, onPutRight }: WhatIsItProps) 
     <BenchLayout
       fields={
         <>
-          <p className="text-[17px]">I put in</p>
+          <p className="text-[17px]">{t`I put in`}</p>
           <NumberField
-            label="Water"
-            unit="mL"
+            label={t`Water`}
+            unit={t`mL`}
             digits={0}
             value={put.waterMl}
             min={0}
@@ -43,19 +46,19 @@ export function WhatIsIt({ practice, stockPercent, onPutRight }: WhatIsItProps) 
           />
           <div className="grid grid-cols-2 gap-5">
             <NumberField
-              label="Alcohol stock"
-              unit="mL"
+              label={t`Alcohol stock`}
+              unit={t`mL`}
               digits={0}
               value={put.alcoholStockMl}
               min={0}
               max={50_000}
               onCommit={(alcoholStockMl) => setPut({ ...put, alcoholStockMl })}
             />
-            <NumberField label="of" unit="%" digits={0} value={percent} min={1} max={100} onCommit={setPercent} />
+            <NumberField label={t`of`} unit="%" digits={0} value={percent} min={1} max={100} onCommit={setPercent} />
           </div>
           <NumberField
-            label="Soap"
-            unit="mL"
+            label={t`Soap`}
+            unit={t`mL`}
             digits={1}
             value={put.soapMl}
             min={0}
@@ -67,26 +70,24 @@ export function WhatIsIt({ practice, stockPercent, onPutRight }: WhatIsItProps) 
     >
       {is.ok ? (
         <>
-          <h2 className="label-strong border-b-2 border-ink pb-1 text-[20px]">It is</h2>
+          <h2 className="label-strong border-b-2 border-ink pb-1 text-[20px]">{t`It is`}</h2>
           <p className="mt-2 text-[52px] font-bold leading-tight" data-testid="it-is">
-            {strengthWords(is.value.strength)}
+            {t(strengthWords(is.value.strength))}
           </p>
           <p className="text-[22px]">
             <Quantity volumeMl={is.value.volumeMl} />
             {closest === null
               ? ''
               : isAlike(is.value.strength, closest.strength)
-                ? `: that is ${closest.says}.`
-                : `; ${closest.says} would be ${strengthWords(closest.strength)}.`}
+                ? t`: that is ${closest.says}.`
+                : t`; ${closest.says} would be ${strengthWords(closest.strength)}.`}
           </p>
           <Warnings warnings={is.value.warnings} />
           <Button
             look="go"
             className="mt-5"
             onClick={() => onPutRight({ volumeMl: is.value.volumeMl, ...is.value.strength })}
-          >
-            Put it right
-          </Button>
+          >{t`Put it right`}</Button>
         </>
       ) : (
         <Refusal failure={is.failure} />

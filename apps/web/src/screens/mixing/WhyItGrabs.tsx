@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { Practice } from '@truelay/core/practice'
 import { slideMinutes, whyItGrabs } from '@truelay/core/wait'
 import { useState } from 'react'
@@ -12,18 +13,21 @@ type Symptom = 'too early' | 'not at all'
 
 /** Why film grabs too early or not at all: strength, soap, temperature and time put together. */
 export function WhyItGrabs({ practice }: { readonly practice: Practice }) {
+  const t = useWords()
   const [open, setOpen] = useState(false)
   return (
     <>
-      <Button look="quiet" className="justify-self-start !px-0" onClick={() => setOpen(true)}>
-        It grabs too early, or will not grab
-      </Button>
+      <Button
+        look="quiet"
+        className="justify-self-start !px-0"
+        onClick={() => setOpen(true)}
+      >{t`It grabs too early, or will not grab`}</Button>
       {open ? (
         <Modal
           open
-          title="Why it grabs as it does"
+          title={t`Why it grabs as it does`}
           onClose={() => setOpen(false)}
-          actions={<Button onClick={() => setOpen(false)}>Close</Button>}
+          actions={<Button onClick={() => setOpen(false)}>{t`Close`}</Button>}
         >
           <Asking practice={practice} />
         </Modal>
@@ -33,6 +37,7 @@ export function WhyItGrabs({ practice }: { readonly practice: Practice }) {
 }
 
 function Asking({ practice }: { readonly practice: Practice }) {
+  const t = useWords()
   const { data } = useRoomQuery()
   const [symptom, setSymptom] = useState<Symptom>('too early')
   const [soapMlPerL, setSoap] = useState(practice.lightSlipSoap)
@@ -58,7 +63,7 @@ function Asking({ practice }: { readonly practice: Practice }) {
     <div className="mt-4 grid gap-6 overflow-y-auto md:grid-cols-[320px_1fr]">
       <div className="grid content-start gap-4">
         <Choice
-          label="What it does"
+          label={t`What it does`}
           value={symptom}
           onChange={setSymptom}
           options={[
@@ -67,8 +72,8 @@ function Asking({ practice }: { readonly practice: Practice }) {
           ]}
         />
         <NumberField
-          label="Soap in the slip"
-          unit="mL/L"
+          label={t`Soap in the slip`}
+          unit={t`mL/L`}
           digits={1}
           value={soapMlPerL}
           min={0}
@@ -76,7 +81,7 @@ function Asking({ practice }: { readonly practice: Practice }) {
           onCommit={setSoap}
         />
         <NumberField
-          label="Alcohol in the slip"
+          label={t`Alcohol in the slip`}
           unit="%"
           digits={0}
           value={slipAlcohol}
@@ -85,7 +90,7 @@ function Asking({ practice }: { readonly practice: Practice }) {
           onCommit={setSlipAlcohol}
         />
         <NumberField
-          label="Alcohol in the tack"
+          label={t`Alcohol in the tack`}
           unit="%"
           digits={0}
           value={tackAlcoholPercent}
@@ -94,7 +99,7 @@ function Asking({ practice }: { readonly practice: Practice }) {
           onCommit={setTack}
         />
         <TemperatureField
-          label="Temperature of the part"
+          label={t`Temperature of the part`}
           valueC={partC ?? climate.roomC}
           minC={-10}
           maxC={70}
@@ -102,8 +107,8 @@ function Asking({ practice }: { readonly practice: Practice }) {
         />
         {symptom === 'too early' ? (
           <NumberField
-            label="Since it was sprayed"
-            unit="min"
+            label={t`Since it was sprayed`}
+            unit={t`min`}
             digits={0}
             value={minutesSinceWet}
             min={0}
@@ -112,7 +117,7 @@ function Asking({ practice }: { readonly practice: Practice }) {
           />
         ) : null}
         <Choice
-          label="Water"
+          label={t`Water`}
           value={hardWater ? 'hard' : 'soft'}
           onChange={(value) => setHardWater(value === 'hard')}
           options={[
@@ -123,25 +128,23 @@ function Asking({ practice }: { readonly practice: Practice }) {
       </div>
       <div>
         <p className="text-[20px]">
-          In this air such film slides for about{' '}
-          <strong className="text-[30px]">{slideMinutes(under, practice).toFixed(0)} min</strong> after it was sprayed.
+          {t`In this air such film slides for about`}{' '}
+          <strong className="text-[30px]">{t`${slideMinutes(under, practice).toFixed(0)} min`}</strong>{' '}
+          {t`after it was sprayed.`}
         </p>
         {advice.length === 0 ? (
-          <p className="mt-3 text-[18px]">None of these is far from usual. Look for wax, a coating or dust under it.</p>
+          <p className="mt-3 text-[18px]">{t`None of these is far from usual. Look for wax, a coating or dust under it.`}</p>
         ) : (
           <ol className="mt-3">
             {advice.map(({ cause, change }) => (
-              <li key={cause} className="border-t border-hair py-2.5 text-[20px]">
-                <strong>{cause}</strong>
-                <span className="block text-[18px]">{change}</span>
+              <li key={cause.text} className="border-t border-hair py-2.5 text-[20px]">
+                <strong>{t(cause)}</strong>
+                <span className="block text-[18px]">{t(change)}</span>
               </li>
             ))}
           </ol>
         )}
-        <p className="mt-4 text-[14px] text-quiet">
-          A rule of thumb through the shop’s own times for light slip at 20 °C and 50 %; the strongest cause comes
-          first.
-        </p>
+        <p className="mt-4 text-[14px] text-quiet">{t`A rule of thumb through the shop’s own times for light slip at 20 °C and 50 %; the strongest cause comes first.`}</p>
       </div>
     </div>
   )

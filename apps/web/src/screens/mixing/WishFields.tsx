@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { LiquidSchool } from '@truelay/core/mix'
 import type { Practice } from '@truelay/core/practice'
 import { Field, SelectInput } from '../../ui/Field.tsx'
@@ -12,26 +13,27 @@ interface WishFieldsProps {
 
 /** What is wanted: a school by name, or a strength that is typed. */
 export function WishFields({ wish, practice, onWish }: WishFieldsProps) {
+  const t = useWords()
   return (
     <>
-      <Field label="What is wanted">
+      <Field label={t`What is wanted`}>
         <SelectInput
           value={wish.school}
           onChange={(event) => onWish({ ...wish, school: event.target.value as LiquidSchool | 'own' })}
         >
           {mixedSchools.map(({ school, says }) => (
             <option key={school} value={school}>
-              {says}
+              {t(says)}
               {forWords[school] ?? ''}
             </option>
           ))}
-          <option value="own">a strength of my own</option>
+          <option value="own">{t`a strength of my own`}</option>
         </SelectInput>
       </Field>
       {wish.school === 'own' ? (
         <div className="grid grid-cols-2 gap-5">
           <NumberField
-            label="Alcohol"
+            label={t`Alcohol`}
             unit="%"
             digits={1}
             value={wish.own.alcoholPercent}
@@ -40,8 +42,8 @@ export function WishFields({ wish, practice, onWish }: WishFieldsProps) {
             onCommit={(alcoholPercent) => onWish({ ...wish, own: { ...wish.own, alcoholPercent } })}
           />
           <NumberField
-            label="Soap"
-            unit="mL/L"
+            label={t`Soap`}
+            unit={t`mL/L`}
             digits={1}
             value={wish.own.soapMlPerL}
             min={0}
@@ -51,9 +53,7 @@ export function WishFields({ wish, practice, onWish }: WishFieldsProps) {
         </div>
       ) : null}
       {wish.school === 'strong tack' ? (
-        <p className="text-[15px] leading-snug text-quiet">
-          Bulk, deep shapes and edges. Not on lenses above {practice.lensAlcohol} %.
-        </p>
+        <p className="text-[15px] leading-snug text-quiet">{t`Bulk, deep shapes and edges. Not on lenses above ${practice.lensAlcohol} %.`}</p>
       ) : null}
     </>
   )

@@ -9,8 +9,9 @@ import {
   type Strength,
   strengthWords,
 } from '@truelay/core/mix'
-import { strengthOf } from '@truelay/core/plan'
+import { mixLimits, strengthOf } from '@truelay/core/plan'
 import type { Practice } from '@truelay/core/practice'
+import { nothing, type Sentence } from '@truelay/core/say'
 import type { Result } from '@truelay/core/result'
 
 /** What is wanted in a bottle: a school, or a strength of one's own. */
@@ -32,10 +33,10 @@ export function wishedStrength({ school, own }: Wish, practice: Practice): Stren
   return wanted === null ? null : { alcoholPercent: wanted.alcoholPercent ?? 0, soapMlPerL: wanted.soapMlPerL ?? 0 }
 }
 
-export function wishWords(wish: Wish, practice: Practice): string {
+export function wishWords(wish: Wish, practice: Practice): Sentence {
   if (wish.school !== 'own') return recipeOf(wish.school).says
   const strength = wishedStrength(wish, practice)
-  return strength === null ? '' : strengthWords(strength)
+  return strength === null ? nothing : strengthWords(strength)
 }
 
 /** A fresh batch of a wish. */
@@ -43,15 +44,5 @@ export function freshBatch(wish: Wish, practice: Practice, stock: Stock, batchMl
   const parts = wish.school === 'own' ? undefined : recipeOf(wish.school).parts
   if (parts !== undefined) return mixByParts({ parts, batchMl })
   const target = wishedStrength(wish, practice) ?? { alcoholPercent: 0, soapMlPerL: 0 }
-  return mixBatch({ target, stock, batchMl }, limitsOf(practice))
+  return mixBatch({ target, stock, batchMl }, mixLimits(practice))
 }
-
-export const limitsOf = (practice: Practice) => ({ lensAlcoholPercent: practice.lensAlcohol, muchSoapMlPerL: 15 })
-
-/** The shop's own measuring tools. */
-export const measuresOf = (practice: Practice) => ({
-  syringeMl: 5,
-  syringeStepMl: practice.syringeStep,
-  cylinderMl: 100,
-  cylinderStepMl: practice.cylinderStep,
-})

@@ -1,3 +1,5 @@
+import { wholeFailure } from '@truelay/core/result'
+import { useWords } from '../../ui/words.ts'
 import type { VehicleModel } from '@truelay/contract'
 import { type BodyKind, bodyKinds, bodyPlan } from '@truelay/core/vehicle'
 import { useMemo, useState } from 'react'
@@ -16,10 +18,11 @@ interface ChooseModelProps {
 
 /** Which vehicle: from the list, or a new model with a name and a kind. */
 export function ChooseModel({ models, onChoose }: ChooseModelProps) {
+  const t = useWords()
   return (
     <div className="mx-auto max-w-5xl p-6">
-      <p className="label text-[15px] text-quiet">New job</p>
-      <h1 className="text-[30px] font-bold leading-tight">Which vehicle has come?</h1>
+      <p className="label text-[15px] text-quiet">{t`New job`}</p>
+      <h1 className="text-[30px] font-bold leading-tight">{t`Which vehicle has come?`}</h1>
       <ul className="mt-4 grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
         {models.map((model) => (
           <li key={model.id}>
@@ -39,6 +42,7 @@ function ModelCard({
   readonly model: VehicleModel
   readonly onChoose: ChooseModelProps['onChoose']
 }) {
+  const t = useWords()
   const plan = useMemo(() => bodyPlan(model.kind), [model.kind])
   const measured = model.parts.filter((part) => part.formId !== null).length
   return (
@@ -52,13 +56,14 @@ function ModelCard({
       </span>
       <span className="mt-2 text-[21px] font-bold leading-tight">{model.name}</span>
       <span className="text-[16px] text-quiet">
-        {model.kind}, {measured === 0 ? 'nothing measured yet' : `${measured} parts measured`}
+        {model.kind}, {measured === 0 ? t`nothing measured yet` : t`${measured} parts measured`}
       </span>
     </button>
   )
 }
 
 function NewModelForm({ onMade }: { readonly onMade: (model: VehicleModel) => void }) {
+  const t = useWords()
   const [name, setName] = useState('')
   const [kind, setKind] = useState<BodyKind>('city hatch')
   const [addModel, { error, isLoading }] = useAddModelMutation()
@@ -68,32 +73,30 @@ function NewModelForm({ onMade }: { readonly onMade: (model: VehicleModel) => vo
   }
   return (
     <section aria-labelledby="new-model" className="mt-6 border-t border-hair pt-4">
-      <h2 id="new-model" className="text-[21px] font-bold">
-        Not in the list
-      </h2>
+      <h2 id="new-model" className="text-[21px] font-bold">{t`Not in the list`}</h2>
       <div className="mt-2 flex flex-wrap items-end gap-3">
         <div className="w-72">
-          <Field label="Name of the model">
+          <Field label={t`Name of the model`}>
             <TextInput value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
           </Field>
         </div>
         <Choice
-          label="Kind of vehicle"
+          label={t`Kind of vehicle`}
           value={kind}
           options={bodyKinds.map((value) => ({ value, text: value }))}
           onChange={setKind}
         />
-        <Button look="go" disabled={name.trim() === '' || isLoading} onClick={() => void make()}>
-          Add this model
-        </Button>
+        <Button
+          look="go"
+          disabled={name.trim() === '' || isLoading}
+          onClick={() => void make()}
+        >{t`Add this model`}</Button>
       </div>
-      <p className="mt-2 text-[16px] text-quiet">
-        It starts with every part that such a vehicle has. Measure a part when you first need it.
-      </p>
+      <p className="mt-2 text-[16px] text-quiet">{t`It starts with every part that such a vehicle has. Measure a part when you first need it.`}</p>
       {error === undefined ? null : (
         <div className="mt-2">
           <Notice look="stop" role="alert">
-            {failureOf(error).sentence} {failureOf(error).fix}
+            {t(wholeFailure(failureOf(error)))}
           </Notice>
         </div>
       )}

@@ -1,3 +1,5 @@
+import { wholeFailure } from '@truelay/core/result'
+import { useWords } from '../../ui/words.ts'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { type ModelPart, newJob, type NewJob, type Shelf, type VehicleModel } from '@truelay/contract'
 import { bodyPlan } from '@truelay/core/vehicle'
@@ -26,12 +28,13 @@ const words: Readonly<Record<string, string>> = {
 
 /** Takes in a vehicle: whose, which, when, and what is to be covered with what. */
 export function NewJobScreen() {
+  const t = useWords()
   const { data: bay } = useBayQuery()
   const { data: models, error } = useModelsQuery()
   const { data: shelf } = useShelfQuery()
   const [model, setModel] = useState<VehicleModel | null>(null)
   if (models === undefined || bay === undefined || shelf === undefined)
-    return error === undefined ? <Busy text="Opening" /> : <Failed {...failureOf(error)} />
+    return error === undefined ? <Busy text={t`Opening`} /> : <Failed {...failureOf(error)} />
   if (model === null) return <ChooseModel models={models} onChoose={setModel} />
   return (
     <JobForm
@@ -54,6 +57,7 @@ interface JobFormProps {
 }
 
 function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
+  const t = useWords()
   const navigate = useNavigate()
   const [addJob, { error, isLoading }] = useAddJobMutation()
   const [parts, setParts] = useState<NewJob['parts']>([])
@@ -118,38 +122,38 @@ function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
     <form onSubmit={(event) => void submit(event)} className="flex min-h-full flex-col lg:h-full lg:min-h-[700px]">
       <header className="flex items-end justify-between gap-6 border-b border-hair bg-paper px-6 py-3">
         <div>
-          <p className="label text-[15px] text-quiet">New job</p>
+          <p className="label text-[15px] text-quiet">{t`New job`}</p>
           <h1 className="text-[28px] font-bold leading-tight">{model.name}</h1>
         </div>
-        <Button onClick={onOther}>Another model</Button>
+        <Button onClick={onOther}>{t`Another model`}</Button>
       </header>
       <div className="grid min-h-0 flex-1 lg:grid-cols-[330px_1fr_330px]">
         <section
-          aria-label="Whose and when"
+          aria-label={t`Whose and when`}
           className="space-y-3 overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"
         >
-          <Field label="Customer" problem={says('customer')}>
+          <Field label={t`Customer`} problem={says('customer')}>
             <TextInput {...form.register('customer')} maxLength={80} />
           </Field>
-          <Field label="Number plate or fleet number" problem={says('plate')}>
+          <Field label={t`Number plate or fleet number`} problem={says('plate')}>
             <TextInput {...form.register('plate')} maxLength={20} />
           </Field>
           <div className="grid grid-cols-[1fr_90px] gap-3">
-            <Field label="Colour" problem={says('colour')}>
+            <Field label={t`Colour`} problem={says('colour')}>
               <TextInput {...form.register('colour')} maxLength={40} />
             </Field>
-            <Field label="Year" problem={says('year')}>
+            <Field label={t`Year`} problem={says('year')}>
               <TextInput {...form.register('year')} inputMode="numeric" maxLength={4} />
             </Field>
           </div>
-          <Field label="Comes" problem={says('arrivesAt')}>
+          <Field label={t`Comes`} problem={says('arrivesAt')}>
             <TextInput type="datetime-local" {...form.register('arrivesAt')} />
           </Field>
-          <Field label="Must leave" problem={says('dueAt')}>
+          <Field label={t`Must leave`} problem={says('dueAt')}>
             <TextInput type="datetime-local" {...form.register('dueAt')} />
           </Field>
           <div className="grid grid-cols-2 gap-3">
-            <Field label="Who fits">
+            <Field label={t`Who fits`}>
               <SelectInput {...form.register('personId')}>
                 {people.map((person) => (
                   <option key={person.id} value={person.id}>
@@ -158,7 +162,7 @@ function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
                 ))}
               </SelectInput>
             </Field>
-            <Field label="Where">
+            <Field label={t`Where`}>
               <SelectInput {...form.register('bay')}>
                 {bays.map((bay) => (
                   <option key={bay}>{bay}</option>
@@ -167,8 +171,8 @@ function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
             </Field>
           </div>
         </section>
-        <section aria-label="What is to be covered" className="flex min-h-[420px] min-w-0 flex-col lg:min-h-0">
-          <p className="label px-5 pt-3 text-[17px] text-quiet">Tap every part that is to be covered.</p>
+        <section aria-label={t`What is to be covered`} className="flex min-h-[420px] min-w-0 flex-col lg:min-h-0">
+          <p className="label px-5 pt-3 text-[17px] text-quiet">{t`Tap every part that is to be covered.`}</p>
           <div className="min-h-0 flex-1 p-3">
             <VehicleSheet
               plan={plan}
@@ -185,7 +189,7 @@ function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
           </div>
         </section>
         <section
-          aria-label="Parts of the job"
+          aria-label={t`Parts of the job`}
           className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0"
         >
           <PartList
@@ -200,13 +204,16 @@ function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
             {error === undefined ? null : (
               <div className="mb-3">
                 <Notice look="stop" role="alert">
-                  {failureOf(error).sentence} {failureOf(error).fix}
+                  {t(wholeFailure(failureOf(error)))}
                 </Notice>
               </div>
             )}
-            <Button type="submit" look="go" disabled={isLoading} className="min-h-14 w-full text-[20px]">
-              Take it in
-            </Button>
+            <Button
+              type="submit"
+              look="go"
+              disabled={isLoading}
+              className="min-h-14 w-full text-[20px]"
+            >{t`Take it in`}</Button>
           </div>
         </section>
       </div>

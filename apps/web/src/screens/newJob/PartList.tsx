@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { Film, FilmId, ModelPart, NewJob } from '@truelay/contract'
 import { X } from 'lucide-react'
 import { SelectInput } from '../../ui/Field.tsx'
@@ -15,18 +16,17 @@ interface PartListProps {
 
 /** What is to be covered, each with its film. */
 export function PartList({ parts, choices, films, onChange, onToggle, problem }: PartListProps) {
+  const t = useWords()
   const left = [...new Map(choices.map((part) => [part.slot, part])).values()].filter(
     (part) => !parts.some((p) => p.slot === part.slot),
   )
   return (
     <div className="min-h-0 flex-1 overflow-y-auto p-4">
       <h2 className="text-[21px] font-bold">
-        {parts.length === 0 ? 'Nothing chosen yet' : `${parts.length} ${parts.length === 1 ? 'part' : 'parts'}`}
+        {parts.length === 0 ? t`Nothing chosen yet` : `${parts.length} ${parts.length === 1 ? t`part` : t`parts`}`}
       </h2>
       {problem ? (
-        <p role="alert" className="text-[16px] text-stop">
-          Choose at least one part to be covered.
-        </p>
+        <p role="alert" className="text-[16px] text-stop">{t`Choose at least one part to be covered.`}</p>
       ) : null}
       <ul className="mt-1">
         {parts.map((part) => (
@@ -35,7 +35,7 @@ export function PartList({ parts, choices, films, onChange, onToggle, problem }:
               <span className="pt-1 text-[17px] font-bold leading-tight">{part.name}</span>
               <button
                 type="button"
-                aria-label={`Leave out ${part.name}`}
+                aria-label={t`Leave out ${part.name}`}
                 onClick={() => onChange(parts.filter((p) => p !== part))}
                 className="flex size-11 shrink-0 items-center justify-center text-quiet hover:text-stop"
               >
@@ -43,7 +43,7 @@ export function PartList({ parts, choices, films, onChange, onToggle, problem }:
               </button>
             </div>
             <SelectInput
-              aria-label={`Film for ${part.name}`}
+              aria-label={t`Film for ${part.name}`}
               value={part.filmId}
               onChange={(event) =>
                 onChange(parts.map((p) => (p === part ? { ...p, filmId: event.target.value as FilmId } : p)))
@@ -60,7 +60,7 @@ export function PartList({ parts, choices, films, onChange, onToggle, problem }:
       </ul>
       {left.length === 0 ? null : (
         <details className="mt-3">
-          <summary className="label-strong cursor-pointer py-2 text-[17px] text-petrol">All parts by name</summary>
+          <summary className="label-strong cursor-pointer py-2 text-[17px] text-petrol">{t`All parts by name`}</summary>
           <ul>
             {left.map((part) => (
               <li key={part.slot}>

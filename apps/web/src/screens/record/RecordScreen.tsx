@@ -1,3 +1,6 @@
+import { faultWords } from '@truelay/core/judge'
+import { counted, length } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import type { PartRecord } from '@truelay/contract'
 import { strengthWords } from '@truelay/core/mix'
 import { Download, Printer } from 'lucide-react'
@@ -14,6 +17,7 @@ import { PartTabs } from '../job/PartTabs.tsx'
 
 /** What is kept of a part, on paper or screen. */
 export function RecordScreen() {
+  const t = useWords()
   const { bundle, part } = useJobContext()
   const { data: record, error } = useRecordQuery(part.id, { refetchOnMountOrArgChange: true })
   return (
@@ -21,7 +25,7 @@ export function RecordScreen() {
       <PartTabs bundle={bundle} stage="record" />
       {record === undefined ? (
         error === undefined ? (
-          <Busy text="Opening the record" />
+          <Busy text={t`Opening the record`} />
         ) : (
           <Failed {...failureOf(error)} />
         )
@@ -33,83 +37,94 @@ export function RecordScreen() {
 }
 
 function RecordPaper({ record, shopName }: { readonly record: PartRecord; readonly shopName: string }) {
+  const t = useWords()
   const { job, part } = record
+  const {
+    batchMixed: batches,
+    bottleTaken: bottles,
+    waitSet: air,
+    bladeUsed: strokes,
+    problemSeen: problems,
+  } = record.lines
+  const fresh = strokes.filter((stroke) => stroke.fresh).length
+  const cutMm = strokes.reduce((sum, stroke) => sum + stroke.cutMm, 0)
   if (record.state === 'not begun')
     return (
       <div className="p-8">
-        <h2 className="text-[26px] font-bold">{part.name} has not been begun.</h2>
-        <p className="mt-1 max-w-xl text-[17px] text-quiet">
-          The record writes itself while you fit: film and lot, batches, every step with its time, gaps before and
-          after.
-        </p>
-        <Link to={`/jobs/${job.id}/lay-sheets/${part.id}`} className={`${buttonClass('go')} mt-4`}>
-          To the lay sheet
-        </Link>
+        <h2 className="text-[26px] font-bold">{t`${part.name} has not been begun.`}</h2>
+        <p className="mt-1 max-w-xl text-[17px] text-quiet">{t`The record writes itself while you fit: film and lot, batches, every step with its time, gaps before and after.`}</p>
+        <Link
+          to={`/jobs/${job.id}/lay-sheets/${part.id}`}
+          className={`${buttonClass('go')} mt-4`}
+        >{t`To the lay sheet`}</Link>
       </div>
     )
   return (
     <div className="min-h-0 flex-1 overflow-auto bg-bench print:overflow-visible">
       <div className="no-print mx-auto flex max-w-[820px] justify-end gap-3 py-3">
         <Button onClick={() => window.print()}>
-          <Printer size={18} aria-hidden="true" /> Print
+          <Printer size={18} aria-hidden="true" /> {t`Print`}
         </Button>
         <a
           href={`/api/parts/${part.id}/record.pdf`}
           className={buttonClass('go')}
           download={`${job.number}-${part.id}.pdf`}
         >
-          <Download size={18} aria-hidden="true" /> PDF
+          <Download size={18} aria-hidden="true" /> {t`PDF`}
         </a>
       </div>
       <article className="mx-auto mb-8 max-w-[820px] border border-hair bg-paper px-12 py-9 print:border-0 print:p-0">
         <header className="flex items-start justify-between gap-6 border-b-2 border-ink pb-3">
           <div>
-            <p className="label text-[15px] text-quiet">{shopName}, record of a fitted part</p>
+            <p className="label text-[15px] text-quiet">{t`${shopName}, record of a fitted part`}</p>
             <h2 className="text-[30px] font-bold leading-tight">
               {job.vehicle.model}, {part.name}
             </h2>
-            <p className="text-quiet">
-              Job {job.number}, {job.customer}, {job.vehicle.plate}, {job.vehicle.colour}
-            </p>
+            <p className="text-quiet">{t`Job ${job.number}, ${job.customer}, ${job.vehicle.plate}, ${job.vehicle.colour}`}</p>
           </div>
           <p className="whitespace-nowrap text-right">
             <strong className="block text-[22px]">
-              {record.state === 'finished' ? 'Finished' : `${record.steps.length} of ${record.stepsTotal} steps`}
+              {record.state === 'finished' ? t`Finished` : t`${record.steps.length} of ${record.stepsTotal} steps`}
             </strong>
             {record.startedAt === null ? null : (
               <span className="text-quiet">
                 {dayText(record.startedAt)}
                 <br />
                 {clockText(record.startedAt)}
-                {record.finishedAt === null ? ', not finished' : ` to ${clockText(record.finishedAt)}`}
+                {record.finishedAt === null ? t`, not finished` : t` to ${clockText(record.finishedAt)}`}
               </span>
             )}
           </p>
         </header>
 
-        <Part title="Film">
-          <Line label="film">
+        <Part title={t`Film`}>
+          <Line label={t`film`}>
             <strong>{record.film.name}</strong>, {record.film.type}
           </Line>
-          <Line label="kit and lot">
-            {record.kit}, piece {record.piece}, lot <strong>{record.lot}</strong>
+          <Line label={t`kit and lot`}>
+            {record.kit === null ? t`cut from the roll` : t`${record.kit}, piece ${record.piece}`}
+            {record.lot === null ? null : (
+              <>
+                {t`, lot`} <strong>{record.lot}</strong>
+              </>
+            )}
           </Line>
-          <Line label="room">
+          <Line label={t`room`}>
             <Quantity temperatureC={job.room.temperatureC} digits={1} />, {job.room.humidityPercent} %
           </Line>
           {record.schools.map((s) => (
-            <Line key={s.question} label={s.question.toLowerCase()}>
-              {s.choice}
+            <Line key={s.question.text} label={t(s.question)}>
+              {t(s.choice)}
             </Line>
           ))}
-          {record.light === null ? null : <Line label="light">{record.light}</Line>}
+          {record.light === null ? null : <Line label={t`light`}>{t(record.light)}</Line>}
         </Part>
 
-        {record.batches.length === 0 ? null : (
-          <Part title="Batches">
-            {record.batches.map((b) => (
+        {batches.length === 0 ? null : (
+          <Part title={t`Batches`}>
+            {batches.map((b) => (
               <Line key={`${b.number}-${b.at}`} label={b.number}>
-                {b.says}, <Quantity volumeMl={b.batchMl} />, {strengthWords(b)}
+                {t(b.says)}, <Quantity volumeMl={b.batchMl} />, {t(strengthWords(b))}
                 <span className="text-quiet">
                   , {b.by}, {clockText(b.at)}
                 </span>
@@ -118,12 +133,12 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
           </Part>
         )}
 
-        {record.bottles.length === 0 ? null : (
-          <Part title="Bottles in hand">
-            {record.bottles.map((b) => (
-              <Line key={`${b.number}-${b.at}`} label={`${b.use}, ${b.number}`}>
-                {b.says}
-                {b.asPlanned ? '' : <strong className="text-amber">, not the planned one</strong>}
+        {bottles.length === 0 ? null : (
+          <Part title={t`Bottles in hand`}>
+            {bottles.map((b) => (
+              <Line key={`${b.number}-${b.at}`} label={t`${b.use}, ${b.number}`}>
+                {t(b.says)}
+                {b.asPlanned ? '' : <strong className="text-amber">{t`, not the planned one`}</strong>}
                 <span className="text-quiet">
                   , {b.by}, {clockText(b.at)}
                 </span>
@@ -132,63 +147,60 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
           </Part>
         )}
 
-        {record.air.length + record.blades.segments === 0 ? null : (
-          <Part title="Air and blades">
-            {record.air.map((a) => (
+        {air.length + strokes.length === 0 ? null : (
+          <Part title={t`Air and blades`}>
+            {air.map((a) => (
               <Line key={a.at} label={clockText(a.at)}>
                 <Quantity temperatureC={a.roomC} digits={1} />, {Math.round(a.humidityPercent)} %
-                <span className="text-quiet">
-                  {' '}
-                  ({a.source}): wait of {Math.round(a.minutes)} min
-                </span>
+                <span className="text-quiet"> {t`(${a.source}): wait of ${Math.round(a.minutes)} min`}</span>
               </Line>
             ))}
-            {record.blades.segments === 0 ? null : (
-              <Line label="blade">
-                {record.blades.segments} fresh {record.blades.segments === 1 ? 'segment' : 'segments'},{' '}
-                <Quantity lengthMm={record.blades.cutMm} digits={0} /> cut
-              </Line>
+            {strokes.length === 0 ? null : (
+              <Line
+                label={t`blade`}
+              >{t`${counted(fresh, '# fresh segment', '# fresh segments')}, ${length(cutMm)} cut`}</Line>
             )}
           </Part>
         )}
 
-        {record.gaps.length === 0 ? null : (
-          <Part title="Gaps">
+        {record.lines.gapsMeasured.length === 0 ? null : (
+          <Part title={t`Gaps`}>
             <GapTable record={record} />
           </Part>
         )}
 
-        {record.problems.length === 0 ? null : (
-          <Part title="Found during the fit">
-            {record.problems.map((p) => (
-              <Line key={`${p.at}-${p.place}`} label={p.problem}>
+        {problems.length === 0 ? null : (
+          <Part title={t`Found during the fit`}>
+            {problems.map((p) => (
+              <Line key={`${p.at}-${p.place}`} label={t(faultWords(p.problem))}>
                 {p.place}
-                {p.comeBack ? ', come-back list' : ''}
-                <span className="text-quiet">
-                  , during “{p.during}”, {p.by}, {clockText(p.at)}
-                </span>
+                {p.comeBack ? t`, come-back list` : ''}
+                <span className="text-quiet">{t`, during “${p.during}”, ${p.by}, ${clockText(p.at)}`}</span>
               </Line>
             ))}
           </Part>
         )}
 
-        <Part title={`Steps, ${record.steps.length} of ${record.stepsTotal}`}>
+        <Part title={t`Steps, ${record.steps.length} of ${record.stepsTotal}`}>
           {record.steps.map((s) => (
-            <Line key={`${s.at}-${s.headline}`} label={clockText(s.at)}>
-              {s.headline}
+            <Line key={`${s.at}-${s.headline.text}`} label={clockText(s.at)}>
+              {t(s.headline)}
               <span className="text-quiet">, {s.by}</span>
               {s.earlySeconds === null ? null : (
-                <span className="text-amber"> (wait after it cut short by {Math.ceil(s.earlySeconds / 60)} min)</span>
+                <span className="text-amber">
+                  {' '}
+                  {t`(wait after it cut short by ${Math.ceil(s.earlySeconds / 60)} min)`}
+                </span>
               )}
             </Line>
           ))}
         </Part>
 
         {record.aftercare.length === 0 ? null : (
-          <Part title="What the customer was told">
+          <Part title={t`What the customer was told`}>
             {record.aftercare.map((words) => (
-              <p key={words} className="py-1">
-                {words}
+              <p key={words.text} className="py-1">
+                {t(words)}
               </p>
             ))}
           </Part>
@@ -218,33 +230,35 @@ function Line({ label, children }: { readonly label: string; readonly children: 
 
 /** Every round of measuring beside the others: before and after at a glance. */
 function GapTable({ record }: { readonly record: PartRecord }) {
-  const labels = [...new Set(record.gaps.flatMap((round) => round.readings.map((r) => r.label)))]
+  const t = useWords()
+  const gaps = record.lines.gapsMeasured
+  const labels = [...new Set(gaps.flatMap((round) => round.readings.map((r) => t(r.label))))]
   const tolerance = record.gapToleranceMm ?? 0
   return (
     <>
       <table className="w-full">
         <thead>
           <tr className="label text-left text-[15px] text-quiet">
-            <th className="font-medium">place</th>
-            <th className="text-right font-medium">wanted</th>
-            {record.gaps.map((round, i) => (
+            <th className="font-medium">{t`place`}</th>
+            <th className="text-right font-medium">{t`wanted`}</th>
+            {gaps.map((round, i) => (
               <th key={round.at} className="text-right font-medium">
-                {i === 0 ? 'first' : i === 1 ? 'after' : `after ${i}`}, {clockText(round.at)}
+                {i === 0 ? t`first` : i === 1 ? t`after` : t`after ${i}`}, {clockText(round.at)}
               </th>
             ))}
           </tr>
         </thead>
         <tbody>
           {labels.map((label) => {
-            const wanted = record.gaps.flatMap((r) => r.readings).find((r) => r.label === label)?.wantedMm
+            const wanted = gaps.flatMap((r) => r.readings).find((r) => t(r.label) === label)?.wantedMm
             return (
               <tr key={label} className="border-t border-hair">
                 <th scope="row" className="py-0.5 text-left font-normal">
                   {label}
                 </th>
                 <td className="text-right text-quiet">{wanted === undefined ? '' : <Quantity lengthMm={wanted} />}</td>
-                {record.gaps.map((round) => {
-                  const reading = round.readings.find((r) => r.label === label)
+                {gaps.map((round) => {
+                  const reading = round.readings.find((r) => t(r.label) === label)
                   const off =
                     reading !== undefined && Math.abs(reading.measuredMm - reading.wantedMm) > tolerance + 1e-9
                   return (
@@ -260,9 +274,9 @@ function GapTable({ record }: { readonly record: PartRecord }) {
         </tbody>
       </table>
       <ul className="mt-1.5">
-        {record.gaps.map((round, i) => (
+        {gaps.map((round, i) => (
           <li key={round.at}>
-            <span className="text-quiet">{i === 0 ? 'first' : 'after'}:</span> {round.words}
+            <span className="text-quiet">{i === 0 ? t`first` : t`after`}:</span> {t(round.words)}
           </li>
         ))}
       </ul>

@@ -1,3 +1,5 @@
+import { length } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import type { FormDoc, PartSurface } from '@truelay/core/form'
 import { schoolNames } from '@truelay/core/lay'
 import { lazy, memo, Suspense, useMemo } from 'react'
@@ -28,6 +30,7 @@ interface OrderViewProps {
 
 /** One order on the form: what lies, the front, the pull of the step, and film left over at the rim. */
 export function OrderView({ title, choice, onChoose, offered, surface, form, shown, other, at }: OrderViewProps) {
+  const t = useWords()
   const units = useUnits()
   const scale = useMemo(
     () => Math.max(...[shown, other].map((s) => (s === null ? 0.01 : scaleEnd(s.rehearsal.stretch)))),
@@ -43,8 +46,8 @@ export function OrderView({ title, choice, onChoose, offered, surface, form, sho
             value={choice}
             onChange={(event) => onChoose(event.target.value as OrderChoice)}
           >
-            {offered.found ? <option value="found">the better order found</option> : null}
-            {offered.chosen ? <option value="chosen">chosen for the fit</option> : null}
+            {offered.found ? <option value="found">{t`the better order found`}</option> : null}
+            {offered.chosen ? <option value="chosen">{t`chosen for the fit`}</option> : null}
             {schoolNames.map((school) => (
               <option key={school} value={school}>
                 {school}
@@ -59,19 +62,19 @@ export function OrderView({ title, choice, onChoose, offered, surface, form, sho
           >
             <span>
               <strong className="text-[34px]">{(100 * shown.rehearsal.figures.largestStretch).toFixed(1)}</strong>
-              <span className="label text-[15px] text-quiet"> % stretch</span>
+              <span className="label text-[15px] text-quiet"> {t`% stretch`}</span>
             </span>
             <span>
               <strong className="text-[34px]">
                 <Quantity lengthMm={shown.rehearsal.figures.worstFingersMmPer100} bare />
               </strong>
-              <span className="label text-[15px] text-quiet"> {units.length} left over</span>
+              <span className="label text-[15px] text-quiet"> {t`${units.length} left over`}</span>
             </span>
           </p>
         )}
       </div>
       {shown === null ? (
-        <Busy text="Rehearsing" />
+        <Busy text={t`Rehearsing`} />
       ) : (
         <Played surface={surface} form={form} shown={shown} at={at} scale={scale} />
       )}
@@ -89,6 +92,7 @@ interface PlayedProps {
 
 /** Drawn again only when the order or the step changes, not with every word of a search. */
 const Played = memo(function Played({ surface, form, shown, at, scale }: PlayedProps) {
+  const t = useWords()
   const { rehearsal, fingers, order, words } = shown
   const number = stepAt(rehearsal.steps.length, at)
   const step = rehearsal.steps[number - 1]
@@ -104,9 +108,9 @@ const Played = memo(function Played({ surface, form, shown, at, scale }: PlayedP
   const pulls = useMemo(() => pullOfStep(step), [step])
   return (
     <>
-      <p className="px-4 pt-1 text-[15px] leading-snug text-quiet">{words}</p>
+      <p className="px-4 pt-1 text-[15px] leading-snug text-quiet">{t(words)}</p>
       <div className="min-h-0 flex-1">
-        <Suspense fallback={<Busy text="Drawing the part" />}>
+        <Suspense fallback={<Busy text={t`Drawing the part`} />}>
           <PartView3D
             surface={surface}
             stretch={rehearsal.stretch}
@@ -124,18 +128,14 @@ const Played = memo(function Played({ surface, form, shown, at, scale }: PlayedP
         <StretchLegend full={scale} />
         <p aria-live="polite" className="min-h-[44px] text-right text-[15px] leading-snug">
           {step === undefined ? (
-            'Nothing lies yet.'
+            t`Nothing lies yet.`
           ) : (
             <>
-              <strong>
-                {number} of {rehearsal.steps.length}: {step.kind === 'anchor' ? `fix the ${step.label}` : step.label}
-              </strong>
-              {step.frontExcessMmPer100 > 0.15 && step.laidShare < 1 ? (
-                <>
-                  , <Quantity lengthMm={step.frontExcessMmPer100} /> per 100 mm pile up ahead of it
-                </>
-              ) : null}
-              {step.pull === null ? (step.lifted ? ', lifted once' : '') : `, lifted and pulled ${step.pull.heat}`}
+              <strong>{t`${number} of ${rehearsal.steps.length}: ${step.kind === 'anchor' ? t`fix the ${step.label}` : t(step.label)}`}</strong>
+              {step.frontExcessMmPer100 > 0.15 && step.laidShare < 1
+                ? t`, ${length(step.frontExcessMmPer100)} per 100 mm pile up ahead of it`
+                : null}
+              {step.pull === null ? (step.lifted ? t`, lifted once` : '') : t`, lifted and pulled ${step.pull.heat}`}
             </>
           )}
         </p>

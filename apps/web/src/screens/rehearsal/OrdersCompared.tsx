@@ -1,7 +1,9 @@
+import { wholeFailure } from '@truelay/core/result'
+import { useWords } from '../../ui/words.ts'
 import type { JobBundle, Part } from '@truelay/contract'
 import type { FormDoc } from '@truelay/core/form'
-import { compareOrders, type RehearsalFigures } from '@truelay/core/lay'
-import { inWords, showLength } from '@truelay/core/units'
+import { compareOrders, orderName, type RehearsalFigures } from '@truelay/core/lay'
+import { length, name, nothing, percent, say, type Sentence } from '@truelay/core/say'
 import { ArrowDownRight, ArrowUpRight, Search } from 'lucide-react'
 import { useMemo } from 'react'
 import { Link, useNavigate } from 'react-router'
@@ -9,7 +11,6 @@ import { useSaveOrderMutation } from '../../remote/api.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Notice } from '../../ui/Notice.tsx'
-import { useUnits } from '../../ui/units.ts'
 import type { ShownRehearsal } from '../../workers/rehearsalWork.ts'
 import type { SearchState } from './useRehearsals.ts'
 
@@ -27,6 +28,7 @@ interface OrdersComparedProps {
 
 /** What the second order changes, in words and figures; the search; and which one goes into the fit. */
 export function OrdersCompared(props: OrdersComparedProps) {
+  const t = useWords()
   const { bundle, part, form, patterned, a, b, search } = props
   const differences = useMemo(
     () => (a === null || b === null ? [] : compareOrders(form, a.rehearsal.figures, b.rehearsal.figures, patterned)),
@@ -37,23 +39,21 @@ export function OrdersCompared(props: OrdersComparedProps) {
       <div className="lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
         <SearchBox {...props} />
         <section aria-labelledby="changes" className="border-t border-hair px-4 py-3">
-          <h2 id="changes" className="label-strong text-[18px]">
-            What the second order changes
-          </h2>
+          <h2 id="changes" className="label-strong text-[18px]">{t`What the second order changes`}</h2>
           {a === null || b === null ? (
-            <p className="text-[15px] text-quiet">Rehearsing.</p>
+            <p className="text-[15px] text-quiet">{t`Rehearsing.`}</p>
           ) : differences.length === 0 ? (
-            <p className="text-[15px]">Nothing that a hand would notice.</p>
+            <p className="text-[15px]">{t`Nothing that a hand would notice.`}</p>
           ) : (
             <ul>
               {differences.slice(0, 7).map((d) => (
-                <li key={d.says} className="mt-1.5 flex gap-2 text-[16px] leading-snug">
+                <li key={d.says.text} className="mt-1.5 flex gap-2 text-[16px] leading-snug">
                   {d.better ? (
-                    <ArrowDownRight className="mt-0.5 shrink-0 text-good" size={19} aria-label="better:" />
+                    <ArrowDownRight className="mt-0.5 shrink-0 text-good" size={19} aria-label={t`better:`} />
                   ) : (
-                    <ArrowUpRight className="mt-0.5 shrink-0 text-amber" size={19} aria-label="worse:" />
+                    <ArrowUpRight className="mt-0.5 shrink-0 text-amber" size={19} aria-label={t`worse:`} />
                   )}
-                  <span>{d.says}</span>
+                  <span>{t(d.says)}</span>
                 </li>
               ))}
             </ul>
@@ -62,10 +62,7 @@ export function OrdersCompared(props: OrdersComparedProps) {
         {a === null || b === null ? null : (
           <Figures a={a.rehearsal.figures} b={b.rehearsal.figures} form={form} patterned={patterned} />
         )}
-        <p className="px-4 pb-3 text-[14px] leading-snug text-quiet">
-          Film as a membrane without friction, pulled as evenly as hands can. Compare orders by it; do not read it to
-          the tenth of a millimetre.
-        </p>
+        <p className="px-4 pb-3 text-[14px] leading-snug text-quiet">{t`Film as a membrane without friction, pulled as evenly as hands can. Compare orders by it; do not read it to the tenth of a millimetre.`}</p>
       </div>
       <TakeIt bundle={bundle} part={part} b={b} search={search} />
     </aside>
@@ -73,46 +70,43 @@ export function OrdersCompared(props: OrdersComparedProps) {
 }
 
 function SearchBox({ search, onLook, onStop }: OrdersComparedProps) {
+  const t = useWords()
   return (
-    <section aria-label="Search for a better order" className="px-4 py-3">
+    <section aria-label={t`Search for a better order`} className="px-4 py-3">
       {search.phase === 'looking' ? (
         <div role="status">
-          <p className="label-strong text-[17px]">Looking for a better order</p>
+          <p className="label-strong text-[17px]">{t`Looking for a better order`}</p>
           <progress
             className="mt-1 block h-2.5 w-full accent-[var(--petrol)]"
             value={search.news.share}
             max={1}
-            aria-label="How far the search is"
+            aria-label={t`How far the search is`}
           />
           <p className="mt-1 min-h-[62px] text-[15px] leading-snug">
-            {search.news.tried} tried. <span className="text-quiet">Best so far: {search.news.best}</span>
+            {t`${search.news.tried} tried.`} <span className="text-quiet">{t`Best so far: ${search.news.best}`}</span>
           </p>
-          <Button className="w-full" onClick={onStop}>
-            Stop looking
-          </Button>
+          <Button className="w-full" onClick={onStop}>{t`Stop looking`}</Button>
         </div>
       ) : (
         <>
           {search.phase === 'found' ? (
             <Notice look="good" role="status">
               <strong className="block text-[17px]">
-                {search.found.best.order.name === search.found.best.order.school
-                  ? `Nothing beats “${search.found.best.order.school}”`
-                  : 'A better order'}
+                {search.found.best.order.made === 'by school'
+                  ? t`Nothing beats “${orderName(search.found.best.order)}”`
+                  : t`A better order`}
               </strong>
-              {search.found.because}
+              {t(search.found.because)}
             </Notice>
           ) : search.phase === 'refused' ? (
             <Notice look="caution" role="alert">
-              {search.failure.sentence} {search.failure.fix}
+              {t(wholeFailure(search.failure))}
             </Notice>
           ) : (
-            <p className="text-[15px] leading-snug">
-              Tries all schools, then other anchors, pulls and starts, and says what they change.
-            </p>
+            <p className="text-[15px] leading-snug">{t`Tries all schools, then other anchors, pulls and starts, and says what they change.`}</p>
           )}
           <Button look={search.phase === 'found' ? 'plain' : 'go'} className="mt-2.5 w-full" onClick={onLook}>
-            <Search size={20} /> {search.phase === 'found' ? 'Look again' : 'Look for a better order'}
+            <Search size={20} /> {search.phase === 'found' ? t`Look again` : t`Look for a better order`}
           </Button>
         </>
       )}
@@ -131,30 +125,35 @@ function Figures({
   readonly form: FormDoc
   readonly patterned: boolean
 }) {
-  const units = useUnits()
-  const show = (mm: number) => inWords(showLength(mm, units.length))
-  const percent = (share: number) => `${(100 * share).toFixed(1)} %`
-  const far = (f: RehearsalFigures) => show(Math.abs(f.farEnd.shiftMm))
-  const shrunk = (f: RehearsalFigures) => Math.max(0, ...f.edges.map((e) => e.afterShrinkingMmPer100))
+  const t = useWords()
+  const share = (of: number): Sentence => say`${percent(100 * of, 1)}`
+  const mm = (of: number): Sentence => say`${length(of)}`
+  const figure = (of: number): Sentence => say`${name(String(of))}`
+  const far = (f: RehearsalFigures) => mm(Math.abs(f.farEnd.shiftMm))
+  const shrunk = (f: RehearsalFigures) => mm(Math.max(0, ...f.edges.map((e) => e.afterShrinkingMmPer100)))
   const worstRisk = (f: RehearsalFigures) =>
-    f.hollows.some((h) => h.risk === 'high') ? 'high' : f.hollows.some((h) => h.risk === 'some') ? 'some' : 'none'
-  const rows: (readonly [string, string, string])[] = [
-    ['largest stretch', percent(a.largestStretch), percent(b.largestStretch)],
-    ['film left over, per 100 mm', show(a.worstFingersMmPer100), show(b.worstFingersMmPer100)],
-    ['… after shrinking it warm', show(shrunk(a)), show(shrunk(b))],
-    ['may show a glue line', percent(a.glueLineShare), percent(b.glueLineShare)],
-    ...(a.hollows.length === 0 ? [] : [['risk of bridging', worstRisk(a), worstRisk(b)] as const]),
-    ['far end comes out off by', far(a), far(b)],
-    ['spots to fix first', String(a.anchors), String(b.anchors)],
-    ['lifts', String(a.lifts), String(b.lifts)],
-    ['pulls that need heat', String(a.warmPulls), String(b.warmPulls)],
-    ...(patterned ? [['pattern warps by', percent(a.patternWarp), percent(b.patternWarp)] as const] : []),
+    f.hollows.some((h) => h.risk === 'high')
+      ? say`high`
+      : f.hollows.some((h) => h.risk === 'some')
+        ? say`some`
+        : say`none`
+  const rows: (readonly [Sentence, Sentence, Sentence])[] = [
+    [say`largest stretch`, share(a.largestStretch), share(b.largestStretch)],
+    [say`film left over, per ${length(100, 0)}`, mm(a.worstFingersMmPer100), mm(b.worstFingersMmPer100)],
+    [say`… after shrinking it warm`, shrunk(a), shrunk(b)],
+    [say`may show a glue line`, share(a.glueLineShare), share(b.glueLineShare)],
+    ...(a.hollows.length === 0 ? [] : [[say`risk of bridging`, worstRisk(a), worstRisk(b)] as const]),
+    [say`far end comes out off by`, far(a), far(b)],
+    [say`spots to fix first`, figure(a.anchors), figure(b.anchors)],
+    [say`lifts`, figure(a.lifts), figure(b.lifts)],
+    [say`pulls that need heat`, figure(a.warmPulls), figure(b.warmPulls)],
+    ...(patterned ? [[say`pattern warps by`, share(a.patternWarp), share(b.patternWarp)] as const] : []),
     ...form.edges.map(
       (edge) =>
         [
-          `${edge.label} needs`,
-          percent(a.edges.find((e) => e.edge === edge.name)?.stretch ?? 0),
-          percent(b.edges.find((e) => e.edge === edge.name)?.stretch ?? 0),
+          say`${name(edge.label)} needs`,
+          share(a.edges.find((e) => e.edge === edge.name)?.stretch ?? 0),
+          share(b.edges.find((e) => e.edge === edge.name)?.stretch ?? 0),
         ] as const,
     ),
   ]
@@ -162,25 +161,19 @@ function Figures({
     <table className="w-full border-t border-hair text-[15px]">
       <thead>
         <tr className="label text-[14px] text-quiet">
-          <th scope="col" className="px-4 pt-2 text-left font-normal">
-            In figures
-          </th>
-          <th scope="col" className="pt-2 text-right font-normal">
-            first
-          </th>
-          <th scope="col" className="px-4 pt-2 text-right font-normal">
-            second
-          </th>
+          <th scope="col" className="px-4 pt-2 text-left font-normal">{t`In figures`}</th>
+          <th scope="col" className="pt-2 text-right font-normal">{t`first`}</th>
+          <th scope="col" className="px-4 pt-2 text-right font-normal">{t`second`}</th>
         </tr>
       </thead>
       <tbody>
-        {rows.map(([name, first, second]) => (
-          <tr key={name}>
+        {rows.map(([label, first, second]) => (
+          <tr key={t(label)}>
             <th scope="row" className="px-4 py-0.5 text-left font-normal">
-              {name}
+              {t(label)}
             </th>
-            <td className="whitespace-nowrap text-right">{first}</td>
-            <td className="whitespace-nowrap px-4 text-right font-bold">{second}</td>
+            <td className="whitespace-nowrap text-right">{t(first)}</td>
+            <td className="whitespace-nowrap px-4 text-right font-bold">{t(second)}</td>
           </tr>
         ))}
       </tbody>
@@ -189,37 +182,42 @@ function Figures({
 }
 
 function TakeIt({ bundle, part, b, search }: Pick<OrdersComparedProps, 'bundle' | 'part' | 'b' | 'search'>) {
+  const t = useWords()
   const [save, { isLoading, error }] = useSaveOrderMutation()
   const navigate = useNavigate()
   const sheet = `/jobs/${bundle.job.id}/lay-sheets/${part.id}`
   const because =
-    search.phase === 'found' && b !== null && search.found.best.order === b.order ? search.found.because : ''
+    search.phase === 'found' && b !== null && search.found.best.order === b.order ? search.found.because : nothing
   const take = async () => {
     if (b === null) return
     const saved = await save({
       jobId: bundle.job.id,
       partId: part.id,
-      chosen: { order: b.order, because: because.slice(0, 600) },
+      chosen: { order: b.order, because },
     })
     if (!('error' in saved)) void navigate(sheet)
   }
   return (
     <div className="no-print sticky bottom-0 grid gap-2 border-t border-hair bg-paper p-4">
-      {error === undefined ? null : <Notice look="stop">{failureOf(error).sentence}</Notice>}
-      <Button look="go" disabled={b === null || isLoading} onClick={() => void take()}>
-        Take the second into the fit
-      </Button>
+      {error === undefined ? null : <Notice look="stop">{t(failureOf(error).sentence)}</Notice>}
+      <Button
+        look="go"
+        disabled={b === null || isLoading}
+        onClick={() => void take()}
+      >{t`Take the second into the fit`}</Button>
       <div className="flex justify-between gap-3">
         {part.order == null ? (
           <span />
         ) : (
-          <Button look="quiet" onClick={() => void save({ jobId: bundle.job.id, partId: part.id, chosen: null })}>
-            Back to the usual school
-          </Button>
+          <Button
+            look="quiet"
+            onClick={() => void save({ jobId: bundle.job.id, partId: part.id, chosen: null })}
+          >{t`Back to the usual school`}</Button>
         )}
-        <Link to={sheet} className="label-strong inline-flex min-h-11 items-center text-[16px] text-petrol underline">
-          Lay sheet
-        </Link>
+        <Link
+          to={sheet}
+          className="label-strong inline-flex min-h-11 items-center text-[16px] text-petrol underline"
+        >{t`Lay sheet`}</Link>
       </div>
     </div>
   )

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import { Pause, Play } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
@@ -14,6 +15,7 @@ const stepMs = 650
 
 /** Plays both orders from the first tack to the last edge. */
 export function Player({ a, b, at, onAt }: PlayerProps) {
+  const t = useWords()
   const steps = Math.max(1, a?.rehearsal.steps.length ?? 0, b?.rehearsal.steps.length ?? 0)
   const value = Math.round(at * steps)
   const [playing, setPlaying] = useState(false)
@@ -35,13 +37,13 @@ export function Player({ a, b, at, onAt }: PlayerProps) {
         }}
       >
         {playing ? <Pause size={20} /> : <Play size={20} />}
-        {playing ? 'Hold' : 'Play'}
+        {playing ? t`Hold` : t`Play`}
       </Button>
       <div className="min-w-0 flex-1">
         <input
           type="range"
-          aria-label="How far it is laid"
-          aria-valuetext={`${Math.round(100 * at)} per cent of the work`}
+          aria-label={t`How far it is laid`}
+          aria-valuetext={t`${Math.round(100 * at)} per cent of the work`}
           min={0}
           max={steps}
           value={value}
@@ -52,9 +54,9 @@ export function Player({ a, b, at, onAt }: PlayerProps) {
           className="h-8 w-full accent-[var(--petrol)]"
         />
         <p className="label flex justify-between text-[14px] text-quiet">
-          <span>first tack</span>
-          <span>pale blue: film that floats. Heavy line: the front. Violet ticks: film left over</span>
-          <span>last edge</span>
+          <span>{t`first tack`}</span>
+          <span>{t`pale blue: film that floats. Heavy line: the front. Violet ticks: film left over`}</span>
+          <span>{t`last edge`}</span>
         </p>
       </div>
     </div>

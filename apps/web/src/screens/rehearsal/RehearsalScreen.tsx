@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import { usualSchools } from '@truelay/core/plan'
 import { useEffect, useMemo, useState } from 'react'
 import { Busy, Failed } from '../../ui/Failed.tsx'
@@ -5,7 +6,7 @@ import type { RehearsalQuestion } from '../../workers/rehearsalWork.ts'
 import { useJobContext } from '../job/JobFrame.tsx'
 import { NotMeasured } from '../job/NotMeasured.tsx'
 import { PartTabs } from '../job/PartTabs.tsx'
-import { layQuestionOf } from '../laySheet/useLayQuestion.ts'
+import { usePartQuestion } from '../laySheet/usePartQuestion.ts'
 import { SheetViews } from '../laySheet/SheetViews.tsx'
 import { OrderView } from './OrderView.tsx'
 import { OrdersCompared } from './OrdersCompared.tsx'
@@ -14,30 +15,24 @@ import { type OrderChoice, useRehearsals } from './useRehearsals.ts'
 
 /** Two orders of laying side by side, before anything is peeled; and a search for a better one. */
 export function RehearsalScreen() {
+  const t = useWords()
   const { bundle, part } = useJobContext()
-  const asked = useMemo(() => layQuestionOf(bundle, part), [bundle, part])
-  const { formId, formVersion, filmId } = part
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the same form and film are the same stage
+  const asked = usePartQuestion(bundle, part)
+  const lay = asked?.lay ?? null
+  const practice = asked?.work.practice ?? null
   const question = useMemo<RehearsalQuestion | null>(
-    () =>
-      asked === null
-        ? null
-        : {
-            form: asked.form,
-            film: { handling: asked.film.handling, laid: asked.film.laid, patterned: asked.film.patterned },
-            practice: asked.practice,
-          },
-    [formId, formVersion, filmId, asked === null],
+    () => (lay === null || practice === null ? null : { form: lay.form, film: lay.film, practice }),
+    [lay, practice],
   )
-  const chosen = part.order ?? null
-  const { stage, failure, known, search, ask, look, stop } = useRehearsals(question, chosen?.order ?? null)
-  const usual = asked === null ? 'centre out' : usualSchools(asked.form, asked.film, asked.found).begin
+  const chosen = part.order
+  const { stage, known, search, ask, look, stop } = useRehearsals(question, chosen?.order ?? null)
+  const usual = asked === null ? 'centre out' : usualSchools(asked.lay.form, asked.work.film, asked.work.found).begin
   const [left, setLeft] = useState<OrderChoice>(chosen === null ? usual : 'chosen')
   const [right, setRight] = useState<OrderChoice>(usual === 'centre out' ? 'one end and follow' : 'centre out')
   const [at, setAt] = useState(1)
 
   useEffect(() => {
-    if (stage === null) return
+    if (stage.phase !== 'known') return
     for (const choice of [left, right]) if (known[choice] === undefined) void ask(choice)
   }, [stage, left, right, known, ask])
   const found = search.phase === 'found' ? search.found : null
@@ -63,10 +58,10 @@ export function RehearsalScreen() {
       <PartTabs bundle={bundle} stage="lay-sheets">
         <SheetViews jobId={bundle.job.id} partId={part.id} />
       </PartTabs>
-      {failure !== null ? (
-        <Failed sentence={failure.sentence} fix={failure.fix} />
-      ) : stage === null ? (
-        <Busy text="Building the form and the film for it" />
+      {stage.phase === 'refused' ? (
+        <Failed sentence={stage.failure.sentence} fix={stage.failure.fix} />
+      ) : stage.phase === 'asked' ? (
+        <Busy text={t`Building the form and the film for it`} />
       ) : (
         <div className="flex-1 lg:grid lg:min-h-0 lg:grid-cols-[1fr_336px]">
           <div className="min-w-0 lg:grid lg:min-h-0 lg:grid-rows-[1fr_auto]">
@@ -83,8 +78,8 @@ export function RehearsalScreen() {
                   choice={choice}
                   onChoose={choose}
                   offered={{ chosen: chosen !== null, found: known.found !== undefined }}
-                  surface={stage.surface}
-                  form={asked.form}
+                  surface={stage.value.surface}
+                  form={asked.lay.form}
                   shown={shown}
                   other={title === 'First order' ? b : a}
                   at={at}
@@ -96,8 +91,8 @@ export function RehearsalScreen() {
           <OrdersCompared
             bundle={bundle}
             part={part}
-            form={asked.form}
-            patterned={asked.film.patterned ?? false}
+            form={asked.lay.form}
+            patterned={asked.work.film.patterned ?? false}
             a={a}
             b={b}
             search={search}

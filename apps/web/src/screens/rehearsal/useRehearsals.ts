@@ -1,6 +1,8 @@
 import type { LayOrder, SchoolName } from '@truelay/core/lay'
 import type { AnyFailure } from '@truelay/core/result'
+import { nothing } from '@truelay/core/say'
 import { useCallback, useEffect, useRef, useState } from 'react'
+import { type Answer, asked } from '../../workers/answer.ts'
 import { type OpenRehearsalWorker, openRehearsalWorker } from '../../workers/openRehearsalWorker.ts'
 import type {
   FoundOrder,
@@ -23,8 +25,7 @@ const tries = 40
 
 /** A stage in a worker, rehearsals on it by choice, and a search that can be stopped. */
 export function useRehearsals(question: RehearsalQuestion | null, chosen: LayOrder | null) {
-  const [stage, setStage] = useState<RehearsalStage | null>(null)
-  const [failure, setFailure] = useState<AnyFailure | null>(null)
+  const [stage, setStage] = useState<Answer<RehearsalStage>>(asked)
   const [known, setKnown] = useState<Partial<Record<OrderChoice, ShownRehearsal>>>({})
   const [search, setSearch] = useState<SearchState>({ phase: 'idle' })
   const worker = useRef<OpenRehearsalWorker | null>(null)
@@ -34,13 +35,12 @@ export function useRehearsals(question: RehearsalQuestion | null, chosen: LayOrd
     const opened = openRehearsalWorker()
     worker.current = opened
     let current = true
-    setStage(null)
+    setStage(asked)
     setKnown({})
     setSearch({ phase: 'idle' })
     void opened.open(question).then((result) => {
       if (!current) return
-      if (result.ok) setStage(result.value)
-      else setFailure(result.failure)
+      setStage(result.ok ? { phase: 'known', value: result.value } : { phase: 'refused', failure: result.failure })
     })
     return () => {
       current = false
@@ -59,7 +59,9 @@ export function useRehearsals(question: RehearsalQuestion | null, chosen: LayOrd
         choice === 'chosen' && chosen !== null
           ? await opened.inOrder(chosen)
           : await opened.bySchool(choice as SchoolName)
-      if (worker.current === opened) setKnown((before) => ({ ...before, [choice]: shown }))
+      if (worker.current !== opened) return
+      if (shown.ok) setKnown((before) => ({ ...before, [choice]: shown.value }))
+      else setStage({ phase: 'refused', failure: shown.failure })
     },
     [chosen],
   )
@@ -67,7 +69,7 @@ export function useRehearsals(question: RehearsalQuestion | null, chosen: LayOrd
   const look = useCallback(async () => {
     const opened = worker.current
     if (opened === null) return
-    setSearch({ phase: 'looking', news: { share: 0, tried: 0, best: '' } })
+    setSearch({ phase: 'looking', news: { share: 0, tried: 0, best: nothing } })
     const result = await opened.search(tries, (news) => setSearch({ phase: 'looking', news }))
     if (worker.current !== opened) return
     if (!result.ok) {
@@ -81,5 +83,5 @@ export function useRehearsals(question: RehearsalQuestion | null, chosen: LayOrd
   }, [])
 
   const stop = useCallback(() => void worker.current?.stopSearch(), [])
-  return { stage, failure, known, search, ask, look, stop }
+  return { stage, known, search, ask, look, stop }
 }

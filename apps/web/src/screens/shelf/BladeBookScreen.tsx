@@ -1,3 +1,6 @@
+import { say } from '@truelay/core/say'
+import { length } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import type { BladeStroke, PersonId } from '@truelay/contract'
 import { bladeBook, type TestCut } from '@truelay/core/edges'
 import { practiceWith } from '@truelay/core/practice'
@@ -19,6 +22,7 @@ const felts: readonly TestCut[] = ['too shallow', 'two thirds', 'right through']
 
 /** The blade book: segments in the shop, what the one in the knife has cut, and test cuts for the feel. */
 export function BladeBookScreen() {
+  const t = useWords()
   const { data: bay, error: bayError } = useBayQuery()
   const { data: strokes, error } = useBladesQuery()
   const [add] = useAddBladeStrokeMutation()
@@ -27,25 +31,23 @@ export function BladeBookScreen() {
   const now = useNow(30_000)
   if (bay === undefined || strokes === undefined) {
     const wrong = error ?? bayError
-    return wrong === undefined ? <Busy text="Opening the blade book" /> : <Failed {...failureOf(wrong)} />
+    return wrong === undefined ? <Busy text={t`Opening the blade book`} /> : <Failed {...failureOf(wrong)} />
   }
   const practice = practiceWith(bay.shop.practice)
   const book = bladeBook(strokes, practice.bladeAlong)
   const personId = who ?? bay.people[0]?.id
   if (personId === undefined)
-    return <Failed sentence="Nobody works in this shop yet." fix="Add a person on the Shop screen first." />
+    return <Failed sentence={say`Nobody works in this shop yet.`} fix={say`Add a person on the Shop screen first.`} />
   const stroke = () => ({ id: crypto.randomUUID(), at: new Date().toISOString(), personId })
   return (
     <div className="mx-auto max-w-[1200px] px-7 py-6">
       <p className="label text-[16px]">
-        <Link to="/shelf" className="text-petrol underline">
-          Shelf
-        </Link>
+        <Link to="/shelf" className="text-petrol underline">{t`Shelf`}</Link>
       </p>
       <div className="flex flex-wrap items-end justify-between gap-4">
-        <h1 className="text-[30px] font-bold leading-tight">Blade book</h1>
+        <h1 className="text-[30px] font-bold leading-tight">{t`Blade book`}</h1>
         <div className="w-40">
-          <Field label="who cuts">
+          <Field label={t`who cuts`}>
             <SelectInput value={personId} onChange={(e) => setWho(e.target.value as PersonId)}>
               {bay.people.map((p) => (
                 <option key={p.id} value={p.id}>
@@ -57,41 +59,47 @@ export function BladeBookScreen() {
         </div>
       </div>
       <dl className="mt-4 grid gap-x-10 gap-y-4 border-y border-hair py-4 sm:grid-cols-3">
-        <Fact label="cut with the segment in the knife" amber={!book.fresh}>
+        <Fact label={t`cut with the segment in the knife`} amber={!book.fresh}>
           <Quantity lengthMm={book.cutWithThisMm} digits={0} />
         </Fact>
-        <Fact label="segments left" amber={book.segmentsLeft < 10}>
+        <Fact label={t`segments left`} amber={book.segmentsLeft < 10}>
           {book.segmentsLeft}
         </Fact>
-        <Fact label="of the last test cuts two thirds through">
-          {book.steadiness === null ? 'none yet' : `${Math.round(100 * book.steadiness)} %`}
+        <Fact label={t`of the last test cuts two thirds through`}>
+          {book.steadiness === null ? t`none yet` : `${Math.round(100 * book.steadiness)} %`}
         </Fact>
       </dl>
       {book.fresh ? null : (
         <div className="mt-4">
-          <Notice look="caution" role="status">
-            More than <Quantity lengthMm={practice.bladeAlong} digits={0} /> with one segment: snap a fresh one, the old
-            one into the sharps box.
-          </Notice>
+          <Notice
+            look="caution"
+            role="status"
+          >{t`More than ${length(practice.bladeAlong)} with one segment: snap a fresh one, the old one into the sharps box.`}</Notice>
         </div>
       )}
       <div className="mt-5 flex flex-wrap items-end gap-4">
-        <Button look="go" onClick={() => void add({ ...stroke(), kind: 'segment', where: 'at the bench' })}>
-          A fresh segment is in
-        </Button>
+        <Button
+          look="go"
+          onClick={() => void add({ ...stroke(), kind: 'segment', where: 'at the bench' })}
+        >{t`A fresh segment is in`}</Button>
         <div className="w-28">
-          <NumberField label="segments bought" unit="" digits={0} value={pack} min={1} max={1000} onCommit={setPack} />
+          <NumberField
+            label={t`segments bought`}
+            unit=""
+            digits={0}
+            value={pack}
+            min={1}
+            max={1000}
+            onCommit={setPack}
+          />
         </div>
-        <Button onClick={() => void add({ ...stroke(), kind: 'bought', segments: Math.round(pack) })}>Note them</Button>
+        <Button
+          onClick={() => void add({ ...stroke(), kind: 'bought', segments: Math.round(pack) })}
+        >{t`Note them`}</Button>
       </div>
       <section aria-labelledby="test-title" className="mt-6 border-t border-hair pt-4">
-        <h2 id="test-title" className="text-[22px] font-bold">
-          Test cut on a scrap
-        </h2>
-        <p className="text-[17px]">
-          One slow draw over film on its liner, blade at about {practice.bladeSurface}°. Tear it along the line: how
-          deep did it go? Two thirds tears clean.
-        </p>
+        <h2 id="test-title" className="text-[22px] font-bold">{t`Test cut on a scrap`}</h2>
+        <p className="text-[17px]">{t`One slow draw over film on its liner, blade at about ${practice.bladeSurface}°. Tear it along the line: how deep did it go? Two thirds tears clean.`}</p>
         <div className="mt-3 flex flex-wrap gap-3">
           {felts.map((felt) => (
             <Button key={felt} onClick={() => void add({ ...stroke(), kind: 'test cut', felt })}>
@@ -99,12 +107,10 @@ export function BladeBookScreen() {
             </Button>
           ))}
         </div>
-        <p className="mt-2 text-[15px] text-quiet">Blade away from your other hand. Never on the vehicle.</p>
+        <p className="mt-2 text-[15px] text-quiet">{t`Blade away from your other hand. Never on the vehicle.`}</p>
       </section>
       <section aria-labelledby="book-title" className="mt-6 border-t border-hair pt-4">
-        <h2 id="book-title" className="text-[22px] font-bold">
-          Lately
-        </h2>
+        <h2 id="book-title" className="text-[22px] font-bold">{t`Lately`}</h2>
         <ul>
           {[...strokes]
             .reverse()
@@ -116,7 +122,8 @@ export function BladeBookScreen() {
               >
                 <span>{strokeWords(entry)}</span>
                 <span className="text-quiet">
-                  {bay.people.find((p) => p.id === entry.personId)?.name ?? entry.personId}, {ageWords(entry.at, now)}
+                  {bay.people.find((p) => p.id === entry.personId)?.name ?? entry.personId},{' '}
+                  {t(ageWords(entry.at, now))}
                 </span>
               </li>
             ))}

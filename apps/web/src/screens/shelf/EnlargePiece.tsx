@@ -1,7 +1,10 @@
+import { useWords } from '../../ui/words.ts'
 import type { Film, Form, Piece, Shop } from '@truelay/contract'
 import type { PiecePattern } from '@truelay/core/align'
-import { usualSchools } from '@truelay/core/plan'
+import { partQuestion } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
+import { wholeFailure } from '@truelay/core/result'
+import type { Sentence } from '@truelay/core/say'
 import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -18,47 +21,43 @@ interface EnlargePieceProps {
 
 /** More film along chosen edges only, as for a wrap; the other edges stay where they are. */
 export function EnlargePiece({ piece, form, film, shop, enlarged, onEnlarged }: EnlargePieceProps) {
+  const t = useWords()
   const [growth, setGrowth] = useState<Readonly<Record<string, number>>>({})
   const [busy, setBusy] = useState(false)
-  const [problem, setProblem] = useState<string | null>(null)
+  const [problem, setProblem] = useState<Sentence | null>(null)
   const wanted = Object.fromEntries(Object.entries(growth).filter(([, mm]) => mm !== 0))
   const enlarge = async () => {
     setBusy(true)
     setProblem(null)
     const worker = openLayWorker()
-    const result = await worker.enlarge(
-      {
-        partId: piece.id,
-        partName: piece.name,
-        form,
-        film,
-        pattern: piece.pattern,
-        schools: usualSchools(form, film),
-        stock: { alcoholPercent: shop.stockAlcoholPercent },
-        practice: practiceWith(shop.practice),
-        units: shop.units,
-        found: [],
-        low: false,
-        order: null,
-      },
-      wanted,
-    )
+    const question = partQuestion({
+      partId: piece.id,
+      partName: piece.name,
+      form,
+      film,
+      pattern: piece.pattern,
+      stock: { alcoholPercent: shop.stockAlcoholPercent },
+      practice: practiceWith(shop.practice),
+      found: [],
+      low: false,
+      chosen: null,
+    })
+    const laid = await worker.lay(question)
+    const result = laid.ok ? await worker.enlarge(question.place, wanted) : laid
     worker.close()
     setBusy(false)
     if (result.ok) onEnlarged(result.value)
-    else setProblem(`${result.failure.sentence} ${result.failure.fix}`)
+    else setProblem(wholeFailure(result.failure))
   }
   return (
     <details className="mt-4 border-t border-hair pt-2">
-      <summary className="label-strong min-h-11 cursor-pointer py-2 text-[17px] text-petrol">
-        Enlarge along some edges
-      </summary>
+      <summary className="label-strong min-h-11 cursor-pointer py-2 text-[17px] text-petrol">{t`Enlarge along some edges`}</summary>
       <div className="grid grid-cols-2 gap-x-4 gap-y-2">
         {form.edges.map((edge) => (
           <NumberField
             key={edge.name}
             label={edge.label}
-            unit="mm"
+            unit={t`mm`}
             value={growth[edge.name] ?? 0}
             digits={0}
             min={-20}
@@ -69,18 +68,19 @@ export function EnlargePiece({ piece, form, film, shop, enlarged, onEnlarged }: 
       </div>
       <div className="mt-3 flex gap-2">
         <Button look="go" disabled={busy || Object.keys(wanted).length === 0} onClick={() => void enlarge()}>
-          {busy ? 'Working it out' : 'Enlarge'}
+          {busy ? t`Working it out` : t`Enlarge`}
         </Button>
-        {enlarged ? <Button onClick={() => onEnlarged(null)}>As it was</Button> : null}
+        {enlarged ? <Button onClick={() => onEnlarged(null)}>{t`As it was`}</Button> : null}
       </div>
       {enlarged ? (
-        <p role="status" className="mt-2 text-[15px] text-quiet">
-          Shown enlarged. Save it as SVG or DXF for the plotter; the piece on the shelf stays as it is.
-        </p>
+        <p
+          role="status"
+          className="mt-2 text-[15px] text-quiet"
+        >{t`Shown enlarged. Save it as SVG or DXF for the plotter; the piece on the shelf stays as it is.`}</p>
       ) : null}
       {problem === null ? null : (
         <p role="alert" className="mt-2 text-[15px] text-stop">
-          {problem}
+          {t(problem)}
         </p>
       )}
     </details>

@@ -1,3 +1,6 @@
+import { name, say } from '@truelay/core/say'
+import { wholeFailure } from '@truelay/core/result'
+import { useWords } from '../../ui/words.ts'
 import type { Film } from '@truelay/contract'
 import { type FilmHandling, filmFigureKeys, filmFigures } from '@truelay/core/lay'
 import { useState } from 'react'
@@ -12,17 +15,19 @@ import { NumberField } from '../../ui/NumberField.tsx'
 
 /** What one film can do, cold and warm; every figure with its range and why it is asked for. */
 export function FilmScreen() {
+  const t = useWords()
   const { filmId } = useParams()
   const { data: shelf, error } = useShelfQuery()
   if (shelf === undefined)
-    return error === undefined ? <Busy text="Opening the shelf" /> : <Failed {...failureOf(error)} />
+    return error === undefined ? <Busy text={t`Opening the shelf`} /> : <Failed {...failureOf(error)} />
   const film = shelf.films.find((f) => f.id === filmId)
   if (film === undefined)
     return (
-      <Failed sentence={`There is no film "${filmId}".`} fix="Go to the shelf and choose one there.">
-        <Link to="/shelf" className={buttonClass('go')}>
-          To the shelf
-        </Link>
+      <Failed
+        sentence={say`There is no film "${name(filmId ?? '')}".`}
+        fix={say`Go to the shelf and choose one there.`}
+      >
+        <Link to="/shelf" className={buttonClass('go')}>{t`To the shelf`}</Link>
       </Failed>
     )
   return <FilmFigures key={film.id} film={film} />
@@ -31,6 +36,7 @@ export function FilmScreen() {
 const cold: readonly (keyof FilmHandling)[] = ['take', 'easyStretch', 'coldStretch', 'recovery', 'stiffnessNPerMm']
 
 function FilmFigures({ film }: { readonly film: Film }) {
+  const t = useWords()
   const [save, { error }] = useSaveFilmMutation()
   // A refused figure goes back to what it was.
   const [tries, setTries] = useState(0)
@@ -44,23 +50,18 @@ function FilmFigures({ film }: { readonly film: Film }) {
   ]
   return (
     <div className="max-w-[1060px] px-6 py-5">
-      <Link to="/shelf" className="label text-[16px] text-petrol underline">
-        Shelf
-      </Link>
+      <Link to="/shelf" className="label text-[16px] text-petrol underline">{t`Shelf`}</Link>
       <h1 className="text-[30px] font-bold leading-tight">{film.name}</h1>
-      <p className="text-[17px] text-quiet">
-        {film.type}, laid {film.laid}, {film.thicknessUm} µm, damaged from {film.damageC} °C. Every lay sheet and
-        rehearsal with this film is worked out from these figures.
-      </p>
+      <p className="text-[17px] text-quiet">{t`${film.type}, laid ${film.laid}, ${film.thicknessUm} µm, damaged from ${film.damageC} °C. Every lay sheet and rehearsal with this film is worked out from these figures.`}</p>
       {error === undefined ? null : (
         <Notice look="stop" role="alert">
-          {failureOf(error).sentence} {failureOf(error).fix}
+          {t(wholeFailure(failureOf(error)))}
         </Notice>
       )}
       <div className="mt-4 flex items-center gap-4">
-        <span className="label text-[16px] text-quiet">Printed pattern</span>
+        <span className="label text-[16px] text-quiet">{t`Printed pattern`}</span>
         <Choice
-          label="Printed pattern"
+          label={t`Printed pattern`}
           value={film.patterned === true ? 'yes' : 'no'}
           onChange={(value) => void change({ ...film, patterned: value === 'yes' })}
           options={[
@@ -95,6 +96,7 @@ interface FigureRowProps {
 }
 
 function FigureRow({ name, value, onChange }: FigureRowProps) {
+  const t = useWords()
   const figure = filmFigures[name]
   const k = figure.unit === '%' ? 100 : 1
   const unit = figure.unit === 'share' ? '' : figure.unit
@@ -102,7 +104,7 @@ function FigureRow({ name, value, onChange }: FigureRowProps) {
   return (
     <li className="grid items-end gap-x-6 border-b border-hair py-2.5 md:grid-cols-[290px_1fr]">
       <NumberField
-        label={figure.label}
+        label={t(figure.label)}
         unit={unit}
         digits={figure.unit === '%' ? 1 : 2}
         value={k * value}
@@ -111,10 +113,8 @@ function FigureRow({ name, value, onChange }: FigureRowProps) {
         onCommit={(typed) => onChange(typed / k)}
       />
       <p className="leading-snug">
-        {figure.reason}{' '}
-        <span className="text-quiet">
-          Usual {`${text(figure.usual)} ${unit}`.trim()}, range {text(figure.min)} to {text(figure.max)}.
-        </span>
+        {t(figure.reason)}{' '}
+        <span className="text-quiet">{t`Usual ${`${text(figure.usual)} ${unit}`.trim()}, range ${text(figure.min)} to ${text(figure.max)}.`}</span>
       </p>
     </li>
   )

@@ -1,3 +1,5 @@
+import { wholeFailure } from '@truelay/core/result'
+import { useWords } from '../../ui/words.ts'
 import { type Form, idFromName, type Piece, partId, pieceDoc, type Shelf } from '@truelay/contract'
 import { type Practice, practiceWith } from '@truelay/core/practice'
 import type { PatternReading, Role } from '@truelay/formats/pattern'
@@ -34,13 +36,14 @@ interface Chosen {
 
 /** A pattern from a drawing: what was understood is shown before anything is kept. */
 export function ImportScreen() {
+  const t = useWords()
   const [search] = useSearchParams()
   const { data: shelf, error } = useShelfQuery()
   const { data: forms } = useFormsQuery()
   const { data: models } = useModelsQuery()
   const { data: shop } = useShopQuery()
   if (shelf === undefined || forms === undefined || models === undefined || shop === undefined)
-    return error === undefined ? <Busy text="Opening" /> : <Failed {...failureOf(error)} />
+    return error === undefined ? <Busy text={t`Opening`} /> : <Failed {...failureOf(error)} />
   const replaced = shelf.pieces.find((p) => p.id === search.get('piece'))
   const usual = replaced ?? shelf.pieces[0]
   const draft: PieceDraft = {
@@ -77,6 +80,7 @@ interface ImportingProps {
 }
 
 function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: ImportingProps) {
+  const t = useWords()
   const navigate = useNavigate()
   const [file, setFile] = useState<Chosen | null>(null)
   const [unit, setUnit] = useState<Unit>('file')
@@ -135,15 +139,18 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
   return (
     <div className="flex min-h-full flex-col lg:h-full lg:min-h-[700px]">
       <header className="border-b border-hair bg-paper px-6 py-3">
-        <p className="label text-[15px] text-quiet">Shelf</p>
+        <p className="label text-[15px] text-quiet">{t`Shelf`}</p>
         <h1 className="text-[28px] font-bold leading-tight">
-          {replaced === undefined ? 'Bring in a pattern' : `Another pattern for ${replaced.name}`}
+          {replaced === undefined ? t`Bring in a pattern` : t`Another pattern for ${replaced.name}`}
         </h1>
       </header>
       <div className="grid min-h-0 flex-1 lg:grid-cols-[330px_1fr_330px]">
-        <section aria-label="The file" className="overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r">
+        <section
+          aria-label={t`The file`}
+          className="overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"
+        >
           <label className="block">
-            <span className="label block text-[16px] text-quiet">Drawing, SVG or DXF</span>
+            <span className="label block text-[16px] text-quiet">{t`Drawing, SVG or DXF`}</span>
             <input
               type="file"
               accept=".svg,.dxf"
@@ -156,9 +163,9 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
           </label>
           {file === null ? null : (
             <>
-              <p className="label mt-4 text-[16px] text-quiet">Drawn in</p>
+              <p className="label mt-4 text-[16px] text-quiet">{t`Drawn in`}</p>
               <Choice
-                label="Unit of the drawing"
+                label={t`Unit of the drawing`}
                 value={unit}
                 options={[
                   { value: 'file', text: 'as stated' },
@@ -171,8 +178,8 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
               />
               <div className="mt-4 grid grid-cols-2 gap-4">
                 <NumberField
-                  label="Close gaps up to"
-                  unit="mm"
+                  label={t`Close gaps up to`}
+                  unit={t`mm`}
                   value={gapMm}
                   digits={2}
                   min={0.05}
@@ -180,8 +187,8 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
                   onCommit={setGapMm}
                 />
                 <NumberField
-                  label="Thin to"
-                  unit="mm"
+                  label={t`Thin to`}
+                  unit={t`mm`}
                   value={thinMm}
                   digits={3}
                   min={0.005}
@@ -198,37 +205,32 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
             </>
           )}
         </section>
-        <section aria-label="What was understood" className="flex min-h-[420px] min-w-0 flex-col p-5 lg:min-h-0">
+        <section aria-label={t`What was understood`} className="flex min-h-[420px] min-w-0 flex-col p-5 lg:min-h-0">
           {failure !== null ? (
             <Notice look="stop" role="alert">
-              <p className="text-[20px] font-bold">{failure.sentence}</p>
-              <p className="text-[17px]">{failure.fix} Nothing was kept.</p>
+              <p className="text-[20px] font-bold">{t(failure.sentence)}</p>
+              <p className="text-[17px]">{t`${failure.fix} Nothing was kept.`}</p>
             </Notice>
           ) : reading === null ? (
-            <p className="text-[18px] text-quiet">
-              Choose a drawing. Its outline, cut-outs and marks are shown here, with what was mended and what was left
-              out, before anything is kept.
-            </p>
+            <p className="text-[18px] text-quiet">{t`Choose a drawing. Its outline, cut-outs and marks are shown here, with what was mended and what was left out, before anything is kept.`}</p>
           ) : (
             <>
               <p className="text-[26px] font-bold" data-testid="pattern-size">
-                {reading.widthMm.toFixed(0)} x {reading.heightMm.toFixed(0)} mm
+                {t`${reading.widthMm.toFixed(0)} x ${reading.heightMm.toFixed(0)} mm`}
                 {reading.unitStated || unit !== 'file' ? null : (
-                  <span className="pl-3 text-[17px] font-normal text-amber">
-                    the file does not say its unit: check this size
-                  </span>
+                  <span className="pl-3 text-[17px] font-normal text-amber">{t`the file does not say its unit: check this size`}</span>
                 )}
               </p>
               <div className="min-h-0 flex-1 py-3">
-                <PieceShape pattern={reading.pattern} className="h-full w-full" label="The pattern as understood" />
+                <PieceShape pattern={reading.pattern} className="h-full w-full" label={t`The pattern as understood`} />
               </div>
               <ul className="text-[17px] leading-snug">
                 {reading.understood.map((sentence) => (
-                  <li key={sentence}>{sentence}</li>
+                  <li key={sentence.text}>{t(sentence)}</li>
                 ))}
                 {reading.mended.map((sentence) => (
-                  <li key={sentence} className="text-amber-ink">
-                    {sentence}
+                  <li key={sentence.text} className="text-amber-ink">
+                    {t(sentence)}
                   </li>
                 ))}
               </ul>
@@ -236,7 +238,7 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
           )}
         </section>
         <section
-          aria-label="Where it belongs"
+          aria-label={t`Where it belongs`}
           className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0"
         >
           <div className="min-h-0 flex-1 overflow-y-auto p-5">
@@ -248,7 +250,7 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
           <div className="border-t border-hair p-4">
             {saving.error === undefined ? null : (
               <Notice look="stop" role="alert">
-                {failureOf(saving.error).sentence} {failureOf(saving.error).fix}
+                {t(wholeFailure(failureOf(saving.error)))}
               </Notice>
             )}
             <Button
@@ -256,9 +258,7 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
               disabled={piece?.success !== true || saving.isLoading}
               onClick={() => void keep()}
               className="min-h-14 w-full text-[20px]"
-            >
-              Keep this pattern
-            </Button>
+            >{t`Keep this pattern`}</Button>
           </div>
         </section>
       </div>

@@ -1,3 +1,5 @@
+import { wholeFailure } from '@truelay/core/result'
+import { useWords } from '../../ui/words.ts'
 import { kitDoc, pieceDoc, sayProblem } from '@truelay/contract'
 import { FolderInput } from 'lucide-react'
 import { useState } from 'react'
@@ -12,6 +14,7 @@ const documents = z.object({ kit: kitDoc, pieces: z.array(pieceDoc.omit({ patter
 
 /** A whole kit from one file: shown in words first, kept when it is whole. */
 export function KitImport() {
+  const t = useWords()
   const [told, setTold] = useState<{ readonly look: 'good' | 'stop'; readonly text: string } | null>(null)
   const [saveKit] = useSaveKitMutation()
   const [savePiece] = useSavePieceMutation()
@@ -33,7 +36,7 @@ export function KitImport() {
       pieces.push(pieceDoc.parse({ ...piece, pattern }))
     }
     const kit = await saveKit(read.data.kit)
-    if (kit.error !== undefined) return stop(`${failureOf(kit.error).sentence} ${failureOf(kit.error).fix}`)
+    if (kit.error !== undefined) return stop(t(wholeFailure(failureOf(kit.error))))
     for (const piece of pieces) {
       const saved = await savePiece(piece)
       if (saved.error !== undefined)
@@ -48,8 +51,8 @@ export function KitImport() {
           {told.text}
         </Notice>
       )}
-      <FileButton label="Kit file" accept=".zip,application/zip" onFiles={([file]) => file && void take(file)}>
-        <FolderInput size={20} /> Bring in a kit
+      <FileButton label={t`Kit file`} accept=".zip,application/zip" onFiles={([file]) => file && void take(file)}>
+        <FolderInput size={20} /> {t`Bring in a kit`}
       </FileButton>
     </div>
   )

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { Form, Piece, Shelf } from '@truelay/contract'
 import { Field, SelectInput, TextInput } from '../../ui/Field.tsx'
 
@@ -30,13 +31,14 @@ function usualFor(formId: string, shelf: Shelf): Partial<PieceDraft> {
 
 /** Where a pattern belongs: part, side, kit, film, lot. */
 export function PieceFields({ draft, shelf, forms, onChange }: PieceFieldsProps) {
+  const t = useWords()
   const set = (more: Partial<PieceDraft>) => onChange({ ...draft, ...more })
   return (
     <div className="space-y-3">
-      <Field label="Name of the piece">
+      <Field label={t`Name of the piece`}>
         <TextInput value={draft.name} maxLength={80} onChange={(event) => set({ name: event.target.value })} />
       </Field>
-      <Field label="Covers">
+      <Field label={t`Covers`}>
         <SelectInput value={draft.formId} onChange={(event) => set(usualFor(event.target.value, shelf))}>
           {forms.map((form) => (
             <option key={form.id} value={form.id}>
@@ -45,14 +47,14 @@ export function PieceFields({ draft, shelf, forms, onChange }: PieceFieldsProps)
           ))}
         </SelectInput>
       </Field>
-      <Field label="Side">
+      <Field label={t`Side`}>
         <SelectInput value={draft.side} onChange={(event) => set({ side: event.target.value as Piece['side'] })}>
-          <option value="left">driver’s side</option>
-          <option value="right">passenger’s side</option>
-          <option value="middle">middle</option>
+          <option value="left">{t`driver’s side`}</option>
+          <option value="right">{t`passenger’s side`}</option>
+          <option value="middle">{t`middle`}</option>
         </SelectInput>
       </Field>
-      <Field label="Kit">
+      <Field label={t`Kit`}>
         <SelectInput value={draft.kitId} onChange={(event) => set({ kitId: event.target.value })}>
           {shelf.kits.map((kit) => (
             <option key={kit.id} value={kit.id}>
@@ -61,7 +63,7 @@ export function PieceFields({ draft, shelf, forms, onChange }: PieceFieldsProps)
           ))}
         </SelectInput>
       </Field>
-      <Field label="Film">
+      <Field label={t`Film`}>
         <SelectInput value={draft.filmId} onChange={(event) => set({ filmId: event.target.value })}>
           {shelf.films.map((film) => (
             <option key={film.id} value={film.id}>
@@ -70,7 +72,7 @@ export function PieceFields({ draft, shelf, forms, onChange }: PieceFieldsProps)
           ))}
         </SelectInput>
       </Field>
-      <Field label="Lot">
+      <Field label={t`Lot`}>
         <TextInput value={draft.lot} maxLength={40} onChange={(event) => set({ lot: event.target.value })} />
       </Field>
     </div>

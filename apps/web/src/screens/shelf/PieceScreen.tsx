@@ -1,3 +1,5 @@
+import { name, say } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import type { PiecePattern } from '@truelay/core/align'
 import { boundsOf } from '@truelay/core/geometry'
 import { useState } from 'react'
@@ -15,20 +17,19 @@ const sideWords = { left: 'driver’s side', right: 'passenger’s side', middle
 
 /** One piece: its pattern, where it belongs, and the pattern as a file. */
 export function PieceScreen() {
+  const t = useWords()
   const { pieceId = '' } = useParams()
   const { data: shelf, error } = useShelfQuery()
   const { data: forms } = useFormsQuery()
   const { data: shop } = useShopQuery()
   const [enlarged, setEnlarged] = useState<PiecePattern | null>(null)
   if (shelf === undefined)
-    return error === undefined ? <Busy text="Opening the piece" /> : <Failed {...failureOf(error)} />
+    return error === undefined ? <Busy text={t`Opening the piece`} /> : <Failed {...failureOf(error)} />
   const piece = shelf.pieces.find((p) => p.id === pieceId)
   if (piece === undefined)
     return (
-      <Failed sentence={`There is no piece "${pieceId}" on the shelf.`} fix="Choose one there.">
-        <Link to="/shelf" className={buttonClass('go')}>
-          To the shelf
-        </Link>
+      <Failed sentence={say`There is no piece "${name(pieceId)}" on the shelf.`} fix={say`Choose one there.`}>
+        <Link to="/shelf" className={buttonClass('go')}>{t`To the shelf`}</Link>
       </Failed>
     )
   const pattern = enlarged ?? piece.pattern
@@ -44,16 +45,13 @@ export function PieceScreen() {
     <div className="flex min-h-full flex-col">
       <header className="border-b border-hair bg-paper px-6 py-4">
         <p className="label text-[15px] text-quiet">
-          <Link to="/shelf" className="underline">
-            Shelf
-          </Link>
-          , {kit?.name}
+          <Link to="/shelf" className="underline">{t`Shelf`}</Link>, {kit?.name}
         </p>
         <h1 className="text-[30px] font-bold leading-tight">{piece.name}</h1>
       </header>
       <div className="grid flex-1 lg:grid-cols-[1fr_360px]">
         <div className="flex min-h-[420px] items-center p-6">
-          <PieceShape pattern={pattern} className="h-full max-h-[560px] w-full" label={`Pattern of ${piece.name}`} />
+          <PieceShape pattern={pattern} className="h-full max-h-[560px] w-full" label={t`Pattern of ${piece.name}`} />
         </div>
         <aside className="border-t border-hair bg-paper p-5 lg:border-l lg:border-t-0">
           <dl className="space-y-2 text-[18px]">
@@ -63,7 +61,7 @@ export function PieceScreen() {
             <Row term="Side">{sideWords[piece.side]}</Row>
             <Row term="In the box">
               {piece.count}
-              {piece.spares > 0 ? ` and ${piece.spares} spare` : ''}
+              {piece.spares > 0 ? t` and ${piece.spares} spare` : ''}
             </Row>
             <Row term="Film">{film?.name ?? piece.filmId}</Row>
             <Row term="Lot">{piece.lot}</Row>
@@ -82,11 +80,12 @@ export function PieceScreen() {
             />
           )}
           <div className="mt-5 grid grid-cols-2 gap-2">
-            <Button onClick={() => void svg()}>Save as SVG</Button>
-            <Button onClick={() => void dxf()}>Save as DXF</Button>
-            <Link to={`/shelf/import?piece=${piece.id}`} className={`${buttonClass()} col-span-2`}>
-              Bring in another pattern for it
-            </Link>
+            <Button onClick={() => void svg()}>{t`Save as SVG`}</Button>
+            <Button onClick={() => void dxf()}>{t`Save as DXF`}</Button>
+            <Link
+              to={`/shelf/import?piece=${piece.id}`}
+              className={`${buttonClass()} col-span-2`}
+            >{t`Bring in another pattern for it`}</Link>
           </div>
         </aside>
       </div>

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { PatternReading, Role } from '@truelay/formats/pattern'
 import { SelectInput } from '../../ui/Field.tsx'
 
@@ -11,17 +12,18 @@ export function RoleList({
   readonly layers: PatternReading['layers']
   readonly onRole: (layer: string, role: Role) => void
 }) {
+  const t = useWords()
   return (
-    <section aria-label="Layers" className="mt-5">
-      <h2 className="label text-[16px] text-quiet">Layers of the drawing</h2>
+    <section aria-label={t`Layers`} className="mt-5">
+      <h2 className="label text-[16px] text-quiet">{t`Layers of the drawing`}</h2>
       <ul>
         {layers.map(({ layer, role, shapes }) => (
           <li key={layer} className="grid grid-cols-[1fr_130px] items-center gap-2 py-1">
             <span className="min-w-0 truncate text-[17px]">
-              {layer === '' ? 'no layer' : layer} <span className="text-quiet">{shapes}</span>
+              {layer === '' ? t`no layer` : layer} <span className="text-quiet">{shapes}</span>
             </span>
             <SelectInput
-              aria-label={`Layer ${layer === '' ? 'without a name' : layer} is`}
+              aria-label={t`Layer ${layer === '' ? t`without a name` : layer} is`}
               value={role}
               onChange={(event) => onRole(layer, event.target.value as Role)}
             >

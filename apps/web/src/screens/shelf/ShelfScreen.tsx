@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { Kit, Piece, Shelf } from '@truelay/contract'
 import { FileInput, Slice } from 'lucide-react'
 import { useState } from 'react'
@@ -13,25 +14,24 @@ import { saveFile } from './saveFile.ts'
 
 /** What lies on the shelf: kits with their pieces, and films. */
 export function ShelfScreen() {
+  const t = useWords()
   const { data: shelf, error } = useShelfQuery()
   if (shelf === undefined)
-    return error === undefined ? <Busy text="Opening the shelf" /> : <Failed {...failureOf(error)} />
+    return error === undefined ? <Busy text={t`Opening the shelf`} /> : <Failed {...failureOf(error)} />
   return (
     <div>
       <header className="flex flex-wrap items-end justify-between gap-4 border-b border-hair bg-paper px-6 py-4">
         <div>
-          <h1 className="text-[30px] font-bold leading-tight">Shelf</h1>
-          <p className="text-[17px] text-quiet">
-            {shelf.kits.length} kits, {shelf.pieces.length} pieces, {shelf.films.length} films
-          </p>
+          <h1 className="text-[30px] font-bold leading-tight">{t`Shelf`}</h1>
+          <p className="text-[17px] text-quiet">{t`${shelf.kits.length} kits, ${shelf.pieces.length} pieces, ${shelf.films.length} films`}</p>
         </div>
         <div className="flex flex-wrap gap-3">
           <Link to="/shelf/blades" className={buttonClass('plain')}>
-            <Slice size={20} /> Blade book
+            <Slice size={20} /> {t`Blade book`}
           </Link>
           <KitImport />
           <Link to="/shelf/import" className={buttonClass('go')}>
-            <FileInput size={20} /> Bring in a pattern
+            <FileInput size={20} /> {t`Bring in a pattern`}
           </Link>
         </div>
       </header>
@@ -39,23 +39,14 @@ export function ShelfScreen() {
         <KitBox key={kit.id} kit={kit} shelf={shelf} />
       ))}
       <section aria-labelledby="films-title" className="px-6 py-5">
-        <h2 id="films-title" className="text-[22px] font-bold">
-          Films
-        </h2>
+        <h2 id="films-title" className="text-[22px] font-bold">{t`Films`}</h2>
         <ul className="mt-2 grid gap-x-8 md:grid-cols-2">
           {shelf.films.map((film) => (
             <li key={film.id} className="border-t border-hair py-2 text-[17px]">
               <Link to={`/shelf/films/${film.id}`} className="font-bold text-petrol underline">
                 {film.name}
               </Link>
-              <span className="text-quiet">
-                , {film.type}, laid {film.laid}, {film.thicknessUm} µm. Gives{' '}
-                {Math.round(100 * film.handling.coldStretch)}% cold, {Math.round(100 * film.handling.warmStretch)} %
-                warm.
-                {film.transmission === undefined
-                  ? ''
-                  : ` Lets ${Math.round(100 * film.transmission)} % of light through.`}
-              </span>
+              <span className="text-quiet">{t`, ${film.type}, laid ${film.laid}, ${film.thicknessUm} µm. Gives ${Math.round(100 * film.handling.coldStretch)}% cold, ${Math.round(100 * film.handling.warmStretch)} % warm.${film.transmission === undefined ? '' : t` Lets ${Math.round(100 * film.transmission)} % of light through.`}`}</span>
             </li>
           ))}
         </ul>
@@ -65,6 +56,7 @@ export function ShelfScreen() {
 }
 
 function KitBox({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
+  const t = useWords()
   const pieces = shelf.pieces.filter((piece) => piece.kitId === kit.id)
   const [problem, setProblem] = useState<string | null>(null)
   const give = async () => {
@@ -88,7 +80,7 @@ function KitBox({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
     <section aria-label={kit.name} className="border-b border-hair px-6 py-4">
       <div className="flex flex-wrap items-baseline justify-between gap-3">
         <h2 className="text-[22px] font-bold">{kit.name}</h2>
-        <Button onClick={() => void give()}>Save kit as file</Button>
+        <Button onClick={() => void give()}>{t`Save kit as file`}</Button>
       </div>
       <p className="text-[16px] text-quiet">{kit.note}</p>
       {problem === null ? null : (
@@ -106,6 +98,7 @@ function KitBox({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
 }
 
 function PieceCard({ piece }: { readonly piece: Piece }) {
+  const t = useWords()
   return (
     <li>
       <Link
@@ -114,10 +107,7 @@ function PieceCard({ piece }: { readonly piece: Piece }) {
       >
         <PieceShape pattern={piece.pattern} className="h-24 w-full" />
         <span className="mt-1 text-[16px] font-bold leading-tight">{piece.name}</span>
-        <span className="text-[15px] text-quiet">
-          lot {piece.lot}
-          {piece.spares > 0 ? `, ${piece.spares} spare` : ''}
-        </span>
+        <span className="text-[15px] text-quiet">{t`lot ${piece.lot}${piece.spares > 0 ? t`, ${piece.spares} spare` : ''}`}</span>
       </Link>
     </li>
   )

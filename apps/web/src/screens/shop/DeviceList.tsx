@@ -1,79 +1,69 @@
-import { type DeviceKind, type Devices, devices as devicesSchema } from '@truelay/contract'
+import { useWords } from '../../ui/words.ts'
+import { type DeviceAddresses, type DeviceKind, deviceAddresses, deviceKinds, deviceNames } from '@truelay/contract'
 import { useState } from 'react'
-import {
-  useDevicesQuery,
-  useForecastQuery,
-  useLazyInfraredQuery,
-  useRoomQuery,
-  useSaveDevicesMutation,
-} from '../../remote/airApi.ts'
+import { useDevicesQuery, useLazyDeviceReadingQuery, useSaveDevicesMutation } from '../../remote/airApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field, TextInput } from '../../ui/Field.tsx'
 import { useNow } from '../../ui/useNow.ts'
 import { ageWords } from '../today/ageWords.ts'
-
-const names: Record<DeviceKind, string> = {
-  room: 'Room sensor',
-  infrared: 'Infra-red thermometer',
-  forecast: 'Forecast outside',
-}
-const kinds: readonly DeviceKind[] = ['room', 'infrared', 'forecast']
+import { deviceStateWords } from '../today/deviceStateWords.ts'
 
 /** Where the shop's devices are asked, and how each is doing; without them the app asks the person. */
 export function DeviceList() {
+  const t = useWords()
   const { data: devices } = useDevicesQuery()
-  const { data: room } = useRoomQuery(undefined, { pollingInterval: 15_000 })
-  const { data: forecast } = useForecastQuery()
-  const [askInfrared, { data: infrared }] = useLazyInfraredQuery()
-  const now = useNow(15_000)
   if (devices === undefined) return null
-  const health = { room: room?.sensor, infrared, forecast }
   return (
     <section aria-labelledby="devices-title" className="mt-6 border-t border-hair pt-4">
-      <h2 id="devices-title" className="label-strong text-[20px]">
-        Devices
-      </h2>
-      <p className="text-[16px] text-quiet">
-        Without them the app asks you. Each reading shows its age and where it comes from.
-      </p>
+      <h2 id="devices-title" className="label-strong text-[20px]">{t`Devices`}</h2>
+      <p className="text-[16px] text-quiet">{t`Without them the app asks you. Each reading shows its age and where it comes from.`}</p>
       <ul>
-        {kinds.map((kind) => {
-          const is = health[kind]
-          return (
-            <li key={kind} aria-label={names[kind]} className="border-b border-hair py-2.5">
-              <Address kind={kind} devices={devices} />
-              <p
-                className={`mt-1 text-[16px] ${is !== undefined && is.state !== 'fresh' && is.state !== 'none' ? 'text-amber' : 'text-quiet'}`}
-              >
-                {is === undefined
-                  ? 'Not asked yet.'
-                  : is.state === 'fresh'
-                    ? `Well; measured ${ageWords(is.at ?? '', now)}.`
-                    : `${is.state === 'none' ? '' : `${is.state}: `}${is.says}`}
-                {kind === 'infrared' ? (
-                  <Button look="quiet" className="ml-2 !min-h-8 !text-[15px]" onClick={() => void askInfrared()}>
-                    Ask it
-                  </Button>
-                ) : null}
-              </p>
-            </li>
-          )
-        })}
+        {deviceNames.map((kind) => (
+          <li key={kind} aria-label={t(deviceKinds[kind].label)} className="border-b border-hair py-2.5">
+            <Address kind={kind} devices={devices} />
+            <Health kind={kind} />
+          </li>
+        ))}
       </ul>
     </section>
   )
 }
 
-function Address({ kind, devices }: { readonly kind: DeviceKind; readonly devices: Devices }) {
+function Health({ kind }: { readonly kind: DeviceKind }) {
+  const t = useWords()
+  const [ask, { data: is, isFetching }] = useLazyDeviceReadingQuery()
+  const now = useNow(15_000)
+  const trouble = is !== undefined && is.state !== 'fresh' && is.state !== 'none'
+  return (
+    <p className={`mt-1 text-[16px] ${trouble ? 'text-amber' : 'text-quiet'}`}>
+      {is === undefined
+        ? t`Not asked yet.`
+        : is.state === 'fresh'
+          ? t`Well; measured ${ageWords(is.at ?? '', now)}.`
+          : is.state === 'none'
+            ? t(is.says)
+            : t`${deviceStateWords[is.state]}: ${is.says}`}
+      <Button
+        look="quiet"
+        className="ml-2 !min-h-8 !text-[15px]"
+        disabled={isFetching}
+        onClick={() => void ask(kind)}
+      >{t`Ask it`}</Button>
+    </p>
+  )
+}
+
+function Address({ kind, devices }: { readonly kind: DeviceKind; readonly devices: DeviceAddresses }) {
+  const t = useWords()
   const [save, { error }] = useSaveDevicesMutation()
   const [typed, setTyped] = useState<string | null>(null)
   const [problem, setProblem] = useState<string | undefined>(undefined)
   const commit = () => {
     if (typed === null) return
-    const next = devicesSchema.safeParse({ ...devices, [kind]: typed.trim() === '' ? null : typed.trim() })
+    const next = deviceAddresses.safeParse({ ...devices, [kind]: typed.trim() === '' ? null : typed.trim() })
     if (!next.success) {
-      setProblem('An address begins with http:// or https://; leave it empty where there is no device.')
+      setProblem(t`An address begins with http:// or https://; leave it empty where there is no device.`)
       return
     }
     setProblem(undefined)
@@ -81,10 +71,13 @@ function Address({ kind, devices }: { readonly kind: DeviceKind; readonly device
     void save(next.data)
   }
   return (
-    <Field label={names[kind]} problem={problem ?? (error === undefined ? undefined : failureOf(error).sentence)}>
+    <Field
+      label={t(deviceKinds[kind].label)}
+      problem={problem ?? (error === undefined ? undefined : t(failureOf(error).sentence))}
+    >
       <TextInput
         value={typed ?? devices[kind] ?? ''}
-        placeholder="not connected"
+        placeholder={t`not connected`}
         onChange={(e) => setTyped(e.target.value)}
         onBlur={commit}
         onKeyDown={(e) => {

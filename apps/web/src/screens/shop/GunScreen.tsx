@@ -1,3 +1,7 @@
+import { name, say } from '@truelay/core/say'
+import { wholeFailure } from '@truelay/core/result'
+import { length } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import { type GunProfile, type GunReadingKept, gunId as gunIdSchema, type Shop } from '@truelay/contract'
 import { calibrated, gunOnPart, heatStep, layersOf } from '@truelay/core/heat'
 import { practiceWith } from '@truelay/core/practice'
@@ -18,23 +22,23 @@ import { ReadGun } from './ReadGun.tsx'
 
 /** One gun: its settings and nozzle, and what the thermometer says about it. */
 export function GunScreen() {
+  const t = useWords()
   const { gunId = '' } = useParams()
   const { data: shop, error } = useShopQuery()
   if (shop === undefined)
-    return error === undefined ? <Busy text="Opening the gun" /> : <Failed {...failureOf(error)} />
+    return error === undefined ? <Busy text={t`Opening the gun`} /> : <Failed {...failureOf(error)} />
   const gun = shop.guns?.find((g) => g.id === gunIdSchema.safeParse(gunId).data)
   if (gun === undefined)
     return (
-      <Failed sentence={`There is no gun "${gunId}".`} fix="Choose one on the Shop screen.">
-        <Link to="/shop" className={buttonClass('go')}>
-          To the shop
-        </Link>
+      <Failed sentence={say`There is no gun "${name(gunId)}".`} fix={say`Choose one on the Shop screen.`}>
+        <Link to="/shop" className={buttonClass('go')}>{t`To the shop`}</Link>
       </Failed>
     )
   return <OneGun shop={shop} gun={gun} />
 }
 
 function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }) {
+  const t = useWords()
   const [change, { error }] = useChangeShopMutation()
   const now = useNow(30_000)
   const save = (next: GunProfile) => void change({ guns: (shop.guns ?? []).map((g) => (g.id === gun.id ? next : g)) })
@@ -44,21 +48,20 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
   return (
     <div className="mx-auto max-w-[1200px] px-7 py-6">
       <p className="label text-[16px]">
-        <Link to="/shop" className="text-petrol underline">
-          Shop
-        </Link>
+        <Link to="/shop" className="text-petrol underline">{t`Shop`}</Link>
       </p>
       <h1 className="text-[30px] font-bold leading-tight">{gun.name}</h1>
       {error === undefined ? null : (
         <Notice look="stop" role="alert">
-          {failureOf(error).sentence} {failureOf(error).fix}
+          {t(wholeFailure(failureOf(error)))}
         </Notice>
       )}
       <div className="mt-4 grid gap-x-12 gap-y-6 lg:grid-cols-[1fr_1fr]">
         <section aria-labelledby="known-title">
-          <h2 id="known-title" className="label-strong border-b-2 border-ink pb-1 text-[20px]">
-            What is known of it
-          </h2>
+          <h2
+            id="known-title"
+            className="label-strong border-b-2 border-ink pb-1 text-[20px]"
+          >{t`What is known of it`}</h2>
           {known.ok ? (
             <>
               <p className="mt-2 text-[44px] font-bold leading-none" data-testid="gun-sure">
@@ -66,34 +69,34 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
               </p>
               <p className="text-[17px]">
                 {known.value.readings === 0
-                  ? 'Never read: what is usual for its type. One reading on a scrap settles most of it.'
-                  : `From ${known.value.readings} ${known.value.readings === 1 ? 'reading' : 'readings'}: its air arrives ${percent(known.value.factors.gas)} the usual heat and hands over ${percent(known.value.factors.h)} as much.`}
+                  ? t`Never read: what is usual for its type. One reading on a scrap settles most of it.`
+                  : t`From ${known.value.readings} ${known.value.readings === 1 ? t`reading` : t`readings`}: its air arrives ${percent(known.value.factors.gas)} the usual heat and hands over ${percent(known.value.factors.h)} as much.`}
               </p>
               <Example shop={shop} gun={gun} />
             </>
           ) : (
             <Notice look="stop" role="alert">
-              {known.failure.sentence} {known.failure.fix}
+              {t(wholeFailure(known.failure))}
             </Notice>
           )}
-          <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-[20px]">Readings</h2>
-          {gun.readings.length === 0 ? <p className="text-[17px] text-quiet">None yet.</p> : null}
+          <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-[20px]">{t`Readings`}</h2>
+          {gun.readings.length === 0 ? <p className="text-[17px] text-quiet">{t`None yet.`}</p> : null}
           <ul>
             {gun.readings.map((r, i) => (
               <Reading
                 key={r.id}
                 reading={r}
                 residualC={known.ok ? (known.value.residualC[i] ?? null) : null}
-                age={ageWords(r.at, now)}
+                age={t(ageWords(r.at, now))}
                 onRemove={() => save({ ...gun, readings: gun.readings.filter((k) => k.id !== r.id) })}
               />
             ))}
           </ul>
-          <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-[20px]">Settings and nozzle</h2>
+          <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-[20px]">{t`Settings and nozzle`}</h2>
           <ul>
             {gun.settings.map((s, i) => (
               <li key={s.name} className="grid grid-cols-[1fr_1fr_auto] items-end gap-5 border-b border-hair py-2">
-                <Field label="on the gun">
+                <Field label={t`on the gun`}>
                   <TextInput
                     defaultValue={s.name}
                     onBlur={(e) => {
@@ -102,7 +105,7 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
                   />
                 </Field>
                 <TemperatureField
-                  label="air at the nozzle, from its plate"
+                  label={t`air at the nozzle, from its plate`}
                   valueC={s.outletC}
                   minC={40}
                   maxC={800}
@@ -110,7 +113,7 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
                 />
                 <Button
                   look="quiet"
-                  aria-label={`Take setting ${s.name} away`}
+                  aria-label={t`Take setting ${s.name} away`}
                   disabled={gun.settings.length === 1}
                   onClick={() => save({ ...gun, settings: gun.settings.filter((_, k) => k !== i) })}
                 >
@@ -130,12 +133,12 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
                 })
               }}
             >
-              <Plus size={18} aria-hidden="true" /> Another setting
+              <Plus size={18} aria-hidden="true" /> {t`Another setting`}
             </Button>
             <div className="w-44">
               <NumberField
-                label="spot that it warms"
-                unit="mm"
+                label={t`spot that it warms`}
+                unit={t`mm`}
                 digits={0}
                 value={gun.spotMm}
                 min={20}
@@ -159,6 +162,7 @@ function freeName({ settings }: GunProfile): string {
 
 /** What the readings change, on a part that everybody knows. */
 function Example({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }) {
+  const t = useWords()
   const known = calibrated(gun)
   if (!known.ok) return null
   const practice = practiceWith(shop.practice)
@@ -174,13 +178,14 @@ function Example({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile 
   })
   return (
     <div className="mt-3 bg-petrol-tint px-4 py-3">
-      <p className="label text-[15px] text-quiet">To soften film on a bumper at 20 °C</p>
+      <p className="label text-[15px] text-quiet">{t`To soften film on a bumper at 20 °C`}</p>
       <p className="text-[22px] font-bold leading-snug first-letter:uppercase" data-testid="gun-words">
-        {answer.words}
+        {t(answer.words)}
       </p>
-      <p className="text-[16px]" data-testid="gun-passes">
-        {answer.passesRange[0]} to {answer.passesRange[1]} passes
-      </p>
+      <p
+        className="text-[16px]"
+        data-testid="gun-passes"
+      >{t`${answer.passesRange[0]} to ${answer.passesRange[1]} passes`}</p>
     </div>
   )
 }
@@ -196,22 +201,22 @@ function Reading({
   readonly age: string
   readonly onRemove: () => void
 }) {
+  const t = useWords()
   return (
     <li className="flex items-center justify-between gap-4 border-b border-hair py-2 text-[17px]">
       <span>
         <strong className="text-[22px]">
           <Quantity temperatureC={reading.surfaceC} />
         </strong>{' '}
-        after {reading.passes} passes on {reading.material}, setting {reading.setting},{' '}
-        <Quantity lengthMm={reading.distanceMm} digits={0} /> away
+        {t`after ${reading.passes} passes on ${reading.material}, setting ${reading.setting}, ${length(reading.distanceMm)} away`}
         <span className="block text-[15px] text-quiet">
           {reading.source}, {age}
           {residualC === null
             ? ''
-            : `; the model is ${Math.abs(residualC).toFixed(1)} K ${residualC > 0 ? 'lower' : 'higher'}`}
+            : t`; the model is ${Math.abs(residualC).toFixed(1)} K ${residualC > 0 ? t`lower` : t`higher`}`}
         </span>
       </span>
-      <Button look="quiet" aria-label="Take this reading away" onClick={onRemove}>
+      <Button look="quiet" aria-label={t`Take this reading away`} onClick={onRemove}>
         <Trash2 size={18} aria-hidden="true" />
       </Button>
     </li>

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import { gunId, type Shop, type ShopChange } from '@truelay/contract'
 import { usualGun } from '@truelay/core/heat'
 import { Plus } from 'lucide-react'
@@ -11,6 +12,7 @@ interface GunsProps {
 
 /** The guns of the shop; plans count on the first. */
 export function Guns({ shop, onChange }: GunsProps) {
+  const t = useWords()
   const guns = shop.guns ?? []
   const add = () =>
     onChange({
@@ -27,36 +29,26 @@ export function Guns({ shop, onChange }: GunsProps) {
     })
   return (
     <section aria-labelledby="guns-title" className="mt-6 border-t border-hair pt-4">
-      <h2 id="guns-title" className="label-strong text-[20px]">
-        Heat guns
-      </h2>
+      <h2 id="guns-title" className="label-strong text-[20px]">{t`Heat guns`}</h2>
       <ul>
         {guns.map((gun, i) => (
           <li key={gun.id} className="flex flex-wrap items-center gap-3 border-b border-hair py-2 text-[18px]">
             <Link to={`/shop/guns/${gun.id}`} className="font-bold text-petrol underline">
               {gun.name}
             </Link>
-            <span className="text-quiet">
-              {gun.settings.length} settings,{' '}
-              {gun.readings.length === 0
-                ? 'never read with a thermometer'
-                : `${gun.readings.length} ${gun.readings.length === 1 ? 'reading' : 'readings'}`}
-              {i === 0 ? '. Plans count on this one.' : ''}
-            </span>
+            <span className="text-quiet">{t`${gun.settings.length} settings, ${gun.readings.length === 0 ? t`never read with a thermometer` : `${gun.readings.length} ${gun.readings.length === 1 ? t`reading` : t`readings`}`}${i === 0 ? t`. Plans count on this one.` : ''}`}</span>
             {i === 0 ? null : (
               <Button
                 look="quiet"
                 className="ml-auto"
                 onClick={() => onChange({ guns: [gun, ...guns.filter((g) => g.id !== gun.id)] })}
-              >
-                Plan with this one
-              </Button>
+              >{t`Plan with this one`}</Button>
             )}
           </li>
         ))}
       </ul>
       <button type="button" onClick={add} className={`${buttonClass('plain')} mt-3`}>
-        <Plus size={18} aria-hidden="true" /> Another gun
+        <Plus size={18} aria-hidden="true" /> {t`Another gun`}
       </button>
     </section>
   )

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { GunProfile, GunReadingKept, Shop } from '@truelay/contract'
 import type { PartMaterial } from '@truelay/core/form'
 import { practiceWith } from '@truelay/core/practice'
@@ -26,6 +27,7 @@ const backings: readonly PartMaterial[] = [
 
 /** One reading: so many passes over film on a scrap, then the thermometer at once. */
 export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
+  const t = useWords()
   const practice = practiceWith(shop.practice)
   const { data: room } = useRoomQuery()
   const [ask, { data: infrared, isFetching }] = useLazyInfraredQuery()
@@ -35,7 +37,7 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
   const [passes, setPasses] = useState(6)
   const [passSeconds, setPassSeconds] = useState(1)
   const [typedC, setTypedC] = useState<number | null>(null)
-  const read = infrared !== undefined && infrared.state === 'fresh' ? infrared.surfaceC : null
+  const read = infrared?.state === 'fresh' ? (infrared.value?.surfaceC ?? null) : null
   const surfaceC = typedC ?? read
   const ambientC = room?.now?.temperatureC ?? 20
   const strokeMm = practice.heatStroke
@@ -60,18 +62,17 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
   }
   return (
     <section aria-labelledby="read-title">
-      <h2 id="read-title" className="label-strong border-b-2 border-ink pb-1 text-[20px]">
-        Read it with the thermometer
-      </h2>
+      <h2
+        id="read-title"
+        className="label-strong border-b-2 border-ink pb-1 text-[20px]"
+      >{t`Read it with the thermometer`}</h2>
       <ol className="mt-2 list-decimal pl-6 text-[17px] leading-snug">
-        <li>Film on a scrap, not warmed for ten minutes.</li>
-        <li>
-          Strokes of {strokeMm} mm, moving all the time, {passes} passes.
-        </li>
-        <li>Thermometer on the middle at once, a hand away; note the highest figure.</li>
+        <li>{t`Film on a scrap, not warmed for ten minutes.`}</li>
+        <li>{t`Strokes of ${strokeMm} mm, moving all the time, ${passes} passes.`}</li>
+        <li>{t`Thermometer on the middle at once, a hand away; note the highest figure.`}</li>
       </ol>
       <div className="mt-4 grid grid-cols-2 gap-x-6 gap-y-4">
-        <Field label="Setting">
+        <Field label={t`Setting`}>
           <SelectInput value={setting} onChange={(e) => setSetting(e.target.value)}>
             {gun.settings.map((s) => (
               <option key={s.name} value={s.name}>
@@ -80,7 +81,7 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
             ))}
           </SelectInput>
         </Field>
-        <Field label="Scrap of">
+        <Field label={t`Scrap of`}>
           <SelectInput value={material} onChange={(e) => setMaterial(e.target.value as PartMaterial)}>
             {backings.map((b) => (
               <option key={b} value={b}>
@@ -90,8 +91,8 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
           </SelectInput>
         </Field>
         <NumberField
-          label="Distance"
-          unit="mm"
+          label={t`Distance`}
+          unit={t`mm`}
           digits={0}
           value={distanceMm}
           min={40}
@@ -99,7 +100,7 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
           onCommit={setDistance}
         />
         <NumberField
-          label="Seconds for one pass"
+          label={t`Seconds for one pass`}
           unit="s"
           digits={1}
           value={passSeconds}
@@ -108,7 +109,7 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
           onCommit={setPassSeconds}
         />
         <NumberField
-          label="Passes"
+          label={t`Passes`}
           unit=""
           digits={0}
           value={passes}
@@ -117,7 +118,7 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
           onCommit={(n) => setPasses(Math.round(n))}
         />
         <TemperatureField
-          label="It reads"
+          label={t`It reads`}
           digits={1}
           valueC={surfaceC ?? ambientC}
           minC={-20}
@@ -128,16 +129,17 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
       {infrared !== undefined && infrared.state !== 'fresh' ? (
         <div className="mt-3">
           <Notice look="caution" role="status">
-            <strong>Thermometer: </strong>
-            {infrared.says} Type what it shows.
+            <strong>{t`Thermometer:`} </strong>
+            {t`${infrared.says} Type what it shows.`}
           </Notice>
         </div>
       ) : null}
       {tooCold ? (
         <div className="mt-3">
-          <Notice look="caution" role="status">
-            That is hardly above the room: it says nothing about the gun. Warm the scrap first, and read at once.
-          </Notice>
+          <Notice
+            look="caution"
+            role="status"
+          >{t`That is hardly above the room: it says nothing about the gun. Warm the scrap first, and read at once.`}</Notice>
         </div>
       ) : null}
       <div className="mt-4 flex flex-wrap gap-3">
@@ -147,21 +149,12 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
             void ask()
           }}
           disabled={isFetching}
-        >
-          Ask the thermometer
-        </Button>
-        <Button look="go" onClick={take} disabled={surfaceC === null || tooCold}>
-          Keep this reading
-        </Button>
+        >{t`Ask the thermometer`}</Button>
+        <Button look="go" onClick={take} disabled={surfaceC === null || tooCold}>{t`Keep this reading`}</Button>
       </div>
-      <p className="mt-3 text-[14px] leading-snug text-quiet">
-        Two factors by least squares over all readings, held by what is usual for such guns: how hot its air arrives and
-        how well it hands the heat over. A second reading at another pace or distance tells the two apart.
-      </p>
+      <p className="mt-3 text-[14px] leading-snug text-quiet">{t`Two factors by least squares over all readings, held by what is usual for such guns: how hot its air arrives and how well it hands the heat over. A second reading at another pace or distance tells the two apart.`}</p>
       <div className="mt-3">
-        <Notice look="caution">
-          Hot film and hot nozzle burn. Never still, never at a person, away from alcohol vapour.
-        </Notice>
+        <Notice look="caution">{t`Hot film and hot nozzle burn. Never still, never at a person, away from alcohol vapour.`}</Notice>
       </div>
     </section>
   )

@@ -1,5 +1,7 @@
+import { useWords } from '../../ui/words.ts'
 import type { Shop } from '@truelay/contract'
-import { type PracticeKey, practiceKeys, practiceTable } from '@truelay/core/practice'
+import { practiceGroups, type PracticeKey, practiceTable } from '@truelay/core/practice'
+import { wholeFailure } from '@truelay/core/result'
 import { type ReactNode, useState } from 'react'
 import { useChangeShopMutation, useShopQuery } from '../../remote/api.ts'
 import { failureOf } from '../../remote/failureOf.ts'
@@ -13,13 +15,15 @@ import { Guns } from './Guns.tsx'
 
 /** The shop's settings: units, theme, and every figure of the trade with its range and its reason. */
 export function ShopScreen() {
+  const t = useWords()
   const { data: shop, error } = useShopQuery()
   if (shop === undefined)
-    return error === undefined ? <Busy text="Opening the shop" /> : <Failed {...failureOf(error)} />
+    return error === undefined ? <Busy text={t`Opening the shop`} /> : <Failed {...failureOf(error)} />
   return <Settings shop={shop} />
 }
 
 function Settings({ shop }: { readonly shop: Shop }) {
+  const t = useWords()
   const [change, { error }] = useChangeShopMutation()
   const failure = error === undefined ? null : failureOf(error)
   const { units } = shop
@@ -29,29 +33,27 @@ function Settings({ shop }: { readonly shop: Shop }) {
       {failure === null ? null : (
         <div className="mt-3">
           <Notice look="stop" role="alert">
-            {failure.sentence} {failure.fix}
+            {t(wholeFailure(failure))}
           </Notice>
         </div>
       )}
       <section aria-labelledby="units-title" className="mt-5 border-t border-hair pt-4">
-        <h2 id="units-title" className="label-strong text-[20px]">
-          Units and light
-        </h2>
+        <h2 id="units-title" className="label-strong text-[20px]">{t`Units and light`}</h2>
         <div className="mt-3 flex flex-wrap gap-x-8 gap-y-4">
-          <Setting label="Lengths">
+          <Setting label={t`Lengths`}>
             <Choice
-              label="Unit of length"
+              label={t`Unit of length`}
               value={units.length}
               onChange={(length) => change({ units: { length } })}
               options={[
                 { value: 'mm', text: 'mm' },
-                { value: 'in', text: 'inch' },
+                { value: 'in', text: t`inch` },
               ]}
             />
           </Setting>
-          <Setting label="Temperatures">
+          <Setting label={t`Temperatures`}>
             <Choice
-              label="Unit of temperature"
+              label={t`Unit of temperature`}
               value={units.temperature}
               onChange={(temperature) => change({ units: { temperature } })}
               options={[
@@ -60,9 +62,9 @@ function Settings({ shop }: { readonly shop: Shop }) {
               ]}
             />
           </Setting>
-          <Setting label="Volumes">
+          <Setting label={t`Volumes`}>
             <Choice
-              label="Unit of volume"
+              label={t`Unit of volume`}
               value={units.volume}
               onChange={(volume) => change({ units: { volume } })}
               options={[
@@ -71,26 +73,24 @@ function Settings({ shop }: { readonly shop: Shop }) {
               ]}
             />
           </Setting>
-          <Setting label="Screen">
+          <Setting label={t`Screen`}>
             <Choice
-              label="Theme"
+              label={t`Theme`}
               value={shop.theme}
               onChange={(theme) => change({ theme })}
               options={[
-                { value: 'day', text: 'Daylight' },
-                { value: 'bay', text: 'Dark bay' },
+                { value: 'day', text: t`Daylight` },
+                { value: 'bay', text: t`Dark bay` },
               ]}
             />
           </Setting>
         </div>
       </section>
       <section aria-labelledby="stock-title" className="mt-6 border-t border-hair pt-4">
-        <h2 id="stock-title" className="label-strong text-[20px]">
-          On the shelf
-        </h2>
+        <h2 id="stock-title" className="label-strong text-[20px]">{t`On the shelf`}</h2>
         <div className="mt-2 w-56">
           <NumberField
-            label="Alcohol stock"
+            label={t`Alcohol stock`}
             unit="%"
             digits={0}
             value={shop.stockAlcoholPercent}
@@ -102,34 +102,20 @@ function Settings({ shop }: { readonly shop: Shop }) {
       </section>
       <Guns shop={shop} onChange={change} />
       <DeviceList />
-      {groups.map((group) => (
-        <section key={group} aria-labelledby={`group-${group}`} className="mt-6 border-t border-hair pt-4">
-          <h2 id={`group-${group}`} className="label-strong text-[20px]">
-            {groupWords[group]}
+      {practiceGroups.map(({ name, title, keys }) => (
+        <section key={name} aria-labelledby={`group-${name}`} className="mt-6 border-t border-hair pt-4">
+          <h2 id={`group-${name}`} className="label-strong text-[20px]">
+            {t(title)}
           </h2>
           <ul className="mt-1">
-            {practiceKeys
-              .filter((key) => practiceTable[key].group === group)
-              .map((key) => (
-                <PracticeRow key={key} name={key} shop={shop} onChange={(practice) => change({ practice })} />
-              ))}
+            {keys.map((key) => (
+              <PracticeRow key={key} name={key} shop={shop} onChange={(practice) => change({ practice })} />
+            ))}
           </ul>
         </section>
       ))}
     </div>
   )
-}
-
-const groups = ['edges', 'cutting', 'liquids', 'waits', 'room', 'heat', 'lay', 'measuring'] as const
-const groupWords: Record<(typeof groups)[number], string> = {
-  edges: 'Edges',
-  cutting: 'Cutting film',
-  room: 'Room',
-  liquids: 'Liquids',
-  waits: 'Waits',
-  heat: 'Heat',
-  lay: 'Film',
-  measuring: 'Measuring',
 }
 
 function Setting({ label, children }: { readonly label: string; readonly children: ReactNode }) {
@@ -148,6 +134,7 @@ interface PracticeRowProps {
 }
 
 function PracticeRow({ name, shop, onChange }: PracticeRowProps) {
+  const t = useWords()
   const figure = practiceTable[name]
   const own = shop.practice[name]
   const [key, setKey] = useState(0)
@@ -155,7 +142,7 @@ function PracticeRow({ name, shop, onChange }: PracticeRowProps) {
     <li className="grid items-end gap-x-6 border-b border-hair py-2.5 md:grid-cols-[230px_1fr_auto]">
       <NumberField
         key={key}
-        label={figure.label}
+        label={t(figure.label)}
         unit={figure.unit}
         digits={figure.unit === 'ratio' ? 3 : Number.isInteger(figure.value) && figure.value >= 10 ? 0 : 2}
         value={own ?? figure.value}
@@ -164,10 +151,8 @@ function PracticeRow({ name, shop, onChange }: PracticeRowProps) {
         onCommit={(value) => onChange({ ...shop.practice, [name]: value })}
       />
       <p className="leading-snug">
-        {figure.reason}{' '}
-        <span className="text-quiet">
-          Usual {figure.value}, range {figure.min} to {figure.max}.
-        </span>
+        {t(figure.reason)}{' '}
+        <span className="text-quiet">{t`Usual ${figure.value}, range ${figure.min} to ${figure.max}.`}</span>
       </p>
       {own === undefined ? (
         <span />
@@ -179,9 +164,7 @@ function PracticeRow({ name, shop, onChange }: PracticeRowProps) {
             onChange(rest)
             setKey(key + 1)
           }}
-        >
-          Back to usual
-        </Button>
+        >{t`Back to usual`}</Button>
       )}
     </li>
   )

@@ -1,3 +1,6 @@
+import { wholeFailure } from '@truelay/core/result'
+import { percent, say, type Sentence, temperature } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import type { JobBundle } from '@truelay/contract'
 import { Thermometer } from 'lucide-react'
 import { useState } from 'react'
@@ -12,15 +15,17 @@ import { TemperatureField } from '../../ui/TemperatureField.tsx'
 import { useNow } from '../../ui/useNow.ts'
 import { type Air, useAir } from './useAir.ts'
 import { ageWords } from './ageWords.ts'
+import { deviceStateWords } from './deviceStateWords.ts'
 
-const sourceWords: Record<Air['source'], string> = {
-  sensor: 'sensor',
-  entered: 'entered',
-  job: 'noted with the job',
+const sourceWords: Readonly<Record<Air['source'], Sentence>> = {
+  sensor: say`sensor`,
+  entered: say`entered`,
+  job: say`noted with the job`,
 }
 
 /** The air in the room, where it comes from and how old it is; a press enters it by hand. */
 export function RoomAir({ job }: { readonly job: Pick<JobBundle['job'], 'room' | 'arrivedAt'> }) {
+  const t = useWords()
   const air = useAir(job)
   const now = useNow(15_000)
   const [open, setOpen] = useState(false)
@@ -31,7 +36,7 @@ export function RoomAir({ job }: { readonly job: Pick<JobBundle['job'], 'room' |
         type="button"
         onClick={() => setOpen(true)}
         className="flex min-h-11 items-center gap-2.5 px-2 text-left hover:bg-petrol-tint"
-        aria-label={`Room air: ${Math.round(air.temperatureC * 10) / 10} °C, ${Math.round(air.humidityPercent)} %, ${sourceWords[air.source]}. Change it.`}
+        aria-label={t`Room air: ${temperature(air.temperatureC)}, ${percent(air.humidityPercent)}, ${sourceWords[air.source]}. Change it.`}
       >
         <Thermometer size={20} className={trouble ? 'text-amber' : 'text-petrol'} aria-hidden="true" />
         <span className="leading-tight">
@@ -42,9 +47,8 @@ export function RoomAir({ job }: { readonly job: Pick<JobBundle['job'], 'room' |
           <span
             className={`block whitespace-nowrap text-[13px] leading-tight ${trouble ? 'text-amber' : 'text-quiet'}`}
           >
-            {trouble ? `sensor ${stateWords[air.sensor?.state ?? 'none']}, ` : ''}
-            {sourceWords[air.source]}
-            {air.source === 'job' ? '' : `, ${ageWords(air.at, now)}`}
+            {trouble ? t`sensor ${deviceStateWords[air.sensor?.state ?? 'none']}, ` : ''}
+            {air.source === 'job' ? t(sourceWords.job) : t`${sourceWords[air.source]}, ${ageWords(air.at, now)}`}
           </span>
         </span>
       </button>
@@ -53,39 +57,28 @@ export function RoomAir({ job }: { readonly job: Pick<JobBundle['job'], 'room' |
   )
 }
 
-const stateWords = {
-  fresh: 'well',
-  late: 'late',
-  silent: 'silent',
-  nonsense: 'measures nonsense',
-  none: 'not connected',
-} as const
-
 function EnterAir({ air, now, onClose }: { readonly air: Air; readonly now: Date; readonly onClose: () => void }) {
+  const t = useWords()
   const [temperatureC, setTemperatureC] = useState(air.temperatureC)
   const [humidityPercent, setHumidity] = useState(air.humidityPercent)
   const [enter, { error }] = useEnterRoomMutation()
   const { sensor } = air
   return (
-    <Modal open title="Air in the room" onClose={onClose} actions={<Button onClick={onClose}>Close</Button>}>
+    <Modal open title={t`Air in the room`} onClose={onClose} actions={<Button onClick={onClose}>{t`Close`}</Button>}>
       <div className="mt-4 overflow-y-auto">
         {sensor === null || sensor.state === 'none' ? (
-          <p className="text-[17px] text-quiet">No room sensor is connected. Read a thermometer and a hygrometer.</p>
+          <p className="text-[17px] text-quiet">{t`No room sensor is connected. Read a thermometer and a hygrometer.`}</p>
         ) : sensor.state === 'fresh' ? (
-          <p className="text-[17px]">
-            The sensor measured <Quantity temperatureC={sensor.value?.temperatureC ?? 0} digits={1} /> and{' '}
-            {Math.round(sensor.value?.humidityPercent ?? 0)} % {ageWords(sensor.at ?? '', now)}. While it is fresh it
-            counts before what is entered here.
-          </p>
+          <p className="text-[17px]">{t`The sensor measured ${temperature(sensor.value?.temperatureC ?? 0)} and ${Math.round(sensor.value?.humidityPercent ?? 0)} % ${ageWords(sensor.at ?? '', now)}. While it is fresh it counts before what is entered here.`}</p>
         ) : (
           <Notice look="caution" role="status">
-            <strong>Room sensor {stateWords[sensor.state]}.</strong> {sensor.says} Enter what a thermometer and a
-            hygrometer say; it counts until the sensor is well again.
+            <strong>{t`Room sensor ${deviceStateWords[sensor.state]}.`}</strong>{' '}
+            {t`${sensor.says} Enter what a thermometer and a hygrometer say; it counts until the sensor is well again.`}
           </Notice>
         )}
         <div className="mt-5 grid max-w-xl grid-cols-2 gap-8">
           <TemperatureField
-            label="Temperature"
+            label={t`Temperature`}
             digits={1}
             valueC={temperatureC}
             minC={-10}
@@ -93,7 +86,7 @@ function EnterAir({ air, now, onClose }: { readonly air: Air; readonly now: Date
             onCommitC={setTemperatureC}
           />
           <NumberField
-            label="Humidity"
+            label={t`Humidity`}
             unit="%"
             digits={0}
             value={humidityPercent}
@@ -105,7 +98,7 @@ function EnterAir({ air, now, onClose }: { readonly air: Air; readonly now: Date
         {error === undefined ? null : (
           <div className="mt-4">
             <Notice look="stop" role="alert">
-              {failureOf(error).sentence} {failureOf(error).fix}
+              {t(wholeFailure(failureOf(error)))}
             </Notice>
           </div>
         )}
@@ -117,9 +110,7 @@ function EnterAir({ air, now, onClose }: { readonly air: Air; readonly now: Date
               .unwrap()
               .then(onClose, () => {})
           }}
-        >
-          This is the air now
-        </Button>
+        >{t`This is the air now`}</Button>
       </div>
     </Modal>
   )

@@ -1,8 +1,10 @@
+import { days, hours, minutes as minutesLong, say, type Sentence } from '@truelay/core/say'
+
 /** How long ago something was, as one says it. */
-export function ageWords(at: string, now: Date): string {
+export function ageWords(at: string, now: Date): Sentence {
   const minutes = Math.round((now.getTime() - new Date(at).getTime()) / 60_000)
-  if (minutes < 1) return 'just now'
-  if (minutes < 90) return `${minutes} min ago`
-  const hours = Math.round(minutes / 60)
-  return hours < 36 ? `${hours} h ago` : `${Math.round(hours / 24)} days ago`
+  if (minutes < 1) return say`just now`
+  if (minutes < 90) return say`${minutesLong(minutes)} ago`
+  const whole = Math.round(minutes / 60)
+  return whole < 36 ? say`${hours(whole)} ago` : say`${days(Math.round(whole / 24))} ago`
 }

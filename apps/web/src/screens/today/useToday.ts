@@ -1,20 +1,16 @@
 import type { JobBundle, Shift } from '@truelay/contract'
 import { type CalibratedGun, calibrated } from '@truelay/core/heat'
-import type { LearnedWaits } from '@truelay/core/plan'
+import type { LearnedWaits, Today } from '@truelay/core/plan'
+import type { Result } from '@truelay/core/result'
 import { waitKinds } from '@truelay/core/wait'
 import { useMemo } from 'react'
 import { useLearnedQuery } from '../../remote/airApi.ts'
-import type { Today } from '../../workers/layWork.ts'
 import { useAir } from './useAir.ts'
 
 /** The gun that plans count on, with its readings; null where the shop has described none. */
-export function useShopGun({ guns }: JobBundle['shop']): CalibratedGun | null {
-  const first = guns?.[0]
-  return useMemo(() => {
-    if (first === undefined) return null
-    const known = calibrated(first)
-    return known.ok ? known.value : null
-  }, [first])
+export function useShopGun({ guns }: JobBundle['shop']): Result<CalibratedGun> | null {
+  const [first] = guns
+  return useMemo(() => (first === undefined ? null : calibrated(first)), [first])
 }
 
 /** What the shop's own answers make of each wait. */
@@ -36,7 +32,9 @@ export function useToday({ job, shop }: Pick<JobBundle, 'job' | 'shop'>, shift: 
   const air = useAir(job)
   const temperatureC = Math.round(air.temperatureC * 2) / 2
   const humidityPercent = Math.round(air.humidityPercent / 2) * 2
-  const gun = useShopGun(shop)
+  // A gun whose readings contradict each other is planned for as one that nobody has read; its own screen says so.
+  const known = useShopGun(shop)
+  const gun = known?.ok === true ? known.value : null
   const learned = useLearnedWaits()
   return useMemo(
     () => ({ shift, room: { temperatureC, humidityPercent }, gun, learned }),

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { Practice } from '@truelay/core/practice'
 import { bondOver, type Climate } from '@truelay/core/wait'
 import { lazy, Suspense, useMemo } from 'react'
@@ -10,6 +11,7 @@ const usual: Climate = { roomC: 20, humidityPercent: 50 }
 
 /** Share of the final bond over five days in this air, against ordinary air. */
 export function BondCourse({ room, practice }: { readonly room: Climate; readonly practice: Practice }) {
+  const t = useWords()
   const { roomC, humidityPercent } = room
   const chart = useMemo(() => {
     const course = (climate: Climate) =>
@@ -26,9 +28,9 @@ export function BondCourse({ room, practice }: { readonly room: Climate; readonl
     }
   }, [roomC, humidityPercent, practice])
   return (
-    <Suspense fallback={<Busy text="Drawing" />}>
+    <Suspense fallback={<Busy text={t`Drawing`} />}>
       <LineCourse
-        label="Share of the final bond over five days, in this air and in ordinary air"
+        label={t`Share of the final bond over five days, in this air and in ordinary air`}
         lines={chart.lines}
         levels={chart.levels}
         xName="days (solid: this air; dashed: 20 °C, 50 %)"

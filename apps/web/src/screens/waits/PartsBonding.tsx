@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { JobBundle } from '@truelay/contract'
 import type { Practice } from '@truelay/core/practice'
 import { bondOver, type Climate } from '@truelay/core/wait'
@@ -13,15 +14,14 @@ interface PartsBondingProps {
 
 /** How far each part of the job has bonded by now, or when the wait that runs on it is over. */
 export function PartsBonding({ bundle, now, room, practice }: PartsBondingProps) {
+  const t = useWords()
   const { data: bay } = useBayQuery(undefined, { pollingInterval: 30_000 })
   const parts = bay?.jobs.find((j) => j.job.id === bundle.job.id)?.parts ?? []
   const begun = parts.filter((p) => p.finishedAt !== null || p.readyAt !== null)
   if (begun.length === 0) return null
   return (
     <section aria-labelledby="parts-title" className="mt-4 border-t border-hair pt-4">
-      <h2 id="parts-title" className="text-[24px] font-bold leading-tight">
-        The parts
-      </h2>
+      <h2 id="parts-title" className="text-[24px] font-bold leading-tight">{t`The parts`}</h2>
       <ul>
         {begun.map((part) => (
           <li
@@ -32,7 +32,7 @@ export function PartsBonding({ bundle, now, room, practice }: PartsBondingProps)
             <span className="text-right">
               {part.finishedAt !== null ? (
                 <>
-                  bond now{' '}
+                  {t`bond now`}{' '}
                   <strong>
                     {Math.round(
                       100 *
@@ -43,12 +43,12 @@ export function PartsBonding({ bundle, now, room, practice }: PartsBondingProps)
                     )}{' '}
                     %
                   </strong>
-                  <span className="text-quiet">, finished {whenWords(new Date(part.finishedAt), now)}</span>
+                  <span className="text-quiet">{t`, finished ${whenWords(new Date(part.finishedAt), now)}`}</span>
                 </>
               ) : (
                 <>
-                  ready <strong>{whenWords(new Date(part.readyAt ?? ''), now)}</strong>
-                  <span className="text-quiet">, then {part.nextStep}</span>
+                  {t`ready`} <strong>{whenWords(new Date(part.readyAt ?? ''), now)}</strong>
+                  <span className="text-quiet">{t`, then ${part.nextStep}`}</span>
                 </>
               )}
             </span>

@@ -1,14 +1,16 @@
+import { wholeFailure } from '@truelay/core/result'
+import { useWords } from '../../ui/words.ts'
 import type { Job } from '@truelay/contract'
 import type { Practice } from '@truelay/core/practice'
-import { type Climate, releaseAt } from '@truelay/core/wait'
-import { inWords, showTemperature } from '@truelay/core/units'
+import { type Climate, type Release, releaseAt } from '@truelay/core/wait'
+import { say, type Sentence } from '@truelay/core/say'
 import { useMemo, useState } from 'react'
 import { useForecastQuery } from '../../remote/airApi.ts'
 import { Notice } from '../../ui/Notice.tsx'
 import { TemperatureField } from '../../ui/TemperatureField.tsx'
-import { useUnits } from '../../ui/units.ts'
 import { useNow } from '../../ui/useNow.ts'
 import { ageWords } from '../today/ageWords.ts'
+import { deviceStateWords } from '../today/deviceStateWords.ts'
 import { whenWords } from './minutesWords.ts'
 
 interface ReleaseAdviceProps {
@@ -18,70 +20,68 @@ interface ReleaseAdviceProps {
   readonly practice: Practice
 }
 
-const stateWords = { fresh: '', late: 'late', silent: 'silent', nonsense: 'unusable', none: 'not connected' } as const
+const releaseWords: Readonly<Record<Release['kind'], Sentence>> = {
+  'same day': say`same day`,
+  'after a night indoors': say`after a night indoors`,
+  later: say`later`,
+}
 
 /** When the vehicle may go outside, by the forecast; without one, by the coldest temperature that is typed. */
 export function ReleaseAdvice({ job, room, finishedAt, practice }: ReleaseAdviceProps) {
+  const t = useWords()
   const { data: forecast } = useForecastQuery(undefined, { pollingInterval: 600_000 })
   const now = useNow(30_000)
-  const units = useUnits()
   const [expectedC, setExpectedC] = useState(8)
-  const usable = forecast !== undefined && (forecast.state === 'fresh' || forecast.state === 'late')
+  const usable = forecast?.value ?? null
   const hours = useMemo(
     () =>
-      usable
-        ? forecast.hours.map((h) => ({ at: new Date(h.at), temperatureC: h.temperatureC }))
+      usable !== null
+        ? usable.hours.map((h) => ({ at: new Date(h.at), temperatureC: h.temperatureC }))
         : Array.from({ length: 120 }, (_, hour) => ({
             at: new Date(finishedAt.getTime() + hour * 3_600_000),
             temperatureC: expectedC,
           })),
-    [usable, forecast, finishedAt, expectedC],
+    [usable, finishedAt, expectedC],
   )
-  const release = releaseAt({ finishedAt, room, forecast: hours }, practice, (c) =>
-    inWords(showTemperature(c, units.temperature)),
-  )
+  const release = releaseAt({ finishedAt, room, forecast: hours }, practice)
   const dueAt = new Date(job.dueAt)
   return (
     <section aria-labelledby="release-title">
-      <h2 id="release-title" className="text-[24px] font-bold leading-tight">
-        Out of the shop
-      </h2>
+      <h2 id="release-title" className="text-[24px] font-bold leading-tight">{t`Out of the shop`}</h2>
       {release.ok ? (
         <>
           <p className="mt-1 text-[46px] font-bold leading-none" data-testid="release">
             {whenWords(release.value.at, now)}
           </p>
           <p className="mt-1.5 text-[19px] leading-snug">
-            <strong className="inline-block first-letter:uppercase">{release.value.kind}</strong>.{' '}
-            {release.value.because}
+            <strong className="inline-block first-letter:uppercase">{t(releaseWords[release.value.kind])}</strong>.{' '}
+            {t(release.value.because)}
           </p>
           {release.value.at > dueAt ? (
             <div className="mt-2">
-              <Notice look="caution">
-                Promised for {whenWords(dueAt, now)}: tell the customer, or warm the room until then.
-              </Notice>
+              <Notice look="caution">{t`Promised for ${whenWords(dueAt, now)}: tell the customer, or warm the room until then.`}</Notice>
             </div>
           ) : null}
         </>
       ) : (
         <Notice look="stop" role="alert">
-          {release.failure.sentence} {release.failure.fix}
+          {t(wholeFailure(release.failure))}
         </Notice>
       )}
-      {usable ? (
+      {usable !== null && forecast !== undefined ? (
         <p className="mt-2 text-[15px] text-quiet">
-          Forecast of {forecast.at === null ? '' : ageWords(forecast.at, now)}
-          {forecast.state === 'late' ? `. ${forecast.says} Look outside before you hand it over.` : '.'}
+          {forecast.at === null ? null : t`Forecast of ${ageWords(forecast.at, now)}.`}{' '}
+          {forecast.state === 'late' ? t`${forecast.says} Look outside before you hand it over.` : null}
         </p>
       ) : (
         <div className="mt-3">
           <Notice look="caution" role="status">
-            <strong>Forecast {stateWords[forecast?.state ?? 'none']}.</strong> {forecast?.says ?? ''} Type the coldest
-            that is expected outside.
+            <strong>{t`Forecast ${deviceStateWords[forecast?.state ?? 'none']}.`}</strong>{' '}
+            {t`${forecast?.says} Type the coldest that is expected outside.`}
           </Notice>
           <div className="mt-3 w-56">
             <TemperatureField
-              label="Coldest outside over the next day"
+              label={t`Coldest outside over the next day`}
               valueC={expectedC}
               minC={-30}
               maxC={45}

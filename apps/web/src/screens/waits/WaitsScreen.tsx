@@ -1,3 +1,6 @@
+import { wholeFailure } from '@truelay/core/result'
+import { say, type Sentence, temperature } from '@truelay/core/say'
+import { useWords } from '../../ui/words.ts'
 import type { JobBundle } from '@truelay/contract'
 import { practiceWith } from '@truelay/core/practice'
 import { dewPointC, type WaitKind, waitNow } from '@truelay/core/wait'
@@ -7,7 +10,6 @@ import { useLearnedQuery } from '../../remote/airApi.ts'
 import { useBayQuery } from '../../remote/api.ts'
 import { buttonClass } from '../../ui/Button.tsx'
 import { Notice } from '../../ui/Notice.tsx'
-import { Quantity } from '../../ui/Quantity.tsx'
 import { useNow } from '../../ui/useNow.ts'
 import { useJobContext } from '../job/JobFrame.tsx'
 import { useAir } from '../today/useAir.ts'
@@ -17,19 +19,20 @@ import { PartsBonding } from './PartsBonding.tsx'
 import { ReleaseAdvice } from './ReleaseAdvice.tsx'
 
 /** What each wait is for, and from when it counts. */
-const rows: readonly { readonly kind: WaitKind; readonly says: string }[] = [
-  { kind: 'initialGrab', says: 'Before heat or a finger comes near the edge.' },
-  { kind: 'beforeWrap', says: 'Before an edge is turned. Or steam it and press with a towel.' },
-  { kind: 'beforeTrim', says: 'Before a wet lens or edge is cut.' },
-  { kind: 'waterLaid', says: 'Lens tint laid on clean water.' },
-  { kind: 'haze', says: 'Small haze and pin-size bubbles are gone; larger pockets want a syringe.' },
-  { kind: 'edgeLook', says: 'Press and look at edges until then.' },
-  { kind: 'beforeWash', says: 'No washing, no solvents until then.' },
-  { kind: 'fullBond', says: 'The adhesive has wetted out.' },
+const rows: readonly { readonly kind: WaitKind; readonly says: Sentence }[] = [
+  { kind: 'initialGrab', says: say`Before heat or a finger comes near the edge.` },
+  { kind: 'beforeWrap', says: say`Before an edge is turned. Or steam it and press with a towel.` },
+  { kind: 'beforeTrim', says: say`Before a wet lens or edge is cut.` },
+  { kind: 'waterLaid', says: say`Lens tint laid on clean water.` },
+  { kind: 'haze', says: say`Small haze and pin-size bubbles are gone; larger pockets want a syringe.` },
+  { kind: 'edgeLook', says: say`Press and look at edges until then.` },
+  { kind: 'beforeWash', says: say`No washing, no solvents until then.` },
+  { kind: 'fullBond', says: say`The adhesive has wetted out.` },
 ]
 
 /** The waits of a job in the air of now, as clock times; bond over days; when the vehicle may go out. */
 export function WaitsScreen() {
+  const t = useWords()
   const { bundle } = useJobContext()
   const { job, shop } = bundle
   const now = useNow(15_000)
@@ -43,13 +46,8 @@ export function WaitsScreen() {
   return (
     <div className="flex-1 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] lg:overflow-auto">
       <section aria-labelledby="waits-title" className="border-hair px-6 py-4 lg:border-r">
-        <h2 id="waits-title" className="text-[24px] font-bold leading-tight">
-          Waits in this air
-        </h2>
-        <p className="text-[16px] text-quiet">
-          At <Quantity temperatureC={air.temperatureC} digits={1} /> and {Math.round(air.humidityPercent)} %. Water
-          settles on parts colder than <Quantity temperatureC={dewC} />.
-        </p>
+        <h2 id="waits-title" className="text-[24px] font-bold leading-tight">{t`Waits in this air`}</h2>
+        <p className="text-[16px] text-quiet">{t`At ${temperature(air.temperatureC)} and ${Math.round(air.humidityPercent)} %. Water settles on parts colder than ${temperature(dewC)}.`}</p>
         <ul className="mt-2">
           {rows.map(({ kind, says }) => {
             const factor = learned?.waits.find((w) => w.kind === kind)
@@ -62,7 +60,7 @@ export function WaitsScreen() {
               return (
                 <li key={kind}>
                   <Notice look="stop" role="alert">
-                    {wait.failure.sentence} {wait.failure.fix}
+                    {t(wholeFailure(wait.failure))}
                   </Notice>
                 </li>
               )
@@ -75,23 +73,23 @@ export function WaitsScreen() {
                 className="grid grid-cols-[1fr_auto] items-baseline gap-x-5 border-t border-hair py-2"
               >
                 <p className="text-[19px] leading-snug">
-                  <strong className="block first-letter:uppercase">{label}</strong>
+                  <strong className="block first-letter:uppercase">{t(label)}</strong>
                   <span className="block text-[15px] text-quiet">
-                    {says}{' '}
+                    {t(says)}{' '}
                     {Math.abs(ratio - 1) < 0.04
-                      ? 'As usual.'
-                      : `Usually ${minutesWords(usualMinutes)}; ${ratio > 1 ? `${ratio.toFixed(1)} times as long` : `${Math.round(100 * ratio)} % of it`} now.`}
+                      ? t`As usual.`
+                      : t`Usually ${minutesWords(usualMinutes)}; ${ratio > 1 ? t`${ratio.toFixed(1)} times as long` : t`${Math.round(100 * ratio)} % of it`} now.`}
                     {factor === undefined
                       ? ''
-                      : ` Learned from ${factor.answers} ${factor.answers === 1 ? 'answer' : 'answers'}.`}
+                      : t` Learned from ${factor.answers} ${factor.answers === 1 ? t`answer` : t`answers`}.`}
                   </span>
                 </p>
                 <p className="text-right">
                   <strong className={`text-[34px] leading-none ${ratio > 1.5 ? 'text-amber' : ''}`}>
-                    {minutesWords(minutes)}
+                    {t(minutesWords(minutes))}
                   </strong>
                   <span className="block text-[15px] text-quiet">
-                    {minutes < 300 ? 'from now ' : ''}
+                    {minutes < 300 ? t`from now ` : ''}
                     {whenWords(new Date((minutes < 300 ? now : finishedAt).getTime() + minutes * 60_000), now)}
                   </span>
                 </p>
@@ -99,32 +97,25 @@ export function WaitsScreen() {
             )
           })}
         </ul>
-        <p className="mt-3 text-[14px] leading-snug text-quiet">
-          Drying by the air’s room for water (and the vapour of the alcohol), the rest by the adhesive’s creep; through
-          the shop’s own figures at 20 °C and 50 %. A model: press and look before you go on.
-        </p>
+        <p className="mt-3 text-[14px] leading-snug text-quiet">{t`Drying by the air’s room for water (and the vapour of the alcohol), the rest by the adhesive’s creep; through the shop’s own figures at 20 °C and 50 %. A model: press and look before you go on.`}</p>
       </section>
       <div className="min-w-0 px-6 py-4">
         <ReleaseAdvice job={job} room={climate} finishedAt={finishedAt} practice={practice} />
         <section aria-labelledby="bond-title" className="mt-5 border-t border-hair pt-4">
-          <h2 id="bond-title" className="text-[24px] font-bold leading-tight">
-            Bond over the days
-          </h2>
+          <h2 id="bond-title" className="text-[24px] font-bold leading-tight">{t`Bond over the days`}</h2>
           <div className="h-[200px]">
             <BondCourse room={climate} practice={practice} />
           </div>
         </section>
         <PartsBonding bundle={bundle} now={now} room={climate} practice={practice} />
         <section aria-labelledby="looks-title" className="mt-4 border-t border-hair pt-4">
-          <h2 id="looks-title" className="text-[24px] font-bold leading-tight">
-            Edge looks
-          </h2>
+          <h2 id="looks-title" className="text-[24px] font-bold leading-tight">{t`Edge looks`}</h2>
           <p className="text-[17px]">
-            Three times over {Math.round(practice.waitEdgeLook / 60)} hours after each part, the last one{' '}
+            {t`Three times over ${Math.round(practice.waitEdgeLook / 60)} hours after each part, the last one`}{' '}
             <strong>{whenWords(new Date(finishedAt.getTime() + practice.waitEdgeLook * 60_000), now)}</strong>.
           </p>
           <a href={`/api/jobs/${job.id}/edge-looks.ics`} className={`${buttonClass('plain')} mt-3`} download>
-            <CalendarPlus size={20} aria-hidden="true" /> Into the calendar
+            <CalendarPlus size={20} aria-hidden="true" /> {t`Into the calendar`}
           </a>
         </section>
       </div>

@@ -1,13 +1,13 @@
+import { days, hours, minutes as minutesLong, say, type Sentence } from '@truelay/core/say'
 import { format, isSameDay } from 'date-fns'
 
 /** A length of time as one says it: "24 min", "3.5 h", "4 days". */
-export function minutesWords(minutes: number): string {
-  if (minutes < 100) return `${Math.round(minutes)} min`
-  const hours = minutes / 60
-  if (hours < 10) return `${hours.toFixed(1)} h`
-  if (hours < 47.5) return `${Math.round(hours)} h`
-  const days = hours / 24
-  return `${days < 10 ? days.toFixed(1).replace(/\.0$/, '') : Math.round(days)} days`
+export function minutesWords(minutes: number): Sentence {
+  if (minutes < 100) return say`${minutesLong(Math.round(minutes))}`
+  const inHours = minutes / 60
+  if (inHours < 47.5) return say`${hours(inHours < 10 ? Number(inHours.toFixed(1)) : Math.round(inHours))}`
+  const inDays = inHours / 24
+  return say`${days(inDays < 10 ? Number(inDays.toFixed(1)) : Math.round(inDays))}`
 }
 
 /** A moment as one says it: "14:20", "Wed 3 May, 09:00". */

@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { Finding, FindingDraft } from '@truelay/contract'
 import { findingMeanings } from '@truelay/core/plan'
 import { Camera, Images, Trash2 } from 'lucide-react'
@@ -32,6 +33,7 @@ export function FindingDetail({
   onRemove,
   onDone,
 }: FindingDetailProps) {
+  const t = useWords()
   const [note, setNote] = useState(finding.note)
   const [busy, setBusy] = useState(0)
   const [problem, setProblem] = useState<string | null>(null)
@@ -49,29 +51,29 @@ export function FindingDetail({
     onChange({ photos })
   }
   return (
-    <section aria-label={`Finding ${number}`} className="flex min-h-0 flex-1 flex-col">
+    <section aria-label={t`Finding ${number}`} className="flex min-h-0 flex-1 flex-col">
       <div className="min-h-0 flex-1 overflow-y-auto px-5 pt-4">
         <h2 className="flex items-center gap-3 text-[24px] font-bold leading-tight">
           <span className="flex size-9 shrink-0 items-center justify-center rounded-full bg-amber text-[18px] text-paper">
             {number}
           </span>
-          <span className="first-letter:uppercase">{meaning.says}</span>
+          <span className="first-letter:uppercase">{t(meaning.says)}</span>
         </h2>
         <p className="mt-1 text-[17px]">
           {place}
-          {finding.later ? ', found after the customer signed' : ''}
+          {finding.later ? t`, found after the customer signed` : ''}
         </p>
         <div className="mt-3">
           <Notice look="caution">
-            <strong>{part === null ? 'On record.' : `Changes the plan of ${part}.`}</strong> {meaning.follows}
+            <strong>{part === null ? t`On record.` : t`Changes the plan of ${part}.`}</strong> {t(meaning.follows)}
           </Notice>
         </div>
         {locked ? (
-          <p className="mt-3 text-[16px] text-quiet">The customer has signed this; it cannot be changed any more.</p>
+          <p className="mt-3 text-[16px] text-quiet">{t`The customer has signed this; it cannot be changed any more.`}</p>
         ) : (
           <>
             <fieldset className="mt-4">
-              <legend className="label text-[16px] text-quiet">How large?</legend>
+              <legend className="label text-[16px] text-quiet">{t`How large?`}</legend>
               <div className="mt-1 flex flex-wrap gap-1.5">
                 {handySizesMm.map((size) => (
                   <button
@@ -86,9 +88,10 @@ export function FindingDetail({
                 ))}
               </div>
             </fieldset>
-            <label htmlFor="finding-note" className="label mt-4 block text-[16px] text-quiet">
-              Note, if needed
-            </label>
+            <label
+              htmlFor="finding-note"
+              className="label mt-4 block text-[16px] text-quiet"
+            >{t`Note, if needed`}</label>
             <textarea
               id="finding-note"
               value={note}
@@ -115,9 +118,10 @@ export function FindingDetail({
           ))}
         </div>
         {busy > 0 ? (
-          <p role="status" className="mt-2 text-[16px] text-quiet">
-            Keeping {busy} {busy === 1 ? 'photo' : 'photos'}
-          </p>
+          <p
+            role="status"
+            className="mt-2 text-[16px] text-quiet"
+          >{t`Keeping ${busy} ${busy === 1 ? t`photo` : t`photos`}`}</p>
         ) : null}
         {problem === null ? null : (
           <div className="mt-2">
@@ -132,34 +136,32 @@ export function FindingDetail({
           <>
             <div className="grid grid-cols-2 gap-2">
               <FileButton
-                label="Camera"
+                label={t`Camera`}
                 accept="image/*"
                 camera
                 className="min-h-14 text-[19px]"
                 disabled={busy > 0}
                 onFiles={(files) => void addPhotos(files)}
               >
-                <Camera size={22} /> Camera
+                <Camera size={22} /> {t`Camera`}
               </FileButton>
               <FileButton
-                label="Photos of the finding"
+                label={t`Photos of the finding`}
                 accept="image/*"
                 multiple
                 className="min-h-14 text-[19px]"
                 disabled={busy > 0}
                 onFiles={(files) => void addPhotos(files)}
               >
-                <Images size={22} /> Photos
+                <Images size={22} /> {t`Photos`}
               </FileButton>
             </div>
-            <Button onClick={onRemove} aria-label="Remove this finding" className="min-h-14">
+            <Button onClick={onRemove} aria-label={t`Remove this finding`} className="min-h-14">
               <Trash2 size={22} />
             </Button>
           </>
         )}
-        <Button look="go" onClick={onDone} className="col-span-2 min-h-14 text-[20px]">
-          Done
-        </Button>
+        <Button look="go" onClick={onDone} className="col-span-2 min-h-14 text-[20px]">{t`Done`}</Button>
       </div>
     </section>
   )

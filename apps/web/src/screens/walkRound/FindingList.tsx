@@ -1,3 +1,4 @@
+import { useWords } from '../../ui/words.ts'
 import type { Finding, WalkRound } from '@truelay/contract'
 import { findingMeanings } from '@truelay/core/plan'
 import { format } from 'date-fns'
@@ -15,22 +16,20 @@ interface FindingListProps {
 
 /** What was found, what follows from it, and what was found on earlier visits. */
 export function FindingList({ walk, nameOf, onOpen, onSign }: FindingListProps) {
+  const t = useWords()
   const { findings, signOff, earlier } = walk
   const before = earlier.filter((visit) => visit.findings.length > 0)
   return (
     <>
       <div className="min-h-0 flex-1 overflow-y-auto">
         <h2 className="flex items-baseline justify-between px-5 pt-4 text-[24px] font-bold leading-tight">
-          Found
+          {t`Found`}
           <span className="label text-[17px] font-medium text-quiet">
-            {findings.length === 0 ? 'nothing yet' : `${findings.length} places`}
+            {findings.length === 0 ? t`nothing yet` : t`${findings.length} places`}
           </span>
         </h2>
         {findings.length === 0 ? (
-          <p className="px-5 pt-1 text-[16px] text-quiet">
-            Chips, repaint, coatings, old film, cracks, casting marks: what is noted now is not argued about later, and
-            changes how the parts are worked.
-          </p>
+          <p className="px-5 pt-1 text-[16px] text-quiet">{t`Chips, repaint, coatings, old film, cracks, casting marks: what is noted now is not argued about later, and changes how the parts are worked.`}</p>
         ) : (
           <ol className="mt-2">
             {findings.map((finding, i) => (
@@ -40,14 +39,12 @@ export function FindingList({ walk, nameOf, onOpen, onSign }: FindingListProps) 
         )}
         {before.map((visit) => (
           <section key={visit.jobId} className="border-t border-hair px-5 py-3">
-            <h3 className="label-strong text-[17px]">
-              Seen on {format(new Date(visit.arrivedAt), 'd MMMM yyyy')}, job {visit.number}
-            </h3>
+            <h3 className="label-strong text-[17px]">{t`Seen on ${format(new Date(visit.arrivedAt), 'd MMMM yyyy')}, job ${visit.number}`}</h3>
             <ul className="text-[16px] leading-snug text-quiet">
               {visit.findings.map((finding) => (
                 <li key={finding.id} className="mt-1">
                   <span className="text-ink">
-                    {nameOf(finding.slot)}: {findingMeanings[finding.kind].says}
+                    {nameOf(finding.slot)}: {t(findingMeanings[finding.kind].says)}
                   </span>
                   {finding.note === '' ? '' : `. ${finding.note}`}
                 </li>
@@ -59,14 +56,14 @@ export function FindingList({ walk, nameOf, onOpen, onSign }: FindingListProps) 
       <div className="border-t border-hair p-4">
         {signOff === null ? (
           <Button look="go" onClick={onSign} className="min-h-14 w-full text-[20px]">
-            <PenLine size={22} /> Customer reads and signs
+            <PenLine size={22} /> {t`Customer reads and signs`}
           </Button>
         ) : (
           <p className="flex items-center gap-3 text-[17px]">
             <Lock size={22} className="shrink-0 text-good" />
             <span>
-              Signed by <strong>{signOff.name}</strong> at {clockText(signOff.signedAt)}. What comes now is marked as
-              found later.
+              {t`Signed by`} <strong>{signOff.name}</strong>{' '}
+              {t`at ${clockText(signOff.signedAt)}. What comes now is marked as found later.`}
             </span>
           </p>
         )}
@@ -86,6 +83,7 @@ function Row({
   readonly place: string
   readonly onOpen: (id: string) => void
 }) {
+  const t = useWords()
   const meaning = findingMeanings[finding.kind]
   const first = finding.photos[0]
   return (
@@ -101,12 +99,12 @@ function Row({
           {number}
         </span>
         <span className="min-w-0 leading-snug">
-          <span className="block text-[19px] font-bold first-letter:uppercase">{meaning.says}</span>
+          <span className="block text-[19px] font-bold first-letter:uppercase">{t(meaning.says)}</span>
           <span className="block text-[16px]">
             {place}
-            {finding.later ? ', found later' : ''}
+            {finding.later ? t`, found later` : ''}
           </span>
-          <span className="block text-[15px] text-quiet">{meaning.follows}</span>
+          <span className="block text-[15px] text-quiet">{t(meaning.follows)}</span>
         </span>
         {first === undefined ? null : (
           <img src={photoUrl(first.smallId)} alt="" className="size-16 object-cover" loading="lazy" />

@@ -1,3 +1,5 @@
+import { wholeFailure } from '@truelay/core/result'
+import { useWords } from '../../ui/words.ts'
 import type { JobBundle, WalkRound } from '@truelay/contract'
 import { findingMeanings } from '@truelay/core/plan'
 import { useRef, useState } from 'react'
@@ -18,6 +20,7 @@ interface SignDialogProps {
 
 /** The customer reads what was found and signs on the screen. */
 export function SignDialog({ open, bundle, walk, nameOf, onClose }: SignDialogProps) {
+  const t = useWords()
   const [name, setName] = useState('')
   const [signed, setSigned] = useState(false)
   const [sign, { error, isLoading }] = useSignOffMutation()
@@ -28,29 +31,24 @@ export function SignDialog({ open, bundle, walk, nameOf, onClose }: SignDialogPr
     if (outcome.error === undefined) onClose()
   }
   return (
-    <Modal open={open} title="What we found on your vehicle" onClose={onClose}>
-      <p className="text-[18px] text-quiet">
-        {bundle.job.vehicle.model}, {bundle.job.vehicle.colour}, {bundle.job.vehicle.plate}. Before anything was
-        touched.
-      </p>
+    <Modal open={open} title={t`What we found on your vehicle`} onClose={onClose}>
+      <p className="text-[18px] text-quiet">{t`${bundle.job.vehicle.model}, ${bundle.job.vehicle.colour}, ${bundle.job.vehicle.plate}. Before anything was touched.`}</p>
       <ol className="mt-3 min-h-0 flex-1 overflow-y-auto border-y border-hair">
         {walk.findings.length === 0 ? (
-          <li className="py-3 text-[20px]">Nothing: no damage, no coating, no film from before.</li>
+          <li className="py-3 text-[20px]">{t`Nothing: no damage, no coating, no film from before.`}</li>
         ) : (
           walk.findings.map((finding, i) => (
             <li key={finding.id} className="border-b border-hair py-2 text-[18px] leading-snug last:border-b-0">
               <strong>
-                {i + 1}. {nameOf(finding.slot)}: {findingMeanings[finding.kind].says}
+                {i + 1}. {nameOf(finding.slot)}: {t(findingMeanings[finding.kind].says)}
               </strong>
               {finding.note === '' ? '' : `. ${finding.note}`}
-              <span className="block text-[16px] text-quiet">{findingMeanings[finding.kind].follows}</span>
+              <span className="block text-[16px] text-quiet">{t(findingMeanings[finding.kind].follows)}</span>
             </li>
           ))
         )}
       </ol>
-      <label htmlFor="signer" className="label mt-3 text-[17px] text-quiet">
-        Your name
-      </label>
+      <label htmlFor="signer" className="label mt-3 text-[17px] text-quiet">{t`Your name`}</label>
       <input
         id="signer"
         value={name}
@@ -60,11 +58,11 @@ export function SignDialog({ open, bundle, walk, nameOf, onClose }: SignDialogPr
         className="min-h-12 border-b-2 border-ink/50 bg-transparent text-[22px] outline-none focus:border-petrol"
       />
       <div className="mt-3">
-        <PenField ref={pen} label="Sign here" onBegun={setSigned} />
+        <PenField ref={pen} label={t`Sign here`} onBegun={setSigned} />
       </div>
       {error === undefined ? null : (
         <Notice look="stop" role="alert">
-          {failureOf(error).sentence} {failureOf(error).fix}
+          {t(wholeFailure(failureOf(error)))}
         </Notice>
       )}
       <div className="mt-4 flex flex-wrap gap-3">
@@ -73,15 +71,9 @@ export function SignDialog({ open, bundle, walk, nameOf, onClose }: SignDialogPr
           disabled={!signed || name.trim() === '' || isLoading}
           onClick={() => void finish()}
           className="min-h-14 flex-1 text-[20px]"
-        >
-          I have read this
-        </Button>
-        <Button onClick={() => pen.current?.clear()} className="min-h-14">
-          Sign again
-        </Button>
-        <Button onClick={onClose} className="min-h-14">
-          Not now
-        </Button>
+        >{t`I have read this`}</Button>
+        <Button onClick={() => pen.current?.clear()} className="min-h-14">{t`Sign again`}</Button>
+        <Button onClick={onClose} className="min-h-14">{t`Not now`}</Button>
       </div>
     </Modal>
   )

@@ -1,3 +1,5 @@
+import { wholeFailure } from '@truelay/core/result'
+import { useWords } from '../../ui/words.ts'
 import type { Finding, FindingDraft } from '@truelay/contract'
 import type { FindingKind } from '@truelay/core/plan'
 import { bodyPlan, type Slot } from '@truelay/core/vehicle'
@@ -21,6 +23,7 @@ type Aside =
 
 /** Around the vehicle before anything is touched: what is there, where, and what follows from it. */
 export function WalkRoundScreen() {
+  const t = useWords()
   const { bundle } = useJobContext()
   const { job } = bundle
   const { data: walk, error } = useWalkRoundQuery(job.id)
@@ -32,7 +35,7 @@ export function WalkRoundScreen() {
   const covered = useMemo(() => coveredParts(bundle), [bundle])
   const nameOf = (slot: string) => plan.slots.find((s) => s.id === slot)?.name ?? slot
   if (walk === undefined)
-    return error === undefined ? <Busy text="Opening the walk-round" /> : <Failed {...failureOf(error)} />
+    return error === undefined ? <Busy text={t`Opening the walk-round`} /> : <Failed {...failureOf(error)} />
 
   const marks: SheetMark[] = [
     ...walk.earlier.flatMap((visit) =>
@@ -76,10 +79,11 @@ export function WalkRoundScreen() {
         <p className="label px-5 pt-3 text-[17px] text-quiet">
           {aside.show === 'kinds' ? (
             <>
-              <strong className="text-ink">{aside.slot.name}</strong>: what is it?
+              <strong className="text-ink">{aside.slot.name}</strong>
+              {t`: what is it?`}
             </>
           ) : (
-            'Tap the place where something is. Filled parts will be covered.'
+            t`Tap the place where something is. Filled parts will be covered.`
           )}
         </p>
         <div className="min-h-0 flex-1 p-3">
@@ -104,7 +108,7 @@ export function WalkRoundScreen() {
       <aside className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0">
         {problem === undefined ? null : (
           <Notice look="stop" role="alert">
-            {failureOf(problem).sentence} {failureOf(problem).fix}
+            {t(wholeFailure(failureOf(problem)))}
           </Notice>
         )}
         {aside.show === 'kinds' ? (
