@@ -5,5 +5,6 @@ export default defineConfig({
     include: ['packages/*/src/**/*.test.ts', 'apps/*/src/**/*.test.{ts,tsx}'],
     testTimeout: 180_000,
     maxWorkers: 2,
+    setupFiles: ['tools/testing/toSay.ts'],
   },
 })

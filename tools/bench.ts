@@ -8,15 +8,25 @@ import { cpus, tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { performance } from 'node:perf_hooks'
 import { gzipSync } from 'node:zlib'
-import { filmDoc, formDoc, pieceDoc } from '@truelay/contract'
-import { coverage, edgeMargins, place, summarizeEdges, thenPlaced, tolerance } from '@truelay/core/align'
+import { type Film, filmDoc, type Form, formDoc, pieceDoc } from '@truelay/contract'
+import {
+  coverage,
+  edgeMargins,
+  type PiecePattern,
+  place,
+  summarizeEdges,
+  thenPlaced,
+  tolerance,
+} from '@truelay/core/align'
 import { buildSurface } from '@truelay/core/form'
 import { centroid, type TriangleMesh, triangleArea } from '@truelay/core/geometry'
 import { gunOnPart, heatStep, layersOf, usualGun } from '@truelay/core/heat'
 import {
   layFigures,
   naturalLay,
+  layPart,
   orderBySchool,
+  orderName,
   rehearse,
   reliefCuts,
   type SearchResult,
@@ -25,16 +35,13 @@ import {
   stageTriangles,
   workedLay,
 } from '@truelay/core/lay'
-import { placePart } from '@truelay/core/plan'
+import { anyDay, climb, partQuestion, placeOn, planWork } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
-import type { Result } from '@truelay/core/result'
+import { required } from '@truelay/core/result'
+import { english } from '@truelay/words'
 import { waitNow } from '@truelay/core/wait'
 import { cap, coneSector, cylinder, gridForm, saddle } from '../packages/core/src/lay/testForms.ts'
 
-const required = <T>(result: Result<T>): T => {
-  if (result.ok) return result.value
-  throw new Error(result.failure.sentence)
-}
 const bestOf = (runs: number, work: () => void): number => {
   let best = Number.POSITIVE_INFINITY
   for (let i = 0; i < runs; i++) {
@@ -51,6 +58,20 @@ const say = (line: string) => {
   lines.push(line)
   process.stdout.write(`${line}\n`)
 }
+
+const questionOf = (form: Form, film: Film, pattern: PiecePattern | null) =>
+  partQuestion({
+    partId: form.id,
+    partName: form.name,
+    form,
+    film,
+    pattern,
+    found: [],
+    low: false,
+    chosen: null,
+    stock: { alcoholPercent: 70 },
+    practice: practiceWith(),
+  })
 
 const torusPatch = (n: number) =>
   gridForm(n, n, (u, v) => {
@@ -140,7 +161,7 @@ for (const [formFile, filmFile] of [
   const cutsMs = bestOf(1, () => reliefCuts(coarse, 0.01))
   const school = found.schools[0]
   say(
-    `| ${form.name} | ${ms(one)} | ${ms(searchMs)} | ${found.tried} | ${school?.order.name} ${school?.figures.trouble.toFixed(2)} | ${found.best.figures.trouble.toFixed(2)} | ${ms(cutsMs)} |`,
+    `| ${form.name} | ${ms(one)} | ${ms(searchMs)} | ${found.tried} | ${school === undefined ? '' : english(orderName(school.order))} ${school?.figures.trouble.toFixed(2)} | ${found.best.figures.trouble.toFixed(2)} | ${ms(cutsMs)} |`,
   )
 }
 say('')
@@ -201,10 +222,9 @@ for (const [form, pieceFile, filmFile] of [
 ] as const) {
   const piece = pieceDoc.parse(read(`demo/pieces/${pieceFile}.json`))
   const film = filmDoc.parse(read(`demo/films/${filmFile}.json`))
-  const surface = required(buildSurface(form))
-  const lay = required(workedLay(surface.mesh, { take: film.handling.take }))
-  const placed = required(placePart(form, surface, lay, piece.pattern, practiceWith()))
-  const registered = place(piece.pattern, placed.registered)
+  const question = questionOf(form, film, piece.pattern)
+  const placed = required(placeOn(required(layPart(question.lay)), question.place))
+  const registered = place(placed.pattern, placed.registered)
   let x = 0
   const frame = () => {
     x += 0.01
@@ -221,6 +241,28 @@ for (const [form, pieceFile, filmFile] of [
   say(
     `- ${form.name}: ${perFrame.toFixed(2)} ms with ${placed.spots.spots.length} places; coverage, which may lag, ${perCoverage.toFixed(2)} ms`,
   )
+}
+
+say('')
+say('## The three storeys of a part, ms (the lay at the usual number of triangles; what is placed on it; the plan)')
+say('')
+say('| part | lay | place | plan | steps |')
+say('|---|--:|--:|--:|--:|')
+for (const [formFile, pieceFile, filmFile] of [
+  ['pipit-bonnet', 'pipit-bonnet-piece', 'clearcoat-hull-180'],
+  ['pipit-headlamp-left', 'pipit-headlamp-left-piece', 'dusk-glass-dry'],
+  ['pipit-bumper', 'pipit-bumper', 'clearcoat-hull-180'],
+] as const) {
+  const form = formDoc.parse(read(`demo/forms/${formFile}.json`))
+  const film = filmDoc.parse(read(`demo/films/${filmFile}.json`))
+  const piece = pieceDoc.parse(read(`demo/pieces/${pieceFile}.json`))
+  const question = questionOf(form, film, piece.pattern)
+  const began = performance.now()
+  const { laid, placed, plan } = required(climb(question, anyDay))
+  const all = performance.now() - began
+  const placing = bestOf(3, () => required(placeOn(laid, question.place)))
+  const planning = bestOf(5, () => required(planWork(placed, { ...question.work, ...anyDay })))
+  say(`| ${form.name} | ${ms(all - placing - planning)} | ${ms(placing)} | ${ms(planning)} | ${plan.steps.length} |`)
 }
 
 say('')

@@ -7,10 +7,11 @@ import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { filmDoc, formDoc, kitDoc, pieceDoc, vehicleModel } from '@truelay/contract'
 import { buildSurface } from '@truelay/core/form'
 import { rotate, type Vec2 } from '@truelay/core/geometry'
-import { flatPart, workedLay } from '@truelay/core/lay'
+import { flatPart, workedLay, workedOptions } from '@truelay/core/lay'
 import { edgeRulesOf } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
 import { cutPattern } from '@truelay/core/stock'
+import { english } from '@truelay/words'
 import { type DemoKit, type KitPiece, kits, models } from './kits.ts'
 import { round } from './shapes.ts'
 
@@ -35,9 +36,9 @@ function cut(kit: DemoKit, piece: KitPiece) {
   const form = formDoc.parse(read(`demo/forms/${piece.form}.json`))
   const film = filmDoc.parse(read(`demo/films/${piece.film}.json`))
   const surface = buildSurface(form, { triangles: 6000 })
-  if (!surface.ok) throw new Error(`${piece.form}: ${surface.failure.sentence}`)
-  const lay = workedLay(surface.value.mesh, { take: film.handling.take, limit: 1 + film.handling.warmStretch })
-  if (!lay.ok) throw new Error(`${piece.form}: ${lay.failure.sentence}`)
+  if (!surface.ok) throw new Error(`${piece.form}: ${english(surface.failure.sentence)}`)
+  const lay = workedLay(surface.value.mesh, workedOptions(film.handling))
+  if (!lay.ok) throw new Error(`${piece.form}: ${english(lay.failure.sentence)}`)
   if (lay.value.flipped > 0) throw new Error(`${piece.form}: ${lay.value.flipped} triangles lie turned over`)
   const part = flatPart(surface.value, lay.value)
   const growth = Object.fromEntries(

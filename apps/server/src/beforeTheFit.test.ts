@@ -4,7 +4,7 @@ import { usualHandling } from '@truelay/core/lay'
 import { eq } from 'drizzle-orm'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { films } from './shelf/table.ts'
-import { DemoServer } from './testing/demoServer.ts'
+import { DemoServer, said } from './testing/demoServer.ts'
 
 let demo: DemoServer
 beforeEach(async () => {
@@ -136,7 +136,7 @@ describe('a new job', () => {
   ])('that %s is refused and changes nothing', async (_, wrong, status, words) => {
     const answer = await ask('POST', '/api/jobs', draft(wrong))
     expect(answer.status).toBe(status)
-    expect(`${answer.body.where} ${answer.body.sentence}`).toContain(words)
+    expect(`${answer.body.where} ${said(answer)}`).toContain(words)
     expect((await ask('GET', '/api/jobs/0416')).status).toBe(404)
   })
   test('a model is added with every part of its kind, and only once', async () => {

@@ -1,8 +1,10 @@
+import { english } from '@truelay/words'
+import { say, verbatim } from '@truelay/core/say'
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import { bladeLog, forecastNow, infraredNow, learned, liquids, roomNow } from '@truelay/contract'
+import { bladeLog, deviceKinds, learned, liquids, roomNow } from '@truelay/contract'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import { DemoServer, noon } from './testing/demoServer.ts'
+import { DemoServer, noon, said } from './testing/demoServer.ts'
 import { smallPlan, smallStep } from './testing/smallPlan.ts'
 
 let demo: DemoServer
@@ -17,7 +19,7 @@ const uuid = () => `00000000-0000-4000-8000-${String(++serial + 1000).padStart(1
 
 const weakTack = (change: object = {}) => ({
   id: 'batch-a',
-  says: 'weak tack',
+  says: verbatim('weak tack'),
   school: 'weak tack',
   strength: { alcoholPercent: 10, soapMlPerL: 0 },
   bottleMl: 1000,
@@ -54,7 +56,7 @@ describe('the mixing bench', () => {
       leftMl: 1000,
       pourOffMl: 167,
       add: [{ what: 'water', ml: 667 }],
-      says: 'weak tack',
+      says: verbatim('weak tack'),
       school: 'weak tack',
     }
     expect((await send('POST', '/batches/batch-a/changes', right)).body.strength.alcoholPercent).toBe(10)
@@ -64,7 +66,7 @@ describe('the mixing bench', () => {
     expect(empty.body.emptiedAt).toBe(noon.toISOString())
     const again = await send('POST', '/batches/batch-a/changes', { what: 'level', personId: 'ines', leftMl: 10 })
     expect(again.status).toBe(422)
-    expect(again.body.sentence).toContain('emptied already')
+    expect(said(again)).toContain('emptied already')
   })
   test.each([
     ['more than the bottle holds', weakTack({ leftMl: 1400 }), 'more than the bottle holds'],
@@ -87,7 +89,7 @@ describe('the mixing bench', () => {
     const bundle = (await get('/jobs/0412')).body
     expect(bundle.parts[0].id).toBe('0412-bonnet')
     const common = { partId: '0412-bonnet', personId: 'ines' }
-    const planned = { use: 'tack', school: 'weak tack', says: 'weak tack', warnings: [], add: [] }
+    const planned = { use: 'tack', school: 'weak tack', says: verbatim('weak tack'), warnings: [], add: [] }
     const strength = { alcoholPercent: 10, soapMlPerL: 0 }
     const plan = smallPlan([smallStep('mix')], {
       solutions: [{ ...planned, needMl: 200, batchMl: 250, strength }],
@@ -103,8 +105,10 @@ describe('the mixing bench', () => {
         kind: 'batchMixed',
         stepId: 'mix',
         batchNumber: '0412.1-1',
-        says: 'weak tack',
+        school: 'weak tack',
+        says: verbatim('weak tack'),
         batchMl: 500,
+        add: [],
       },
       {
         ...common,
@@ -116,7 +120,7 @@ describe('the mixing bench', () => {
         use: 'tack',
         batchId: mixedId,
         batchNumber: '0412.1-1',
-        says: 'weak tack',
+        says: verbatim('weak tack'),
         asPlanned: true,
       },
     ]
@@ -168,28 +172,40 @@ describe('devices', () => {
     const room = roomNow.parse((await get('/room')).body)
     expect(room.now).toMatchObject({ temperatureC: 22, source: 'entered' })
     expect(room.sensor.state).toBe(state)
-    expect(room.sensor.says).toContain(words)
+    expect(english(room.sensor.says)).toContain(words)
   })
   test('silent: asked for two seconds at most, then said', async () => {
     says = () => {}
     const room = roomNow.parse((await get('/room')).body)
-    expect(room).toMatchObject({ now: null, sensor: { state: 'silent', says: 'It does not answer.' } })
+    expect(room).toMatchObject({ now: null, sensor: { state: 'silent', says: say`It does not answer.` } })
   })
   test('not JSON, an error, far too much: each said', async () => {
     says = (res) => res.end('<html>')
-    expect(infraredNow.parse((await get('/infrared')).body).state).toBe('nonsense')
+    expect(deviceKinds.infrared.reading.parse((await get('/devices/infrared/reading')).body).state).toBe('nonsense')
     says = (res) => res.writeHead(500).end()
-    expect(infraredNow.parse((await get('/infrared')).body).says).toContain('500')
+    expect(english(deviceKinds.infrared.reading.parse((await get('/devices/infrared/reading')).body).says)).toContain(
+      '500',
+    )
     says = (res) => res.end(`"${'x'.repeat(300_000)}"`)
-    expect(infraredNow.parse((await get('/infrared')).body).says).toContain('far more')
+    expect(english(deviceKinds.infrared.reading.parse((await get('/devices/infrared/reading')).body).says)).toContain(
+      'far more',
+    )
   })
   test('thermometer and forecast', async () => {
     says = json({ at: noon.toISOString(), surfaceC: 52.5 })
-    expect(infraredNow.parse((await get('/infrared')).body)).toMatchObject({ state: 'fresh', surfaceC: 52.5 })
+    expect(deviceKinds.infrared.reading.parse((await get('/devices/infrared/reading')).body)).toMatchObject({
+      state: 'fresh',
+      value: { surfaceC: 52.5 },
+    })
     says = json({ issuedAt: noon.toISOString(), hours: [{ at: noon.toISOString(), temperatureC: 9 }] })
-    expect(forecastNow.parse((await get('/forecast')).body).hours).toHaveLength(1)
+    expect(deviceKinds.forecast.reading.parse((await get('/devices/forecast/reading')).body).value?.hours).toHaveLength(
+      1,
+    )
     says = json({ issuedAt: noon.toISOString(), hours: [{ at: noon.toISOString(), temperatureC: 900 }] })
-    expect(forecastNow.parse((await get('/forecast')).body)).toMatchObject({ state: 'nonsense', hours: [] })
+    expect(deviceKinds.forecast.reading.parse((await get('/devices/forecast/reading')).body)).toMatchObject({
+      state: 'nonsense',
+      value: null,
+    })
   })
   test('an address that is none is refused; taken away, the device is not connected', async () => {
     const wrong = await send('PUT', '/devices', { room: 'file:///etc/passwd', infrared: null, forecast: null })
@@ -257,7 +273,7 @@ test('answers are learned from, and a finished part has its edge looks in the ca
 test('no calendar before a part is finished', async () => {
   const answer = await get('/jobs/0412/edge-looks.ics')
   expect(answer.status).toBe(422)
-  expect(answer.body.sentence).toContain('No part of job 0412')
+  expect(said(answer)).toContain('No part of job 0412')
 })
 
 test('two settings of a gun cannot have one name', async () => {

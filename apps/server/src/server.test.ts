@@ -1,10 +1,10 @@
-import { bay, fitLog, jobBundle, partPlan, partRecord } from '@truelay/contract'
-import { buildSurface } from '@truelay/core/form'
-import { naturalLay } from '@truelay/core/lay'
-import { unshifted, usualSchools, workOutPart } from '@truelay/core/plan'
-import { practiceWith } from '@truelay/core/practice'
+import { english } from '@truelay/words'
+import { bay, fitLog, jobBundle, partPlan, partQuestionOf, partRecord } from '@truelay/contract'
+import { anyDay, climb } from '@truelay/core/plan'
+import { required } from '@truelay/core/result'
+import { verbatim } from '@truelay/core/say'
 import { afterEach, beforeEach, expect, test } from 'vitest'
-import { DemoServer } from './testing/demoServer.ts'
+import { DemoServer, said } from './testing/demoServer.ts'
 
 let demo: DemoServer
 beforeEach(async () => {
@@ -25,29 +25,9 @@ const event = (kind: string, more: object = {}) => ({
 
 async function bonnetPlan() {
   const bundle = jobBundle.parse((await get('/api/jobs/0412')).body)
-  const part = bundle.parts[0]!
-  const form = bundle.forms.find((f) => f.id === part.formId)!
-  const film = bundle.films.find((f) => f.id === part.filmId)!
-  const surface = buildSurface(form, { triangles: 400 })
-  if (!surface.ok) throw new Error(surface.failure.sentence)
-  const natural = naturalLay(surface.value.mesh)
-  if (!natural.ok) throw new Error(natural.failure.sentence)
-  const plan = workOutPart({
-    partId: part.id,
-    partName: part.name,
-    form,
-    film,
-    pattern: bundle.pieces.find((p) => p.id === part.pieceId)!.pattern,
-    schools: usualSchools(form, film),
-    stock: { alcoholPercent: 70 },
-    practice: practiceWith(),
-    surface: surface.value,
-    natural: natural.value,
-    worked: natural.value,
-    shift: unshifted,
-  })
-  if (!plan.ok) throw new Error(plan.failure.sentence)
-  return partPlan.parse(plan.value)
+  const question = partQuestionOf(bundle, bundle.parts[0]!)
+  if (question === null) throw new Error('the bonnet is measured, and its film is on the shelf')
+  return partPlan.parse(required(climb(question, anyDay, { triangles: 400 })).plan)
 }
 
 test('is healthy, and shows the bay with its vehicle', async () => {
@@ -99,7 +79,9 @@ test('the record tells film, batches, gaps before and after, and prints as PDF',
     event('batchMixed', {
       stepId: 'mix',
       batchNumber: '0412-1',
-      says: 'light slip',
+      school: 'light slip',
+      says: verbatim('light slip'),
+      add: [],
       batchMl: 1400,
       alcoholPercent: 0,
       soapMlPerL: 1.3,
@@ -110,10 +92,10 @@ test('the record tells film, batches, gaps before and after, and prints as PDF',
   ])
   const record = partRecord.parse((await get('/api/parts/0412-bonnet/record')).body)
   expect(record).toMatchObject({ lot: 'H180-2611-04', state: 'fitting', film: { name: 'Hullskin 180 clear' } })
-  expect(record.batches[0]).toMatchObject({ number: '0412-1', by: 'Ines' })
-  expect(record.gaps.map((g) => g.withinTolerance)).toEqual([false, true])
-  expect(record.gaps[0]?.words).toMatch(/1\.5 mm towards the passenger's side/)
-  expect(record.problems[0]).toMatchObject({ problem: 'dirt or hair', comeBack: true })
+  expect(record.lines.batchMixed[0]).toMatchObject({ number: '0412-1', by: 'Ines' })
+  expect(record.lines.gapsMeasured.map((g) => g.withinTolerance)).toEqual([false, true])
+  expect(english(record.lines.gapsMeasured[0]!.words)).toMatch(/1\.5 mm towards the passenger's side/)
+  expect(record.lines.problemSeen[0]).toMatchObject({ problem: 'dirt or hair', comeBack: true })
   const pdf = await fetch(`${demo.address('')}/api/parts/0412-bonnet/record.pdf`)
   expect(pdf.headers.get('content-type')).toContain('application/pdf')
   expect(
@@ -134,7 +116,7 @@ test('settings change, and a figure out of its range is refused by name', async 
   expect((await send('PATCH', '/api/shop', inches)).body).toMatchObject(inches)
   const wrong = await send('PATCH', '/api/shop', { practice: { stopShortLeast: 40 } })
   expect(wrong.status).toBe(400)
-  expect(wrong.body.sentence).toContain('Stop short, least gap')
+  expect(said(wrong)).toContain('Stop short, least gap')
   expect((await get('/api/shop')).body.practice).toEqual({})
 })
 
@@ -172,8 +154,8 @@ test.each([
   const before = (await get('/api/jobs/0412')).body
   const answer = body === undefined ? await get(path) : await send(method, path, body)
   expect(answer.status).toBe(status)
-  expect(answer.body.sentence).toContain(words)
-  expect(answer.body.fix.length).toBeGreaterThan(10)
+  expect(said(answer)).toContain(words)
+  expect(english(answer.body.fix).length).toBeGreaterThan(10)
   expect((await get('/api/jobs/0412')).body).toEqual(before)
 })
 

@@ -84,14 +84,14 @@ export function showVolume(volumeMl: number, unit: UnitChoice['volume'], figure:
     return { figure: figure(ounces, ounces < 1 ? 3 : ounces < 10 ? 2 : 1), unit: 'fl oz' }
   }
   if (volumeMl >= 1000) return { figure: figure(volumeMl / 1000, volumeMl % 100 === 0 ? 1 : 2), unit: 'L' }
-  return { figure: figure(volumeMl, volumeMl < 20 ? 1 : 0), unit: 'mL' }
+  return { figure: figure(volumeMl, volumeMl < 1 ? 2 : volumeMl < 20 ? 1 : 0), unit: 'mL' }
 }
 
 /** A volume within a sentence: "8 mL" where a screen's figure would be "8.0". */
 export function sayVolume(volumeMl: number, unit: UnitChoice['volume'], figure: Figure = english): Shown {
   if (unit === 'fl oz') return showVolume(volumeMl, unit, figure)
   if (volumeMl >= 1000) return { figure: figure(volumeMl / 1000, 0, 2), unit: 'L' }
-  return { figure: figure(volumeMl, 0, volumeMl < 20 ? 1 : 0), unit: 'mL' }
+  return { figure: figure(volumeMl, 0, volumeMl < 1 ? 2 : volumeMl < 20 ? 1 : 0), unit: 'mL' }
 }
 
 /** Soap in a liquid: mL in a litre, or fluid ounces in a gallon of 128. */

@@ -1,3 +1,5 @@
+import { english } from '@truelay/words'
+import type { Sentence } from '@truelay/core/say'
 import { mkdtempSync, rmSync } from 'node:fs'
 import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
@@ -69,3 +71,7 @@ export class DemoServer {
     return { status: res.status, body: await res.json() }
   }
 }
+
+/** What an answer of the server says, as it is read. */
+export const said = (answer: { readonly body: { readonly sentence: Sentence } }): string =>
+  english(answer.body.sentence)

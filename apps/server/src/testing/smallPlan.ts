@@ -1,3 +1,4 @@
+import { nothing, verbatim } from '@truelay/core/say'
 import { partPlan } from '@truelay/contract'
 import type { PartPlan } from '@truelay/core/plan'
 
@@ -11,11 +12,13 @@ const triangle = [
 export const smallStep = (id: string, more: object = {}) => ({
   id,
   phase: 'edges',
-  headline: id,
-  detail: '',
-  why: '',
+  headline: verbatim(id),
+  detail: nothing,
+  why: nothing,
   picture: { film: 'none', marks: [] },
-  inHand: [],
+  tools: [],
+  liquids: [],
+  references: [],
   people: 1,
   minutes: 1,
   cautions: [],
@@ -30,7 +33,7 @@ export const smallPlan = (steps: readonly object[], more: object = {}): PartPlan
     film: { id: 'f', name: 'Film', type: 'paint film', laid: 'wet' },
     material: 'painted steel',
     grade: 1,
-    gradeWords: '',
+    gradeWords: nothing,
     schools: [],
     solutions: [],
     anchors: [],
@@ -38,6 +41,12 @@ export const smallPlan = (steps: readonly object[], more: object = {}): PartPlan
     edges: [],
     checks: [],
     gapToleranceMm: 0.5,
+    gapSigmaMm: 0.25,
+    order: null,
+    light: null,
+    heat: [],
+    waits: [],
+    notes: [],
     directions: { right: 'r', left: 'l', up: 'u', down: 'd' },
     drawing: { part: triangle, holes: [], piece: triangle, cutOuts: [], edges: [] },
     steps,

@@ -1,5 +1,6 @@
 import { useWords } from '../ui/words.ts'
-import type { Ingredient } from '@truelay/core/mix'
+import { type Ingredient, ingredientWords } from '@truelay/core/mix'
+import { list, say, volume } from '@truelay/core/say'
 import type { PlannedBatch } from '@truelay/core/plan'
 import { Quantity } from '../ui/Quantity.tsx'
 
@@ -22,7 +23,7 @@ export function BottleDrawing({ batches }: { readonly batches: readonly PlannedB
             viewBox="0 0 250 400"
             className="h-[85%] max-w-full"
             role="img"
-            aria-label={`${batch.says}: ${batch.add.map((a) => `${Math.round(a.ml * 10) / 10} millilitres of ${a.what}`).join(', ')}`}
+            aria-label={t`${batch.says}: ${list(batch.add.map((a) => say`${volume(a.ml)} of ${ingredientWords[a.what]}`))}`}
           >
             <Layers batch={batch} />
             <path

@@ -1,3 +1,4 @@
+import type { Sentence } from '@truelay/core/say'
 import { useWords } from '../ui/words.ts'
 import { type FormDoc, traceOutline } from '@truelay/core/form'
 import { boundsOf, type Vec2 } from '@truelay/core/geometry'
@@ -7,7 +8,7 @@ import { closedPath, openPath } from './svgPath.ts'
 export interface SketchHandle {
   readonly key: string
   readonly at: Vec2
-  readonly label: string
+  readonly label: Sentence
   readonly look: 'corner' | 'through' | 'bow' | 'mark' | 'line' | 'middle'
 }
 
@@ -164,7 +165,7 @@ export function FormSketch({ form, handles, chosen, next, photo, taps = [], onMo
           key={handle.key}
           className="cursor-grab"
           role="button"
-          aria-label={handle.label}
+          aria-label={t(handle.label)}
           tabIndex={0}
           onPointerDown={(event) => {
             event.stopPropagation()

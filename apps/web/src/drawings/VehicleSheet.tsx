@@ -1,3 +1,4 @@
+import { say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../ui/words.ts'
 import { boundsOf, type Vec2 } from '@truelay/core/geometry'
 import { type BodyPlan, type Face, type Slot, spotInSlot, spotOnSheet } from '@truelay/core/vehicle'
@@ -31,12 +32,12 @@ interface VehicleSheetProps {
   readonly onMark?: (id: string) => void
 }
 
-const faceWords: Record<Face, string> = {
-  top: 'top',
-  front: 'front',
-  rear: 'rear',
-  left: 'driver’s side',
-  right: 'passenger’s side',
+const faceWords: Readonly<Record<Face, Sentence>> = {
+  top: say`top`,
+  front: say`front`,
+  rear: say`rear`,
+  left: say`driver’s side`,
+  right: say`passenger’s side`,
 }
 
 /** The vehicle opened like a box: what will be covered is filled, what was found is marked where it is. */
@@ -141,6 +142,7 @@ function FaceName({ plan, face, unit }: { readonly plan: BodyPlan; readonly face
     left: [min[0] - 12 * unit, middle[1]],
     right: [min[0] - 12 * unit, middle[1]],
   }
+  const t = useWords()
   const [x, y] = place[face]
   const onSide = face === 'left' || face === 'right'
   return (
@@ -153,7 +155,7 @@ function FaceName({ plan, face, unit }: { readonly plan: BodyPlan; readonly face
       fill="var(--quiet)"
       pointerEvents="none"
     >
-      {faceWords[face]}
+      {t(faceWords[face])}
     </text>
   )
 }

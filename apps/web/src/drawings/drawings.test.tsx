@@ -1,3 +1,4 @@
+import { verbatim } from '@truelay/core/say'
 import type { EdgeMargin } from '@truelay/core/align'
 import type { Vec2 } from '@truelay/core/geometry'
 import type { PlanDrawing } from '@truelay/core/plan'
@@ -130,11 +131,11 @@ describe('the picture of a step', () => {
     const picture = draw({
       film: 'laid',
       marks: [
-        { kind: 'pull', from: [100, 100], to: [160, 100], text: '5.9 %' },
+        { kind: 'pull', from: [100, 100], to: [160, 100], text: verbatim('5.9 %') },
         { kind: 'stroke', from: [100, 150], to: [160, 150] },
-        { kind: 'edge', edge: 'rear', text: 'heat' },
+        { kind: 'edge', edge: 'rear', text: verbatim('heat') },
         { kind: 'edge', edge: '*' },
-        { kind: 'zone', at: [50, 50], radiusMm: 20, text: 'most here' },
+        { kind: 'zone', at: [50, 50], radiusMm: 20, text: verbatim('most here') },
       ],
     })
     for (const words of ['5.9 %', 'heat', 'most here']) expect(picture).toContain(words)
@@ -149,7 +150,7 @@ test('bottles show what is poured, in words too', () => {
         {
           use: 'tack',
           school: 'weak tack',
-          says: 'weak tack',
+          says: verbatim('weak tack'),
           needMl: 364,
           batchMl: 450,
           add: [
@@ -162,7 +163,7 @@ test('bottles show what is poured, in words too', () => {
       ]}
     />,
   )
-  expect(bottles).toContain('weak tack: 385.7 millilitres of water, 64.3 millilitres of alcohol stock')
+  expect(bottles).toContain('weak tack: 386 mL of water and 64 mL of alcohol stock')
   expect(bottles).toContain('450')
 })
 

@@ -1,3 +1,4 @@
+import { paragraph, say, type Sentence } from '@truelay/core/say'
 import { type Photo, photo, photoId, wireFailure } from '@truelay/contract'
 import { z } from 'zod'
 
@@ -8,24 +9,35 @@ const kept = z.object({ id: photoId, widthPx: z.number(), heightPx: z.number() }
 
 export type PhotoOutcome =
   | { readonly ok: true; readonly photo: Photo }
-  | { readonly ok: false; readonly problem: string }
+  | { readonly ok: false; readonly problem: Sentence }
+
+const tryAgain = say`The photo could not be kept. Try again.`
+
+class NotKept extends Error {
+  constructor(readonly why: Sentence) {
+    super(why.text)
+  }
+}
 
 /** Turns a photo the right way, scales it, leaves out where it was taken, and keeps it with a small one beside it. */
 export async function keepPhoto(file: Blob): Promise<PhotoOutcome> {
   const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => null)
   if (bitmap === null)
-    return { ok: false, problem: 'That file is no photo this tablet can read. Take it again, or choose a JPEG or PNG.' }
+    return {
+      ok: false,
+      problem: say`That file is no photo this tablet can read. Take it again, or choose a JPEG or PNG.`,
+    }
   try {
     const [whole, small] = await Promise.all(
       [wholePx, smallPx].map(async (mostPx) => send(await drawn(bitmap, mostPx))),
     )
-    if (whole === undefined || small === undefined) throw new Error('The photo could not be kept. Try again.')
+    if (whole === undefined || small === undefined) throw new NotKept(tryAgain)
     return {
       ok: true,
       photo: photo.parse({ id: whole.id, smallId: small.id, widthPx: whole.widthPx, heightPx: whole.heightPx }),
     }
   } catch (error) {
-    return { ok: false, problem: error instanceof Error ? error.message : 'The photo could not be kept. Try again.' }
+    return { ok: false, problem: error instanceof NotKept ? error.why : tryAgain }
   } finally {
     bitmap.close()
   }
@@ -47,11 +59,12 @@ async function send(jpeg: Blob) {
     headers: { 'content-type': 'image/jpeg' },
     body: jpeg,
   }).catch(() => null)
-  if (answer === null) throw new Error('The server does not answer; the photo is not kept. Try again when it does.')
+  if (answer === null)
+    throw new NotKept(say`The server does not answer; the photo is not kept. Try again when it does.`)
   const body: unknown = await answer.json().catch(() => null)
   if (!answer.ok) {
     const failure = wireFailure.safeParse(body)
-    throw new Error(failure.success ? `${failure.data.sentence} ${failure.data.fix}` : 'The photo could not be kept.')
+    throw new NotKept(failure.success ? paragraph(failure.data.sentence, failure.data.fix) : tryAgain)
   }
   return kept.parse(body)
 }

@@ -1,3 +1,5 @@
+import { english } from '@truelay/words'
+import { name, say } from '@truelay/core/say'
 import type { FitEvent, PartId, PersonId } from '@truelay/contract'
 import { describe, expect, test } from 'vitest'
 import { failureOf } from './failureOf.ts'
@@ -33,23 +35,24 @@ describe('the outbox', () => {
   })
 })
 
+const nobody = say`Nobody here is called "${name('zed')}".`
 test('what the server refuses stays, with its reason, until it is taken', () => {
-  const refusedOnce = reduce(reduce(empty, eventsHappened([event('a')])), eventsRefused('Nobody here is called "zed".'))
-  expect(refusedOnce).toMatchObject({ refusal: 'Nobody here is called "zed".', reach: 'reached' })
+  const refusedOnce = reduce(reduce(empty, eventsHappened([event('a')])), eventsRefused(nobody))
+  expect(refusedOnce).toMatchObject({ refusal: nobody, reach: 'reached' })
   expect(refusedOnce.waiting.length).toBe(1)
   expect(reduce(refusedOnce, eventsConfirmed(['a']))).toMatchObject({ refusal: null, waiting: [] })
 })
 
 describe('failed requests as sentences', () => {
   test('the server’s own words go before any other', () => {
-    const data = { code: 'NOT_FOUND', sentence: 'There is no job "9".', fix: 'Go to the bay.' }
+    const data = { code: 'NOT_FOUND', sentence: say`There is no job "${name('9')}".`, fix: say`Go to the bay.` }
     expect(failureOf({ status: 404, data })).toEqual({ sentence: data.sentence, fix: data.fix })
   })
   test('a server that is away is said to be away', () => {
-    expect(failureOf({ status: 'FETCH_ERROR', error: 'x' }).sentence).toContain('does not answer')
+    expect(english(failureOf({ status: 'FETCH_ERROR', error: 'x' }).sentence)).toContain('does not answer')
   })
   test('an answer that does not fit its schema is not shown as if it did', () => {
-    expect(failureOf({ status: 200, data: { odd: true } }).sentence).toContain('does not understand')
-    expect(failureOf(undefined).fix).toContain('Reload')
+    expect(english(failureOf({ status: 200, data: { odd: true } }).sentence)).toContain('does not understand')
+    expect(english(failureOf(undefined).fix)).toContain('Reload')
   })
 })

@@ -1,3 +1,5 @@
+import { useWords } from './words.ts'
+import { figure } from '@truelay/core/say'
 import { useId, useState } from 'react'
 
 interface NumberFieldProps {
@@ -12,6 +14,7 @@ interface NumberFieldProps {
 
 /** A number that is typed: taken over on Enter or when the field is left; a wrong one says why and changes nothing. */
 export function NumberField({ label, unit, value, digits, min, max, onCommit }: NumberFieldProps) {
+  const t = useWords()
   const id = useId()
   const shown = value.toFixed(digits).replace(/^-(0(?:\.0*)?)$/, '$1')
   /** What is being typed; null while nobody types, and then the value itself is shown. */
@@ -21,7 +24,7 @@ export function NumberField({ label, unit, value, digits, min, max, onCommit }: 
     if (typed === null) return
     const number = Number(typed.replace(',', '.').replace('−', '-'))
     if (typed.trim() === '' || !(number >= min && number <= max)) {
-      setProblem(`${label}: a number from ${min} to ${max}`)
+      setProblem(t`${label}: a number from ${figure(min, 3)} to ${figure(max, 3)}`)
       return
     }
     setProblem(null)

@@ -1,3 +1,4 @@
+import { english } from '@truelay/words'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { applyRigid, type Polygon, turnAbout, type Vec2 } from '../geometry/index.ts'
@@ -97,7 +98,7 @@ describe('registration', () => {
       marks: pattern.marks.map((m) => ({ ...m, at: applyRigid(away, m.at) })),
     }
     const found = registerPiece(part, marks, moved, spots, rules)
-    if (!found.ok) throw new Error(found.failure.sentence)
+    if (!found.ok) throw new Error(english(found.failure.sentence))
     const back = place(moved, found.value).outline
     back.forEach((p, i) => {
       expect(Math.hypot(p[0] - piece.outline[i]![0], p[1] - piece.outline[i]![1])).toBeLessThan(0.02)
@@ -128,7 +129,7 @@ describe('registration', () => {
     for (const turnRad of [0.3, 2, 3.3, 5.5]) {
       const moved = place({ outline: inset, cutOuts: [] }, turnAbout([0, 0], turnRad, [70, -40]))
       const found = registerPiece(oddPart, [], { name: 'odd', ...moved, marks: [] }, oddSpots, oddRules)
-      if (!found.ok) throw new Error(found.failure.sentence)
+      if (!found.ok) throw new Error(english(found.failure.sentence))
       const margins = edgeMargins(oddSpots, place(moved, found.value))
       expect(summarizeEdges(margins, oddRules)[0]!.outsideMm).toBeLessThan(-0.3)
     }
@@ -170,7 +171,7 @@ describe('correction from gaps', () => {
     fc.assert(
       fc.property(small, small, fc.double({ min: -0.5, max: 0.5, noNaN: true }), (x, y, turnDeg) => {
         const found = correctionFromGaps(gapsAfter(x, y, turnDeg))
-        if (!found.ok) throw new Error(found.failure.sentence)
+        if (!found.ok) throw new Error(english(found.failure.sentence))
         expect(found.value.turnDeg).toBeCloseTo(-turnDeg, 1)
         for (const residual of found.value.residualMm) expect(Math.abs(residual)).toBeLessThan(0.06)
       }),
@@ -178,7 +179,7 @@ describe('correction from gaps', () => {
   })
   test('says what gaps on one side cannot tell', () => {
     const found = correctionFromGaps(gapsAfter(1, 1, 0).slice(0, 2))
-    if (!found.ok) throw new Error(found.failure.sentence)
+    if (!found.ok) throw new Error(english(found.failure.sentence))
     expect(found.value.sigma.moveMm[0]).toBe(Number.POSITIVE_INFINITY)
     expect(Number.isFinite(found.value.sigma.moveMm[1])).toBe(true)
     expect(found.value.moveMm[0]).toBeCloseTo(0, 9)
@@ -199,14 +200,14 @@ describe('correction from gaps', () => {
 })
 
 test('a correction in words', () => {
-  expect(correctionWords({ moveMm: [-2.5, 0.02], turnDeg: -0.2 })).toBe(
+  expect(english(correctionWords({ moveMm: [-2.5, 0.02], turnDeg: -0.2 }))).toBe(
     'Turn the film 0.2° clockwise, then move it 2.5 mm towards the left.',
   )
-  expect(correctionWords({ moveMm: [0.4, 1.2], turnDeg: 0 })).toBe(
+  expect(english(correctionWords({ moveMm: [0.4, 1.2], turnDeg: 0 }))).toBe(
     'Move the film 1.2 mm towards the top and 0.4 mm towards the right.',
   )
-  expect(correctionWords({ moveMm: [0, 0], turnDeg: 0.02 })).toBe('Turn the film 0.02° counter-clockwise.')
-  expect(correctionWords({ moveMm: [0, 0], turnDeg: 0 })).toBe('It sits right: leave it.')
+  expect(english(correctionWords({ moveMm: [0, 0], turnDeg: 0.02 }))).toBe('Turn the film 0.02° counter-clockwise.')
+  expect(english(correctionWords({ moveMm: [0, 0], turnDeg: 0 }))).toBe('It sits right: leave it.')
 })
 
 test('a spot near an end of its edge is named after that end', () => {
@@ -253,9 +254,8 @@ describe('dry check', () => {
       spots: edgeSpots(oddPart, 10),
       rules: oddRules,
       edgeLabel: (edge) => `${edge} edge`,
-      length: (mm) => `${mm.toFixed(1)} mm`,
     })
-    if (!result.ok) throw new Error(result.failure.sentence)
+    if (!result.ok) throw new Error(english(result.failure.sentence))
     return result.value
   }
   test('a piece cut for the part fits, end to end', () => {
@@ -272,14 +272,14 @@ describe('dry check', () => {
   })
   test('a sensor without its cut-out is said', () => {
     const result = check({ ...fitting, cutOuts: [] })
-    expect(result.words.join(' ')).toContain('cut-out is missing: sensor')
+    expect(result.words).toSay('cut-out is missing: sensor')
     expect(result.holes[0]?.coveredMm2).toBeGreaterThan(800)
   })
   test('a piece that is too short stays outside, however it is moved', () => {
     const short = { ...fitting, outline: inset.map(([x, y]): Vec2 => [Math.min(x, 390), y]), marks: [] }
     const result = check(short)
     expect(result.verdict).toBe('does not fit')
-    expect(result.words.join(' ')).toContain('However it is moved')
+    expect(result.words).toSay('However it is moved')
   })
 })
 

@@ -1,3 +1,4 @@
+import { english } from '@truelay/words'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { perimeter, signedArea, type Vec2 } from '../geometry/index.ts'
@@ -23,7 +24,7 @@ const plain: FormDoc = {
 }
 const built = (form: FormDoc, triangles = 1500) => {
   const surface = buildSurface(form, { triangles })
-  if (!surface.ok) throw new Error(surface.failure.sentence)
+  if (!surface.ok) throw new Error(english(surface.failure.sentence))
   return surface.value
 }
 const rectangle: Vec2[] = [
@@ -41,7 +42,7 @@ describe('outlines', () => {
   test('a circle of two arcs has the length and area of a circle', () => {
     const arc = (to: Vec2) => ({ kind: 'arc' as const, to, radiusMm: 50, turn: 'left' as const, edge: 'rim' })
     const traced = traceOutline('disc', [50, 0], [arc([-50, 0]), arc([50, 0])])
-    if (!traced.ok) throw new Error(traced.failure.sentence)
+    if (!traced.ok) throw new Error(english(traced.failure.sentence))
     expect(perimeter(traced.value.polygon)).toBeCloseTo(2 * Math.PI * 50, 0)
     expect(signedArea(traced.value.polygon) / (Math.PI * 2500)).toBeCloseTo(1, 2)
   })
@@ -51,7 +52,7 @@ describe('outlines', () => {
       [0, 0],
       [line([0, 10], 'left'), line([20, 10], 'top'), line([20, 0], 'right'), line([0, 0], 'bottom')],
     )
-    if (!traced.ok) throw new Error(traced.failure.sentence)
+    if (!traced.ok) throw new Error(english(traced.failure.sentence))
     const { polygon, edgeOfSide } = traced.value
     expect(signedArea(polygon)).toBe(200)
     polygon.forEach((p, i) => {
@@ -67,7 +68,7 @@ describe('outlines', () => {
       [60, 15],
     ]
     const traced = traceOutline('arch', [0, 0], [{ kind: 'spline', through, to: [90, 0], edge: 'rim' }, line([0, 0])])
-    if (!traced.ok) throw new Error(traced.failure.sentence)
+    if (!traced.ok) throw new Error(english(traced.failure.sentence))
     for (const p of through)
       expect(traced.value.polygon.some((q) => Math.hypot(q[0] - p[0], q[1] - p[1]) < 1e-9)).toBe(true)
   })
@@ -97,7 +98,7 @@ describe('bow readings', () => {
           { name: 'slanting', from: [0, 0] as Vec2, to: [400, 300] as Vec2, sagittaMm: 38 + wobble[3]! },
         ]
         const fitted = fitBow(rectangle, bow, () => 0)
-        if (!fitted.ok) throw new Error(fitted.failure.sentence)
+        if (!fitted.ok) throw new Error(english(fitted.failure.sentence))
         for (const reading of bow)
           expect(Math.abs(sagittaOn(fitted.value.heightAt, reading) - reading.sagittaMm)).toBeLessThan(1e-3)
       }),
@@ -111,7 +112,7 @@ describe('bow readings', () => {
       even('c', [0, 225], [400, 225], 900),
     ]
     const fitted = fitBow(rectangle, bow, () => 0)
-    if (!fitted.ok) throw new Error(fitted.failure.sentence)
+    if (!fitted.ok) throw new Error(english(fitted.failure.sentence))
     const { most, least } = curvatureAt(fitted.value.heightAt, [200, 150])
     expect(1 / most).toBeGreaterThan(850)
     expect(1 / most).toBeLessThan(950)
@@ -123,7 +124,7 @@ describe('bow readings', () => {
     expect(fitted.ok).toBe(false)
     if (fitted.ok) return
     expect(fitted.failure.code).toBe('BOW_CONTRADICTS')
-    expect(fitted.failure.sentence).toMatch(/first.*second|second.*first/)
+    expect(fitted.failure.sentence).toSay(/first.*second|second.*first/)
   })
   test('readings that agree within the rule do not', () => {
     const one = { name: 'first', from: [0, 150] as Vec2, to: [400, 150] as Vec2, sagittaMm: 30 }

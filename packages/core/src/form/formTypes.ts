@@ -1,3 +1,4 @@
+import { say, type Sentence } from '../say/index.ts'
 import type { Polygon, TriangleMesh, Vec2 } from '../geometry/index.ts'
 
 /** How a stretch of edge ends. */
@@ -23,6 +24,14 @@ export const partMaterials = [
   'glass',
 ] as const
 export type PartMaterial = (typeof partMaterials)[number]
+export const materialWords: Readonly<Record<PartMaterial, Sentence>> = {
+  'painted steel': say`painted steel`,
+  'painted aluminium': say`painted aluminium`,
+  'painted plastic': say`painted plastic`,
+  'lens plastic': say`lens plastic`,
+  'gloss trim': say`gloss trim`,
+  glass: say`glass`,
+}
 
 /** One stretch of an outline, from where the last one ended. Arcs turn left (counter-clockwise) or right. */
 export type OutlineSegment =
@@ -141,6 +150,11 @@ export interface Relief {
 /** Which way of working a part belongs to: broad panels, lenses, narrow trim and bars. */
 export const partFamilies = ['panel', 'lamp', 'trim'] as const
 export type PartFamily = (typeof partFamilies)[number]
+export const familyWords: Readonly<Record<PartFamily, Sentence>> = {
+  panel: say`panel`,
+  lamp: say`lamp`,
+  trim: say`bar or trim`,
+}
 
 /** A part's measured shape, seen straight on: x right, y up, mm, z towards the eye. */
 export interface FormDoc {

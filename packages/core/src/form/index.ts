@@ -22,7 +22,7 @@ export type {
   Relief,
   TracedOutline,
 } from './formTypes.ts'
-export { edgeCodes, partFamilies, partMaterials } from './formTypes.ts'
+export { edgeCodes, familyWords, materialWords, partFamilies, partMaterials } from './formTypes.ts'
 export { formSize } from './formSize.ts'
 export { curvatureMap } from './curvatureMap.ts'
 export { wallRunMm } from './featureHeight.ts'

@@ -1,3 +1,4 @@
+import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
 import { boundsOf, signedArea } from '../geometry/index.ts'
 import {
@@ -38,7 +39,7 @@ const plate = (more: Partial<FormDoc> = {}): FormDoc => ({
 })
 const built = (form: FormDoc, triangles = 1500) => {
   const surface = buildSurface(form, { triangles })
-  if (!surface.ok) throw new Error(surface.failure.sentence)
+  if (!surface.ok) throw new Error(english(surface.failure.sentence))
   return surface.value
 }
 const heights = (form: FormDoc) => {
@@ -115,7 +116,7 @@ describe('features of a part', () => {
         ],
       }),
     )
-    expect(result.ok ? '' : result.failure.sentence).toContain('"slot" is 12 mm wide')
+    expect(result.ok ? '' : english(result.failure.sentence)).toContain('"slot" is 12 mm wide')
   })
 })
 
@@ -171,7 +172,7 @@ describe('half a part, completed', () => {
   })
   test('outline, readings and marks get their likeness on the right', () => {
     const whole = symmetrize(running)
-    if (!whole.ok) throw new Error(whole.failure.sentence)
+    if (!whole.ok) throw new Error(english(whole.failure.sentence))
     const traced = traceOutline('whole', whole.value.start, whole.value.outline)
     const before = traceOutline('half', running.start, running.outline)
     if (!traced.ok || !before.ok) throw new Error('not traced')

@@ -1,3 +1,4 @@
+import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
 import { buildSurface, type FormDoc, type PartSurface } from '../form/index.ts'
 import type { Vec2 } from '../geometry/index.ts'
@@ -41,7 +42,7 @@ function laid(form: FormDoc): {
   worked: { flat: Float64Array; stretch: Float64Array }
 } {
   const surface = buildSurface(form, { triangles: 1500 })
-  if (!surface.ok) throw new Error(surface.failure.sentence)
+  if (!surface.ok) throw new Error(english(surface.failure.sentence))
   const natural = naturalLay(surface.value.mesh)
   const worked = workedLay(surface.value.mesh, { take: 0.002 })
   if (!natural.ok || !worked.ok) throw new Error('not laid')

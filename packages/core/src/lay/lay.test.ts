@@ -1,3 +1,4 @@
+import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
 import type { TriangleMesh } from '../geometry/index.ts'
 import { grade, layFigures, naturalLay, type Lay, workedLay } from './index.ts'
@@ -5,12 +6,12 @@ import { cap, coneSector, cylinder, plate, saddle } from './testForms.ts'
 
 const laid = (mesh: TriangleMesh): Lay => {
   const lay = naturalLay(mesh)
-  if (!lay.ok) throw new Error(lay.failure.sentence)
+  if (!lay.ok) throw new Error(english(lay.failure.sentence))
   return lay.value
 }
 const worked = (mesh: TriangleMesh, take: number, limit = Number.POSITIVE_INFINITY) => {
   const lay = workedLay(mesh, { take, limit })
-  if (!lay.ok) throw new Error(lay.failure.sentence)
+  if (!lay.ok) throw new Error(english(lay.failure.sentence))
   return lay.value
 }
 const turned = (mesh: TriangleMesh, scale = 1): TriangleMesh => {

@@ -1,3 +1,4 @@
+import { english } from '@truelay/words'
 import { expect, test } from 'vitest'
 import { lampLight } from './index.ts'
 
@@ -7,12 +8,12 @@ test('layers multiply and distance goes with the root', () => {
     lampCandela: 1000,
     overlapLayers: 1,
   })
-  if (!light.ok) throw new Error(light.failure.sentence)
+  if (!light.ok) throw new Error(english(light.failure.sentence))
   expect(light.value.outputRatio).toBeCloseTo(0.4, 12)
   expect(light.value.overlapRatio).toBeCloseTo(0.32, 12)
   expect(light.value.seeingDistanceRatio).toBeCloseTo(Math.sqrt(0.4), 12)
   expect(light.value.outputCandela).toBeCloseTo(400, 9)
-  expect(light.value.words).toContain('Local law')
+  expect(light.value.words).toSay('Local law')
 })
 
 test.each([

@@ -1,3 +1,6 @@
+import { nothing, verbatim } from '../say/index.ts'
+import { english } from '@truelay/words'
+import { required as must } from '../result/index.ts'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import {
@@ -16,19 +19,15 @@ import {
 } from './index.ts'
 
 const amount = (least: number, most: number) => fc.double({ min: least, max: most, noNaN: true })
-const must = <T>(result: { ok: true; value: T } | { ok: false; failure: { sentence: string } }): T => {
-  if (!result.ok) throw new Error(result.failure.sentence)
-  return result.value
-}
 
 describe('measuring', () => {
   test('big volumes by cylinder, small ones by syringe', () => {
     expect(pourOf('water', 857.143)).toMatchObject({ ml: 857, tool: 'cylinder', timesFull: 8, restMl: 57 })
     expect(pourOf('soap', 1.34)).toMatchObject({ ml: 1.3, tool: 'syringe', timesFull: 0, restMl: 1.3 })
     expect(pourOf('soap', 12.04)).toMatchObject({ ml: 12, tool: 'syringe', timesFull: 2, restMl: 2 })
-    expect(pourWords(pourOf('water', 857.143))).toBe('8 full cylinders (100 mL each) and 57 mL')
-    expect(pourWords(pourOf('soap', 1.34))).toBe('syringe to 1.3 mL')
-    expect(pourWords(pourOf('water', 100))).toBe('one full cylinder (100 mL)')
+    expect(english(pourWords(pourOf('water', 857.143)))).toBe('8 full cylinders (100 mL each) and 57 mL')
+    expect(english(pourWords(pourOf('soap', 1.34)))).toBe('syringe to 1.3 mL')
+    expect(english(pourWords(pourOf('water', 100)))).toBe('one full cylinder (100 mL)')
   })
   test('what results from the rounded pours is said, and is close to what was wanted', () => {
     fc.assert(
@@ -46,7 +45,9 @@ describe('measuring', () => {
   })
   test('soap too little for the syringe is said', () => {
     const batch = must(mixBatch({ target: { soapMlPerL: 1.3 }, stock: {}, batchMl: 100 }))
-    expect(measureBatch(batch.add, {}).warnings.join()).toMatch(/0\.13 mL of soap is too little.* mix 400 mL/)
+    expect(measureBatch(batch.add, {}).warnings.map(english).join()).toMatch(
+      /0\.13 mL of soap is too little.* mix 400 mL/,
+    )
   })
 })
 
@@ -125,7 +126,7 @@ describe('topping up', () => {
       stock: { alcoholPercent: 70 },
       finalMl: 1000,
     })
-    expect(topped.ok ? '' : topped.failure.sentence).toContain('24 %')
+    expect(topped.ok ? '' : english(topped.failure.sentence)).toContain('24 %')
   })
   test('a bottle smaller than what is in it is refused', () => {
     const have = { volumeMl: 600, alcoholPercent: 0, soapMlPerL: 0 }
@@ -136,7 +137,7 @@ describe('topping up', () => {
 
 describe('the bottle in hand', () => {
   const bottle = (says: string, alcoholPercent: number, soapMlPerL: number) => ({
-    says,
+    says: verbatim(says),
     strength: { alcoholPercent, soapMlPerL },
   })
   const weak = bottle('weak tack', 10, 0)
@@ -153,14 +154,15 @@ describe('the bottle in hand', () => {
   ])('%s: says what it is, what was planned, and what comes of it', (_, taken, planned, says) => {
     const verdict = bottleInHand(taken, planned, true)
     expect(verdict.asPlanned).toBe(false)
-    expect(verdict.warning).toContain(`This is ${taken.says}`)
-    expect(verdict.warning).toContain(`planned is ${planned.says}`)
-    expect(verdict.warning).toContain(says)
+    const warning = english(verdict.warning ?? nothing)
+    expect(warning).toContain(`This is ${english(taken.says)}`)
+    expect(warning).toContain(`planned is ${english(planned.says)}`)
+    expect(warning).toContain(says)
   })
   test('strong alcohol never on a lens, even where it was planned', () => {
     const strong = bottle('own', 30, 0)
     expect(bottleInHand(strong, weak, false)).toMatchObject({ never: true, asPlanned: false })
-    expect(bottleInHand(strong, strong, false).warning).toContain('crazes')
+    expect(english(bottleInHand(strong, strong, false).warning ?? nothing)).toContain('crazes')
     expect(bottleInHand(strong, weak, true).never).toBe(false)
   })
 })
@@ -196,7 +198,7 @@ describe('use and shelf', () => {
   })
   test('hard water is warned of, distilled is not', () => {
     expect(waterWarning('distilled', 1.3)).toBeNull()
-    expect(waterWarning('hard tap', 1.3)).toContain('binds soap')
-    expect(waterWarning('hard tap', 0)).toContain('spots')
+    expect(english(waterWarning('hard tap', 1.3) ?? nothing)).toContain('binds soap')
+    expect(english(waterWarning('hard tap', 0) ?? nothing)).toContain('spots')
   })
 })

@@ -1,3 +1,4 @@
+import { english } from '@truelay/words'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import {
@@ -18,7 +19,7 @@ const amount = (least: number, most: number) => fc.double({ min: least, max: mos
 describe('a batch from stock', () => {
   test('one litre of 10 % from 70 %', () => {
     const batch = mixBatch({ target: { alcoholPercent: 10 }, stock: { alcoholPercent: 70 }, batchMl: 1000 })
-    if (!batch.ok) throw new Error(batch.failure.sentence)
+    if (!batch.ok) throw new Error(english(batch.failure.sentence))
     expect(ml(batch.value.add, 'alcohol stock')).toBeCloseTo(142.857, 3)
     expect(ml(batch.value.add, 'water')).toBeCloseTo(857.143, 3)
   })
@@ -35,7 +36,7 @@ describe('a batch from stock', () => {
             stock: { alcoholPercent: stockPercent },
             batchMl,
           })
-          if (!batch.ok) throw new Error(batch.failure.sentence)
+          if (!batch.ok) throw new Error(english(batch.failure.sentence))
           const { add } = batch.value
           expect(ml(add, 'water') + ml(add, 'alcohol stock') + ml(add, 'soap')).toBeCloseTo(batchMl, 3)
           expect(
@@ -49,7 +50,7 @@ describe('a batch from stock', () => {
   test('strong tack is flagged for lenses, weak tack is not', () => {
     const warnings = (alcoholPercent: number) => {
       const batch = mixBatch({ target: { alcoholPercent }, stock: { alcoholPercent: 70 }, batchMl: 500 })
-      return batch.ok ? batch.value.warnings.join(' ') : ''
+      return batch.ok ? batch.value.warnings.map(english).join(' ') : ''
     }
     expect(warnings(25)).toContain('lenses')
     expect(warnings(10)).not.toContain('lenses')
@@ -91,7 +92,7 @@ describe('repair of a wrong batch', () => {
       stock: { alcoholPercent: 70 },
       bottleMl: 1000,
     })
-    if (!repair.ok) throw new Error(repair.failure.sentence)
+    if (!repair.ok) throw new Error(english(repair.failure.sentence))
     expect(repair.value).toMatchObject({ pourOffMl: 0, finalMl: 800 })
     expect(ml(repair.value.add, 'water')).toBeCloseTo(400, 6)
   })
@@ -112,7 +113,7 @@ describe('repair of a wrong batch', () => {
             stock: { alcoholPercent: 91 },
             bottleMl,
           })
-          if (!repair.ok) throw new Error(repair.failure.sentence)
+          if (!repair.ok) throw new Error(english(repair.failure.sentence))
           const { pourOffMl, finalMl, add, strength } = repair.value
           expect(finalMl).toBeLessThanOrEqual(bottleMl + 1e-6)
           expect(strength.alcoholPercent).toBeCloseTo(wantAlcohol, 6)
@@ -162,18 +163,18 @@ test('every school of liquids has one recipe', () => {
 test('a maker’s fluid is mixed by parts, and says whose instructions count', () => {
   const { parts } = recipeOf('single fluid')
   const batch = mixByParts({ parts: parts ?? [], batchMl: 900 })
-  if (!batch.ok) throw new Error(batch.failure.sentence)
+  if (!batch.ok) throw new Error(english(batch.failure.sentence))
   expect(batch.value.add).toEqual([
     { what: 'water', ml: 600 },
     { what: 'activator concentrate', ml: 300 },
   ])
-  expect(batch.value.warnings.join()).toContain('instructions')
+  expect(batch.value.warnings).toSay('instructions')
   expect(mixByParts({ parts: [{ what: 'water', parts: 0 }], batchMl: 900 }).ok).toBe(false)
 })
 
 test('a strength as it stands on a bottle', () => {
-  expect(strengthWords({ alcoholPercent: 10, soapMlPerL: 0 })).toBe('10 % alcohol')
-  expect(strengthWords({ alcoholPercent: 0, soapMlPerL: 1.3 })).toBe('1.3 mL/L soap')
-  expect(strengthWords({ alcoholPercent: 15, soapMlPerL: 2 })).toBe('15 % alcohol, 2 mL/L soap')
-  expect(strengthWords({ alcoholPercent: 0, soapMlPerL: 0 })).toBe('no alcohol, no soap')
+  expect(english(strengthWords({ alcoholPercent: 10, soapMlPerL: 0 }))).toBe('10 % alcohol')
+  expect(english(strengthWords({ alcoholPercent: 0, soapMlPerL: 1.3 }))).toBe('1.3 mL/L soap')
+  expect(english(strengthWords({ alcoholPercent: 15, soapMlPerL: 2 }))).toBe('15 % alcohol, 2 mL/L soap')
+  expect(english(strengthWords({ alcoholPercent: 0, soapMlPerL: 0 }))).toBe('no alcohol, no soap')
 })

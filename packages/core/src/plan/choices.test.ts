@@ -1,7 +1,9 @@
+import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
 import type { EdgeCode } from '../form/index.ts'
 import { recipes } from '../mix/index.ts'
 import { practiceWith } from '../practice/index.ts'
+import { name, say } from '../say/index.ts'
 import { correctionFor, edgeAdvice, edgeCodeWords, measuredGaps, ruleOfCode, usualSchools } from './index.ts'
 import { solutionsFor } from './solutionsFor.ts'
 
@@ -11,7 +13,7 @@ describe('edges', () => {
   test.each(codes)('%s has a rule that can be met, and advice', (code) => {
     const { minMm, maxMm } = ruleOfCode(code, practiceWith())
     expect(minMm).toBeLessThan(maxMm)
-    expect(edgeAdvice(code).length).toBeGreaterThan(20)
+    expect(english(edgeAdvice(code)).length).toBeGreaterThan(20)
   })
   test('film that stops before the edge has positive margins, film that goes on negative ones', () => {
     for (const code of ['stop-short', 'lip-stop', 'butt'] as const)
@@ -30,7 +32,7 @@ describe('liquids', () => {
       { alcoholPercent: 70 },
       practiceWith(),
     )
-    if (!solutions.ok) throw new Error(solutions.failure.sentence)
+    if (!solutions.ok) throw new Error(english(solutions.failure.sentence))
     const slip = solutions.value.find((s) => s.use === 'slip')
     if (school === 'dry') expect(slip).toBeUndefined()
     else {
@@ -52,7 +54,7 @@ describe('liquids', () => {
 describe('gaps at the check points', () => {
   const check = (id: string, x: number, y: number, normal: readonly [number, number]) => ({
     id,
-    label: id,
+    label: say`${name(id)}`,
     edge: 'rear',
     at: [x, y] as const,
     normal,
@@ -81,8 +83,9 @@ describe('gaps at the check points', () => {
         { checkId: 'Q', measuredMm: 3.5 },
         { checkId: 'R', measuredMm: 2.1 },
       ]),
+      0.25,
     )
-    if (!correction.ok) throw new Error(correction.failure.sentence)
+    if (!correction.ok) throw new Error(english(correction.failure.sentence))
     expect(correction.value.moveMm[0]).toBeCloseTo(-0.4, 6)
     expect(correction.value.moveMm[1]).toBeCloseTo(1, 6)
     expect(correction.value.turnDeg).toBeCloseTo(0, 6)

@@ -1,44 +1,11 @@
-import { readFileSync } from 'node:fs'
+import { english, wordsIn } from '@truelay/words'
 import { expect, test } from 'vitest'
-import { buildSurface, type FormDoc } from '../form/index.ts'
 import { calibrated, type GunDoc } from '../heat/index.ts'
-import { naturalLay, workedLay } from '../lay/index.ts'
-import { practiceWith } from '../practice/index.ts'
-import { type FilmDoc, type PlanRequest, unshifted, usualSchools, workOutPart } from './index.ts'
+import { required } from '../result/index.ts'
+import { planOf, saidOf, testPart, tryPlan } from './testParts.ts'
 
-const read = (path: string) => JSON.parse(readFileSync(new URL(`../../../../demo/${path}`, import.meta.url), 'utf8'))
-
-function prepared(formName: string, filmName: string): PlanRequest {
-  const form = read(`forms/${formName}.json`) as FormDoc
-  const film = read(`films/${filmName}.json`) as FilmDoc
-  const surface = buildSurface(form, { triangles: 600 })
-  if (!surface.ok) throw new Error(surface.failure.sentence)
-  const natural = naturalLay(surface.value.mesh)
-  const { take, warmStretch } = film.handling
-  const worked = workedLay(surface.value.mesh, { take, limit: 1 + warmStretch })
-  if (!natural.ok || !worked.ok) throw new Error('no lay')
-  return {
-    partId: 'p',
-    partName: form.name,
-    form,
-    film,
-    pattern: null,
-    schools: usualSchools(form, film),
-    stock: { alcoholPercent: 70 },
-    practice: practiceWith(),
-    surface: surface.value,
-    natural: natural.value,
-    worked: worked.value,
-    shift: unshifted,
-  }
-}
-const planOf = (request: PlanRequest, change: Partial<PlanRequest> = {}) => {
-  const plan = workOutPart({ ...request, ...change })
-  if (!plan.ok) throw new Error(plan.failure.sentence)
-  return plan.value
-}
-const bonnet = prepared('pipit-bonnet', 'clearcoat-hull-180')
-const lamp = prepared('pipit-headlamp-left', 'dusk-glass-dry')
+const bonnet = testPart('pipit-bonnet', 'clearcoat-hull-180', null, 600)
+const lamp = testPart('pipit-headlamp-left', 'dusk-glass-dry', null, 600)
 
 test('cold damp air lengthens the waits of a plan and keeps film wet longer; ordinary air changes nothing', () => {
   const usual = planOf(bonnet, { room: { temperatureC: 20, humidityPercent: 50 } })
@@ -58,12 +25,12 @@ test('what a shop has learned of a wait counts in its plans', () => {
 })
 
 test('a panel is sealed at its edges, a dry lamp softened at its pulls and post-heated; shares add up', () => {
-  expect(planOf(bonnet).heat?.map((h) => h.use)).toEqual(['seal'])
-  const heat = planOf(lamp).heat ?? []
+  expect(planOf(bonnet).heat.map((h) => h.use)).toEqual(['seal'])
+  const heat = planOf(lamp).heat
   expect(heat.map((h) => h.use)).toEqual(['soften', 'post-heat'])
   for (const { zones, words, steamSeconds, use } of heat) {
     expect(zones.reduce((sum, z) => sum + z.share, 0)).toBeCloseTo(1, 6)
-    expect(words).toContain('each way')
+    expect(english(words)).toContain('each way')
     expect(steamSeconds === null).toBe(use === 'post-heat')
   }
   const pull = planOf(lamp).steps.find((s) => s.id === 'pull-A')
@@ -93,25 +60,25 @@ test('a gun that was read hotter than usual needs fewer passes or a lower settin
       },
     ],
   }
-  const known = calibrated(gun)
-  if (!known.ok) throw new Error(known.failure.sentence)
-  const [seal] = planOf(bonnet, { gun: known.value }).heat ?? []
-  const [usual] = planOf(bonnet).heat ?? []
-  expect(seal?.gun).toBe('Bay gun')
-  expect(seal?.words).not.toBe(usual?.words)
+  const known = required(calibrated(gun))
+  const [seal] = planOf(bonnet, { gun: known }).heat
+  const [usual] = planOf(bonnet).heat
+  expect(saidOf(seal?.gun)).toBe('Bay gun')
+  expect(saidOf(seal?.words)).not.toBe(saidOf(usual?.words))
   const spread = (h: typeof seal) => (h?.passesRange[1] ?? 0) / (h?.passesRange[0] ?? 1)
   expect(spread(seal)).toBeLessThan(spread(usual))
 })
 
 test('a room that cannot be is refused, with the figure', () => {
-  const plan = workOutPart({ ...bonnet, room: { temperatureC: 75, humidityPercent: 50 } })
-  expect(plan.ok ? '' : plan.failure.sentence).toContain('75')
+  const plan = tryPlan(bonnet, { room: { temperatureC: 75, humidityPercent: 50 } })
+  expect(plan.ok ? '' : english(plan.failure.sentence)).toContain('75')
 })
 
 test('temperatures are said in the shop’s unit', () => {
-  const fahrenheit = { temperature: (c: number) => `${Math.round(c * 1.8 + 32)} °F` }
-  const plan = planOf(lamp, { words: fahrenheit })
-  const said = [...(plan.heat ?? []).map((h) => h.warning), ...plan.steps.flatMap((s) => [s.headline, s.detail])]
-  expect(said.join(' ')).toContain('°F')
-  expect(said.join(' ')).not.toContain('°C')
+  const plan = planOf(lamp)
+  const fahrenheit = wordsIn({ units: { length: 'mm', temperature: 'F', volume: 'mL' } })
+  const sentences = [...plan.heat.map((h) => h.warning), ...plan.steps.flatMap((s) => [s.headline, s.detail])]
+  const said = sentences.map((sentence) => (sentence === null ? '' : fahrenheit(sentence))).join(' ')
+  expect(said).toContain('°F')
+  expect(said).not.toContain('°C')
 })

@@ -30,10 +30,9 @@ describe('a kit counted', () => {
 
 describe('the side to start on', () => {
   test('is the one with the spare, by the manifest and by the count', () => {
-    expect(startingSides([left, right], [])[0]).toMatchObject({
-      pieceId: 'lamp-left',
-      words: expect.stringContaining('Lamp: start on the driver’s side'),
-    })
+    const [side] = startingSides([left, right], [])
+    expect(side?.pieceId).toBe('lamp-left')
+    expect(side?.words).toSay('Lamp: start on the driver’s side')
     const swapped = [
       { pieceId: 'lamp-left', arrived: 1 },
       { pieceId: 'lamp-right', arrived: 2 },

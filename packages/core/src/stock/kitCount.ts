@@ -2,6 +2,11 @@ import { counted as agreeing, name, say, type Sentence } from '../say/index.ts'
 
 export const pieceSides = ['left', 'right', 'middle'] as const
 export type PieceSide = (typeof pieceSides)[number]
+export const sideWords: Readonly<Record<PieceSide, Sentence>> = {
+  left: say`driver’s side`,
+  right: say`passenger’s side`,
+  middle: say`middle`,
+}
 
 /** A piece as the kit's manifest lists it. */
 export interface ListedPiece {
@@ -43,11 +48,6 @@ export function standingOf(
 export interface StartingSide {
   readonly pieceId: string
   readonly words: Sentence
-}
-
-export const sideWords: Readonly<Record<'left' | 'right', Sentence>> = {
-  left: say`driver’s side`,
-  right: say`passenger’s side`,
 }
 
 /** Where to start a pair: on the side that has a spare, since the first try is the risky one. */

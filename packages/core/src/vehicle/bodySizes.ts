@@ -1,8 +1,15 @@
+import { say, type Sentence } from '../say/index.ts'
 import type { Vec2 } from '../geometry/index.ts'
 
 /** Kinds of vehicle that the sheet can draw. */
 export const bodyKinds = ['city hatch', 'saloon', 'estate', 'van'] as const
 export type BodyKind = (typeof bodyKinds)[number]
+export const bodyKindWords: Readonly<Record<BodyKind, Sentence>> = {
+  'city hatch': say`city hatch`,
+  saloon: say`saloon`,
+  estate: say`estate`,
+  van: say`van`,
+}
 
 /** Rough proportions of a kind of vehicle; lengths along it and heights above the ground are shares of its size. */
 export interface BodySize {

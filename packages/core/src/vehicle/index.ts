@@ -1,2 +1,2 @@
 export { type BodyPlan, bodyPlan, type Face, type Slot, spotInSlot, spotOnSheet } from './bodyPlan.ts'
-export { type BodyKind, bodyKinds } from './bodySizes.ts'
+export { type BodyKind, bodyKinds, bodyKindWords } from './bodySizes.ts'

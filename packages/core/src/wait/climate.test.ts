@@ -1,3 +1,4 @@
+import { required as must } from '../result/index.ts'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { practiceWith } from '../practice/index.ts'
@@ -22,10 +23,6 @@ import {
 } from './index.ts'
 
 const practice = practiceWith()
-const must = <T>(result: { ok: true; value: T } | { ok: false; failure: { sentence: string } }): T => {
-  if (!result.ok) throw new Error(result.failure.sentence)
-  return result.value
-}
 const temperature = fc.double({ min: 0, max: 38, noNaN: true })
 const humidity = fc.double({ min: 5, max: 95, noNaN: true })
 
@@ -153,7 +150,7 @@ describe('release', () => {
     const release = must(releaseAt({ finishedAt, room, forecast: forecast(() => 3) }, practice))
     expect(release.kind).toBe('after a night indoors')
     expect(hours(release.at)).toBeCloseTo(12, 0)
-    expect(release.because).toContain('3 °C')
+    expect(release.because).toSay('3 °C')
   })
   test('a frost in the evening keeps it in although it is mild now; a colder room keeps it longer', () => {
     const evening = forecast((hour) => (hour < 6 ? 14 : 2))
@@ -208,16 +205,16 @@ describe('why film grabs early, or not', () => {
       { ...under, slip: { alcoholPercent: 0, soapMlPerL: 0.2 }, partC: 26 },
       practice,
     )
-    expect(first?.cause).toContain('0.2 mL')
-    expect(first?.change).toContain('1.3')
-    expect(second?.cause).toContain('26')
+    expect(first?.cause).toSay('0.2 mL')
+    expect(first?.change).toSay('1.3')
+    expect(second?.cause).toSay('26')
     const late = whyItGrabs(
       'not at all',
       { ...under, slip: { alcoholPercent: 0, soapMlPerL: 12 }, tackAlcoholPercent: 4, partC: 9 },
       practice,
     )
     expect(late).toHaveLength(3)
-    expect(late[0]?.cause).toContain('9.0 °C')
+    expect(late[0]?.cause).toSay('9.0 °C')
   })
   test('more soap slides longer, alcohol and warmth shorter', () => {
     const amount = fc.double({ min: 0.1, max: 10, noNaN: true })

@@ -1,3 +1,4 @@
+import { english } from '@truelay/words'
 import { expect, test } from 'vitest'
 import { practiceWith } from '../practice/index.ts'
 import { type WaitKind, waitOf } from './index.ts'
@@ -7,7 +8,7 @@ const kinds: WaitKind[] = ['initialGrab', 'beforeWrap', 'beforeTrim', 'coolBefor
 test.each(kinds)('%s has a length and a name', (kind) => {
   const wait = waitOf(kind, practiceWith())
   expect(wait.minutes).toBeGreaterThan(0)
-  expect(wait.label.length).toBeGreaterThan(5)
+  expect(english(wait.label).length).toBeGreaterThan(5)
 })
 
 test('the shop’s own figures count, and the order of the trade holds', () => {

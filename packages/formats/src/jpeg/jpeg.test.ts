@@ -39,7 +39,7 @@ describe('a photo as it is kept', () => {
     for (const bytes of cases) {
       const read = stripJpeg(bytes)
       expect(read.ok).toBe(false)
-      if (!read.ok) expect(read.failure.sentence).toContain('cannot be read')
+      if (!read.ok) expect(read.failure.sentence).toSay('cannot be read')
     }
   })
 })

@@ -1,10 +1,11 @@
+import { english } from '@truelay/words'
 import { expect, test } from 'vitest'
 import { readObj, writeObj } from './index.ts'
 
 test('a mesh comes back from its file within a thousandth', () => {
   const mesh = { position: Float64Array.of(0, 0, 0, 10.1234, 0, 1, 0, 10, -2.5), triangle: Int32Array.of(0, 1, 2) }
   const read = readObj(writeObj(mesh, 'test'), 1)
-  if (!read.ok) throw new Error(read.problem)
+  if (!read.ok) throw new Error(english(read.problem))
   read.mesh.position.forEach((x, i) => {
     expect(Math.abs(x - mesh.position[i]!)).toBeLessThan(0.001)
   })
@@ -12,7 +13,7 @@ test('a mesh comes back from its file within a thousandth', () => {
 
 test('polygons, slashes, negative numbers, metres and loose vertices are understood', () => {
   const read = readObj('v 9 9 9\nv 0 0 0\nv 1 0 0\nv 1 1 0\nv 0 1 0\nvn 0 0 1\nf -4/1/1 -3//1 -2 5\n', 1000)
-  if (!read.ok) throw new Error(read.problem)
+  if (!read.ok) throw new Error(english(read.problem))
   expect(read.mesh.triangle.length).toBe(6)
   expect(read.mesh.position.length).toBe(12)
   expect(Math.max(...read.mesh.position)).toBe(1000)
@@ -28,5 +29,5 @@ test.each([
   expect(read.ok).toBe(false)
   if (read.ok) return
   expect(read.line).toBe(line)
-  expect(read.problem).toContain(words)
+  expect(english(read.problem)).toContain(words)
 })

@@ -1,6 +1,8 @@
+import { english } from '@truelay/words'
 import { buildSurface, formFromScan, orientScan } from '@truelay/core/form'
 import { boundsOf, type TriangleMesh } from '@truelay/core/geometry'
 import { describe, expect, test } from 'vitest'
+import type { Sentence } from '@truelay/core/say'
 import { writeObj } from '../obj/index.ts'
 import { readScan, scanKindOf, writePly, writeStl } from './index.ts'
 
@@ -23,8 +25,9 @@ function dome(columns = 41, rows = 25): TriangleMesh {
 }
 const heightAt = (x: number, y: number) => 18 * (1 - (x / 100) ** 2) * (1 - (y / 60) ** 2)
 const bytes = (text: string) => new TextEncoder().encode(text)
-const value = <T>(result: { ok: true; value: T } | { ok: false; failure: { sentence: string } }): T => {
-  if (!result.ok) throw new Error(result.failure.sentence)
+
+const value = <T>(result: { ok: true; value: T } | { ok: false; failure: { sentence: Sentence } }): T => {
+  if (!result.ok) throw new Error(english(result.failure.sentence))
   return result.value
 }
 
@@ -71,7 +74,7 @@ test('what is no scan is answered with a sentence', () => {
   ]
   for (const [kind, file, sentence] of cases) {
     const result = readScan(kind, file, 1)
-    expect(result.ok ? 'read' : result.failure.sentence).toMatch(sentence)
+    expect(result.ok ? 'read' : english(result.failure.sentence)).toMatch(sentence)
   }
   expect(scanKindOf('Part.STL')).toBe('stl')
   expect(scanKindOf('part.step')).toBe(null)

@@ -1,4 +1,4 @@
-import { say } from '@truelay/core/say'
+import { say, name, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { Bay, PartProgress } from '@truelay/contract'
 import { endOfDay } from 'date-fns'
@@ -83,7 +83,7 @@ function NextForPeople({ bay }: { readonly bay: Bay }) {
           <li key={person.id} className="leading-snug">
             <span className="font-bold">{person.name}</span> <span className="text-quiet">{person.role}</span>
             <br />
-            {next === null ? <span className="text-quiet">{t`free`}</span> : <span>{nextWords(next)}</span>}
+            {next === null ? <span className="text-quiet">{t`free`}</span> : <span>{t(nextWords(next))}</span>}
           </li>
         ))}
       </ul>
@@ -94,5 +94,7 @@ function NextForPeople({ bay }: { readonly bay: Bay }) {
 const nextPart = (parts: readonly PartProgress[]) =>
   parts.find((p) => p.state === 'fitting') ?? parts.find((p) => p.state === 'waiting') ?? null
 
-const nextWords = (part: PartProgress) =>
-  part.state === 'fitting' ? `${part.name}: ${part.nextStep ?? 'last step'}` : `${part.name}: open the lay sheet`
+const nextWords = (part: PartProgress): Sentence =>
+  part.state === 'fitting'
+    ? say`${name(part.name)}: ${part.nextStep ?? say`last step`}`
+    : say`${name(part.name)}: open the lay sheet`

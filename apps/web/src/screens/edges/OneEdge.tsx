@@ -1,4 +1,4 @@
-import { length } from '@truelay/core/say'
+import { length, list } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { EdgePlan, EdgeWork } from '@truelay/core/edges'
 import { edgeAdvice, edgeCodeWords } from '@truelay/core/plan'
@@ -46,7 +46,7 @@ export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
       ))}
       <dl className="mt-4">
         <Row label={t`When`}>{t(edge.when)}</Row>
-        <Row label={t`With`}>{edge.tools.map((t) => t.name).join(', ')}</Row>
+        <Row label={t`With`}>{t`${list(edge.tools.map((tool) => tool.name))}`}</Row>
         {blade === undefined ? null : (
           <Row label={t`Blade`}>
             <strong className="text-[26px]">{blade.bladeDeg}°</strong>, {blade.direction ? t(blade.direction) : null}

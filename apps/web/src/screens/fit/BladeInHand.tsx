@@ -1,3 +1,4 @@
+import { length } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import { Choice } from '../../ui/Choice.tsx'
 
@@ -16,15 +17,15 @@ export function BladeInHand({ fresh, cutMm, onFresh }: BladeInHandProps) {
       className="mt-3 flex flex-wrap items-center gap-4 border-l-[5px] border-petrol bg-paper px-4 py-2.5"
     >
       <p className="text-[20px] leading-tight">
-        {t`About`} <strong>{Math.round(cutMm / 10) / 100} m</strong> {t`to cut. In the knife:`}
+        {t`About`} <strong>{t`${length(cutMm)}`}</strong> {t`to cut. In the knife:`}
       </p>
       <Choice
         label={t`Segment in the knife`}
         value={fresh ? 'fresh' : 'same'}
         onChange={(value) => onFresh(value === 'fresh')}
         options={[
-          { value: 'fresh', text: 'a fresh segment' },
-          { value: 'same', text: 'the same as before' },
+          { value: 'fresh', text: t`a fresh segment` },
+          { value: 'same', text: t`the same as before` },
         ]}
       />
     </section>

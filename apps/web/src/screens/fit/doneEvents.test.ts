@@ -14,7 +14,7 @@ const doing = (step: Partial<PlanStep>, more: object = {}) =>
   doneEvents({
     bundle: { job: { number: '0412' }, parts: [{ id: 'a' }, { id: 'b' }] },
     part: { id: 'b' },
-    state: { plan: { solutions: [solution('slip', 'light slip'), solution('tack', 'weak tack')] }, batches: [] },
+    state: { plan: { solutions: [solution('slip', 'light slip'), solution('tack', 'weak tack')] }, logged: [] },
     step: { id: 's', ...step },
     standIns: new Map(),
     fresh: true,

@@ -1,3 +1,5 @@
+import { english, wordsIn } from '@truelay/words'
+import { verbatim } from '@truelay/core/say'
 import type { PartPlan } from '@truelay/core/plan'
 import { metricUnits } from '@truelay/core/units'
 import { describe, expect, test } from 'vitest'
@@ -6,7 +8,7 @@ import { readingsShown } from './readingsShown.ts'
 
 const check = (id: string, wantedMm: number) => ({
   id,
-  label: id,
+  label: verbatim(id),
   edge: 'rear',
   at: [0, 0] as const,
   normal: [0, 1] as const,
@@ -34,17 +36,14 @@ describe('typed gaps', () => {
     expect(gapFigure(-25.96, metricUnits)).toBe('26.0')
   })
   test('what is no gap is named with its letter and an example', () => {
-    expect(readGaps(plan, { P: '2.5', Q: 'two' }, metricUnits)).toEqual({
-      ok: false,
-      problem: 'Q: "two" is no gap. Give it in mm, for example 2.5.',
-    })
+    const round = readGaps(plan, { P: '2.5', Q: 'two' }, metricUnits)
+    expect(round.ok ? '' : english(round.problem)).toBe('Q: "two" is no gap. Give it like this: 2.5 mm.')
+    expect(round.ok ? '' : wordsIn({ units: inches })(round.problem)).toContain('0.098 in')
     expect(readGaps(plan, { P: '2.5', Q: '4000' }, metricUnits).ok).toBe(false)
   })
   test('one place is not enough', () => {
-    expect(readGaps(plan, { P: '2.5', Q: ' ' }, metricUnits)).toEqual({
-      ok: false,
-      problem: 'Measure at least two places, best far apart.',
-    })
+    const round = readGaps(plan, { P: '2.5', Q: ' ' }, metricUnits)
+    expect(round.ok ? '' : english(round.problem)).toContain('at least two places')
   })
   test('nothing typed is nothing, not zero', () => {
     expect(draftMm('', metricUnits)).toBeNull()

@@ -1,3 +1,5 @@
+import { english } from '@truelay/words'
+import { nothing } from '@truelay/core/say'
 import { practiceWith } from '@truelay/core/practice'
 import { expect, test } from 'vitest'
 import type { Fitting } from './fitting.ts'
@@ -10,23 +12,25 @@ const solution = (use: 'slip' | 'tack', alcoholPercent: number, soapMlPerL: numb
 const state = (bottles: object[] = []) =>
   ({
     plan: { solutions: [solution('slip', 0, 1.3), solution('tack', 10, 0)] },
-    bottles,
+    logged: bottles.map((event) => ({ stands: 'with its step', event: { kind: 'bottleTaken', ...event } })),
     done: [],
     startedAt: '2030-05-01T09:00:00Z',
   }) as unknown as Fitting
 const air = { temperatureC: 20, humidityPercent: 50 }
 const practice = practiceWith()
 const at = (time: string) => new Date(`2030-05-01T${time}:00Z`)
+const words = (problem: 'grabbed too early' | 'will not grab', of: Fitting, now: typeof air, time: string) =>
+  english(grabWords(problem, of, now, practice, at(time)) ?? nothing)
 
 test('the bottle in hand explains it before the planned one does', () => {
   const taken = { use: 'slip', alcoholPercent: 17.5, soapMlPerL: 0 }
-  expect(grabWords('grabbed too early', state([taken]), air, practice, at('09:01'))).toContain('18')
+  expect(words('grabbed too early', state([taken]), air, '09:01')).toContain('17.5 %')
 })
 test('film that has floated too long is to be wetted again', () => {
-  expect(grabWords('grabbed too early', state(), air, practice, at('09:20'))).toContain('20 minutes since it was wet')
+  expect(words('grabbed too early', state(), air, '09:20')).toMatch(/20 min(utes)? since it was wet/)
 })
 test('a cold part will not grab; where all is usual it says so; other troubles say nothing', () => {
-  expect(grabWords('will not grab', state(), { ...air, temperatureC: 8 }, practice, at('09:01'))).toContain('8.0 °C')
-  expect(grabWords('will not grab', state(), air, practice, at('09:01'))).toContain('wax')
+  expect(words('will not grab', state(), { ...air, temperatureC: 8 }, '09:01')).toContain('8 °C')
+  expect(words('will not grab', state(), air, '09:01')).toContain('wax')
   expect(grabWords('crease', state(), air, practice, at('09:01'))).toBeNull()
 })

@@ -1,9 +1,19 @@
+import { say } from '@truelay/core/say'
 import { practiceWith } from '@truelay/core/practice'
 import { expect, test } from 'vitest'
 import { waitInAir, waitSet, worthSetting } from './waitInAir.ts'
 
 const practice = practiceWith()
-const grab = { wait: { label: 'grab', leastMinutes: 20, kind: 'initialGrab' as const, alcoholPercent: 10 } }
+const grab = {
+  wait: {
+    label: say`grab`,
+    leastMinutes: 20,
+    kind: 'initialGrab' as const,
+    usualMinutes: 20,
+    factor: 1,
+    alcoholPercent: 10,
+  },
+}
 const air = (temperatureC: number, humidityPercent: number) => ({ temperatureC, humidityPercent })
 
 test('a wait follows the air and what was learned; answers are held against what was said without it', () => {
@@ -17,7 +27,9 @@ test('a wait follows the air and what was learned; answers are held against what
 test('a step without a wait, one that only cools, and air that cannot be: nothing', () => {
   expect(waitInAir({}, air(20, 50), practice, {})).toBeNull()
   expect(waitInAir(undefined, air(20, 50), practice, {})).toBeNull()
-  const cool = { wait: { label: 'cool', leastMinutes: 3, kind: 'coolBeforeCut' as const } }
+  const cool = {
+    wait: { label: say`cool`, leastMinutes: 3, kind: 'coolBeforeCut' as const, usualMinutes: 3, factor: 1 },
+  }
   expect(waitInAir(cool, air(20, 50), practice, {})).toBeNull()
   expect(waitInAir(grab, air(90, 50), practice, {})).toBeNull()
 })

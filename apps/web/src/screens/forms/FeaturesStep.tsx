@@ -1,3 +1,4 @@
+import { say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { FormDoc } from '@truelay/core/form'
 import { Trash2 } from 'lucide-react'
@@ -9,39 +10,48 @@ import { NumberCell } from './NumberCell.tsx'
 
 type Kind = 'bodyLines' | 'recesses' | 'channels' | 'raised' | 'holes'
 
-const kindWords: Readonly<Record<Kind, string>> = {
-  bodyLines: 'Body line',
-  recesses: 'Recess',
-  channels: 'U channel',
-  raised: 'Raised',
-  holes: 'Hole',
+const kindWords: Readonly<Record<Kind, Sentence>> = {
+  bodyLines: say`Body line`,
+  recesses: say`Recess`,
+  channels: say`U channel`,
+  raised: say`Raised`,
+  holes: say`Hole`,
+}
+
+/** What a new one is called in the file, until somebody names it. */
+const kindNames: Readonly<Record<Kind, string>> = {
+  bodyLines: 'body line',
+  recesses: 'recess',
+  channels: 'u channel',
+  raised: 'raised',
+  holes: 'hole',
 }
 
 interface Figure {
   readonly key: string
-  readonly label: string
+  readonly label: Sentence
   readonly unit?: string
   readonly min: number
   readonly max: number
 }
 const figures: Readonly<Record<Kind, readonly Figure[]>> = {
   bodyLines: [
-    { key: 'turnDeg', label: 'turns', unit: '°', min: -60, max: 60 },
-    { key: 'radiusMm', label: 'radius', min: 0.5, max: 500 },
-    { key: 'reachMm', label: 'reach', min: 5, max: 1000 },
+    { key: 'turnDeg', label: say`turns`, unit: '°', min: -60, max: 60 },
+    { key: 'radiusMm', label: say`radius`, min: 0.5, max: 500 },
+    { key: 'reachMm', label: say`reach`, min: 5, max: 1000 },
   ],
   recesses: [
-    { key: 'depthMm', label: 'depth', min: 0.1, max: 200 },
-    { key: 'wallDeg', label: 'wall', unit: '°', min: 1, max: 80 },
+    { key: 'depthMm', label: say`depth`, min: 0.1, max: 200 },
+    { key: 'wallDeg', label: say`wall`, unit: '°', min: 1, max: 80 },
   ],
   channels: [
-    { key: 'widthMm', label: 'width', min: 1, max: 500 },
-    { key: 'depthMm', label: 'depth', min: 0.1, max: 200 },
-    { key: 'wallDeg', label: 'wall', unit: '°', min: 1, max: 80 },
+    { key: 'widthMm', label: say`width`, min: 1, max: 500 },
+    { key: 'depthMm', label: say`depth`, min: 0.1, max: 200 },
+    { key: 'wallDeg', label: say`wall`, unit: '°', min: 1, max: 80 },
   ],
   raised: [
-    { key: 'heightMm', label: 'height', min: 0.1, max: 200 },
-    { key: 'wallDeg', label: 'wall', unit: '°', min: 1, max: 80 },
+    { key: 'heightMm', label: say`height`, min: 0.1, max: 200 },
+    { key: 'wallDeg', label: say`wall`, unit: '°', min: 1, max: 80 },
   ],
   holes: [],
 }
@@ -49,7 +59,7 @@ const figures: Readonly<Record<Kind, readonly Figure[]>> = {
 /** A feature of the usual size, in the middle of the part. */
 function added(form: FormDoc, kind: Kind): FormDoc {
   const list = form[kind] ?? []
-  const name = freshName(kindWords[kind].toLowerCase(), list)
+  const name = freshName(kindNames[kind], list)
   const box = roundedBox([0, 0], 80, 40, 10)
   const line = [
     [-120, 0],
@@ -85,7 +95,7 @@ export function FeaturesStep({ form, onChange }: StepProps) {
       <div className="grid grid-cols-2 gap-2">
         {(Object.keys(kindWords) as Kind[]).map((kind) => (
           <Button key={kind} onClick={() => onChange((now) => added(now, kind))}>
-            {kindWords[kind]}
+            {t(kindWords[kind])}
           </Button>
         ))}
       </div>
@@ -95,7 +105,7 @@ export function FeaturesStep({ form, onChange }: StepProps) {
             <li key={`${kind}-${i}`} className="border border-hair p-2">
               <div className="grid grid-cols-[1fr_44px] items-center gap-2">
                 <input
-                  aria-label={t`Name of ${kindWords[kind].toLowerCase()} ${i + 1}`}
+                  aria-label={t`Name of ${kindWords[kind]} ${i + 1}`}
                   value={feature.name}
                   maxLength={60}
                   onChange={(event) =>
@@ -115,12 +125,12 @@ export function FeaturesStep({ form, onChange }: StepProps) {
                   <Trash2 size={18} />
                 </button>
               </div>
-              <p className="label text-[14px] text-quiet">{kindWords[kind]}</p>
+              <p className="label text-[14px] text-quiet">{t(kindWords[kind])}</p>
               <div className="grid grid-cols-3 gap-2">
                 {figures[kind].map((figure) => (
                   <NumberCell
                     key={figure.key}
-                    label={figure.label}
+                    label={t(figure.label)}
                     {...(figure.unit === undefined ? {} : { unit: figure.unit })}
                     min={figure.min}
                     max={figure.max}

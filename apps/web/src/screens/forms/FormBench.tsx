@@ -1,3 +1,4 @@
+import { say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { Form } from '@truelay/contract'
 import type { FormDoc } from '@truelay/core/form'
@@ -22,16 +23,16 @@ import { useDraft } from './useDraft.ts'
 
 const PartView3D = lazy(async () => ({ default: (await import('../../drawings/PartView3D.tsx')).PartView3D }))
 
-const steps: readonly { readonly step: MeasuringStep; readonly text: string; readonly says: string }[] = [
+const steps: readonly { readonly step: MeasuringStep; readonly text: Sentence; readonly says: Sentence }[] = [
   {
     step: 'outline',
-    text: '1 Outline',
-    says: 'Points round the part, seen straight on. Trace over a photo if you have one.',
+    text: say`1 Outline`,
+    says: say`Points round the part, seen straight on. Trace over a photo if you have one.`,
   },
-  { step: 'bow', text: '2 Bow', says: 'Lay the straightedge where it is shown and read the gap under it.' },
-  { step: 'features', text: '3 Features', says: 'Body lines, recesses, channels, what stands up, holes.' },
-  { step: 'edges', text: '4 Edges', says: 'How each edge ends, and what is behind it.' },
-  { step: 'marks', text: '5 Marks', says: 'Spots that a piece must meet: corners, sensors, badges.' },
+  { step: 'bow', text: say`2 Bow`, says: say`Lay the straightedge where it is shown and read the gap under it.` },
+  { step: 'features', text: say`3 Features`, says: say`Body lines, recesses, channels, what stands up, holes.` },
+  { step: 'edges', text: say`4 Edges`, says: say`How each edge ends, and what is behind it.` },
+  { step: 'marks', text: say`5 Marks`, says: say`Spots that a piece must meet: corners, sensors, badges.` },
 ]
 
 interface FormBenchProps {
@@ -58,6 +59,7 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
   const handles = useMemo(() => handlesOf(form, step), [form, step])
   const props: StepProps = { form, onChange: draft.change, chosen, onChoose: setChosen }
   const changed = kept !== form
+  const current = steps.find((s) => s.step === step)
   const save = async () => {
     const said = await onSave(form as Form)
     setProblem(said)
@@ -88,7 +90,7 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
               }}
               className={`label-strong min-h-13 border-b-4 px-3 text-[18px] ${step === own ? 'border-petrol text-petrol' : 'border-transparent text-quiet hover:text-petrol'}`}
             >
-              {text}
+              {t(text)}
             </button>
           ))}
         </nav>
@@ -111,10 +113,10 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
       )}
       <div className="grid min-h-0 flex-1 lg:grid-cols-[340px_1fr_340px]">
         <section
-          aria-label={steps.find((s) => s.step === step)?.text ?? ''}
+          aria-label={t`${current?.text}`}
           className="flex min-h-0 flex-col overflow-y-auto border-b border-hair p-4 lg:border-b-0 lg:border-r"
         >
-          <p className="pb-2 text-[16px] text-quiet">{steps.find((s) => s.step === step)?.says}</p>
+          <p className="pb-2 text-[16px] text-quiet">{t`${current?.says}`}</p>
           {failure === null ? null : (
             <Notice look="stop" role="alert">
               <strong>{t(failure.sentence)}</strong> {t(failure.fix)}

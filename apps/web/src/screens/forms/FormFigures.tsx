@@ -1,23 +1,17 @@
 import { useWords } from '../../ui/words.ts'
-import type { FormDoc, PartFamily, PartMaterial } from '@truelay/core/form'
+import {
+  familyWords,
+  type FormDoc,
+  materialWords,
+  type PartFamily,
+  type PartMaterial,
+  partFamilies,
+  partMaterials,
+} from '@truelay/core/form'
 import { Field, SelectInput } from '../../ui/Field.tsx'
 import { GradeBars } from '../../ui/GradeBars.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import type { FormAnswer } from '../../workers/formWork.ts'
-
-const families: readonly { readonly value: PartFamily; readonly text: string }[] = [
-  { value: 'panel', text: 'panel' },
-  { value: 'lamp', text: 'lamp' },
-  { value: 'trim', text: 'bar or trim' },
-]
-const materials: readonly PartMaterial[] = [
-  'painted steel',
-  'painted aluminium',
-  'painted plastic',
-  'lens plastic',
-  'gloss trim',
-  'glass',
-]
 
 interface FormFiguresProps {
   readonly form: FormDoc
@@ -45,19 +39,19 @@ export function FormFigures({ form, answer, onChange }: FormFiguresProps) {
             </p>
           )}
           <dl className="mt-2 text-[17px]">
-            <Row term="Area">{(answer.surface.figures.areaMm2 / 1e6).toFixed(3)} m²</Row>
-            <Row term="Outline">
+            <Row term={t`Area`}>{(answer.surface.figures.areaMm2 / 1e6).toFixed(3)} m²</Row>
+            <Row term={t`Outline`}>
               <Quantity lengthMm={answer.surface.figures.outlineMm} digits={0} />
             </Row>
-            <Row term="Sharpest radius">
+            <Row term={t`Sharpest radius`}>
               {Number.isFinite(answer.surface.figures.minRadiusMm) && answer.surface.figures.minRadiusMm < 20_000 ? (
                 <Quantity lengthMm={answer.surface.figures.minRadiusMm} digits={0} />
               ) : (
                 t`flat`
               )}
             </Row>
-            <Row term="Not developable">{t`${answer.surface.figures.gaussAbsoluteSr.toFixed(3)} sr`}</Row>
-            <Row term={form.relief === undefined ? 'Between the readings unsure by' : 'Scan kept to within'}>
+            <Row term={t`Not developable`}>{t`${answer.surface.figures.gaussAbsoluteSr.toFixed(3)} sr`}</Row>
+            <Row term={form.relief === undefined ? t`Between the readings unsure by` : t`Scan kept to within`}>
               {form.relief !== undefined ? (
                 <Quantity lengthMm={form.relief.errorMm} />
               ) : Number.isFinite(answer.surface.bowFit.unsureMm) ? (
@@ -75,9 +69,9 @@ export function FormFigures({ form, answer, onChange }: FormFiguresProps) {
             value={form.family}
             onChange={(event) => onChange((now) => ({ ...now, family: event.target.value as PartFamily }))}
           >
-            {families.map(({ value, text }) => (
-              <option key={value} value={value}>
-                {text}
+            {partFamilies.map((family) => (
+              <option key={family} value={family}>
+                {t(familyWords[family])}
               </option>
             ))}
           </SelectInput>
@@ -87,8 +81,10 @@ export function FormFigures({ form, answer, onChange }: FormFiguresProps) {
             value={form.material}
             onChange={(event) => onChange((now) => ({ ...now, material: event.target.value as PartMaterial }))}
           >
-            {materials.map((material) => (
-              <option key={material}>{material}</option>
+            {partMaterials.map((material) => (
+              <option key={material} value={material}>
+                {t(materialWords[material])}
+              </option>
             ))}
           </SelectInput>
         </Field>

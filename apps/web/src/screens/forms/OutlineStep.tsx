@@ -1,3 +1,4 @@
+import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import { mirrorForm, type OutlineSegment, symmetrize } from '@truelay/core/form'
 import { type ReactNode, useState } from 'react'
@@ -25,7 +26,7 @@ export function OutlineStep({ form, onChange, chosen, onChoose, photo }: Outline
   const [problem, setProblem] = useState<string | null>(null)
   const complete = () => {
     const whole = symmetrize(form)
-    setProblem(whole.ok ? null : `${whole.failure.sentence} ${whole.failure.fix}`)
+    setProblem(whole.ok ? null : t(wholeFailure(whole.failure)))
     if (whole.ok) onChange(() => whole.value)
   }
   const set = (index: number, change: (segment: OutlineSegment) => OutlineSegment) =>

@@ -30,7 +30,7 @@ export function PhotoTrace({ photo, onPhoto, scale, onScale }: PhotoTraceProps) 
   )
   const take = async (file: File) => {
     const bitmap = await createImageBitmap(file).catch(() => null)
-    if (bitmap === null) return setProblem('That file is no photo this tablet can read.')
+    if (bitmap === null) return setProblem(t`That file is no photo this tablet can read.`)
     setProblem(null)
     if (held.current !== null) URL.revokeObjectURL(held.current)
     held.current = URL.createObjectURL(file)
@@ -57,10 +57,11 @@ export function PhotoTrace({ photo, onPhoto, scale, onScale }: PhotoTraceProps) 
       ) : (
         <>
           {scale === null ? null : apart === null ? (
-            <p
-              role="status"
-              className="border-l-[5px] border-amber bg-amber-tint p-2 text-[17px]"
-            >{t`Set the scale: tap the ${scale.length === 0 ? t`first` : t`second`} of two places on the photo whose distance you know.`}</p>
+            <p role="status" className="border-l-[5px] border-amber bg-amber-tint p-2 text-[17px]">
+              {scale.length === 0
+                ? t`Set the scale: tap the first of two places on the photo whose distance you know.`
+                : t`Set the scale: tap the second of two places on the photo whose distance you know.`}
+            </p>
           ) : (
             <NumberCell
               label={t`These two places are apart by`}

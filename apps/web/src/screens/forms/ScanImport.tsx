@@ -1,3 +1,5 @@
+import { wholeFailure } from '@truelay/core/result'
+import { say } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import { type Form, formDoc } from '@truelay/contract'
 import type { Spot3 } from '@truelay/core/form'
@@ -15,7 +17,7 @@ const ScanView = lazy(async () => ({ default: (await import('../../drawings/Scan
 
 type Unit = 'mm' | 'cm' | 'm' | 'in'
 const toMm: Readonly<Record<Unit, number>> = { mm: 1, cm: 10, m: 1000, in: 25.4 }
-const spotWords = ['the middle', 'a place to the right', 'a place above'] as const
+const spotWords = [say`the middle`, say`a place to the right`, say`a place above`]
 
 /** A part from a scan: unit, three places that say which way is which, then its outline and heights. */
 export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }) {
@@ -34,11 +36,11 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
     const kind = scanKindOf(chosen.name)
     setSpots([])
     setMesh(null)
-    if (kind === null) return setProblem('That is no scan: choose a file that ends in .obj, .stl or .ply.')
+    if (kind === null) return setProblem(t`That is no scan: choose a file that ends in .obj, .stl or .ply.`)
     setBusy(true)
     const result = await worker().scan(kind, new Uint8Array(await chosen.arrayBuffer()), toMm[as])
     setBusy(false)
-    setProblem(result.ok ? null : `${result.failure.sentence} ${result.failure.fix}`)
+    setProblem(result.ok ? null : t(wholeFailure(result.failure)))
     if (result.ok) setMesh(result.value)
   }
   const pick = (place: Spot3) => setSpots((before) => (before.length >= 3 ? [place] : [...before, place]))
@@ -48,7 +50,7 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
     const three = spots.length === 3 ? (spots as unknown as readonly [Spot3, Spot3, Spot3]) : null
     const result = await worker().fromScan(mesh, three, stepMm)
     setBusy(false)
-    if (!result.ok) return setProblem(`${result.failure.sentence} ${result.failure.fix}`)
+    if (!result.ok) return setProblem(t(wholeFailure(result.failure)))
     const { errorMm: _, ...scanned } = result.value
     const blank = blankForm('scanned-part', file?.name.replace(/\.[^.]+$/, '').slice(0, 60) || 'Scanned part')
     const whole = formDoc.safeParse({
@@ -56,7 +58,7 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
       ...scanned,
       marks: cornerMarks(scanned.outline.map((s) => s.to)),
     })
-    if (!whole.success) return setProblem('The scan is too large or too fine for one form. Take a coarser grid.')
+    if (!whole.success) return setProblem(t`The scan is too large or too fine for one form. Take a coarser grid.`)
     onMade(whole.data)
   }
   return (
@@ -107,7 +109,7 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
                 <p className="text-[17px]">
                   {spots.length < 3 ? (
                     <>
-                      {t`Tap`} <strong>{spotWords[spots.length]}</strong> {t`on the part.`}
+                      {t`Tap`} <strong>{t`${spotWords[spots.length]}`}</strong> {t`on the part.`}
                     </>
                   ) : (
                     t`Three places chosen: the part is turned by them.`

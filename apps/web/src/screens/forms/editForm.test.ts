@@ -1,3 +1,4 @@
+import { english } from '@truelay/words'
 import { formDoc } from '@truelay/contract'
 import { buildSurface, traceOutline } from '@truelay/core/form'
 import { signedArea } from '@truelay/core/geometry'
@@ -16,7 +17,7 @@ import {
 const form = blankForm('p', 'Part')
 const area = (f: typeof form) => {
   const traced = traceOutline('p', f.start, f.outline)
-  if (!traced.ok) throw new Error(traced.failure.sentence)
+  if (!traced.ok) throw new Error(english(traced.failure.sentence))
   return signedArea(traced.value.polygon)
 }
 

@@ -1,3 +1,4 @@
+import { count, name, say, type Sentence, verbatim } from '@truelay/core/say'
 import type { FormDoc, OutlineSegment } from '@truelay/core/form'
 import { lerp, type Vec2 } from '@truelay/core/geometry'
 
@@ -5,7 +6,7 @@ import { lerp, type Vec2 } from '@truelay/core/geometry'
 export interface Handle {
   readonly key: string
   readonly at: Vec2
-  readonly label: string
+  readonly label: Sentence
   readonly look: 'corner' | 'through' | 'bow' | 'mark' | 'line' | 'middle'
 }
 
@@ -63,23 +64,28 @@ export function handlesOf(form: FormDoc, step: MeasuringStep): Handle[] {
               (at, k): Handle => ({
                 key: `through-${i}-${k}`,
                 at,
-                label: `curve point ${k + 1} of stretch ${i + 1}`,
+                label: say`curve point ${count(k + 1)} of stretch ${count(i + 1)}`,
                 look: 'through',
               }),
             )
           : []),
-        { key: `corner-${i}`, at: segment.to, label: `end of stretch ${i + 1}`, look: 'corner' as const },
+        { key: `corner-${i}`, at: segment.to, label: say`end of stretch ${count(i + 1)}`, look: 'corner' as const },
       ])
     case 'bow':
       return form.bow.flatMap((reading, i): Handle[] => [
-        { key: `bow-${i}-from`, at: reading.from, label: `start of ${reading.name}`, look: 'bow' },
-        { key: `bow-${i}-to`, at: reading.to, label: `end of ${reading.name}`, look: 'bow' },
+        { key: `bow-${i}-from`, at: reading.from, label: say`start of ${name(reading.name)}`, look: 'bow' },
+        { key: `bow-${i}-to`, at: reading.to, label: say`end of ${name(reading.name)}`, look: 'bow' },
       ])
     case 'features':
       return [
         ...form.bodyLines.flatMap((line, i) =>
           line.along.map(
-            (at, k): Handle => ({ key: `body-${i}-${k}`, at, label: `${line.name}, point ${k + 1}`, look: 'line' }),
+            (at, k): Handle => ({
+              key: `body-${i}-${k}`,
+              at,
+              label: say`${name(line.name)}, point ${count(k + 1)}`,
+              look: 'line',
+            }),
           ),
         ),
         ...(form.channels ?? []).flatMap((channel, i) =>
@@ -87,7 +93,7 @@ export function handlesOf(form: FormDoc, step: MeasuringStep): Handle[] {
             (at, k): Handle => ({
               key: `channel-${i}-${k}`,
               at,
-              label: `${channel.name}, point ${k + 1}`,
+              label: say`${name(channel.name)}, point ${count(k + 1)}`,
               look: 'line',
             }),
           ),
@@ -97,14 +103,16 @@ export function handlesOf(form: FormDoc, step: MeasuringStep): Handle[] {
             (feature, i): Handle => ({
               key: `${kind}-${i}`,
               at: middleOf(feature.outline),
-              label: feature.name,
+              label: verbatim(feature.name),
               look: 'middle',
             }),
           ),
         ),
       ]
     case 'marks':
-      return form.marks.map((mark, i): Handle => ({ key: `mark-${i}`, at: mark.at, label: mark.label, look: 'mark' }))
+      return form.marks.map(
+        (mark, i): Handle => ({ key: `mark-${i}`, at: mark.at, label: verbatim(mark.label), look: 'mark' }),
+      )
     case 'edges':
       return []
   }

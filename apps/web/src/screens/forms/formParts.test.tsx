@@ -1,3 +1,5 @@
+import { english } from '@truelay/words'
+import { verbatim } from '@truelay/core/say'
 import { renderToStaticMarkup } from 'react-dom/server'
 import { describe, expect, test } from 'vitest'
 import { FormSketch } from '../../drawings/FormSketch.tsx'
@@ -26,7 +28,7 @@ const sketch = (more: object = {}) =>
 
 describe('the sketch of a part', () => {
   test('every point can be taken, and is named', () => {
-    for (const handle of handlesOf(form, 'outline')) expect(sketch()).toContain(`aria-label="${handle.label}"`)
+    for (const handle of handlesOf(form, 'outline')) expect(sketch()).toContain(`aria-label="${english(handle.label)}"`)
   })
   test('the straightedge lies where it is to be laid', () => {
     expect(sketch()).not.toContain('read the gap here')
@@ -57,8 +59,8 @@ describe('the readings', () => {
     const failure = {
       code: 'BOW_CONTRADICTS',
       facts: { first: 'across', second: 'up', measuredMm: 12, expectedMm: 3 },
-      sentence: 's',
-      fix: 'f',
+      sentence: verbatim('s'),
+      fix: verbatim('f'),
     }
     expect(step({ failure }).match(/Measure this one again/g)?.length).toBe(2)
     expect(step({ failure: { ...failure, facts: { what: 'x' } } })).not.toContain('again')

@@ -1,3 +1,5 @@
+import { verbatim } from '@truelay/core/say'
+import { english } from '@truelay/words'
 import { readFileSync } from 'node:fs'
 import { buildSurface, type FormDoc } from '@truelay/core/form'
 import { expect, test } from 'vitest'
@@ -6,11 +8,11 @@ import { secondsWords } from './secondsWords.ts'
 
 const form = JSON.parse(readFileSync('demo/forms/pipit-bonnet.json', 'utf8')) as FormDoc
 const built = buildSurface(form, { triangles: 800 })
-if (!built.ok) throw new Error(built.failure.sentence)
+if (!built.ok) throw new Error(english(built.failure.sentence))
 const surface = built.value
 
 test('an edge is warm along itself and cold in the middle of the part', () => {
-  const heat = heatOfVertices(surface, [{ kind: 'edge', label: 'rear edge', edge: 'rear', share: 1 }])
+  const heat = heatOfVertices(surface, [{ kind: 'edge', label: verbatim('rear edge'), edge: 'rear', share: 1 }])
   const at = (near: (x: number, y: number) => number) => {
     let best = 0
     for (let v = 1; v < heat.length; v++)
@@ -30,7 +32,7 @@ test('an edge is warm along itself and cold in the middle of the part', () => {
 test('of two spots the one with more of the time is the hotter', () => {
   const spot = (x: number, share: number) => ({
     kind: 'spot' as const,
-    label: 's',
+    label: verbatim('s'),
     at: [x, 300] as const,
     onForm: [x, 300] as const,
     radiusMm: 120,
@@ -42,5 +44,11 @@ test('of two spots the one with more of the time is the hotter', () => {
 })
 
 test('short times as one counts them', () => {
-  expect([null, 0.4, 12, 99, 250].map(secondsWords)).toEqual(['does not', 'at once', '12 s', '99 s', '4 min'])
+  expect([null, 0.4, 12, 99, 250].map((seconds) => english(secondsWords(seconds)))).toEqual([
+    'does not',
+    'at once',
+    '12 s',
+    '99 s',
+    '4 min',
+  ])
 })

@@ -1,6 +1,6 @@
 import { useWords } from '../../ui/words.ts'
 import type { ArrivedPiece, Piece } from '@truelay/contract'
-import { standingOf } from '@truelay/core/stock'
+import { sideWords, standingOf } from '@truelay/core/stock'
 import { Minus, Plus } from 'lucide-react'
 import { Link } from 'react-router'
 import { PieceShape } from '../../drawings/PieceShape.tsx'
@@ -13,7 +13,6 @@ interface PieceRowProps {
 }
 
 const sideLetter = { left: 'D', right: 'P', middle: 'M' } as const
-const sideWords = { left: 'driver’s side', right: 'passenger’s side', middle: 'middle' } as const
 
 /** One piece of the list: its shape, its side, how many there should be and how many there are. */
 export function PieceRow({ piece, inJob, arrived, onCount }: PieceRowProps) {
@@ -24,15 +23,15 @@ export function PieceRow({ piece, inJob, arrived, onCount }: PieceRowProps) {
   const says = (() => {
     switch (standing.standing) {
       case 'not counted':
-        return { text: 'not counted', tone: 'text-quiet' }
+        return { text: t`not counted`, tone: 'text-quiet' }
       case 'missing':
-        return { text: `${standing.missing} missing`, tone: 'text-stop font-bold' }
+        return { text: t`${standing.missing} missing`, tone: 'text-stop font-bold' }
       case 'spare missing':
-        return { text: 'there, but its spare is missing', tone: 'text-amber font-bold' }
+        return { text: t`there, but its spare is missing`, tone: 'text-amber font-bold' }
       case 'extra':
-        return { text: `${standing.extra} more than listed`, tone: 'text-amber font-bold' }
+        return { text: t`${standing.extra} more than listed`, tone: 'text-amber font-bold' }
       case 'all there':
-        return { text: standing.spares > 0 ? 'there, with its spare' : 'there', tone: 'text-good font-bold' }
+        return { text: standing.spares > 0 ? t`there, with its spare` : t`there`, tone: 'text-good font-bold' }
     }
   })()
   return (
@@ -41,7 +40,7 @@ export function PieceRow({ piece, inJob, arrived, onCount }: PieceRowProps) {
       <div className="min-w-0">
         <p className="text-[18px] font-bold leading-tight">
           <span
-            title={sideWords[piece.side]}
+            title={t(sideWords[piece.side])}
             className="mr-2 inline-flex size-6 items-center justify-center border border-ink/60 text-[14px]"
           >
             {sideLetter[piece.side]}
@@ -52,7 +51,11 @@ export function PieceRow({ piece, inJob, arrived, onCount }: PieceRowProps) {
         </p>
         <p className="text-[16px]">
           <span className={says.tone}>{inJob || arrived !== undefined ? says.text : t`not for this job`}</span>
-          <span className="text-quiet">{t`, ${piece.count} ${piece.spares > 0 ? t`and ${piece.spares} spare` : ''} listed, lot ${arrived?.lot ?? piece.lot}`}</span>
+          <span className="text-quiet">
+            {piece.spares > 0
+              ? t`, ${piece.count} and ${piece.spares} spare listed, lot ${arrived?.lot ?? piece.lot}`
+              : t`, ${piece.count} listed, lot ${arrived?.lot ?? piece.lot}`}
+          </span>
         </p>
       </div>
       <div className="flex items-center">

@@ -20,12 +20,12 @@ export function ScanField({ pieces, nameOfKit, onPiece, onProblem }: ScanFieldPr
   const take = (label: string) => {
     const reading = readLabel(label, pieces, nameOfKit)
     if (reading.kind === 'piece') onPiece(reading.piece, reading.lot)
-    else onProblem(reading.problem)
+    else onProblem(t(reading.problem))
   }
   const photo = async (file: File) => {
     const { readQrPhoto } = await import('./readQrPhoto.ts')
     const label = await readQrPhoto(file)
-    if (label === null) onProblem('No label can be read in that photo. Hold it closer and straight, or tick the list.')
+    if (label === null) onProblem(t`No label can be read in that photo. Hold it closer and straight, or tick the list.`)
     else take(label)
   }
   return (

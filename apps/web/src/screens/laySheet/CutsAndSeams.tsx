@@ -110,7 +110,7 @@ function Answer({ answer, show }: { readonly answer: CutsAdvice; readonly show: 
       </Notice>
       <ol>
         {advice.chosen.map((cut, i) => (
-          <li key={`${cut.label}-${cut.along[0]?.join()}`} className="mt-1 text-[15px] leading-snug">
+          <li key={`${cut.label.text}-${cut.along[0]?.join()}`} className="mt-1 text-[15px] leading-snug">
             <strong>
               {i + 1}. {show(cut.lengthMm)} {t(cut.label)}.
             </strong>{' '}

@@ -1,12 +1,13 @@
+import { say } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { JobId, PartId } from '@truelay/contract'
 import { NavLink } from 'react-router'
 
 const views = [
-  { path: '', text: 'The lay' },
-  { path: '/rehearsal', text: 'Rehearsal' },
-  { path: '/heat', text: 'Heat' },
-  { path: '/edges', text: 'Edges' },
+  { path: '', text: say`The lay` },
+  { path: '/rehearsal', text: say`Rehearsal` },
+  { path: '/heat', text: say`Heat` },
+  { path: '/edges', text: say`Edges` },
 ] as const
 
 /** The views of one lay sheet. */
@@ -23,7 +24,7 @@ export function SheetViews({ jobId, partId }: { readonly jobId: JobId; readonly 
             `label-strong flex min-h-11 items-center whitespace-nowrap px-3.5 text-[16px] ${isActive ? 'text-petrol underline decoration-2 underline-offset-8' : 'text-quiet hover:text-petrol'}`
           }
         >
-          {text}
+          {t(text)}
         </NavLink>
       ))}
     </nav>

@@ -1,14 +1,15 @@
+import { say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { PartPlan, PlanStep } from '@truelay/core/plan'
 
-const phaseWords: Record<PlanStep['phase'], string> = {
-  prepare: 'Prepare',
-  mix: 'Mix',
-  place: 'Place',
-  lay: 'Lay',
-  edges: 'Edges',
-  heat: 'Heat',
-  look: 'Look',
+const phaseWords: Readonly<Record<PlanStep['phase'], Sentence>> = {
+  prepare: say`Prepare`,
+  mix: say`Mix`,
+  place: say`Place`,
+  lay: say`Lay`,
+  edges: say`Edges`,
+  heat: say`Heat`,
+  look: say`Look`,
 }
 
 /** The steps in order; the one under the slider is told in full. */
@@ -33,7 +34,11 @@ export function StepStrip({
           <span className="label text-[15px] text-quiet">{t`${index + 1} of ${plan.steps.length}, ${phaseWords[step.phase]}`}</span>{' '}
           <strong className="pl-1 text-[18px]">{t(step.headline)}</strong>
         </p>
-        <p className="label shrink-0 text-[15px] text-quiet">{t`all steps ${hours > 0 ? `${hours} h ` : ''}${minutes} min, waits included`}</p>
+        <p className="label shrink-0 text-[15px] text-quiet">
+          {hours > 0
+            ? t`all steps ${hours} h ${minutes} min, waits included`
+            : t`all steps ${minutes} min, waits included`}
+        </p>
       </div>
       <input
         type="range"
@@ -75,6 +80,7 @@ function FoundTicks({ plan, onChoose }: { readonly plan: PartPlan; readonly onCh
 
 /** The phases under the slider, each as wide as it has steps. */
 function Phases({ plan, current }: { readonly plan: PartPlan; readonly current: PlanStep['phase'] }) {
+  const t = useWords()
   const runs: { phase: PlanStep['phase']; count: number; key: string }[] = []
   for (const { phase, id } of plan.steps) {
     const last = runs[runs.length - 1]
@@ -89,7 +95,7 @@ function Phases({ plan, current }: { readonly plan: PartPlan; readonly current: 
           style={{ flexGrow: run.count, flexBasis: 0 }}
           className={`min-w-0 overflow-hidden border-t-2 pt-0.5 ${run.phase === current ? 'border-petrol text-petrol' : 'border-hair text-quiet'}`}
         >
-          {run.count > 1 || plan.steps.length < 20 ? phaseWords[run.phase] : ''}
+          {run.count > 1 || plan.steps.length < 20 ? t(phaseWords[run.phase]) : ''}
         </span>
       ))}
     </div>

@@ -50,10 +50,10 @@ export function MixingScreen() {
             value={task}
             onChange={setTask}
             options={[
-              { value: 'mix', text: 'Mix fresh' },
-              { value: 'what', text: 'What is it?' },
-              { value: 'put right', text: 'Put right' },
-              { value: 'topped up', text: 'Top up' },
+              { value: 'mix', text: t`Mix fresh` },
+              { value: 'what', text: t`What is it?` },
+              { value: 'put right', text: t`Put right` },
+              { value: 'topped up', text: t`Top up` },
             ]}
           />
           <div className="w-36">

@@ -26,7 +26,7 @@ export function PresentFields({ batches, present, onPresent }: PresentFieldsProp
           <option value="">{t`one without a number`}</option>
           {batches.map((batch) => (
             <option key={batch.id} value={batch.id}>
-              {bottleName(batch)}
+              {t(bottleName(batch))}
             </option>
           ))}
         </SelectInput>

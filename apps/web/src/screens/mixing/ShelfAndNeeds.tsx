@@ -1,15 +1,15 @@
-import { volume } from '@truelay/core/say'
+import { say, type Sentence, volume } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { Liquids } from '@truelay/contract'
 import { type Ingredient, outlook } from '@truelay/core/mix'
 import { useSaveSupplyMutation } from '../../remote/benchApi.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 
-const names: Record<Ingredient, string> = {
-  water: 'Distilled water',
-  'alcohol stock': 'Alcohol stock',
-  soap: 'Clear shampoo',
-  'activator concentrate': 'Activator concentrate',
+const names: Readonly<Record<Ingredient, Sentence>> = {
+  water: say`Distilled water`,
+  'alcohol stock': say`Alcohol stock`,
+  soap: say`Clear shampoo`,
+  'activator concentrate': say`Activator concentrate`,
 }
 
 /** What is on the shelf, what the open jobs take of it, and what will run out first. */
@@ -32,11 +32,11 @@ export function ShelfAndNeeds({ liquids }: { readonly liquids: Liquids }) {
           {rows.map((row) => (
             <li
               key={row.what}
-              aria-label={names[row.what]}
+              aria-label={t(names[row.what])}
               className="grid grid-cols-[1fr_140px] items-center gap-x-6 border-t border-hair py-2"
             >
               <p className="text-[18px] leading-snug">
-                <strong>{names[row.what]}</strong>
+                <strong>{t(names[row.what])}</strong>
                 <span className={`block text-[16px] ${row.runsOutAt === null ? 'text-quiet' : 'text-amber'}`}>
                   {row.runsOutAt !== null
                     ? t`runs out at job ${row.runsOutAt}: ${volume(-row.afterMl)} short`

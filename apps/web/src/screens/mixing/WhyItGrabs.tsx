@@ -67,8 +67,8 @@ function Asking({ practice }: { readonly practice: Practice }) {
           value={symptom}
           onChange={setSymptom}
           options={[
-            { value: 'too early', text: 'Grabs too early' },
-            { value: 'not at all', text: 'Will not grab' },
+            { value: 'too early', text: t`Grabs too early` },
+            { value: 'not at all', text: t`Will not grab` },
           ]}
         />
         <NumberField
@@ -121,8 +121,8 @@ function Asking({ practice }: { readonly practice: Practice }) {
           value={hardWater ? 'hard' : 'soft'}
           onChange={(value) => setHardWater(value === 'hard')}
           options={[
-            { value: 'soft', text: 'Distilled or soft' },
-            { value: 'hard', text: 'Hard water' },
+            { value: 'soft', text: t`Distilled or soft` },
+            { value: 'hard', text: t`Hard water` },
           ]}
         />
       </div>

@@ -1,3 +1,4 @@
+import { say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { LiquidSchool } from '@truelay/core/mix'
 import type { Practice } from '@truelay/core/practice'
@@ -23,8 +24,7 @@ export function WishFields({ wish, practice, onWish }: WishFieldsProps) {
         >
           {mixedSchools.map(({ school, says }) => (
             <option key={school} value={school}>
-              {t(says)}
-              {forWords[school] ?? ''}
+              {forWords[school] === undefined ? t(says) : t`${says}, ${forWords[school]}`}
             </option>
           ))}
           <option value="own">{t`a strength of my own`}</option>
@@ -59,12 +59,12 @@ export function WishFields({ wish, practice, onWish }: WishFieldsProps) {
   )
 }
 
-const forWords: Partial<Record<LiquidSchool, string>> = {
-  'light slip': ', clear film on panels',
-  'heavy slip': ', big pieces that slide far',
-  'water only': ', wet lens tint',
-  'weak tack': ', pre-cut panels',
-  'strong tack': ', bulk and edges',
-  hybrid: ', small parts, fast',
-  'tack only': ', mirrors and lamps',
+const forWords: Partial<Record<LiquidSchool, Sentence>> = {
+  'light slip': say`clear film on panels`,
+  'heavy slip': say`big pieces that slide far`,
+  'water only': say`wet lens tint`,
+  'weak tack': say`pre-cut panels`,
+  'strong tack': say`bulk and edges`,
+  hybrid: say`small parts, fast`,
+  'tack only': say`mirrors and lamps`,
 }

@@ -1,3 +1,5 @@
+import { say } from '@truelay/core/say'
+import { english } from '@truelay/words'
 import { measureBatch, measureDefaults, mixBatch } from '@truelay/core/mix'
 import { practiceWith } from '@truelay/core/practice'
 import { renderToStaticMarkup } from 'react-dom/server'
@@ -15,12 +17,12 @@ describe('a wish', () => {
   test.each(mixedSchools.map((s) => s.school))('%s can be mixed from stock, and has a name', (school) => {
     const wish = { ...firstWish, school }
     expect(freshBatch(wish, practice, { alcoholPercent: 70 }, 1000).ok).toBe(true)
-    expect(wishWords(wish, practice)).not.toBe('')
+    expect(english(wishWords(wish, practice))).not.toBe('')
   })
   test('of one’s own is what was typed', () => {
     const own = { school: 'own' as const, own: { alcoholPercent: 12, soapMlPerL: 0.5 } }
     expect(wishedStrength(own, practice)).toEqual(own.own)
-    expect(wishWords(own, practice)).toBe('12 % alcohol, 0.5 mL/L soap')
+    expect(english(wishWords(own, practice))).toBe('12 % alcohol, 0.5 mL/L soap')
     expect(
       freshBatch({ ...own, own: { alcoholPercent: 80, soapMlPerL: 0 } }, practice, { alcoholPercent: 70 }, 500).ok,
     ).toBe(false)
@@ -30,7 +32,7 @@ describe('a wish', () => {
 test('the pours stand in their order, what is poured away first', () => {
   const stock = { alcoholPercent: 70 }
   const batch = mixBatch({ target: { alcoholPercent: 10, soapMlPerL: 2 }, stock, batchMl: 1000 })
-  if (!batch.ok) throw new Error(batch.failure.sentence)
+  if (!batch.ok) throw new Error(english(batch.failure.sentence))
   const list = text(
     renderToStaticMarkup(
       <PourList
@@ -48,7 +50,7 @@ test('the pours stand in their order, what is poured away first', () => {
 
 test('how to hold the gun is said with what the thermometer should read', () => {
   const heat = {
-    words: 'third notch, a palm away, along and back twice, about one second each way',
+    words: say`third notch, a palm away, along and back twice, about one second each way`,
     readingC: 48.4,
     passes: 4,
     passesRange: [3, 6] as const,
@@ -64,7 +66,7 @@ test('how to hold the gun is said with what the thermometer should read', () => 
 })
 
 test('a wait is asked about, a blade shows what it will cut', () => {
-  const asked = text(renderToStaticMarkup(<WasItReady label="initial grab" minutes={18.2} onAnswer={() => {}} />))
+  const asked = text(renderToStaticMarkup(<WasItReady label={say`initial grab`} minutes={18.2} onAnswer={() => {}} />))
   expect(asked).toContain('Was it ready? initial grab, 18 min')
   const blade = text(renderToStaticMarkup(<BladeInHand fresh cutMm={866} onFresh={() => {}} />))
   expect(blade).toContain('0.87 m')

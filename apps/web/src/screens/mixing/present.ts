@@ -1,3 +1,4 @@
+import { name, say } from '@truelay/core/say'
 import type { LiquidBatch } from '@truelay/contract'
 
 /** What is in a bottle now: one of the shop, or any other. */
@@ -25,4 +26,4 @@ export const presentOf = ({ id, leftMl, strength, bottleMl }: LiquidBatch): Pres
   bottleMl,
 })
 
-export const bottleName = (batch: LiquidBatch) => `${batch.number}, ${batch.says}`
+export const bottleName = (batch: LiquidBatch) => say`${name(batch.number)}, ${batch.says}`

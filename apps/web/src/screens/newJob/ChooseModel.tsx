@@ -1,7 +1,7 @@
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import type { VehicleModel } from '@truelay/contract'
-import { type BodyKind, bodyKinds, bodyPlan } from '@truelay/core/vehicle'
+import { type BodyKind, bodyKinds, bodyKindWords, bodyPlan } from '@truelay/core/vehicle'
 import { useMemo, useState } from 'react'
 import { VehicleSheet } from '../../drawings/VehicleSheet.tsx'
 import { useAddModelMutation } from '../../remote/api.ts'
@@ -56,7 +56,7 @@ function ModelCard({
       </span>
       <span className="mt-2 text-[21px] font-bold leading-tight">{model.name}</span>
       <span className="text-[16px] text-quiet">
-        {model.kind}, {measured === 0 ? t`nothing measured yet` : t`${measured} parts measured`}
+        {t(bodyKindWords[model.kind])}, {measured === 0 ? t`nothing measured yet` : t`${measured} parts measured`}
       </span>
     </button>
   )
@@ -83,7 +83,7 @@ function NewModelForm({ onMade }: { readonly onMade: (model: VehicleModel) => vo
         <Choice
           label={t`Kind of vehicle`}
           value={kind}
-          options={bodyKinds.map((value) => ({ value, text: value }))}
+          options={bodyKinds.map((value) => ({ value, text: t(bodyKindWords[value]) }))}
           onChange={setKind}
         />
         <Button

@@ -1,3 +1,4 @@
+import { say, type Sentence } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import { zodResolver } from '@hookform/resolvers/zod'
@@ -19,11 +20,11 @@ import { PartList } from './PartList.tsx'
 import { usualFilm } from './usualFilm.ts'
 
 const forInput = (date: Date) => format(date, "yyyy-MM-dd'T'HH:mm")
-const words: Readonly<Record<string, string>> = {
-  customer: 'Say whose vehicle it is.',
-  plate: 'Number plate or fleet number: by this the vehicle is known again.',
-  dueAt: 'It must leave after it has come.',
-  year: 'A year such as 2024, or nothing.',
+const words: Readonly<Record<string, Sentence>> = {
+  customer: say`Say whose vehicle it is.`,
+  plate: say`Number plate or fleet number: by this the vehicle is known again.`,
+  dueAt: say`It must leave after it has come.`,
+  year: say`A year such as 2024, or nothing.`,
 }
 
 /** Takes in a vehicle: whose, which, when, and what is to be covered with what. */
@@ -87,7 +88,8 @@ function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
     },
   })
   const { errors } = form.formState
-  const says = (name: keyof typeof errors) => (errors[name] === undefined ? undefined : (words[name] ?? 'Check this.'))
+  const says = (name: keyof typeof errors) =>
+    errors[name] === undefined ? undefined : t(words[name] ?? say`Check this.`)
   const plan = useMemo(() => bodyPlan(model.kind), [model.kind])
   // What the model knows, and every other place of such a vehicle, to be measured when it is first needed.
   const choices = useMemo(

@@ -1,7 +1,7 @@
 import { length } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { FormDoc, PartSurface } from '@truelay/core/form'
-import { schoolNames } from '@truelay/core/lay'
+import { schoolNames, schoolWords } from '@truelay/core/lay'
 import { lazy, memo, Suspense, useMemo } from 'react'
 import { pullOfStep } from '../../drawings/pullOfStep.ts'
 import { StretchLegend } from '../../drawings/StretchLegend.tsx'
@@ -16,7 +16,7 @@ import type { OrderChoice } from './useRehearsals.ts'
 const PartView3D = lazy(async () => ({ default: (await import('../../drawings/PartView3D.tsx')).PartView3D }))
 
 interface OrderViewProps {
-  readonly title: string
+  readonly place: 'first' | 'second'
   readonly choice: OrderChoice
   readonly onChoose: (choice: OrderChoice) => void
   readonly offered: { readonly chosen: boolean; readonly found: boolean }
@@ -29,7 +29,7 @@ interface OrderViewProps {
 }
 
 /** One order on the form: what lies, the front, the pull of the step, and film left over at the rim. */
-export function OrderView({ title, choice, onChoose, offered, surface, form, shown, other, at }: OrderViewProps) {
+export function OrderView({ place, choice, onChoose, offered, surface, form, shown, other, at }: OrderViewProps) {
   const t = useWords()
   const units = useUnits()
   const scale = useMemo(
@@ -37,10 +37,13 @@ export function OrderView({ title, choice, onChoose, offered, surface, form, sho
     [shown, other],
   )
   return (
-    <section aria-label={title} className="relative flex min-h-0 min-w-0 flex-col border-r border-hair last:border-r-0">
+    <section
+      aria-label={place === 'first' ? t`First order` : t`Second order`}
+      className="relative flex min-h-0 min-w-0 flex-col border-r border-hair last:border-r-0"
+    >
       <div className="flex flex-wrap items-center justify-between gap-2 px-4 pt-3">
         <label className="label flex items-center gap-2 text-[15px] text-quiet">
-          {title.replace(/ order$/, '')}
+          {place === 'first' ? t`First` : t`Second`}
           <select
             className="label-strong min-h-11 rounded-md border border-ink/40 bg-paper px-2 text-[17px] text-ink"
             value={choice}
@@ -50,16 +53,13 @@ export function OrderView({ title, choice, onChoose, offered, surface, form, sho
             {offered.chosen ? <option value="chosen">{t`chosen for the fit`}</option> : null}
             {schoolNames.map((school) => (
               <option key={school} value={school}>
-                {school}
+                {t(schoolWords[school])}
               </option>
             ))}
           </select>
         </label>
         {shown === null ? null : (
-          <p
-            className="flex items-baseline gap-4 leading-none"
-            data-testid={`most-${title === 'First order' ? 'first' : 'second'}`}
-          >
+          <p className="flex items-baseline gap-4 leading-none" data-testid={`most-${place}`}>
             <span>
               <strong className="text-[34px]">{(100 * shown.rehearsal.figures.largestStretch).toFixed(1)}</strong>
               <span className="label text-[15px] text-quiet"> {t`% stretch`}</span>

@@ -68,20 +68,20 @@ export function RehearsalScreen() {
             <div className="grid h-[1000px] min-w-0 grid-rows-2 md:h-[520px] md:grid-cols-2 md:grid-rows-1 lg:h-auto lg:min-h-0">
               {(
                 [
-                  ['First order', left, setLeft, a],
-                  ['Second order', right, setRight, b],
+                  ['first', left, setLeft, a],
+                  ['second', right, setRight, b],
                 ] as const
-              ).map(([title, choice, choose, shown]) => (
+              ).map(([place, choice, choose, shown]) => (
                 <OrderView
-                  key={title}
-                  title={title}
+                  key={place}
+                  place={place}
                   choice={choice}
                   onChoose={choose}
                   offered={{ chosen: chosen !== null, found: known.found !== undefined }}
                   surface={stage.value.surface}
                   form={asked.lay.form}
                   shown={shown}
-                  other={title === 'First order' ? b : a}
+                  other={place === 'first' ? b : a}
                   at={at}
                 />
               ))}

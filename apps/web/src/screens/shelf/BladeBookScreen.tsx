@@ -1,5 +1,4 @@
-import { say } from '@truelay/core/say'
-import { length } from '@truelay/core/say'
+import { counted, length, name, say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { BladeStroke, PersonId } from '@truelay/contract'
 import { bladeBook, type TestCut } from '@truelay/core/edges'
@@ -18,7 +17,12 @@ import { Quantity } from '../../ui/Quantity.tsx'
 import { useNow } from '../../ui/useNow.ts'
 import { ageWords } from '../today/ageWords.ts'
 
-const felts: readonly TestCut[] = ['too shallow', 'two thirds', 'right through']
+const feltWords: Readonly<Record<TestCut, Sentence>> = {
+  'too shallow': say`too shallow`,
+  'two thirds': say`two thirds`,
+  'right through': say`right through`,
+}
+const felts = Object.keys(feltWords) as TestCut[]
 
 /** The blade book: segments in the shop, what the one in the knife has cut, and test cuts for the feel. */
 export function BladeBookScreen() {
@@ -103,7 +107,7 @@ export function BladeBookScreen() {
         <div className="mt-3 flex flex-wrap gap-3">
           {felts.map((felt) => (
             <Button key={felt} onClick={() => void add({ ...stroke(), kind: 'test cut', felt })}>
-              {felt}
+              {t(feltWords[felt])}
             </Button>
           ))}
         </div>
@@ -120,7 +124,7 @@ export function BladeBookScreen() {
                 key={`${entry.id}-${entry.kind}`}
                 className="flex justify-between gap-4 border-t border-hair py-1.5 text-[17px]"
               >
-                <span>{strokeWords(entry)}</span>
+                <span>{t(strokeWords(entry))}</span>
                 <span className="text-quiet">
                   {bay.people.find((p) => p.id === entry.personId)?.name ?? entry.personId},{' '}
                   {t(ageWords(entry.at, now))}
@@ -133,16 +137,16 @@ export function BladeBookScreen() {
   )
 }
 
-function strokeWords(entry: BladeStroke): string {
+function strokeWords(entry: BladeStroke): Sentence {
   switch (entry.kind) {
     case 'bought':
-      return `${entry.segments} segments bought`
+      return say`${counted(entry.segments, '# segment', '# segments')} bought`
     case 'segment':
-      return `fresh segment, ${entry.where}`
+      return say`fresh segment, ${name(entry.where)}`
     case 'cut':
-      return `${Math.round(entry.cutMm)} mm cut, ${entry.where}`
+      return say`${length(entry.cutMm, 0)} cut, ${name(entry.where)}`
     case 'test cut':
-      return `test cut: ${entry.felt}`
+      return say`test cut: ${feltWords[entry.felt]}`
   }
 }
 

@@ -1,4 +1,5 @@
-import { name, say } from '@truelay/core/say'
+import { filmTypeWords } from '@truelay/core/plan'
+import { name, say, temperature } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import type { Film } from '@truelay/contract'
@@ -33,6 +34,7 @@ export function FilmScreen() {
   return <FilmFigures key={film.id} film={film} />
 }
 
+const wayLaidWords = { wet: say`wet`, dry: say`dry` }
 const cold: readonly (keyof FilmHandling)[] = ['take', 'easyStretch', 'coldStretch', 'recovery', 'stiffnessNPerMm']
 
 function FilmFigures({ film }: { readonly film: Film }) {
@@ -45,14 +47,14 @@ function FilmFigures({ film }: { readonly film: Film }) {
     if ('error' in saved) setTries((before) => before + 1)
   }
   const groups = [
-    { title: 'Cold', keys: filmFigureKeys.filter((key) => cold.includes(key)) },
-    { title: 'Warm', keys: filmFigureKeys.filter((key) => !cold.includes(key)) },
+    { title: t`Cold`, keys: filmFigureKeys.filter((key) => cold.includes(key)) },
+    { title: t`Warm`, keys: filmFigureKeys.filter((key) => !cold.includes(key)) },
   ]
   return (
     <div className="max-w-[1060px] px-6 py-5">
       <Link to="/shelf" className="label text-[16px] text-petrol underline">{t`Shelf`}</Link>
       <h1 className="text-[30px] font-bold leading-tight">{film.name}</h1>
-      <p className="text-[17px] text-quiet">{t`${film.type}, laid ${film.laid}, ${film.thicknessUm} µm, damaged from ${film.damageC} °C. Every lay sheet and rehearsal with this film is worked out from these figures.`}</p>
+      <p className="text-[17px] text-quiet">{t`${filmTypeWords[film.type]}, laid ${wayLaidWords[film.laid]}, ${film.thicknessUm} µm, damaged from ${temperature(film.damageC)}. Every lay sheet and rehearsal with this film is worked out from these figures.`}</p>
       {error === undefined ? null : (
         <Notice look="stop" role="alert">
           {t(wholeFailure(failureOf(error)))}
@@ -65,8 +67,8 @@ function FilmFigures({ film }: { readonly film: Film }) {
           value={film.patterned === true ? 'yes' : 'no'}
           onChange={(value) => void change({ ...film, patterned: value === 'yes' })}
           options={[
-            { value: 'no', text: 'none' },
-            { value: 'yes', text: 'yes: it warps when stretched' },
+            { value: 'no', text: t`none` },
+            { value: 'yes', text: t`yes: it warps when stretched` },
           ]}
         />
       </div>

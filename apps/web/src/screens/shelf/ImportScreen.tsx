@@ -1,3 +1,4 @@
+import { figure, length, name, say, type Sentence } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import { type Form, idFromName, type Piece, partId, pieceDoc, type Shelf } from '@truelay/contract'
@@ -168,7 +169,7 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
                 label={t`Unit of the drawing`}
                 value={unit}
                 options={[
-                  { value: 'file', text: 'as stated' },
+                  { value: 'file', text: t`as stated` },
                   { value: 'mm', text: 'mm' },
                   { value: 'cm', text: 'cm' },
                   { value: 'in', text: 'in' },
@@ -244,7 +245,7 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
           <div className="min-h-0 flex-1 overflow-y-auto p-5">
             <PieceFields draft={draft} shelf={shelf} forms={forms} onChange={setDraft} />
             {known === undefined || reading === null ? null : (
-              <p className="mt-3 text-[16px] text-quiet">{sizeWords(reading, known)}</p>
+              <p className="mt-3 text-[16px] text-quiet">{t(sizeWords(reading, known))}</p>
             )}
           </div>
           <div className="border-t border-hair p-4">
@@ -267,20 +268,20 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
 }
 
 /** Whether the size is that of the piece which the shelf has for this part; a wrong unit shows at once. */
-function sizeWords(reading: PatternReading, known: Piece): string {
+function sizeWords(reading: PatternReading, known: Piece): Sentence {
   const xs = known.pattern.outline.map((p) => p[0])
   const ys = known.pattern.outline.map((p) => p[1])
   const wanted = Math.hypot(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys))
   const ratio = Math.hypot(reading.widthMm, reading.heightMm) / wanted
   const near = (value: number) => Math.abs(ratio / value - 1) < 0.12
-  if (near(1)) return `About the size of ${known.name} on the shelf.`
+  if (near(1)) return say`About the size of ${name(known.name)} on the shelf.`
   const [, unit] = (
     [
-      [1 / 25.4, 'inches'],
-      [96 / 25.4, 'pixels'],
-      [0.1, 'centimetres'],
+      [1 / 25.4, say`inches`],
+      [96 / 25.4, say`pixels`],
+      [0.1, say`centimetres`],
     ] as const
   ).find(([value]) => near(value)) ?? [0, null]
-  if (unit !== null) return `This part wants about ${wanted.toFixed(0)} mm across: the drawing seems to be in ${unit}.`
-  return `The piece of this part on the shelf is ${(1 / ratio).toFixed(2)} times as large.`
+  if (unit !== null) return say`This part wants about ${length(wanted, 0)} across: the drawing seems to be in ${unit}.`
+  return say`The piece of this part on the shelf is ${figure(1 / ratio, 2)} times as large.`
 }

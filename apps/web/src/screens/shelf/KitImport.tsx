@@ -1,3 +1,4 @@
+import { counted } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import { kitDoc, pieceDoc, sayProblem } from '@truelay/contract'
@@ -21,28 +22,30 @@ export function KitImport() {
   const take = async (file: File) => {
     const stop = (text: string) => setTold({ look: 'stop', text })
     const bundle = await readBundleFile(new Uint8Array(await file.arrayBuffer()))
-    if (!bundle.ok) return stop(`${bundle.failure.sentence} ${bundle.failure.fix}`)
-    if (bundle.value.kind !== 'kit') return stop('That file holds a job, not a kit. Open it from the bay.')
+    if (!bundle.ok) return stop(t(wholeFailure(bundle.failure)))
+    if (bundle.value.kind !== 'kit') return stop(t`That file holds a job, not a kit. Open it from the bay.`)
     const read = documents.safeParse(bundle.value.documents)
     if (!read.success) {
       const { where, sentence } = sayProblem(read.error)
-      return stop(`The kit in that file is damaged: ${where}: ${sentence}. Nothing was changed.`)
+      return stop(t`The kit in that file is damaged: ${where}: ${sentence}. Nothing was changed.`)
     }
     const pieces = []
     for (const piece of read.data.pieces) {
       const pattern = bundle.value.patterns[piece.id]
       if (pattern === undefined)
-        return stop(`The pattern of "${piece.name}" is missing in that file. Nothing was changed.`)
+        return stop(t`The pattern of "${piece.name}" is missing in that file. Nothing was changed.`)
       pieces.push(pieceDoc.parse({ ...piece, pattern }))
     }
     const kit = await saveKit(read.data.kit)
     if (kit.error !== undefined) return stop(t(wholeFailure(failureOf(kit.error))))
     for (const piece of pieces) {
       const saved = await savePiece(piece)
-      if (saved.error !== undefined)
-        return stop(`${piece.name}: ${failureOf(saved.error).sentence} ${failureOf(saved.error).fix}`)
+      if (saved.error !== undefined) return stop(t`${piece.name}: ${wholeFailure(failureOf(saved.error))}`)
     }
-    setTold({ look: 'good', text: `${read.data.kit.name}: ${pieces.length} pieces are on the shelf.` })
+    setTold({
+      look: 'good',
+      text: t`${read.data.kit.name}: ${counted(pieces.length, '# piece is', '# pieces are')} on the shelf.`,
+    })
   }
   return (
     <div className="flex flex-wrap items-center gap-3">

@@ -1,3 +1,4 @@
+import { sideWords } from '@truelay/core/stock'
 import { name, say } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { PiecePattern } from '@truelay/core/align'
@@ -12,8 +13,6 @@ import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { EnlargePiece } from './EnlargePiece.tsx'
 import { saveFile } from './saveFile.ts'
-
-const sideWords = { left: 'driver’s side', right: 'passenger’s side', middle: 'middle' } as const
 
 /** One piece: its pattern, where it belongs, and the pattern as a file. */
 export function PieceScreen() {
@@ -55,18 +54,18 @@ export function PieceScreen() {
         </div>
         <aside className="border-t border-hair bg-paper p-5 lg:border-l lg:border-t-0">
           <dl className="space-y-2 text-[18px]">
-            <Row term="Size">
+            <Row term={t`Size`}>
               <Quantity lengthMm={max[0] - min[0]} digits={0} /> x <Quantity lengthMm={max[1] - min[1]} digits={0} />
             </Row>
-            <Row term="Side">{sideWords[piece.side]}</Row>
-            <Row term="In the box">
+            <Row term={t`Side`}>{t(sideWords[piece.side])}</Row>
+            <Row term={t`In the box`}>
               {piece.count}
               {piece.spares > 0 ? t` and ${piece.spares} spare` : ''}
             </Row>
-            <Row term="Film">{film?.name ?? piece.filmId}</Row>
-            <Row term="Lot">{piece.lot}</Row>
-            <Row term="Cut-outs">{pattern.cutOuts.length}</Row>
-            <Row term="Reference marks">{pattern.marks.map((m) => m.name).join(', ') || 'none'}</Row>
+            <Row term={t`Film`}>{film?.name ?? piece.filmId}</Row>
+            <Row term={t`Lot`}>{piece.lot}</Row>
+            <Row term={t`Cut-outs`}>{pattern.cutOuts.length}</Row>
+            <Row term={t`Reference marks`}>{pattern.marks.map((m) => m.name).join(', ') || t`none`}</Row>
           </dl>
           {form === undefined || film === undefined || shop === undefined ? null : (
             <EnlargePiece

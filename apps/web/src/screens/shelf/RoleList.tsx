@@ -1,8 +1,15 @@
+import { say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { PatternReading, Role } from '@truelay/formats/pattern'
 import { SelectInput } from '../../ui/Field.tsx'
 
-const roles: readonly Role[] = ['outline', 'cut-out', 'mark', 'leave out']
+const roleWords: Readonly<Record<Role, Sentence>> = {
+  outline: say`outline`,
+  'cut-out': say`cut-out`,
+  mark: say`mark`,
+  'leave out': say`leave out`,
+}
+const roles = Object.keys(roleWords) as Role[]
 
 /** What the shapes of each layer are; a wrong guess is put right here. */
 export function RoleList({
@@ -28,7 +35,9 @@ export function RoleList({
               onChange={(event) => onRole(layer, event.target.value as Role)}
             >
               {roles.map((choice) => (
-                <option key={choice}>{choice}</option>
+                <option key={choice} value={choice}>
+                  {t(roleWords[choice])}
+                </option>
               ))}
             </SelectInput>
           </li>

@@ -73,7 +73,7 @@ function KitBox({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
         }),
       )
     } catch {
-      setProblem('The kit could not be written. Reload and try again.')
+      setProblem(t`The kit could not be written. Reload and try again.`)
     }
   }
   return (

@@ -1,6 +1,7 @@
+import { length } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { GunProfile, GunReadingKept, Shop } from '@truelay/contract'
-import type { PartMaterial } from '@truelay/core/form'
+import { type PartMaterial, materialWords } from '@truelay/core/form'
 import { practiceWith } from '@truelay/core/practice'
 import { useState } from 'react'
 import { useLazyInfraredQuery, useRoomQuery } from '../../remote/airApi.ts'
@@ -68,7 +69,7 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
       >{t`Read it with the thermometer`}</h2>
       <ol className="mt-2 list-decimal pl-6 text-[17px] leading-snug">
         <li>{t`Film on a scrap, not warmed for ten minutes.`}</li>
-        <li>{t`Strokes of ${strokeMm} mm, moving all the time, ${passes} passes.`}</li>
+        <li>{t`Strokes of ${length(strokeMm)}, moving all the time, ${passes} passes.`}</li>
         <li>{t`Thermometer on the middle at once, a hand away; note the highest figure.`}</li>
       </ol>
       <div className="mt-4 grid grid-cols-2 gap-x-6 gap-y-4">
@@ -85,7 +86,7 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
           <SelectInput value={material} onChange={(e) => setMaterial(e.target.value as PartMaterial)}>
             {backings.map((b) => (
               <option key={b} value={b}>
-                {b}
+                {t(materialWords[b])}
               </option>
             ))}
           </SelectInput>

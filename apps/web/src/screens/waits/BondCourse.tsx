@@ -1,3 +1,4 @@
+import { percent, temperature } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { Practice } from '@truelay/core/practice'
 import { bondOver, type Climate } from '@truelay/core/wait'
@@ -21,20 +22,20 @@ export function BondCourse({ room, practice }: { readonly room: Climate; readonl
       })
     return {
       lines: [
-        { name: 'this air', points: course({ roomC, humidityPercent }), color: '--petrol' },
-        { name: 'ordinary air', points: course(usual), color: '--quiet', dashed: true },
+        { name: t`this air`, points: course({ roomC, humidityPercent }), color: '--petrol' },
+        { name: t`ordinary air`, points: course(usual), color: '--quiet', dashed: true },
       ],
-      levels: [{ at: 95, text: 'full bond, 95 %', color: '--good', below: true }],
+      levels: [{ at: 95, text: t`full bond, ${percent(95)}`, color: '--good', below: true }],
     }
-  }, [roomC, humidityPercent, practice])
+  }, [roomC, humidityPercent, practice, t])
   return (
     <Suspense fallback={<Busy text={t`Drawing`} />}>
       <LineCourse
         label={t`Share of the final bond over five days, in this air and in ordinary air`}
         lines={chart.lines}
         levels={chart.levels}
-        xName="days (solid: this air; dashed: 20 °C, 50 %)"
-        yName="% of the bond"
+        xName={t`days (solid: this air; dashed: ${temperature(usual.roomC)}, ${percent(usual.humidityPercent)})`}
+        yName={t`% of the bond`}
         yRange={range}
       />
     </Suspense>

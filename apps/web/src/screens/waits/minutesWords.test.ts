@@ -1,9 +1,10 @@
+import { english } from '@truelay/words'
 import { expect, test } from 'vitest'
 import { ageWords } from '../today/ageWords.ts'
 import { minutesWords, whenWords } from './minutesWords.ts'
 
 test('lengths of time as one says them', () => {
-  expect([18, 99, 210, 1300, 2880, 4320, 5200].map(minutesWords)).toEqual([
+  expect([18, 99, 210, 1300, 2880, 4320, 5200].map((minutes) => english(minutesWords(minutes)))).toEqual([
     '18 min',
     '99 min',
     '3.5 h',
@@ -24,7 +25,7 @@ test('how long ago', () => {
   const now = new Date('2030-05-01T12:00:00Z')
   expect(
     ['2030-05-01T11:59:50Z', '2030-05-01T11:20:00Z', '2030-05-01T07:00:00Z', '2030-04-27T12:00:00Z'].map((at) =>
-      ageWords(at, now),
+      english(ageWords(at, now)),
     ),
   ).toEqual(['just now', '40 min ago', '5 h ago', '4 days ago'])
 })

@@ -45,7 +45,7 @@ export function FindingDetail({
     for (const file of files) {
       const outcome = await keepPhoto(file)
       if (outcome.ok && !photos.some((p) => p.id === outcome.photo.id)) photos.push(outcome.photo)
-      if (!outcome.ok) setProblem(outcome.problem)
+      if (!outcome.ok) setProblem(t(outcome.problem))
       setBusy((left) => left - 1)
     }
     onChange({ photos })
@@ -110,7 +110,7 @@ export function FindingDetail({
             <a key={photo.id} href={photoUrl(photo.id)} target="_blank" rel="noreferrer">
               <img
                 src={photoUrl(photo.smallId)}
-                alt={`${meaning.says}, ${place}`}
+                alt={t`${meaning.says}, ${place}`}
                 className="aspect-square w-full object-cover"
                 loading="lazy"
               />

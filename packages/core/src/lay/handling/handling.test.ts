@@ -1,3 +1,5 @@
+import { english } from '@truelay/words'
+import { nothing } from '../../say/index.ts'
 import { describe, expect, test } from 'vitest'
 import {
   bridging,
@@ -75,17 +77,18 @@ describe('a pull with heat', () => {
 })
 
 describe('the figures of a film', () => {
+  const problemOf = (other: object) => english(filmProblem({ ...usualHandling, ...other }) ?? nothing)
   test('usual ones are in range and agree with each other', () => {
     expect(filmProblem(usualHandling)).toBeNull()
     for (const key of filmFigureKeys) {
       const { usual, min, max, reason } = filmFigures[key]
       expect(usual >= min && usual <= max).toBe(true)
-      expect(reason.length).toBeGreaterThan(15)
+      expect(english(reason).length).toBeGreaterThan(15)
     }
   })
   test('one out of range is named with its range; ones that contradict each other too', () => {
-    expect(filmProblem({ ...usualHandling, warmStretch: 2 })).toContain('Stretches warm up to')
-    expect(filmProblem({ ...usualHandling, coldStretch: 0.2, warmStretch: 0.1 })).toContain('further than warm')
-    expect(filmProblem({ ...usualHandling, takeWarm: 0.001 })).toContain('at least as much')
+    expect(problemOf({ warmStretch: 2 })).toContain('Stretches warm up to')
+    expect(problemOf({ coldStretch: 0.2, warmStretch: 0.1 })).toContain('further than warm')
+    expect(problemOf({ takeWarm: 0.001 })).toContain('at least as much')
   })
 })

@@ -1,3 +1,4 @@
+import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
 import { distance } from '../../geometry/index.ts'
 import {
@@ -58,7 +59,7 @@ describe('film that is taut between anchors', () => {
   test('comes near to the best that all hands together could do', () => {
     const { figures } = inOrder(bulge, 'corners first')
     const worked = workedLay(bulge.surface.mesh, { take: softFilm.take })
-    if (!worked.ok) throw new Error(worked.failure.sentence)
+    if (!worked.ok) throw new Error(english(worked.failure.sentence))
     expect(figures.largestStretch).toBeLessThan(2.5 * (worked.value.neededStretch - 1))
   })
 })
@@ -161,7 +162,7 @@ describe('a hollow', () => {
   test('the front starts at its bottom', () => {
     const order = orderBySchool('deepest first', hollow.form, hollow.surface)
     expect(distance(order.anchors[0]?.at ?? [0, 0], [40, 20])).toBeLessThan(1)
-    expect(orderWords(order)).toBe('Fix the bottom of the grip, then outward from there.')
+    expect(english(orderWords(order))).toBe('Fix the bottom of the grip, then outward from there.')
   })
 })
 
@@ -182,10 +183,10 @@ describe('two orders', () => {
   test('only what is better is told as a gain', () => {
     const [worse, better] = a.figures.trouble > b.figures.trouble ? [a, b] : [b, a]
     const gains = compareOrders(bulgedPart, worse.figures, better.figures).filter((d) => d.better)
-    expect(explainBetter(bulgedPart, worse, better)).toBe(
+    expect(english(explainBetter(bulgedPart, worse, better))).toBe(
       gains
         .slice(0, 3)
-        .map((d) => d.says)
+        .map((d) => english(d.says))
         .join(' '),
     )
   })
