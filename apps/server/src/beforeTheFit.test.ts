@@ -1,9 +1,9 @@
+import { verbatim } from '@truelay/core/say'
 import { readFileSync } from 'node:fs'
 import { formDoc, idFromName, jobBundle, kitCheck, shelf, walkRound } from '@truelay/contract'
 import { usualHandling } from '@truelay/core/lay'
-import { eq } from 'drizzle-orm'
+import { sql } from 'drizzle-orm'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import { films } from './shelf/table.ts'
 import { DemoServer, said } from './testing/demoServer.ts'
 
 let demo: DemoServer
@@ -202,15 +202,15 @@ describe('the order of laying', () => {
   const chosen = {
     order: {
       school: 'centre out',
-      name: 'better order',
-      anchors: [{ label: 'badge', at: [0, 100], pullShare: 1 }],
+      made: 'by search',
+      anchors: [{ label: verbatim('badge'), at: [0, 100], pullShare: 1 }],
       from: [[0, 100]],
-      fromLabel: 'there',
+      fromLabel: verbatim('there'),
       flatFirst: 0,
       spiral: false,
       strokeMm: 120,
     },
-    because: 'One lift instead of five.',
+    because: verbatim('One lift instead of five.'),
   }
   test('is kept with its part, comes with the job, and can be taken back', async () => {
     expect((await ask('PUT', '/api/parts/0412-bonnet/order', { chosen })).body.order).toEqual(chosen)
@@ -249,11 +249,9 @@ describe('films', () => {
   test('kept before a figure was asked for take its usual value', async () => {
     const before = await film()
     const { recovery: _, ...old } = before?.handling ?? { recovery: 0 }
+    const document = JSON.stringify({ ...before, handling: old })
     await demo.database.write((db) =>
-      db
-        .update(films)
-        .set({ document: { ...before, handling: old } as never })
-        .where(eq(films.id, 'clearcoat-hull-180')),
+      db.run(sql`update films set document = ${document} where id = 'clearcoat-hull-180'`),
     )
     expect((await film())?.handling.recovery).toBe(usualHandling.recovery)
   })

@@ -232,7 +232,11 @@ test('nothing is learned of waits until somebody answers', async () => {
 })
 
 test('answers are learned from, and a finished part has its edge looks in the calendar', async () => {
-  const plan = smallPlan([smallStep('grab', { wait: { label: 'grab', leastMinutes: 20, kind: 'initialGrab' } })])
+  const plan = smallPlan([
+    smallStep('grab', {
+      wait: { label: say`grab`, leastMinutes: 20, kind: 'initialGrab', usualMinutes: 20, factor: 1 },
+    }),
+  ])
   const common = { partId: '0412-bonnet', personId: 'ines' }
   const answer = {
     ...common,

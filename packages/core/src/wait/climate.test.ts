@@ -214,7 +214,7 @@ describe('why film grabs early, or not', () => {
       practice,
     )
     expect(late).toHaveLength(3)
-    expect(late[0]?.cause).toSay('9.0 °C')
+    expect(late[0]?.cause).toSay('9 °C')
   })
   test('more soap slides longer, alcohol and warmth shorter', () => {
     const amount = fc.double({ min: 0.1, max: 10, noNaN: true })

@@ -69,5 +69,5 @@ test('a wait is asked about, a blade shows what it will cut', () => {
   const asked = text(renderToStaticMarkup(<WasItReady label={say`initial grab`} minutes={18.2} onAnswer={() => {}} />))
   expect(asked).toContain('Was it ready? initial grab, 18 min')
   const blade = text(renderToStaticMarkup(<BladeInHand fresh cutMm={866} onFresh={() => {}} />))
-  expect(blade).toContain('0.87 m')
+  expect(blade).toContain('866 mm')
 })
