@@ -1,23 +1,27 @@
 /** Which folder may import which. Arrows point to core only; see docs/architecture.md. */
 const core = '^packages/core/src/'
 const layers = {
+  say: [],
   units: [],
-  result: [],
-  numerics: ['result'],
-  practice: [],
-  geometry: ['numerics', 'units', 'result'],
-  form: ['geometry', 'numerics', 'units', 'result'],
-  lay: ['form', 'geometry', 'numerics', 'units', 'result'],
-  align: ['lay', 'form', 'geometry', 'numerics', 'units', 'result'],
-  mix: ['numerics', 'units', 'result'],
-  light: ['numerics', 'units', 'result'],
-  wait: ['practice', 'numerics', 'units', 'result'],
-  heat: ['form', 'practice', 'numerics', 'units', 'result'],
-  edges: ['lay', 'form', 'align', 'practice', 'geometry', 'numerics', 'units', 'result'],
-  stock: ['align', 'lay', 'form', 'practice', 'geometry', 'numerics', 'units', 'result'],
-  pieces: ['units', 'result'],
-  vehicle: ['geometry', 'units', 'result'],
+  numerics: ['result', 'say'],
+  result: ['say'],
+  judge: ['say'],
+  practice: ['say'],
+  geometry: ['numerics', 'units', 'result', 'say'],
+  form: ['geometry', 'numerics', 'units', 'result', 'say'],
+  lay: ['form', 'geometry', 'numerics', 'units', 'result', 'say'],
+  align: ['lay', 'form', 'geometry', 'numerics', 'units', 'result', 'say'],
+  mix: ['numerics', 'units', 'result', 'say'],
+  light: ['numerics', 'units', 'result', 'say'],
+  wait: ['practice', 'numerics', 'units', 'result', 'say'],
+  heat: ['form', 'practice', 'numerics', 'units', 'result', 'say'],
+  edges: ['lay', 'form', 'align', 'practice', 'geometry', 'numerics', 'units', 'result', 'say'],
+  stock: ['align', 'lay', 'form', 'practice', 'geometry', 'numerics', 'units', 'result', 'say'],
+  pieces: ['numerics', 'units', 'result', 'say'],
+  vehicle: ['geometry', 'units', 'result', 'say'],
   plan: [
+    'pieces',
+    'judge',
     'stock',
     'lay',
     'form',
@@ -32,8 +36,41 @@ const layers = {
     'numerics',
     'units',
     'result',
+    'say',
   ],
 }
+
+/** The server, floor by floor: a folder may import its own and any on a lower floor. */
+const floors = [
+  ['database'],
+  ['reply'],
+  ['devices', 'photos', 'shop', 'models'],
+  ['shelf'],
+  ['jobs'],
+  ['fit'],
+  ['forms', 'walkRound', 'kitCheck'],
+  ['bundle', 'blades', 'learned', 'calendar', 'bay'],
+  ['records', 'liquids'],
+  ['seed'],
+  ['http'],
+]
+const server = '^apps/server/src/'
+const serverRules = floors.flatMap((floor, i) =>
+  floor.map((folder) => ({
+    name: `server-${folder}`,
+    comment: `apps/server/src/${folder} may import only floors below its own`,
+    severity: 'error',
+    from: { path: `${server}${folder}/`, pathNot: '\\.test\\.ts$' },
+    to: {
+      path: server,
+      pathNot: [
+        `${server}(${[folder, ...floors.slice(0, i).flat()].join('|')})/`,
+        // The schema is the list of every folder's own tables.
+        ...(folder === 'database' ? [`${server}[^/]+/table\\.ts$`] : []),
+      ],
+    },
+  })),
+)
 
 const coreRules = Object.entries(layers).map(([folder, allowed]) => ({
   name: `core-${folder}`,
@@ -46,6 +83,7 @@ const coreRules = Object.entries(layers).map(([folder, allowed]) => ({
 module.exports = {
   forbidden: [
     ...coreRules,
+    ...serverRules,
     {
       name: 'core-through-the-front-door',
       comment: 'another core folder is imported through its index, never deeper',
@@ -57,14 +95,21 @@ module.exports = {
       name: 'core-is-pure',
       comment: 'core knows no platform and no other package of ours',
       severity: 'error',
-      from: { path: core, pathNot: '\\.test\\.ts$' },
-      to: { path: '^(packages/(contract|formats)|apps)/' },
+      from: { path: core, pathNot: '\\.test\\.ts$|test(Forms|Parts)\\.ts$' },
+      to: { path: '^(packages/(contract|formats|words)|apps)/' },
     },
     {
       name: 'core-no-node',
       severity: 'error',
-      from: { path: core, pathNot: '\\.test\\.ts$' },
+      from: { path: core, pathNot: '\\.test\\.ts$|test(Forms|Parts)\\.ts$' },
       to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'words-know-only-core',
+      comment: 'words renders what core says; it knows no wire, no file and no screen',
+      severity: 'error',
+      from: { path: '^packages/words/src/', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: `^packages/words/src/|${core}(say|units)/|node_modules/` },
     },
     {
       name: 'packages-know-no-apps',

@@ -52,7 +52,7 @@ test('a figure of the trade can be changed within its range, and not beyond', as
   await field.press('Enter')
   await expect(page.getByRole('button', { name: 'Back to usual' })).toBeVisible()
   await openLaySheet(page, shop, 'Bonnet')
-  await expect(page.getByText(/rule 1\.5 mm to 3\.0 mm/)).toBeVisible()
+  await expect(page.getByText(/rule 1\.5 mm to 3 mm/)).toBeVisible()
 })
 
 async function noBarriers(page: Page) {

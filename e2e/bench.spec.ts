@@ -57,7 +57,7 @@ test('an old batch is topped up, and one that is too strong says why it cannot b
   const old = page.getByRole('listitem', { name: /^Bottle/ }).filter({ hasText: 'strong tack' })
   await old.getByRole('button', { name: 'Top up' }).click()
   await page.getByLabel('What is wanted').selectOption('weak tack')
-  await expect(page.getByRole('alert')).toContainText('more than the 10 wanted')
+  await expect(page.getByRole('alert')).toContainText('more than the 10 % wanted')
   await page.getByLabel('What is wanted').selectOption('strong tack')
   await expect(page.getByTestId('results')).toContainText('17.5 % alcohol')
   await page.getByRole('button', { name: /Done/ }).click()

@@ -30,7 +30,7 @@ test('a bonnet from the first wash to the record, through a closed browser and a
   await typeGaps(page, { P: '3.6', Q: '3.4', R: '1.4', S: '1.6', T: '2.2', U: '2.4', V: '3.6', W: '3.4' })
   await page.getByRole('button', { name: /How do I move it/ }).click()
   await expect(page.getByTestId('correction')).toHaveText(
-    "Move the film 1.0 mm towards the passenger's side and 0.6 mm towards the windscreen.",
+    "Move the film 1 mm towards the passenger's side and 0.6 mm towards the windscreen.",
   )
   await typeGaps(page, { P: '2.6', Q: '2.4', R: '2.4', S: '2.6', T: '2.3', U: '2.4', V: '2.6', W: '2.4' })
   await page.getByRole('button', { name: /Measured again/ }).click()
@@ -157,7 +157,7 @@ for (const [name, size] of [
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(size.width)
       for (const button of await page.getByRole('button', { name: /wrong|Back one/ }).all())
         expect((await button.boundingBox())!.height).toBeGreaterThanOrEqual(72)
-      await expect(page.getByRole('img', { name: /Picture of the step|millilitres/ }).first()).toBeVisible()
+      await expect(page.getByRole('img', { name: /Picture of the step|mL of/ }).first()).toBeVisible()
       const now = (await headline(page).textContent()) ?? ''
       if (/Measure the gaps/.test(now)) break
       await page.keyboard.press('PageDown')

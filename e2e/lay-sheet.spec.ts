@@ -2,7 +2,7 @@ import { expect, openLaySheet, test } from './shop.ts'
 
 test('the bonnet’s sheet tells the worst edge and puts the piece right', async ({ page, shop }) => {
   await openLaySheet(page, shop, 'Bonnet')
-  await expect(page.getByText('Edge margin, rule 2.0 mm to 3.0 mm')).toBeVisible()
+  await expect(page.getByText('Edge margin, rule 2 mm to 3 mm')).toBeVisible()
   await expect(page.getByText(/No room now/)).toBeVisible()
   await page.getByRole('button', { name: 'Move it there' }).click()
   await expect(page.getByText(/Inside the rule all round/)).toBeVisible()

@@ -5,6 +5,7 @@ const projects = [
   'packages/core',
   'packages/contract',
   'packages/formats',
+  'packages/words',
   'apps/server',
   'apps/standins',
   'apps/cli',

@@ -1,4 +1,7 @@
-/** Runs unit, server and browser tests and adds up what the runners themselves report: `./truelay test`. */
+/**
+ * Runs the checks, then unit, server and browser tests, and adds up what the runners themselves report: `./truelay test`.
+ * With names it runs only the test files whose path holds one of them, without the checks: `./truelay test wait fit.spec`.
+ */
 import { spawnSync } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 
@@ -8,16 +11,24 @@ mkdirSync(reports, { recursive: true })
 const run = (program, args, env = {}) =>
   spawnSync(`node_modules/.bin/${program}`, args, { stdio: 'inherit', env: { ...process.env, ...env } }).status ?? 1
 
-const checkStatus = spawnSync(process.execPath, ['tools/check.mjs'], { stdio: 'inherit' }).status ?? 1
+const names = process.argv.slice(2)
+const checkStatus =
+  names.length > 0 ? 0 : (spawnSync(process.execPath, ['tools/check.mjs'], { stdio: 'inherit' }).status ?? 1)
 const unitStatus = run('vitest', [
   'run',
+  '--passWithNoTests',
+  ...names,
   '--reporter=default',
   '--reporter=json',
   `--outputFile.json=${reports}/unit.json`,
 ])
-const browserStatus = run('playwright', ['test', '--config', 'e2e/playwright.config.ts'], {
-  PLAYWRIGHT_JSON_OUTPUT_NAME: `${process.cwd()}/${reports}/browser.json`,
-})
+const browserStatus = run(
+  'playwright',
+  ['test', '--pass-with-no-tests', '--config', 'e2e/playwright.config.ts', ...names],
+  {
+    PLAYWRIGHT_JSON_OUTPUT_NAME: `${process.cwd()}/${reports}/browser.json`,
+  },
+)
 
 const unit = JSON.parse(readFileSync(`${reports}/unit.json`, 'utf8'))
 const { stats } = JSON.parse(readFileSync(`${reports}/browser.json`, 'utf8'))

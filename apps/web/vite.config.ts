@@ -6,5 +6,5 @@ export default defineConfig({
   plugins: [react(), tailwind()],
   worker: { format: 'es' },
   build: { outDir: 'dist', target: 'es2022', chunkSizeWarningLimit: 1200 },
-  server: { proxy: { '/api': 'http://localhost:4600' } },
+  server: { proxy: { '/api': `http://localhost:${process.env.TRUELAY_PORT ?? 4600}` } },
 })

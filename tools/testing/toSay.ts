@@ -19,6 +19,7 @@ expect.extend({
 })
 
 declare module 'vitest' {
+  // biome-ignore lint/suspicious/noExplicitAny: as the runner declares it
   interface Matchers<T = any> {
     toSay(expected: string | RegExp): T
   }

@@ -135,6 +135,68 @@ describe('the mixing bench', () => {
   })
 })
 
+describe('a step of mixing that is gone back to', () => {
+  const common = { partId: '0412-bonnet', personId: 'ines' }
+  const mixedId = '00000000-0000-4000-8000-000000000900'
+  const begin = async () => {
+    const events = [
+      {
+        ...common,
+        id: uuid(),
+        at: '2030-05-01T09:00:00.000Z',
+        kind: 'fitStarted',
+        plan: smallPlan([smallStep('mix'), smallStep('soak')]),
+      },
+      {
+        ...common,
+        id: mixedId,
+        at: '2030-05-01T09:05:00.000Z',
+        kind: 'batchMixed',
+        stepId: 'mix',
+        batchNumber: '0412.1-1',
+        school: 'weak tack',
+        says: verbatim('weak tack'),
+        batchMl: 500,
+        alcoholPercent: 10,
+        soapMlPerL: 0,
+        add: [{ what: 'alcohol stock', ml: 71 }],
+      },
+      { ...common, id: uuid(), at: '2030-05-01T09:06:00.000Z', kind: 'stepDone', stepId: 'mix' },
+    ]
+    expect((await send('POST', '/parts/0412-bonnet/fit', events)).status).toBe(200)
+  }
+  const goBack = async () => {
+    const event = { ...common, id: uuid(), at: '2030-05-01T09:07:00.000Z', kind: 'stepReopened', stepId: 'mix' }
+    expect((await send('POST', '/parts/0412-bonnet/fit', [event])).status).toBe(200)
+  }
+  const shelf = async () => {
+    const { supplies, batches } = liquids.parse((await get('/liquids')).body)
+    return {
+      alcoholMl: supplies.find((s) => s.what === 'alcohol stock')?.leftMl ?? 0,
+      bottle: batches.find((b) => b.id === mixedId),
+    }
+  }
+  test('gives its bottle and what was poured back, and leaves the record', async () => {
+    const before = await shelf()
+    await begin()
+    expect((await shelf()).alcoholMl).toBeCloseTo(before.alcoholMl - 71, 6)
+    expect((await shelf()).bottle).toBeDefined()
+    await goBack()
+    expect(await shelf()).toEqual(before)
+    const record = (await get('/parts/0412-bonnet/record')).body
+    expect(record.lines.batchMixed).toEqual([])
+    expect(record.steps).toEqual([])
+  })
+  test('keeps a bottle that somebody has used since', async () => {
+    const before = await shelf()
+    await begin()
+    await send('POST', `/batches/${mixedId}/changes`, { what: 'level', personId: 'ines', leftMl: 300 })
+    await goBack()
+    expect((await shelf()).bottle?.leftMl).toBe(300)
+    expect((await shelf()).alcoholMl).toBeCloseTo(before.alcoholMl - 71, 6)
+  })
+})
+
 describe('devices', () => {
   let device: Server
   let address: string

@@ -1,13 +1,19 @@
 import { english } from '@truelay/words'
 import { nothing, verbatim } from '@truelay/core/say'
 import { readFileSync } from 'node:fs'
-import { expect, test } from 'vitest'
+import { anyDay, climb, partQuestion } from '@truelay/core/plan'
+import { practiceWith } from '@truelay/core/practice'
+import { required } from '@truelay/core/result'
+import { describe, expect, test } from 'vitest'
+import { z } from 'zod'
+import { mirrors } from './mirrors.ts'
 import {
   applyFitEvent,
   type FitEvent,
   filmDoc,
   fitEvents,
   formDoc,
+  linesOf,
   notBegun,
   partPlan,
   pieceDoc,
@@ -198,4 +204,80 @@ test('bottles and blades of a fit stand in its state, in their order', () => {
   if (state.phase === 'not begun') throw new Error('not begun')
   expect(standing(state, 'bottleTaken').map((b) => b.batchNumber)).toEqual(['1123-1', '1124-1'])
   expect(standing(state, 'bladeUsed')).toHaveLength(1)
+})
+
+test('going back takes back what the step logged; what was seen stays seen', () => {
+  const batch = {
+    stepId: 'grab',
+    batchNumber: '1-1',
+    school: 'weak tack',
+    says: verbatim('weak tack'),
+    batchMl: 500,
+    alcoholPercent: 10,
+    soapMlPerL: 0,
+    add: [],
+  }
+  const readings = ['P', 'Q'].map((checkId) => ({ checkId, measuredMm: 2 }))
+  const events = [
+    event('fitStarted', { plan }),
+    event('stepDone', { stepId: 'wash' }),
+    event('batchMixed', batch),
+    event('gapsMeasured', { stepId: 'grab', readings }),
+    event('bladeUsed', { stepId: 'grab', fresh: true, cutMm: 400 }),
+    event('problemSeen', { stepId: 'grab', problem: 'fingers', place: 'rear edge', comeBack: true }),
+    event('stepDone', { stepId: 'grab' }),
+  ]
+  const before = replayFit(events)
+  const after = replayFit([...events, event('stepReopened', { stepId: 'grab' })])
+  if (before.phase === 'not begun' || after.phase === 'not begun') throw new Error('not begun')
+  for (const kind of ['batchMixed', 'gapsMeasured', 'bladeUsed'] as const) {
+    expect(standing(before, kind)).toHaveLength(1)
+    expect(standing(after, kind)).toEqual([])
+  }
+  expect(standing(after, 'problemSeen')).toHaveLength(1)
+  const context = { plan, nameOf: (id: string) => id, headlineOf: () => verbatim('grab') }
+  expect(linesOf(after, context)).toMatchObject({
+    batchMixed: [],
+    gapsMeasured: [],
+    problemSeen: [{ problem: 'fingers' }],
+  })
+})
+
+describe('a schema mirrors the type of the core', () => {
+  interface Pair {
+    readonly a: number
+    readonly b: string | null
+  }
+  test('both ways: a field that one of the two lacks does not compile', () => {
+    expect(mirrors<Pair>()(z.strictObject({ a: z.number(), b: z.string().nullable() }))).toBeDefined()
+    // @ts-expect-error the schema lacks a field
+    expect(mirrors<Pair>()(z.strictObject({ a: z.number() }))).toBeDefined()
+    // @ts-expect-error the schema has a field more
+    expect(mirrors<Pair>()(z.strictObject({ a: z.number(), b: z.string().nullable(), c: z.number() }))).toBeDefined()
+    // @ts-expect-error the schema knows no null
+    expect(mirrors<Pair>()(z.strictObject({ a: z.number(), b: z.string() }))).toBeDefined()
+  })
+  test.each([
+    ['pipit-bonnet', 'clearcoat-hull-180', 'pipit-bonnet-piece'],
+    ['pipit-headlamp-left', 'dusk-glass-dry', 'pipit-headlamp-left-piece'],
+    ['pipit-door-left', 'clearcoat-hull-180', 'pipit-door-left'],
+    ['skua-tail-outer-left', 'weir-smoke-wet', 'skua-tail-outer-left'],
+    ['skua-trim-left', 'ebony-cast-dry', 'skua-trim-left'],
+    ['pipit-fog-left', 'clear-dome-dry', 'pipit-fog-left'],
+  ])('a plan of %s passes its schema, there and back as text', (form, film, piece) => {
+    const facts = {
+      partId: form,
+      partName: form,
+      form: formDoc.parse(read(`forms/${form}.json`)),
+      film: filmDoc.parse(read(`films/${film}.json`)),
+      pattern: pieceDoc.parse(read(`pieces/${piece}.json`)).pattern,
+      found: [{ kind: 'coating' as const, at: [0.5, 0.5] as const }],
+      low: true,
+      chosen: null,
+      stock: { alcoholPercent: 70 },
+      practice: practiceWith(),
+    }
+    const { plan } = required(climb(partQuestion(facts), anyDay, { triangles: 500 }))
+    expect(partPlan.parse(JSON.parse(JSON.stringify(plan)))).toEqual(JSON.parse(JSON.stringify(plan)))
+  })
 })

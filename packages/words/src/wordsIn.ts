@@ -52,7 +52,7 @@ export function wordsIn({ units = metricUnits, locale = 'en-GB', catalogue = asW
       case 'area':
         return inWords(showArea(value.mm2, units.length, figure))
       case 'temperature':
-        return inWords(showTemperature(value.c, units.temperature, 0, figure))
+        return inWords(showTemperature(value.c, units.temperature, value.digits ?? 0, figure))
       case 'warmer':
         return inWords(showWarmer(value.c, units.temperature, figure))
       case 'volume':

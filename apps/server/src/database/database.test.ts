@@ -5,7 +5,10 @@ import { fileURLToPath } from 'node:url'
 import { afterEach, beforeEach, expect, test } from 'vitest'
 import { seedDemo } from '../seed/seedDemo.ts'
 import { changeShop, readShop, saveShop } from '../shop/queries.ts'
+import { sql } from 'drizzle-orm'
+import { readAllFilms } from '../shelf/queries.ts'
 import { type Database, openDatabase } from './openDatabase.ts'
+import { StoredFault } from './stored.ts'
 
 const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 const open = () => openDatabase(folder, at('../../migrations'))
@@ -56,4 +59,24 @@ test('a write that fails does not hold up those after it', async () => {
   await expect(failing).rejects.toThrow('no')
   await after
   expect((await readShop(database)).name).toBe('Renamed')
+})
+
+test('one document that cannot be read is named, and does not hide the others', async () => {
+  await seed()
+  const reported: StoredFault[] = []
+  await database.write((db) =>
+    db.run(sql`update films set document = '{"v":1,"doc":{"id":7}}' where id = 'dusk-glass-dry'`),
+  )
+  await database.close()
+  database = await openDatabase(folder, at('../../migrations'), (fault) => reported.push(fault))
+  const films = await readAllFilms(database)
+  expect(films.length).toBeGreaterThan(2)
+  expect(films.map((f) => f.id)).not.toContain('dusk-glass-dry')
+  expect(reported.map((fault) => [fault.kind, fault.id])).toContainEqual(['film', 'dusk-glass-dry'])
+})
+
+test('a document of a newer version is refused as such, not guessed at', async () => {
+  await seed()
+  await database.write((db) => db.run(sql`update shops set document = '{"v":99,"doc":{}}'`))
+  await expect(readShop(database)).rejects.toThrow(StoredFault)
 })

@@ -1,6 +1,5 @@
 import { type DocumentKind, documents } from '@truelay/contract'
 import { customType } from 'drizzle-orm/sqlite-core'
-import type { Database } from './openDatabase.ts'
 
 type DocumentOf<K extends DocumentKind> =
   ReturnType<(typeof documents)[K]['read']> extends infer R
@@ -55,7 +54,7 @@ export function readStored<K extends DocumentKind>(kind: K, id: string, { stored
 
 /** Many documents: those that cannot be read are reported and left out, so that one bad one does not hide the others. */
 export const readEachStored = <K extends DocumentKind>(
-  { report }: Pick<Database, 'report'>,
+  { report }: { readonly report: (fault: StoredFault) => void },
   kind: K,
   rows: readonly { readonly id: string; readonly document: Stored }[],
 ): DocumentOf<K>[] =>

@@ -131,6 +131,7 @@ export function VehicleSheet({ plan, covered, marks, chosenSlot, chosenMark, onT
 const clampShare = (x: number) => Math.min(1, Math.max(0, x))
 
 function FaceName({ plan, face, unit }: { readonly plan: BodyPlan; readonly face: Face; readonly unit: number }) {
+  const t = useWords()
   const line = plan.silhouettes.find((s) => s.face === face && !s.glass)?.line
   if (line === undefined) return null
   const { min, max } = boundsOf(line)
@@ -142,7 +143,6 @@ function FaceName({ plan, face, unit }: { readonly plan: BodyPlan; readonly face
     left: [min[0] - 12 * unit, middle[1]],
     right: [min[0] - 12 * unit, middle[1]],
   }
-  const t = useWords()
   const [x, y] = place[face]
   const onSide = face === 'left' || face === 'right'
   return (

@@ -15,12 +15,11 @@ import { expose } from 'comlink'
 import type { FormAnswer, ScanAnswer } from './formWork.ts'
 
 const triangles = 1400
-const enoughMm = 1.5
 
 /** Carries messages; the work is done by the core and the formats. */
 const formWorker = {
   /** The surface of a form while it is measured: how it bends, its figures, and where to measure next. */
-  build(form: FormDoc): Result<FormAnswer> {
+  build(form: FormDoc, enoughMm: number): Result<FormAnswer> {
     const surface = buildSurface(form, { triangles })
     if (!surface.ok) return surface
     const natural = naturalLay(surface.value.mesh)

@@ -35,11 +35,13 @@ export interface LiveForm {
 const pauseMs = 120
 
 /** The form built anew after every change, one build at a time and always the newest. */
-export function useLiveForm(form: FormDoc, worker: () => Remote<FormWorker>): LiveForm {
+export function useLiveForm(form: FormDoc, enoughMm: number, worker: () => Remote<FormWorker>): LiveForm {
   const [live, setLive] = useState<LiveForm>({ answer: null, failure: null })
   const newest = useRef(form)
   const busy = useRef(false)
   const open = useRef(worker)
+  const enough = useRef(enoughMm)
+  enough.current = enoughMm
   open.current = worker
   useEffect(() => {
     newest.current = form
@@ -49,7 +51,7 @@ export function useLiveForm(form: FormDoc, worker: () => Remote<FormWorker>): Li
       try {
         for (let built: FormDoc | null = null; built !== newest.current; ) {
           built = newest.current
-          const result = await open.current().build(built)
+          const result = await open.current().build(built, enough.current)
           setLive((before) =>
             result.ok ? { answer: result.value, failure: null } : { answer: before.answer, failure: result.failure },
           )

@@ -5,7 +5,7 @@ export { damageOf, gunOn, heatBand, type HeatCourseOfUse, heatCourses, heatCours
 export { type HeldUp, holdUp } from './holdUp.ts'
 export { heats, inHandWords, type Liquid, liquids, liquidWords, type Tool, tools, toolWords } from './inHand.ts'
 export { correctionFor, type MeasuredGap, measuredGaps } from './measuredGaps.ts'
-export { carryReadings, orderPractice, rehearsalOptions } from './orderFigures.ts'
+export { bowEnoughMm, carryReadings, orderPractice, rehearsalOptions } from './orderFigures.ts'
 export {
   type Anchor,
   type CheckPoint,
@@ -22,15 +22,8 @@ export {
 } from './partPlan.ts'
 export { climb, filmToLay, type PartFacts, type PartQuestion, partQuestion } from './partQuestion.ts'
 export { patternToRules, type PlacedPart, type PlaceInput, placeOn } from './placeOn.ts'
-export {
-  anyDay,
-  type Conditions,
-  type PieceShift,
-  planWork,
-  type Today,
-  unshifted,
-  type WorkInput,
-} from './planWork.ts'
+export { anyDay, type Conditions, type PieceShift, type Today, unshifted, type WorkInput } from './conditions.ts'
+export { planWork } from './planWork.ts'
 export { type ChosenOrder, type Schools, schoolsFor, usualSchools } from './schools.ts'
 export { measuresOf, mixLimits, solutionsFor, strengthOf } from './solutionsFor.ts'
 export {

@@ -17,3 +17,6 @@ export const orderPractice = (practice: Practice): OrderPractice => ({
 
 /** How well a line is carried from piece to piece: a gap is read as the shop reads its gaps. */
 export const carryReadings = (practice: Practice): CarryReadings => ({ ...carryDefaults, gapMm: practice.gapReading })
+
+/** From how far apart the form and its readings may still be that another reading is worth taking, mm: three times how well one is read. */
+export const bowEnoughMm = (practice: Pick<Practice, 'bowReading'>): number => 3 * practice.bowReading

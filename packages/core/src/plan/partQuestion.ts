@@ -10,7 +10,8 @@ import type { FoundOnPart } from './findings.ts'
 import { rehearsalOptions } from './orderFigures.ts'
 import type { PartPlan } from './partPlan.ts'
 import { type PlacedPart, type PlaceInput, placeOn } from './placeOn.ts'
-import { planWork, type Today, type WorkInput } from './planWork.ts'
+import type { Today, WorkInput } from './conditions.ts'
+import { planWork } from './planWork.ts'
 import { type ChosenOrder, schoolsFor } from './schools.ts'
 
 /** What is known of a part, from whatever brought it: a job, a file, a test. */

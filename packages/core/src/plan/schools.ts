@@ -1,7 +1,8 @@
+import type { Practice } from '../practice/index.ts'
 import type { FormDoc } from '../form/index.ts'
 import { type LayOrder, orderName, type SchoolName, schoolWords } from '../lay/index.ts'
 import { type LiquidSchool, liquidSchoolWords } from '../mix/index.ts'
-import { isEmpty, name, say, type Sentence } from '../say/index.ts'
+import { isEmpty, name, say, type Sentence, length } from '../say/index.ts'
 import type { FilmDoc } from './filmDoc.ts'
 import type { FoundOnPart } from './findings.ts'
 import type { SchoolChoice } from './partPlan.ts'
@@ -53,15 +54,21 @@ export function schoolsFor(
 }
 
 /** Each choice with its reason and what the other school would change. */
-export function explainSchools(schools: Schools, film: FilmDoc, chosen: ChosenOrder | null = null): SchoolChoice[] {
-  const because = chosen === null || isEmpty(chosen.because) ? beginReasons[schools.begin].reason : chosen.because
+export function explainSchools(
+  schools: Schools,
+  film: FilmDoc,
+  practice: Pick<Practice, 'releaseLength'>,
+  chosen: ChosenOrder | null = null,
+): SchoolChoice[] {
+  const because =
+    chosen === null || isEmpty(chosen.because) ? beginReasons(practice)[schools.begin].reason : chosen.because
   return [
     schools.slip === 'dry' ? dryChoice(film) : wetChoice(schools),
     {
       question: say`Where to begin`,
       choice: chosen === null ? schoolWords[schools.begin] : orderName(chosen.order),
       reason: because,
-      otherwise: beginReasons[schools.begin].otherwise,
+      otherwise: beginReasons(practice)[schools.begin].otherwise,
     },
   ]
 }
@@ -82,7 +89,11 @@ const wetChoice = ({ slip, tack }: Schools): SchoolChoice => ({
 })
 
 /** Why one would begin there, and what another school would change. */
-const beginReasons: Readonly<Record<SchoolName, { readonly reason: Sentence; readonly otherwise: Sentence }>> = {
+const beginReasons = ({
+  releaseLength,
+}: Pick<Practice, 'releaseLength'>): Readonly<
+  Record<SchoolName, { readonly reason: Sentence; readonly otherwise: Sentence }>
+> => ({
   'corners first': {
     reason: say`The piece is pre-cut: the corners fix the gap all round.`,
     otherwise: say`Centre out would lay faster, but the gap comes out as it likes.`,
@@ -92,7 +103,7 @@ const beginReasons: Readonly<Record<SchoolName, { readonly reason: Sentence; rea
     otherwise: say`Corners first would fix the gap, but the film between them has nowhere to go.`,
   },
   'one end and follow': {
-    reason: say`Long and narrow: a hinge at one end keeps its line, and 300 mm at a time keeps it level.`,
+    reason: say`Long and narrow: a hinge at one end keeps its line, and ${length(releaseLength)} at a time keeps it level.`,
     otherwise: say`Centre out would halve the way, but two lines have to meet.`,
   },
   'flattest first': {
@@ -115,4 +126,4 @@ const beginReasons: Readonly<Record<SchoolName, { readonly reason: Sentence; rea
     reason: say`A hinge at one end keeps its line, and releasing a length at a time keeps it level.`,
     otherwise: say`Centre out would halve the way, but two lines have to meet.`,
   },
-}
+})

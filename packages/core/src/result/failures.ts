@@ -205,7 +205,7 @@ const catalogue = {
   HEAT_STANDS_STILL: {
     says: (f: { speedMmS: number; leastMmS: number }) =>
       say`The gun is said to move at ${speed(f.speedMmS)}: that is as good as holding it still.`,
-    fix: say`Give at least 50 mm/s: a gun that stands still burns film.`,
+    fix: say`Give at least ${speed(50)}: a gun that stands still burns film.`,
   },
   HEAT_TARGET_DAMAGES: {
     says: (f: { targetC: number; damageC: number }) =>

@@ -6,7 +6,7 @@ export type Said =
   /** Signed; shown to a tenth of a millimetre below 100 mm unless `digits` says otherwise. */
   | { readonly kind: 'length'; readonly mm: number; readonly digits?: number | undefined }
   | { readonly kind: 'area'; readonly mm2: number }
-  | { readonly kind: 'temperature'; readonly c: number }
+  | { readonly kind: 'temperature'; readonly c: number; readonly digits?: number | undefined }
   /** A difference of two temperatures. */
   | { readonly kind: 'warmer'; readonly c: number }
   | { readonly kind: 'volume'; readonly ml: number }
@@ -112,7 +112,8 @@ const keyOf = ({ text, with: said }: Sentence) => JSON.stringify([text, said])
 export const length = (mm: number, digits?: number): Said =>
   digits === undefined ? { kind: 'length', mm } : { kind: 'length', mm, digits }
 export const area = (mm2: number): Said => ({ kind: 'area', mm2 })
-export const temperature = (c: number): Said => ({ kind: 'temperature', c })
+export const temperature = (c: number, digits?: number): Said =>
+  digits === undefined ? { kind: 'temperature', c } : { kind: 'temperature', c, digits }
 export const warmer = (c: number): Said => ({ kind: 'warmer', c })
 export const volume = (ml: number): Said => ({ kind: 'volume', ml })
 export const perLitre = (mlPerL: number): Said => ({ kind: 'per litre', mlPerL })

@@ -1,3 +1,6 @@
+import { useShopQuery } from '../../remote/api.ts'
+import { practiceWith } from '@truelay/core/practice'
+import { bowEnoughMm } from '@truelay/core/plan'
 import { say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { Form } from '@truelay/contract'
@@ -54,8 +57,10 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
   const [scale, setScale] = useState<readonly Vec2[] | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const [kept, setKept] = useState<FormDoc>(first)
+  const { data: shop } = useShopQuery()
+  const practice = useMemo(() => practiceWith(shop?.practice), [shop?.practice])
   const worker = useFormWorker()
-  const { answer, failure } = useLiveForm(form, worker)
+  const { answer, failure } = useLiveForm(form, bowEnoughMm(practice), worker)
   const handles = useMemo(() => handlesOf(form, step), [form, step])
   const props: StepProps = { form, onChange: draft.change, chosen, onChoose: setChosen }
   const changed = kept !== form

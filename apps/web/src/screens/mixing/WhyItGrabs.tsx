@@ -1,6 +1,7 @@
+import { percent, temperature } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { Practice } from '@truelay/core/practice'
-import { slideMinutes, whyItGrabs } from '@truelay/core/wait'
+import { slideMinutes, whyItGrabs, usualClimate } from '@truelay/core/wait'
 import { useState } from 'react'
 import { useRoomQuery } from '../../remote/airApi.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -144,7 +145,7 @@ function Asking({ practice }: { readonly practice: Practice }) {
             ))}
           </ol>
         )}
-        <p className="mt-4 text-[14px] text-quiet">{t`A rule of thumb through the shop’s own times for light slip at 20 °C and 50 %; the strongest cause comes first.`}</p>
+        <p className="mt-4 text-[14px] text-quiet">{t`A rule of thumb through the shop’s own times for light slip at ${temperature(usualClimate.roomC)} and ${percent(usualClimate.humidityPercent)}; the strongest cause comes first.`}</p>
       </div>
     </div>
   )

@@ -133,7 +133,7 @@ const Played = memo(function Played({ surface, form, shown, at, scale }: PlayedP
             <>
               <strong>{t`${number} of ${rehearsal.steps.length}: ${step.kind === 'anchor' ? t`fix the ${step.label}` : t(step.label)}`}</strong>
               {step.frontExcessMmPer100 > 0.15 && step.laidShare < 1
-                ? t`, ${length(step.frontExcessMmPer100)} per 100 mm pile up ahead of it`
+                ? t`, ${length(step.frontExcessMmPer100)} per ${length(100, 0)} pile up ahead of it`
                 : null}
               {step.pull === null ? (step.lifted ? t`, lifted once` : '') : t`, lifted and pulled ${step.pull.heat}`}
             </>

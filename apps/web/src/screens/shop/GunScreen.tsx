@@ -1,4 +1,4 @@
-import { name, say } from '@truelay/core/say'
+import { name, say, temperature } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { length } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
@@ -178,7 +178,7 @@ function Example({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile 
   })
   return (
     <div className="mt-3 bg-petrol-tint px-4 py-3">
-      <p className="label text-[15px] text-quiet">{t`To soften film on a bumper at 20 °C`}</p>
+      <p className="label text-[15px] text-quiet">{t`To soften film on a bumper at ${temperature(20)}`}</p>
       <p className="text-[22px] font-bold leading-snug first-letter:uppercase" data-testid="gun-words">
         {t(answer.words)}
       </p>

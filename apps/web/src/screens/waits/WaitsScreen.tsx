@@ -1,9 +1,9 @@
 import { wholeFailure } from '@truelay/core/result'
-import { say, type Sentence, temperature } from '@truelay/core/say'
+import { say, type Sentence, temperature, percent } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { JobBundle } from '@truelay/contract'
 import { practiceWith } from '@truelay/core/practice'
-import { dewPointC, type WaitKind, waitNow } from '@truelay/core/wait'
+import { dewPointC, type WaitKind, waitNow, usualClimate } from '@truelay/core/wait'
 import { CalendarPlus } from 'lucide-react'
 import { useMemo } from 'react'
 import { useLearnedQuery } from '../../remote/airApi.ts'
@@ -97,7 +97,7 @@ export function WaitsScreen() {
             )
           })}
         </ul>
-        <p className="mt-3 text-[14px] leading-snug text-quiet">{t`Drying by the air’s room for water (and the vapour of the alcohol), the rest by the adhesive’s creep; through the shop’s own figures at 20 °C and 50 %. A model: press and look before you go on.`}</p>
+        <p className="mt-3 text-[14px] leading-snug text-quiet">{t`Drying by the air’s room for water (and the vapour of the alcohol), the rest by the adhesive’s creep; through the shop’s own figures at ${temperature(usualClimate.roomC)} and ${percent(usualClimate.humidityPercent)}. A model: press and look before you go on.`}</p>
       </section>
       <div className="min-w-0 px-6 py-4">
         <ReleaseAdvice job={job} room={climate} finishedAt={finishedAt} practice={practice} />

@@ -1,0 +1,105 @@
+import type { Page } from '@playwright/test'
+import { expect, openLaySheet, startFit, test } from './shop.ts'
+
+/** What stands in every language as it is: units, days and months of a date, keys and codes. */
+const everywhere =
+  /^(mm|cm|inch|mL|oz|fl|min|sec|days?|Mon|Tue|Wed|Thu|Fri|Sat|Sun|January|February|March|April|May|June|July|August|September|October|November|December|Jan|Feb|Mar|Apr|Jun|Jul|Aug|Sep|Oct|Nov|Dec|Monday|Tuesday|Wednesday|Thursday|Friday|Saturday|Sunday|and|svg|dxf|TL1|http|https|localhost|px)$/i
+
+/** Every word that the page shows or tells a reader. */
+const wordsOf = (page: Page) =>
+  page.evaluate(() => {
+    const said: string[] = []
+    const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+    for (let node = walk.nextNode(); node !== null; node = walk.nextNode()) {
+      const { parentElement } = node
+      if (parentElement === null || ['SCRIPT', 'STYLE'].includes(parentElement.tagName)) continue
+      said.push(node.textContent ?? '')
+    }
+    for (const element of document.querySelectorAll('[aria-label], [title], [placeholder], img[alt]'))
+      for (const name of ['aria-label', 'title', 'placeholder', 'alt']) said.push(element.getAttribute(name) ?? '')
+    return said
+  })
+
+const split = (text: string) => text.split(/[^\p{L}\d]+/u)
+
+test('every word on every screen goes through the catalogue; only data, units and dates stay', async ({
+  page,
+  shop,
+}) => {
+  test.setTimeout(600_000)
+  const data = new Set<string>(['True', 'Lay'].map((w) => w.toLowerCase()))
+  const learn = (value: unknown): void => {
+    if (typeof value === 'string') for (const word of split(value)) data.add(word.toLowerCase())
+    else if (typeof value === 'object' && value !== null) {
+      // The text of a sentence is what the catalogue has to change.
+      for (const [key, inner] of Object.entries(value)) if (!(key === 'text' && 'with' in value)) learn(inner)
+    }
+  }
+  page.on('response', (response) => {
+    if (/\/api\//.test(response.url()) && /json/.test(response.headers()['content-type'] ?? ''))
+      void response
+        .json()
+        .then(learn)
+        .catch(() => undefined)
+  })
+  await page.addInitScript(() => localStorage.setItem('truelay-words', 'pseudo'))
+  const strange: string[] = []
+  const look = async (where: string) => {
+    await page.waitForLoadState('networkidle')
+    await page.waitForTimeout(1200)
+    const plain = (await wordsOf(page)).flatMap((text) =>
+      split(text)
+        .filter((word) => /^[A-Za-z]{3,}$/.test(word) && !everywhere.test(word) && !data.has(word.toLowerCase()))
+        .map((word) => `${word} (“${text.trim().slice(0, 60)}”)`),
+    )
+    for (const word of new Set(plain)) strange.push(`${where}: ${word}`)
+  }
+
+  const job = '/jobs/0412'
+  for (const path of [
+    '/',
+    '/jobs/new',
+    `${job}/walk-round`,
+    `${job}/kit`,
+    `${job}/waits`,
+    '/shelf',
+    '/shelf/pieces/pipit-bonnet-piece',
+    '/shelf/films/clearcoat-hull-180',
+    '/shelf/import',
+    '/shelf/blades',
+    '/mixing',
+    '/forms',
+    '/forms/pipit-bonnet',
+    '/shop',
+    '/shop/guns/bay-1-gun',
+    '/nowhere',
+  ]) {
+    await page.goto(shop.url + path)
+    await look(path)
+  }
+  const part = `${job}/lay-sheets/0412-bonnet`
+  for (const path of [part, `${part}/heat`, `${part}/edges`, `${part}/rehearsal`, `${job}/record/0412-bonnet`]) {
+    await page.goto(shop.url + path)
+    await page.waitForTimeout(path.includes('lay-sheets') ? 12_000 : 1000)
+    await look(path)
+  }
+  expect([...new Set(strange)]).toEqual([])
+})
+
+test('in inches, Fahrenheit and fluid ounces a lay sheet and a fit leave no metric figure behind', async ({
+  page,
+  shop,
+}) => {
+  await page.request.patch(`${shop.url}/api/shop`, {
+    data: { units: { length: 'in', temperature: 'F', volume: 'fl oz' } },
+  })
+  const metric = async () => (await wordsOf(page)).filter((text) => /\d ?(mm|cm|mL|°C)\b/.test(text))
+  await openLaySheet(page, shop, 'Bonnet')
+  expect(await metric()).toEqual([])
+  await startFit(page)
+  for (let i = 0; i < 6; i++) {
+    expect(await metric()).toEqual([])
+    await page.keyboard.press('PageDown')
+    await page.waitForTimeout(400)
+  }
+})

@@ -1,0 +1,109 @@
+import { edgeMargins, thenPlaced } from '../align/index.ts'
+import { edgePlan } from '../edges/index.ts'
+import { usualGun } from '../heat/index.ts'
+import { fingerForecast, pullsOfRehearsal, stretchPlan } from '../lay/index.ts'
+import { done, type Result } from '../result/index.ts'
+import { usualClimate } from '../wait/index.ts'
+import { anchorsFor, checkPointsFor } from './anchors.ts'
+import { edgeAdvice } from './edgeRules.ts'
+import type { FilmDoc } from './filmDoc.ts'
+import { heatPlan } from './heatPlan.ts'
+import type { PlannedEdge } from './partPlan.ts'
+import type { PlacedPart } from './placeOn.ts'
+import type { PlanContext } from './planContext.ts'
+import { drawingOf } from './planDrawing.ts'
+import type { Conditions } from './conditions.ts'
+import { solutionsFor } from './solutionsFor.ts'
+import { waitPlan, wetMinutes } from './waitPlan.ts'
+
+/** Everything that the rules look at, from a placing and the conditions of the work. Can be refused: what `mixBatch`, `waitNow` and `gunOnPart` find. */
+export function planContextOf(placed: PlacedPart, conditions: Conditions): Result<PlanContext> {
+  const { laid, part, rules } = placed
+  const { form, surface, natural, rehearsal } = laid
+  const { film, practice, schools, found, room } = conditions
+  const piece = thenPlaced(placed.piece, conditions.shift)
+  const margins = edgeMargins(placed.spots, piece)
+  const solutions = solutionsFor(
+    schools,
+    surface.figures.areaMm2,
+    surface.figures.outlineMm,
+    conditions.stock,
+    practice,
+  )
+  if (!solutions.ok) return solutions
+  const inOrder = rehearsal === null ? [] : pullsOfRehearsal(surface, rehearsal, film.handling)
+  const pulls =
+    rehearsal === null ? stretchPlan(surface, laid.worked, film.handling) : inOrder.map(({ steps: _, ...pull }) => pull)
+  const edges = plannedEdges(placed, film)
+  const anchorInput = { form, surface, part, rules, margins }
+  const anchors = anchorsFor(schools.begin, anchorInput, rehearsal?.order ?? null)
+  const checks = checkPointsFor(anchorInput)
+  const drawing = drawingOf(part, piece)
+  const waits = waitPlan(room, solutions.value, practice, conditions.learned)
+  if (!waits.ok) return waits
+  const heat = heatPlan({
+    form,
+    film,
+    practice,
+    toFlat: part.toFlat,
+    outlineOnForm: surface.outline.polygon,
+    pulls,
+    edges,
+    gun: conditions.gun ?? usualGun,
+    ambientC: room?.temperatureC ?? usualClimate.roomC,
+  })
+  if (!heat.ok) return heat
+  return done({
+    found,
+    room,
+    low: conditions.low,
+    outlineOnForm: surface.outline.polygon,
+    form,
+    film,
+    schools,
+    areaMm2: surface.figures.areaMm2,
+    heat: heat.value,
+    waits: waits.value,
+    wetMinutes: wetMinutes(room, solutions.value, practice),
+    edgePlan: edgePlan(form, surface, rules, practice),
+    edges,
+    anchors,
+    pulls,
+    rehearsed:
+      rehearsal === null
+        ? null
+        : {
+            order: rehearsal.order,
+            steps: rehearsal.steps,
+            letterOfStep: new Map(inOrder.flatMap((p) => p.steps.map((number) => [number, p.letter] as const))),
+          },
+    checks,
+    solutions: solutions.value,
+    fingers: fingerForecast(surface, natural, film.handling.take),
+    drawing,
+    practice,
+    toFlat: part.toFlat,
+  })
+}
+
+/** Each edge with its rule, and film left over at it when nobody pulls and after the pulls. */
+function plannedEdges({ laid, rules }: PlacedPart, film: FilmDoc): PlannedEdge[] {
+  const { form, surface, natural, worked, rehearsal } = laid
+  const { take } = film.handling
+  const unpulled = fingerForecast(surface, natural, take)
+  const left =
+    rehearsal === null
+      ? fingerForecast(surface, worked, take)
+      : rehearsal.figures.edges.map((e) => ({ edge: e.edge, excessMmPer100: e.fingersMmPer100 }))
+  const excess = (of: readonly { edge: string; excessMmPer100: number }[], edge: string) =>
+    of.find((f) => f.edge === edge)?.excessMmPer100 ?? 0
+  return form.edges.map((edge) => ({
+    name: edge.name,
+    label: edge.label,
+    code: edge.code,
+    rule: rules[edge.name] ?? { minMm: 0, maxMm: 0 },
+    advice: edgeAdvice(edge.code),
+    unpulledMmPer100: excess(unpulled, edge.name),
+    leftMmPer100: excess(left, edge.name),
+  }))
+}
