@@ -77,6 +77,6 @@ test('one document that cannot be read is named, and does not hide the others', 
 
 test('a document of a newer version is refused as such, not guessed at', async () => {
   await seed()
-  await database.write((db) => db.run(sql`update shops set document = '{"v":99,"doc":{}}'`))
+  await database.write((db) => db.run(sql`update shops set settings = '{"v":99,"doc":{}}'`))
   await expect(readShop(database)).rejects.toThrow(StoredFault)
 })

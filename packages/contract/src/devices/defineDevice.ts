@@ -26,6 +26,8 @@ export interface DeviceDefinition<A extends z.ZodType, V extends z.ZodType> {
   readonly valueOf: (answer: z.infer<A>) => z.infer<V>
   /** Why an answer cannot be; null where it can. */
   readonly oddity: (answer: z.infer<A>) => Sentence | null
+  /** It measures where somebody aims it, so it is asked only when somebody asks. */
+  readonly aimed: boolean
   /** An answer older than this is late. */
   readonly mostMinutes: number
 }

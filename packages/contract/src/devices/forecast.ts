@@ -16,5 +16,6 @@ export const forecast = defineDevice({
   valueOf: ({ hours }) => ({ hours: hours.map(({ at, temperatureC }) => ({ at, temperatureC })) }),
   oddity: ({ hours }) =>
     hours.map((h) => impossible('°C', h.temperatureC, -50, 60)).find((odd) => odd !== null) ?? null,
+  aimed: false,
   mostMinutes: 12 * 60,
 })

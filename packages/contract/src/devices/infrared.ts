@@ -12,5 +12,6 @@ export const infrared = defineDevice({
   measuredAt: ({ at }) => at,
   valueOf: ({ surfaceC }) => ({ surfaceC }),
   oddity: ({ surfaceC }) => impossible('°C', surfaceC, -20, 300),
+  aimed: true,
   mostMinutes: 1,
 })

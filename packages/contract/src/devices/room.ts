@@ -18,5 +18,6 @@ export const room = defineDevice({
   valueOf: ({ temperatureC, humidityPercent }) => ({ temperatureC, humidityPercent }),
   oddity: ({ temperatureC, humidityPercent }) =>
     impossible('°C', temperatureC, -20, 60) ?? impossible('% humidity', humidityPercent, 0, 100),
+  aimed: false,
   mostMinutes: 20,
 })

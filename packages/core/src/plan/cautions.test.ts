@@ -1,7 +1,7 @@
 import { english } from '@truelay/words'
 import { beforeAll, describe, expect, test } from 'vitest'
 import { type FindingKind, findingKinds, type FoundOnPart, heats, type PartPlan, type PlanStep } from './index.ts'
-import { planOf, type TestPart, testPart } from './testParts.ts'
+import { planOf, testPart } from './testParts.ts'
 
 const at = (kind: FindingKind): FoundOnPart => ({ kind, at: [0.4, 0.5] })
 const bars = (kinds: readonly FindingKind[]) => kinds.some((k) => k === 'cracked lens' || k === 'crazed lens')
@@ -21,16 +21,16 @@ const noAlcohol = ({ solutions }: PartPlan) => solutions.every((s) => s.strength
 const holds = (step: PlanStep, about: string) => step.cautions.some((c) => c.about === about)
 
 describe.each(Object.entries(films))('%s', (_, [form, film]) => {
-  let part: TestPart
   const alone = new Map<FindingKind, PartPlan>()
+  const together: { readonly kinds: readonly FindingKind[]; readonly plan: PartPlan }[] = []
   beforeAll(() => {
-    part = testPart(form, film, null, 400)
+    const part = testPart(form, film, null, 400)
     for (const kind of findingKinds) alone.set(kind, planOf(part, { found: [at(kind)] }))
-  }, 60_000)
+    for (const kinds of pairs) together.push({ kinds, plan: planOf(part, { found: kinds.map(at) }) })
+  }, 120_000)
 
   test('with any two findings every step that holds heat, a blade or alcohol cautions of it', () => {
-    for (const kinds of pairs) {
-      const plan = planOf(part, { found: kinds.map(at) })
+    for (const { kinds, plan } of together) {
       for (const step of plan.steps) {
         const where = `${kinds.join(' and ')}: ${step.id}`
         if (step.tools.some(heats)) {
@@ -44,8 +44,7 @@ describe.each(Object.entries(films))('%s', (_, [form, film]) => {
   })
 
   test('no finding takes away a caution that another one brings, unless it takes away what the caution is about', () => {
-    for (const kinds of pairs) {
-      const both = planOf(part, { found: kinds.map(at) })
+    for (const { kinds, plan: both } of together) {
       for (const kind of kinds)
         for (const before of alone.get(kind)?.steps ?? []) {
           const step = both.steps.find((s) => s.id === before.id)

@@ -1,8 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from 'vitest'
-import { waitKinds, waitNow } from '../wait/index.ts'
-import { whyItGrabs } from '../wait/index.ts'
-import { releaseAt } from '../wait/index.ts'
+import type { FormDoc } from '../form/index.ts'
+import { releaseAt, waitKinds, waitNow, whyItGrabs } from '../wait/index.ts'
 import { edgePlan } from '../edges/index.ts'
 import { mixBatch, measureBatch } from '../mix/index.ts'
 import { orderBySchool } from '../lay/index.ts'
@@ -22,7 +21,7 @@ import {
   ruleOfCode,
   strengthOf,
 } from './index.ts'
-import { type Otherwise, planOf, type TestPart, testPart } from './testParts.ts'
+import { planOf, type TestPart, testPart } from './testParts.ts'
 
 /** Figures that are read by a screen or the server itself: where, so that this list cannot outlive the code. */
 const readElsewhere: Partial<Record<PracticeKey, string>> = {
@@ -57,60 +56,58 @@ const forecast = Array.from({ length: 96 }, (_, h) => ({
   temperatureC: 8 + 6 * Math.cos((h / 24) * 2 * Math.PI),
 }))
 
-/** Everything of the core that hangs on a shop's figures, as text. */
-function answers(practice: Practice): string {
-  const under: Otherwise = { practice, found: [{ kind: 'out of true', at: [0.5, 0.5] }] }
-  const schools = ['light slip', 'heavy slip', 'hybrid', 'weak tack', 'strong tack', 'tack only'] as const
-  const heldUp = [door, lamp, bar].map(({ facts, laid }) => {
-    const { place, work } = partQuestion({ ...facts, practice })
-    const stretched = [1.01, 1.03, 1.05, 1.08, 1.12].map((neededStretch) => ({
-      ...laid,
-      worked: { ...laid.worked, neededStretch },
-    }))
-    return [laid, ...stretched].map((l) => required(holdUp(required(placeOn(l, place)), place, work.film, practice)))
-  })
-  const air = { roomC: 16, humidityPercent: 40 }
-  const room = { temperatureC: 13, humidityPercent: 33 }
-  const slip = { alcoholPercent: 5, soapMlPerL: 1 }
-  const grab = { slip, tackAlcoholPercent: 5, climate: air, minutesSinceWet: 9 }
-  const batch = required(
-    mixBatch(
-      { target: { alcoholPercent: 24, soapMlPerL: 12 }, stock: { alcoholPercent: 70 }, batchMl: 433 },
-      mixLimits(practice),
-    ),
-  )
-  return JSON.stringify([
-    [door, lamp, tail, bar, panel].map((part) => planOf(part, under)),
-    [door, lamp].map((part) => planOf(part, { practice, form: coded(part), pattern: null })),
-    planOf(door, { practice, form: allCut(door), pattern: null }),
-    [6, 12, 20].map((soapMlPerL) =>
-      mixBatch({ target: { soapMlPerL }, stock: {}, batchMl: 1000 }, mixLimits(practice)),
-    ),
-    planOf(lamp, { practice, room }),
-    [door, lamp].map(({ facts, laid }) =>
-      edgePlan(coded({ facts, laid }), laid.surface, edgeRulesOf(coded({ facts, laid }), practice), practice),
-    ),
-    edgePlan(wrapped(door), door.laid.surface, edgeRulesOf(wrapped(door), practice), practice),
-    codes.map((code) => ruleOfCode(code, practice)),
-    heldUp,
-    waitKinds.map((kind) => required(waitNow({ kind, ...air, alcoholPercent: 8 }, practice))),
-    [forecast, forecast.map((h) => ({ ...h, temperatureC: h.temperatureC + 12 }))].map((f) =>
-      releaseAt({ finishedAt, room: air, forecast: f }, practice),
-    ),
-    (['too early', 'not at all'] as const).map((symptom) => whyItGrabs(symptom, grab, practice)),
-    schools.map((school) => strengthOf(school, practice)),
-    [batch, measureBatch(batch.add, { alcoholPercent: 70 }, measuresOf(practice))],
-    orderBySchool('one end and follow', panel.facts.form, panel.laid.surface, orderPractice(practice)),
-    [orderPractice(practice), rehearsalOptions(practice), carryReadings(practice), bowEnoughMm(practice)],
-  ])
+const schools = ['light slip', 'heavy slip', 'hybrid', 'weak tack', 'strong tack', 'tack only'] as const
+const air = { roomC: 16, humidityPercent: 40 }
+const slip = { alcoholPercent: 5, soapMlPerL: 1 }
+const grab = { slip, tackAlcoholPercent: 5, climate: air, minutesSinceWet: 9 }
+const stock = { alcoholPercent: 70 }
+const forecasts = [forecast, forecast.map((h) => ({ ...h, temperatureC: h.temperatureC + 12 }))]
+
+function held({ facts, laid }: TestPart, practice: Practice) {
+  const { place, work } = partQuestion({ ...facts, practice })
+  const stretched = [1.01, 1.03, 1.05, 1.08, 1.12].map((neededStretch) => ({
+    ...laid,
+    worked: { ...laid.worked, neededStretch },
+  }))
+  return [laid, ...stretched].map((l) => required(holdUp(required(placeOn(l, place)), place, work.film, practice)))
 }
+function mixed(practice: Practice) {
+  const target = { alcoholPercent: 24, soapMlPerL: 12 }
+  const batch = required(mixBatch({ target, stock, batchMl: 433 }, mixLimits(practice)))
+  return [batch, measureBatch(batch.add, stock, measuresOf(practice))]
+}
+const edgesOf = (form: FormDoc, { laid }: TestPart, practice: Practice) =>
+  edgePlan(form, laid.surface, edgeRulesOf(form, practice), practice)
+
+/** What hangs on a shop's figures, the quick answers first. */
+const probes: readonly ((practice: Practice) => unknown)[] = [
+  (p) => [orderPractice(p), rehearsalOptions(p), carryReadings(p), bowEnoughMm(p)],
+  (p) => codes.map((code) => ruleOfCode(code, p)),
+  (p) => waitKinds.map((kind) => required(waitNow({ kind, ...air, alcoholPercent: 8 }, p))),
+  (p) => forecasts.map((f) => releaseAt({ finishedAt, room: air, forecast: f }, p)),
+  (p) => (['too early', 'not at all'] as const).map((symptom) => whyItGrabs(symptom, grab, p)),
+  (p) => schools.map((school) => strengthOf(school, p)),
+  mixed,
+  (p) => [6, 12, 20].map((soapMlPerL) => mixBatch({ target: { soapMlPerL }, stock: {}, batchMl: 1000 }, mixLimits(p))),
+  (p) => [door, lamp].map((part) => edgesOf(coded(part), part, p)),
+  (p) => edgesOf(wrapped(door), door, p),
+  (p) => orderBySchool('one end and follow', panel.facts.form, panel.laid.surface, orderPractice(p)),
+  (p) => [door, lamp, bar].map((part) => held(part, p)),
+  (p) => planOf(door, { practice: p, found: [{ kind: 'out of true', at: [0.5, 0.5] }] }),
+  (p) => planOf(lamp, { practice: p, room: { temperatureC: 13, humidityPercent: 33 } }),
+  (p) => planOf(door, { practice: p, form: allCut(door), pattern: null }),
+  (p) => [bar, panel, tail, lamp].map((part) => planOf(part, { practice: p })),
+  (p) => [door, lamp].map((part) => planOf(part, { practice: p, form: coded(part), pattern: null })),
+]
+const answerOf = (probe: (practice: Practice) => unknown, own: Partial<Practice>) =>
+  JSON.stringify(probe(practiceWith(own)))
 
 /** Two figures of its range, well away from the usual one. */
 const others = (key: PracticeKey) => {
   const { value, min, max } = practiceTable[key]
   return [value + 0.6 * (max - value), value - 0.6 * (value - min)].filter((other) => other !== value)
 }
-const usual = answers(practiceWith())
+const usual = probes.map((probe) => answerOf(probe, {}))
 
 test.each(practiceKeys)('“%s” moves some answer', (key) => {
   const where = readElsewhere[key]
@@ -118,5 +115,6 @@ test.each(practiceKeys)('“%s” moves some answer', (key) => {
     expect(readFileSync(where, 'utf8')).toContain(key)
     return
   }
-  expect(others(key).some((other) => answers(practiceWith({ [key]: other })) !== usual)).toBe(true)
+  const moved = probes.some((probe, i) => others(key).some((other) => answerOf(probe, { [key]: other }) !== usual[i]))
+  expect(moved).toBe(true)
 })

@@ -1,3 +1,4 @@
+import { say, type Sentence } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import { mirrorForm, type OutlineSegment, symmetrize } from '@truelay/core/form'
@@ -9,10 +10,10 @@ import { bendStretch, removeStretch, snapped, splitStretch, startOfStretch } fro
 import type { StepProps } from './stepProps.ts'
 import { NumberCell } from './NumberCell.tsx'
 
-const kinds: readonly { readonly value: OutlineSegment['kind']; readonly text: string }[] = [
-  { value: 'line', text: 'straight' },
-  { value: 'arc', text: 'arc' },
-  { value: 'spline', text: 'curve' },
+const kinds: readonly { readonly value: OutlineSegment['kind']; readonly text: Sentence }[] = [
+  { value: 'line', text: say`straight` },
+  { value: 'arc', text: say`arc` },
+  { value: 'spline', text: say`curve` },
 ]
 
 interface OutlineStepProps extends StepProps {
@@ -70,7 +71,7 @@ export function OutlineStep({ form, onChange, chosen, onChoose, photo }: Outline
               >
                 {kinds.map(({ value, text }) => (
                   <option key={value} value={value}>
-                    {text}
+                    {t(text)}
                   </option>
                 ))}
               </SelectInput>

@@ -222,7 +222,7 @@ function Part({ title, children }: { readonly title: string; readonly children: 
 function Line({ label, children }: { readonly label: string; readonly children: ReactNode }) {
   return (
     <div className="grid break-inside-avoid grid-cols-[150px_1fr] gap-4 py-0.5">
-      <span className="text-quiet">{label}</span>
+      <span className="block text-quiet first-letter:lowercase">{label}</span>
       <span>{children}</span>
     </div>
   )

@@ -1,6 +1,6 @@
 import { useWords } from '../../ui/words.ts'
 import { type DeviceAddresses, type DeviceKind, deviceAddresses, deviceKinds, deviceNames } from '@truelay/contract'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { useDevicesQuery, useLazyDeviceReadingQuery, useSaveDevicesMutation } from '../../remote/airApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -33,6 +33,10 @@ export function DeviceList() {
 function Health({ kind }: { readonly kind: DeviceKind }) {
   const t = useWords()
   const [ask, { data: is, isFetching }] = useLazyDeviceReadingQuery()
+  const { aimed } = deviceKinds[kind]
+  useEffect(() => {
+    if (!aimed) void ask(kind)
+  }, [aimed, kind, ask])
   const now = useNow(15_000)
   const trouble = is !== undefined && is.state !== 'fresh' && is.state !== 'none'
   return (

@@ -143,7 +143,7 @@ function PracticeRow({ name, shop, onChange }: PracticeRowProps) {
       <NumberField
         key={key}
         label={t(figure.label)}
-        unit={figure.unit}
+        unit={figure.unit === 'ratio' ? t`ratio` : figure.unit}
         digits={figure.unit === 'ratio' ? 3 : Number.isInteger(figure.value) && figure.value >= 10 ? 0 : 2}
         value={own ?? figure.value}
         min={figure.min}

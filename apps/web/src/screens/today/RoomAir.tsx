@@ -36,7 +36,7 @@ export function RoomAir({ job }: { readonly job: Pick<JobBundle['job'], 'room' |
         type="button"
         onClick={() => setOpen(true)}
         className="flex min-h-11 items-center gap-2.5 px-2 text-left hover:bg-petrol-tint"
-        aria-label={t`Room air: ${temperature(air.temperatureC, 1)}, ${percent(air.humidityPercent)}, ${sourceWords[air.source]}. Change it.`}
+        aria-label={t`Room air: ${temperature(air.temperatureC, Number.isInteger(air.temperatureC) ? 0 : 1)}, ${percent(air.humidityPercent)}, ${sourceWords[air.source]}. Change it.`}
       >
         <Thermometer size={20} className={trouble ? 'text-amber' : 'text-petrol'} aria-hidden="true" />
         <span className="leading-tight">
