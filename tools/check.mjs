@@ -15,6 +15,7 @@ const projects = [
 const steps = [
   ...projects.map((project) => ({ name: `types of ${project}`, command: ['tsc', '-p', project] })),
   { name: 'lint and format', command: ['biome', 'ci', '--colors=off', '.'] },
+  { name: 'sentences are rendered, never glued', command: ['node', 'tools/unspoken.mjs'] },
   {
     name: 'import rules',
     command: ['depcruise', '--config', '.dependency-cruiser.cjs', '--output-type', 'json', 'packages', 'apps'],
@@ -24,7 +25,10 @@ const steps = [
 let failed = 0
 for (const { name, command } of steps) {
   const [program, ...args] = command
-  const run = spawnSync(`node_modules/.bin/${program}`, args, { encoding: 'utf8', maxBuffer: 1 << 28 })
+  const run = spawnSync(program === 'node' ? process.execPath : `node_modules/.bin/${program}`, args, {
+    encoding: 'utf8',
+    maxBuffer: 1 << 28,
+  })
   const problem =
     program === 'depcruise' ? importProblem(run.stdout) : run.status === 0 ? null : `${run.stdout}${run.stderr}`
   if (problem !== null) failed++
