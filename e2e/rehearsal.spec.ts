@@ -32,6 +32,10 @@ test('two orders are compared on the bumper, a better one is found and taken int
   await page.getByRole('button', { name: 'Look for a better order' }).click()
   await expect(page.getByText('A better order', { exact: true })).toBeVisible({ timeout: 180_000 })
   await expect(second.getByRole('combobox')).toHaveValue('found')
+  // Rows that differ only in their values stay rows of their own.
+  const told = await changes.getByRole('listitem').allTextContents()
+  expect(told.length).toBeGreaterThan(2)
+  expect(new Set(told).size).toBe(told.length)
   const words = (await second.getByText(/^Fix /).textContent()) ?? ''
   expect(words).toMatch(/^Fix the .+, then /)
 

@@ -1,4 +1,7 @@
-/** Sentences that are glued into a text instead of being rendered: in a template, with plus, joined, or made a string. */
+/**
+ * Sentences that are glued into a text instead of being rendered: in a template, with plus, joined, or made a string; and on screens their bare
+ * message, which is the same for sentences that differ in their values only (as a key it makes two rows one).
+ */
 import ts from 'typescript'
 
 const projects = [
@@ -11,6 +14,7 @@ const projects = [
   'apps/web',
 ]
 const found = new Set()
+const onScreen = (node) => node.getSourceFile().fileName.includes('/apps/web/src/')
 for (const project of projects) {
   const config = ts.getParsedCommandLineOfConfigFile(
     `${project}/tsconfig.json`,
@@ -40,6 +44,8 @@ for (const project of projects) {
       return node.templateSpans.map((span) => span.expression).filter((e) => isSentence(typeOf(e)))
     if (ts.isBinaryExpression(node) && node.operatorToken.kind === ts.SyntaxKind.PlusToken)
       return [node.left, node.right].filter((e) => isSentence(typeOf(e)))
+    if (ts.isPropertyAccessExpression(node) && node.name.text === 'text' && onScreen(node))
+      return isSentence(typeOf(node.expression)) ? [node] : []
     if (!ts.isCallExpression(node)) return []
     const { expression, arguments: given } = node
     if (ts.isIdentifier(expression) && expression.text === 'String' && given[0] && isSentence(typeOf(given[0])))

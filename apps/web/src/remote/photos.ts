@@ -15,7 +15,7 @@ const tryAgain = say`The photo could not be kept. Try again.`
 
 class NotKept extends Error {
   constructor(readonly why: Sentence) {
-    super(why.text)
+    super('the photo was not kept')
   }
 }
 

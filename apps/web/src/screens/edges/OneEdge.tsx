@@ -38,7 +38,7 @@ export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
       </p>
       <p className="mt-2 text-[18px] leading-snug">{t(edgeAdvice(edge.code))}</p>
       {edge.doubts.map((doubt) => (
-        <div key={doubt.text} className="mt-3">
+        <div key={t(doubt)} className="mt-3">
           <Notice look="caution" role="status">
             <strong>{t`Does this suit?`}</strong> {t(doubt)}
           </Notice>
@@ -69,11 +69,11 @@ export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
         {edge.seal === null ? null : <Row label={t`Seal`}>{t(edge.seal)}</Row>}
       </dl>
       {edge.schools.map((school) => (
-        <section key={school.question.text} className="mt-4 border-t border-hair pt-3">
+        <section key={t(school.question)} className="mt-4 border-t border-hair pt-3">
           <h3 className="label-strong text-[17px]">{t(school.question)}</h3>
           <ul>
             {school.options.map((option) => (
-              <li key={option.name.text} className="mt-1 flex gap-3 text-[16px] leading-snug">
+              <li key={t(option.name)} className="mt-1 flex gap-3 text-[16px] leading-snug">
                 <span
                   aria-hidden="true"
                   className={`mt-1 size-4 shrink-0 border-2 ${option.suits ? 'border-petrol bg-petrol' : 'border-quiet'}`}
@@ -90,7 +90,7 @@ export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
       ))}
       <div className="mt-4 grid gap-2">
         {edge.cautions.map((caution) => (
-          <Notice key={caution.text} look="caution">
+          <Notice key={t(caution)} look="caution">
             {t(caution)}
           </Notice>
         ))}

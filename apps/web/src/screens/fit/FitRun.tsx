@@ -168,7 +168,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
             )}
             {step.cautions.map((caution) => (
               <p
-                key={caution.says.text}
+                key={t(caution.says)}
                 className="mt-3 border-l-[5px] border-amber bg-amber-tint px-3 py-1.5 text-[19px] leading-snug"
               >
                 {t(caution.says)}

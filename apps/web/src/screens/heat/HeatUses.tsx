@@ -67,7 +67,7 @@ export function HeatUses({ heat, shown, gun, gunId, film, onShow }: HeatUsesProp
         <h3 className="label text-[15px] text-quiet">{t`Where, the most first`}</h3>
         <ul>
           {shown.zones.slice(0, 6).map((zone) => (
-            <li key={zone.label.text} className="flex justify-between gap-4 text-[18px]">
+            <li key={t(zone.label)} className="flex justify-between gap-4 text-[18px]">
               <span className="first-letter:uppercase">{t(zone.label)}</span>
               <strong>{Math.round(100 * zone.share)} %</strong>
             </li>

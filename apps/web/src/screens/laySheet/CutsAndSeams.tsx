@@ -110,7 +110,7 @@ function Answer({ answer, show }: { readonly answer: CutsAdvice; readonly show: 
       </Notice>
       <ol>
         {advice.chosen.map((cut, i) => (
-          <li key={`${cut.label.text}-${cut.along[0]?.join()}`} className="mt-1 text-[15px] leading-snug">
+          <li key={`${t(cut.label)}-${cut.along[0]?.join()}`} className="mt-1 text-[15px] leading-snug">
             <strong>
               {i + 1}. {show(cut.lengthMm)} {t(cut.label)}.
             </strong>{' '}
@@ -122,7 +122,7 @@ function Answer({ answer, show }: { readonly answer: CutsAdvice; readonly show: 
         ))}
       </ol>
       {splits.map((line) => (
-        <p key={line.label.text} className="mt-1 text-[15px] leading-snug">
+        <p key={t(line.label)} className="mt-1 text-[15px] leading-snug">
           <strong>{t`Split ${line.label}:`}</strong>{' '}
           {t`${percent(line.neededStretch)} for either piece, ${joinWords[line.join]}. ${line.reason}`}
         </p>

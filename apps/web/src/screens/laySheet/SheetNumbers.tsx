@@ -45,7 +45,7 @@ function FoundHere({ plan }: { readonly plan: PartPlan }) {
       <h2 className="label-strong text-[16px]">{t`Found on the walk-round`}</h2>
       <ul>
         {notes.map((note) => (
-          <li key={note.because.text} className="mt-1 text-[15px] leading-snug">
+          <li key={t(note.because)} className="mt-1 text-[15px] leading-snug">
             <strong className="block first-letter:uppercase">{t(note.because)}</strong>
             {t(note.says)}
           </li>
@@ -165,7 +165,7 @@ export function SheetNumbers(props: SheetNumbersProps) {
             <GradeBars grade={plan.grade} /> {t(plan.gradeWords)}
           </p>
           {plan.schools.map((school) => (
-            <p key={school.question.text} className="mt-1.5 text-[15px] leading-snug">
+            <p key={t(school.question)} className="mt-1.5 text-[15px] leading-snug">
               <strong>{t(school.choice)}</strong>: {t(school.reason)}{' '}
               <span className="text-quiet">{t(school.otherwise)}</span>
             </p>

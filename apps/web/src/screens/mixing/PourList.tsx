@@ -59,7 +59,7 @@ export function PourList({ title, measured, measures, pourOffMl = 0, finalMl, st
         <strong className="text-[26px]">{t(strengthWords(strength ?? measured.strength))}</strong>
       </p>
       {measured.warnings.map((warning) => (
-        <p key={warning.text} className="mt-2 border-l-[5px] border-amber bg-amber-tint px-3 py-1.5 text-[16px]">
+        <p key={t(warning)} className="mt-2 border-l-[5px] border-amber bg-amber-tint px-3 py-1.5 text-[16px]">
           {t(warning)}
         </p>
       ))}

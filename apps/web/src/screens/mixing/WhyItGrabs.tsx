@@ -138,7 +138,7 @@ function Asking({ practice }: { readonly practice: Practice }) {
         ) : (
           <ol className="mt-3">
             {advice.map(({ cause, change }) => (
-              <li key={cause.text} className="border-t border-hair py-2.5 text-[20px]">
+              <li key={t(cause)} className="border-t border-hair py-2.5 text-[20px]">
                 <strong>{t(cause)}</strong>
                 <span className="block text-[18px]">{t(change)}</span>
               </li>

@@ -113,7 +113,7 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
             <Quantity temperatureC={job.room.temperatureC} digits={1} />, {job.room.humidityPercent} %
           </Line>
           {record.schools.map((s) => (
-            <Line key={s.question.text} label={t(s.question)}>
+            <Line key={t(s.question)} label={t(s.question)}>
               {t(s.choice)}
             </Line>
           ))}
@@ -183,7 +183,7 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
 
         <Part title={t`Steps, ${record.steps.length} of ${record.stepsTotal}`}>
           {record.steps.map((s) => (
-            <Line key={`${s.at}-${s.headline.text}`} label={clockText(s.at)}>
+            <Line key={`${s.at}-${t(s.headline)}`} label={clockText(s.at)}>
               {t(s.headline)}
               <span className="text-quiet">, {s.by}</span>
               {s.earlySeconds === null ? null : (
@@ -199,7 +199,7 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
         {record.aftercare.length === 0 ? null : (
           <Part title={t`What the customer was told`}>
             {record.aftercare.map((words) => (
-              <p key={words.text} className="py-1">
+              <p key={t(words)} className="py-1">
                 {t(words)}
               </p>
             ))}

@@ -47,7 +47,7 @@ export function OrdersCompared(props: OrdersComparedProps) {
           ) : (
             <ul>
               {differences.slice(0, 7).map((d) => (
-                <li key={d.says.text} className="mt-1.5 flex gap-2 text-[16px] leading-snug">
+                <li key={t(d.says)} className="mt-1.5 flex gap-2 text-[16px] leading-snug">
                   {d.better ? (
                     <ArrowDownRight className="mt-0.5 shrink-0 text-good" size={19} aria-label={t`better:`} />
                   ) : (

@@ -227,10 +227,10 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
               </div>
               <ul className="text-[17px] leading-snug">
                 {reading.understood.map((sentence) => (
-                  <li key={sentence.text}>{t(sentence)}</li>
+                  <li key={t(sentence)}>{t(sentence)}</li>
                 ))}
                 {reading.mended.map((sentence) => (
-                  <li key={sentence.text} className="text-amber-ink">
+                  <li key={t(sentence)} className="text-amber-ink">
                     {t(sentence)}
                   </li>
                 ))}
