@@ -20,6 +20,8 @@ const said: z.ZodType<Said, Said> = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('temperature'), c: value, digits }),
   z.strictObject({ kind: z.literal('warmer'), c: value }),
   z.strictObject({ kind: z.literal('volume'), ml: value }),
+  z.strictObject({ kind: z.literal('in span'), mmPer100: value }),
+  z.strictObject({ kind: z.literal('span') }),
   z.strictObject({ kind: z.literal('per litre'), mlPerL: value }),
   z.strictObject({ kind: z.literal('percent'), percent: value, digits }),
   z.strictObject({ kind: z.literal('angle'), deg: value, digits }),

@@ -2,12 +2,9 @@ export {
   type Figure,
   figureIn,
   inWords,
-  sayLength,
+  measuresIn,
   type Shown,
-  showArea,
-  showLength,
-  showTemperature,
-  showVolume,
+  type Style,
 } from './quantities.ts'
 export { isSentence, keepShown } from './keepShown.ts'
 export { type Catalogue, english, type Words, type WordsChoice, wordsIn } from './wordsIn.ts'

@@ -1,4 +1,5 @@
-import { fahrenheitFromC, fluidOunceFromMl, inchFromMm, mm2PerM2, type UnitChoice } from '@truelay/core/units'
+import type { Measure } from '@truelay/core/say'
+import { fahrenheitFromC, fluidOunceFromMl, inchFromMm, mm2PerM2, spanMm, type UnitChoice } from '@truelay/core/units'
 
 /** A quantity as a shop reads it: the figure apart from its unit, so that each can be set in its own size. */
 export interface Shown {
@@ -32,85 +33,83 @@ function formatOf(locale: string, least: number, most: number): Intl.NumberForma
   return made
 }
 
-const english = figureIn('en-GB')
+/** A screen's figures keep their digits ("12.0"), so that columns stand; within a sentence zeros at the end are left out ("12"). */
+export type Style = 'screen' | 'sentence'
 
-/** A length: tenths of a mm (whole ones from 100 on), or hundredths of an inch (thousandths where the length is small). */
-export function showLength(
-  lengthMm: number,
-  unit: UnitChoice['length'],
-  digits?: number,
-  figure: Figure = english,
-): Shown {
-  if (unit === 'mm') return { figure: figure(lengthMm, digits ?? (Math.abs(lengthMm) >= 100 ? 0 : 1)), unit: 'mm' }
-  return inInches(lengthMm, figure)
-}
+/** Shows what is measured in the units and the number format of a shop. */
+export const measuresIn =
+  (units: UnitChoice, figure: Figure) =>
+  (measure: Measure, style: Style = 'screen'): Shown => {
+    const kept = (value: number, digits: number) => figure(value, style === 'screen' ? digits : 0, digits)
+    switch (measure.kind) {
+      case 'length':
+        return units.length === 'in' ? inInches(measure.mm, figure) : inMm(measure.mm, measure.digits, kept)
+      case 'in span': {
+        const mm = (measure.mmPer100 * spanMm[units.length]) / 100
+        return units.length === 'in' ? inInches(mm, figure) : inMm(mm, undefined, kept)
+      }
+      case 'area':
+        return units.length === 'in'
+          ? { figure: figure(inchFromMm(inchFromMm(measure.mm2)), 0, 1), unit: 'in²' }
+          : measure.mm2 >= 0.1 * mm2PerM2
+            ? { figure: figure(measure.mm2 / mm2PerM2, 0, 2), unit: 'm²' }
+            : { figure: figure(measure.mm2, 0), unit: 'mm²' }
+      case 'temperature': {
+        const { c, digits = 0 } = measure
+        return units.temperature === 'C'
+          ? { figure: figure(c, digits), unit: '°C' }
+          : { figure: figure(fahrenheitFromC(c), digits), unit: '°F' }
+      }
+      case 'warmer':
+        return units.temperature === 'C'
+          ? { figure: figure(measure.c, 0), unit: '°C' }
+          : { figure: figure(1.8 * measure.c, 0), unit: '°F' }
+      case 'volume':
+        return units.volume === 'fl oz' ? inOunces(measure.ml, figure) : inMl(measure.ml, style, kept)
+      case 'per litre':
+        return units.volume === 'mL'
+          ? { figure: figure(measure.mlPerL, 0, 1), unit: 'mL/L' }
+          : { figure: figure((measure.mlPerL / 1000) * 128, 0, 2), unit: 'fl oz/gal' }
+      case 'speed':
+        return units.length === 'mm'
+          ? { figure: figure(measure.mmPerS, 0), unit: 'mm/s' }
+          : { figure: figure(inchFromMm(measure.mmPerS), 0, 1), unit: 'in/s' }
+      case 'force':
+        return { figure: figure(measure.n, 0), unit: 'N' }
+      case 'percent':
+        return { figure: kept(measure.percent, measure.digits ?? 0), unit: '%' }
+      case 'angle':
+        return { figure: kept(measure.deg, measure.digits ?? 0), unit: '°' }
+    }
+  }
 
-const inInches = (lengthMm: number, figure: Figure): Shown => {
-  const inches = inchFromMm(lengthMm)
+/** The round length along an edge on which excess film is counted: 100 mm, or 4 in. */
+export const spanIn = ({ length }: UnitChoice): string => (length === 'mm' ? '100 mm' : '4 in')
+
+/** Tenths of a millimetre; whole ones from 100 on. */
+const inMm = (mm: number, digits: number | undefined, kept: Kept): Shown => ({
+  figure: kept(mm, digits ?? (Math.abs(mm) >= 100 ? 0 : 1)),
+  unit: 'mm',
+})
+
+/** Hundredths of an inch; thousandths where the length is small. */
+function inInches(mm: number, figure: Figure): Shown {
+  const inches = inchFromMm(mm)
   return { figure: figure(inches, Math.abs(inches) < 1 ? 3 : 2), unit: 'in' }
 }
 
-/** A length within a sentence: "12 mm" where a screen's figure would be "12.0". */
-export function sayLength(
-  lengthMm: number,
-  unit: UnitChoice['length'],
-  digits?: number,
-  figure: Figure = english,
-): Shown {
-  if (unit === 'in') return inInches(lengthMm, figure)
-  if (digits !== undefined) return { figure: figure(lengthMm, 0, digits), unit: 'mm' }
-  return { figure: figure(lengthMm, 0, Math.abs(lengthMm) >= 100 ? 0 : 1), unit: 'mm' }
+/** Whole mL (tenths below 20, hundredths below one), litres from one on. */
+function inMl(ml: number, style: Style, kept: Kept): Shown {
+  if (ml >= 1000) return { figure: kept(ml / 1000, style === 'screen' && ml % 100 === 0 ? 1 : 2), unit: 'L' }
+  return { figure: kept(ml, ml < 1 ? 2 : ml < 20 ? 1 : 0), unit: 'mL' }
 }
 
-export function showTemperature(
-  temperatureC: number,
-  unit: UnitChoice['temperature'],
-  digits = 0,
-  figure: Figure = english,
-): Shown {
-  return unit === 'C'
-    ? { figure: figure(temperatureC, digits), unit: '°C' }
-    : { figure: figure(fahrenheitFromC(temperatureC), digits), unit: '°F' }
+function inOunces(ml: number, figure: Figure): Shown {
+  const ounces = fluidOunceFromMl(ml)
+  return { figure: figure(ounces, ounces < 1 ? 3 : ounces < 10 ? 2 : 1), unit: 'fl oz' }
 }
 
-/** A difference of two temperatures: 10 °C are 18 °F. */
-export const showWarmer = (c: number, unit: UnitChoice['temperature'], figure: Figure = english): Shown =>
-  unit === 'C' ? { figure: figure(c, 0), unit: '°C' } : { figure: figure(1.8 * c, 0), unit: '°F' }
+type Kept = (value: number, digits: number) => string
 
-/** A volume: whole mL (tenths below 20), litres from one litre on, or fluid ounces. */
-export function showVolume(volumeMl: number, unit: UnitChoice['volume'], figure: Figure = english): Shown {
-  if (unit === 'fl oz') {
-    const ounces = fluidOunceFromMl(volumeMl)
-    return { figure: figure(ounces, ounces < 1 ? 3 : ounces < 10 ? 2 : 1), unit: 'fl oz' }
-  }
-  if (volumeMl >= 1000) return { figure: figure(volumeMl / 1000, volumeMl % 100 === 0 ? 1 : 2), unit: 'L' }
-  return { figure: figure(volumeMl, volumeMl < 1 ? 2 : volumeMl < 20 ? 1 : 0), unit: 'mL' }
-}
-
-/** A volume within a sentence: "8 mL" where a screen's figure would be "8.0". */
-export function sayVolume(volumeMl: number, unit: UnitChoice['volume'], figure: Figure = english): Shown {
-  if (unit === 'fl oz') return showVolume(volumeMl, unit, figure)
-  if (volumeMl >= 1000) return { figure: figure(volumeMl / 1000, 0, 2), unit: 'L' }
-  return { figure: figure(volumeMl, 0, volumeMl < 1 ? 2 : volumeMl < 20 ? 1 : 0), unit: 'mL' }
-}
-
-/** Soap in a liquid: mL in a litre, or fluid ounces in a gallon of 128. */
-export function showPerLitre(mlPerL: number, unit: UnitChoice['volume'], figure: Figure = english): Shown {
-  return unit === 'mL'
-    ? { figure: figure(mlPerL, 0, 1), unit: 'mL/L' }
-    : { figure: figure((mlPerL / 1000) * 128, 0, 2), unit: 'fl oz/gal' }
-}
-
-export const showArea = (mm2: number, unit: UnitChoice['length'], figure: Figure = english): Shown =>
-  unit === 'mm'
-    ? mm2 >= 0.1 * mm2PerM2
-      ? { figure: figure(mm2 / mm2PerM2, 0, 2), unit: 'm²' }
-      : { figure: figure(mm2, 0), unit: 'mm²' }
-    : { figure: figure(inchFromMm(inchFromMm(mm2)), 0, 1), unit: 'in²' }
-
-export const showSpeed = (mmPerS: number, unit: UnitChoice['length'], figure: Figure = english): Shown =>
-  unit === 'mm'
-    ? { figure: figure(mmPerS, 0), unit: 'mm/s' }
-    : { figure: figure(inchFromMm(mmPerS), 0, 1), unit: 'in/s' }
-
-export const inWords = ({ figure, unit }: Shown) => `${figure} ${unit}`
+/** A degree stands at its figure, every other unit apart from it. */
+export const inWords = ({ figure, unit }: Shown) => (unit === '°' ? `${figure}°` : `${figure} ${unit}`)

@@ -10,9 +10,11 @@ import {
   distinct,
   figure,
   force,
+  inSpan,
   isEmpty,
   length,
   list,
+  type Measure,
   name,
   nothing,
   paragraph,
@@ -22,15 +24,17 @@ import {
   sameSentence,
   say,
   seconds,
+  span,
   speed,
   temperature,
   verbatim,
   volume,
   warmer,
 } from '@truelay/core/say'
+import { metricUnits, type UnitChoice } from '@truelay/core/units'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { english, inWords, showLength, showTemperature, showVolume, wordsIn } from './index.ts'
+import { english, figureIn, inWords, measuresIn, wordsIn } from './index.ts'
 import { pseudo } from './pseudo.ts'
 
 const inches = wordsIn({ units: { length: 'in', temperature: 'F', volume: 'fl oz' } })
@@ -114,13 +118,37 @@ describe('quantities are shown where they are read', () => {
     expect(inches(say`${said}`)).toBe(imperial)
   })
   test('a screen’s own figures keep their digits', () => {
-    expect(inWords(showLength(2, 'mm'))).toBe('2.0 mm')
-    expect(inWords(showLength(-0.26, 'mm'))).toBe('−0.3 mm')
-    expect(inWords(showLength(100, 'mm'))).toBe('100 mm')
-    expect(inWords(showLength(2.54, 'in'))).toBe('0.100 in')
-    expect(inWords(showTemperature(21.4, 'C', 1))).toBe('21.4 °C')
-    expect(inWords(showVolume(1140, 'mL'))).toBe('1.14 L')
-    expect(inWords(showVolume(29.5735295625, 'fl oz'))).toBe('1.00 fl oz')
+    const onScreen = (units: UnitChoice) => (measure: Measure) => inWords(measuresIn(units, figureIn('en-GB'))(measure))
+    const metric = onScreen(metricUnits)
+    const imperial = onScreen({ length: 'in', temperature: 'F', volume: 'fl oz' })
+    expect([length(2), length(-0.26), length(100), length(12.5, 0)].map(metric)).toEqual([
+      '2.0 mm',
+      '−0.3 mm',
+      '100 mm',
+      '13 mm',
+    ])
+    expect([temperature(21.4, 1), warmer(15), percent(2, 1), angle(0.4, 2)].map(metric)).toEqual([
+      '21.4 °C',
+      '15 °C',
+      '2.0 %',
+      '0.40°',
+    ])
+    expect([volume(1140), volume(1200), volume(8), volume(0.5)].map(metric)).toEqual([
+      '1.14 L',
+      '1.2 L',
+      '8.0 mL',
+      '0.50 mL',
+    ])
+    expect([length(2.54), length(254), warmer(10), volume(29.5735295625)].map(imperial)).toEqual([
+      '0.100 in',
+      '10.00 in',
+      '18 °F',
+      '1.00 fl oz',
+    ])
+  })
+  test('film left over is counted on a round length of edge: the figure is scaled with it', () => {
+    expect(english(say`${inSpan(2.5)} per ${span}`)).toBe('2.5 mm per 100 mm')
+    expect(inches(say`${inSpan(2.5)} per ${span}`)).toBe('0.100 in per 4 in')
   })
   test('language decides comma, list and clock', () => {
     const german = wordsIn({ locale: 'de-DE' })

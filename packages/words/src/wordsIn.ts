@@ -1,17 +1,7 @@
 import type { Said, Sentence } from '@truelay/core/say'
 import { metricUnits, type UnitChoice } from '@truelay/core/units'
 import { IntlMessageFormat } from 'intl-messageformat'
-import {
-  figureIn,
-  inWords,
-  sayLength,
-  showArea,
-  showPerLitre,
-  showSpeed,
-  showTemperature,
-  sayVolume,
-  showWarmer,
-} from './quantities.ts'
+import { figureIn, inWords, measuresIn, spanIn } from './quantities.ts'
 
 /** What a catalogue makes of a text: the same message in its language, in the syntax of ICU messages. */
 export type Catalogue = (text: string) => string
@@ -29,6 +19,7 @@ export type Words = (sentence: Sentence) => string
 /** The words of one shop: its units, its language, its number format. */
 export function wordsIn({ units = metricUnits, locale = 'en-GB', catalogue = asWritten }: WordsChoice = {}): Words {
   const figure = figureIn(locale)
+  const measured = measuresIn(units, figure)
   const lists = new Intl.ListFormat(locale, { type: 'conjunction' })
   const clocks = new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
   const messages = new Map<string, IntlMessageFormat>()
@@ -48,25 +39,19 @@ export function wordsIn({ units = metricUnits, locale = 'en-GB', catalogue = asW
   const shown = (value: Said): string => {
     switch (value.kind) {
       case 'length':
-        return inWords(sayLength(value.mm, units.length, value.digits, figure))
+      case 'in span':
       case 'area':
-        return inWords(showArea(value.mm2, units.length, figure))
       case 'temperature':
-        return inWords(showTemperature(value.c, units.temperature, value.digits ?? 0, figure))
       case 'warmer':
-        return inWords(showWarmer(value.c, units.temperature, figure))
       case 'volume':
-        return inWords(sayVolume(value.ml, units.volume, figure))
       case 'per litre':
-        return inWords(showPerLitre(value.mlPerL, units.volume, figure))
-      case 'percent':
-        return `${figure(value.percent, 0, value.digits ?? 0)} %`
-      case 'angle':
-        return `${figure(value.deg, 0, value.digits ?? 0)}°`
-      case 'force':
-        return `${figure(value.n, 0)} N`
       case 'speed':
-        return inWords(showSpeed(value.mmPerS, units.length, figure))
+      case 'force':
+      case 'percent':
+      case 'angle':
+        return inWords(measured(value, 'sentence'))
+      case 'span':
+        return spanIn(units)
       case 'duration':
         return duration(value.minutes, value.in)
       case 'clock':

@@ -39,21 +39,34 @@ export const router = createBrowserRouter([
           },
           {
             path: 'lay-sheets/:partId',
-            lazy: async () => ({ Component: (await import('../screens/laySheet/LaySheetScreen.tsx')).LaySheetScreen }),
-          },
-          {
-            path: 'lay-sheets/:partId/rehearsal',
-            lazy: async () => ({
-              Component: (await import('../screens/rehearsal/RehearsalScreen.tsx')).RehearsalScreen,
-            }),
-          },
-          {
-            path: 'lay-sheets/:partId/heat',
-            lazy: async () => ({ Component: (await import('../screens/heat/HeatScreen.tsx')).HeatScreen }),
-          },
-          {
-            path: 'lay-sheets/:partId/edges',
-            lazy: async () => ({ Component: (await import('../screens/edges/EdgesScreen.tsx')).EdgesScreen }),
+            lazy: async () => ({ Component: (await import('../screens/laySheet/SheetFrame.tsx')).SheetFrame }),
+            children: [
+              {
+                lazy: async () => ({ Component: (await import('../screens/laySheet/LaidFrame.tsx')).LaidFrame }),
+                children: [
+                  {
+                    index: true,
+                    lazy: async () => ({
+                      Component: (await import('../screens/laySheet/LaySheetScreen.tsx')).LaySheetScreen,
+                    }),
+                  },
+                  {
+                    path: 'heat',
+                    lazy: async () => ({ Component: (await import('../screens/heat/HeatScreen.tsx')).HeatScreen }),
+                  },
+                  {
+                    path: 'edges',
+                    lazy: async () => ({ Component: (await import('../screens/edges/EdgesScreen.tsx')).EdgesScreen }),
+                  },
+                ],
+              },
+              {
+                path: 'rehearsal',
+                lazy: async () => ({
+                  Component: (await import('../screens/rehearsal/RehearsalScreen.tsx')).RehearsalScreen,
+                }),
+              },
+            ],
           },
           {
             path: 'waits',

@@ -18,7 +18,7 @@ export function BottleDrawing({ batches }: { readonly batches: readonly PlannedB
   return (
     <figure className="flex size-full items-center justify-center gap-6 p-4">
       {batches.map((batch) => (
-        <div key={batch.use} className="h-full max-h-[460px] min-w-0 text-center">
+        <div key={batch.use} className="h-full max-h-[28.75rem] min-w-0 text-center">
           <svg
             viewBox="0 0 250 400"
             className="h-[85%] max-w-full"
@@ -34,10 +34,10 @@ export function BottleDrawing({ batches }: { readonly batches: readonly PlannedB
             />
             <rect x="96" y="12" width="58" height="20" fill="var(--ink)" />
           </svg>
-          <figcaption className="text-[22px] font-bold leading-tight">
+          <figcaption className="text-head font-bold leading-tight">
             {t(batch.says)}
             <span className="block">
-              <Quantity volumeMl={batch.batchMl} />
+              <Quantity of={volume(batch.batchMl)} />
             </span>
           </figcaption>
         </div>

@@ -16,7 +16,7 @@ export function FingerBars({
   const t = useWords()
   const most = Math.max(1, ...rows.map((r) => r.mmPer100))
   return (
-    <dl className="grid grid-cols-[auto_1fr_auto] items-center gap-x-2 gap-y-0.5 text-[15px]">
+    <dl className="grid grid-cols-[auto_1fr_auto] items-center gap-x-2 gap-y-0.5 text-note">
       {rows.map((row) => (
         <div key={row.label} className="contents">
           <dt>{row.label}</dt>

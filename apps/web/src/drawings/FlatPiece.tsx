@@ -1,8 +1,9 @@
 import { type EdgeMargin, type EdgeRules, outsideRule, type PlacedPiece } from '@truelay/core/align'
 import { boundsOf, type Vec2 } from '@truelay/core/geometry'
 import type { Anchor } from '@truelay/core/plan'
-import { type ReactNode, useRef } from 'react'
-import { closedPath, openPath } from './svgPath.ts'
+import { useRef } from 'react'
+import { Disc, MarkText } from './marks.tsx'
+import { areaPath, closedPath, openPath } from './svgPath.ts'
 
 interface FlatPieceProps {
   readonly part: readonly Vec2[]
@@ -39,7 +40,8 @@ export function FlatPiece(props: FlatPieceProps) {
   const overhang = Math.max(0, ...props.margins.filter((_, i) => i % 12 === 0).map((m) => -m.marginMm))
   const pad = Math.max(width, height) * 0.04 + overhang
   const unit = Math.max((width + 2 * pad) / 400, (height + 2 * pad) / 520)
-  const side = pad + 26 * unit
+  const longest = Math.max(0, ...props.labels.map((label) => label.text.length))
+  const side = pad + (10 + 5.5 * longest) * unit
   const view = [box.min[0] - side, -box.max[1] - pad, width + 2 * side, height + 2 * pad]
 
   const atMm = (event: { clientX: number; clientY: number }): Vec2 => {
@@ -102,7 +104,7 @@ export function FlatPiece(props: FlatPieceProps) {
         }}
       >
         <path
-          d={[closedPath(props.piece.outline), ...props.piece.cutOuts.map(closedPath)].join('')}
+          d={areaPath(props.piece.outline, props.piece.cutOuts)}
           fillRule="evenodd"
           fill="var(--paper)"
           stroke="var(--petrol)"
@@ -112,7 +114,7 @@ export function FlatPiece(props: FlatPieceProps) {
       {props.magnify === 1 ? (
         <>
           <path
-            d={closedPath(props.piece.outline) + closedPath(props.part)}
+            d={areaPath(props.piece.outline, [props.part])}
             fillRule="evenodd"
             fill="var(--film)"
             pointerEvents="none"
@@ -138,28 +140,22 @@ export function FlatPiece(props: FlatPieceProps) {
         />
       ))}
       {props.anchors.map((anchor) => (
-        <NumberMark key={anchor.number} at={inset(anchor.at, box, 22 * unit)} unit={unit}>
+        <Disc key={anchor.number} at={inset(anchor.at, box, 22 * unit)} radius={13 * unit} color="var(--petrol)">
           {anchor.number}
-        </NumberMark>
+        </Disc>
       ))}
       {props.labels.map((label) => {
         const away = 15 * unit + Math.abs(label.inward[0]) * 8 * unit
         return (
-          <text
+          <MarkText
             key={label.edge}
-            x={label.at[0] - label.inward[0] * away}
-            y={-(label.at[1] - label.inward[1] * away) + 5 * unit}
-            textAnchor="middle"
-            fontSize={15.5 * unit}
-            fontWeight="700"
-            fill={label.bad ? 'var(--amber)' : 'var(--ink)'}
-            stroke="var(--chalk)"
-            strokeWidth={4 * unit}
-            paintOrder="stroke"
-            pointerEvents="none"
+            at={[label.at[0] - label.inward[0] * away, label.at[1] - label.inward[1] * away]}
+            size={15.5 * unit}
+            color={label.bad ? 'var(--amber)' : 'var(--ink)'}
+            rim={{ width: 4 * unit, color: 'var(--chalk)' }}
           >
             {label.text}
-          </text>
+          </MarkText>
         )
       })}
       {props.pointed === null ? null : (
@@ -174,39 +170,6 @@ export function FlatPiece(props: FlatPieceProps) {
         />
       )}
     </svg>
-  )
-}
-
-function NumberMark({
-  at,
-  unit,
-  children,
-}: {
-  readonly at: Vec2
-  readonly unit: number
-  readonly children: ReactNode
-}) {
-  return (
-    <g pointerEvents="none">
-      <circle
-        cx={at[0]}
-        cy={-at[1]}
-        r={13 * unit}
-        fill="var(--paper)"
-        stroke="var(--petrol)"
-        strokeWidth={2.4 * unit}
-      />
-      <text
-        x={at[0]}
-        y={-at[1] + 5.4 * unit}
-        textAnchor="middle"
-        fontSize={15 * unit}
-        fontWeight="700"
-        fill="var(--petrol)"
-      >
-        {children}
-      </text>
-    </g>
   )
 }
 

@@ -3,7 +3,8 @@ import { useWords } from '../ui/words.ts'
 import { type FormDoc, traceOutline } from '@truelay/core/form'
 import { boundsOf, type Vec2 } from '@truelay/core/geometry'
 import { type PointerEvent, useRef, useState } from 'react'
-import { closedPath, openPath } from './svgPath.ts'
+import { MarkText } from './marks.tsx'
+import { areaPath, closedPath, openPath } from './svgPath.ts'
 
 export interface SketchHandle {
   readonly key: string
@@ -105,7 +106,10 @@ export function FormSketch({ form, handles, chosen, next, photo, taps = [], onMo
       <path
         d={
           traced.ok
-            ? [traced.value.polygon, ...form.holes.map((h) => h.outline)].map(closedPath).join('')
+            ? areaPath(
+                traced.value.polygon,
+                form.holes.map((h) => h.outline),
+              )
             : openPath(corners)
         }
         fillRule="evenodd"
@@ -270,15 +274,11 @@ function Straightedge({ from, to, unit }: { readonly from: Vec2; readonly to: Ve
         transform={`rotate(${turn} ${from[0]} ${-from[1]})`}
       />
       <circle cx={middle[0]} cy={-middle[1]} r={2.2 * unit} fill="var(--amber)" />
-      <text
-        x={middle[0]}
-        y={-middle[1] - 4 * unit}
-        textAnchor="middle"
-        fontSize={4 * unit}
-        fontFamily="var(--font-label)"
-        fontWeight="600"
-        fill="var(--amber)"
-      >{t`read the gap here`}</text>
+      <MarkText
+        at={[middle[0], middle[1] + 5.2 * unit]}
+        size={4 * unit}
+        color="var(--amber)"
+      >{t`read the gap here`}</MarkText>
     </g>
   )
 }

@@ -99,11 +99,11 @@ export function PartView3D(props: PartView3DProps) {
         {labels.map((label) => (
           <span key={label.key} className="label-strong absolute left-0 top-0 will-change-transform">
             {label.round ? (
-              <span className="flex size-7 -translate-x-1/2 -translate-y-1/2 items-center justify-center rounded-full border-[2.5px] border-petrol bg-paper text-[15px] text-petrol">
+              <span className="flex size-7 -translate-x-1/2 -translate-y-1/2 items-center justify-center rounded-full border-2 border-petrol bg-paper text-note text-petrol">
                 {label.text}
               </span>
             ) : (
-              <span className="block -translate-x-1/2 -translate-y-1/2 bg-paper px-1 text-[16px] text-ink">
+              <span className="block -translate-x-1/2 -translate-y-1/2 bg-paper px-1 text-body text-ink">
                 {label.text}
               </span>
             )}

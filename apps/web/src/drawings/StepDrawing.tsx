@@ -1,7 +1,9 @@
 import { useWords } from '../ui/words.ts'
 import { boundsOf, lerp, nearestOnOutline, type Vec2 } from '@truelay/core/geometry'
 import type { PictureMark, PlanDrawing, StepPicture } from '@truelay/core/plan'
-import { closedPath, openPath } from './svgPath.ts'
+import { apart } from './apart.ts'
+import { Disc, MarkText, Square } from './marks.tsx'
+import { areaPath, openPath } from './svgPath.ts'
 
 interface StepDrawingProps {
   readonly drawing: PlanDrawing
@@ -38,7 +40,7 @@ export function StepDrawing({ drawing, picture, length, label, aspect, readings 
         preserveAspectRatio="xMidYMid slice"
       >
         <path
-          d={[closedPath(drawing.part), ...drawing.holes.map(closedPath)].join('')}
+          d={areaPath(drawing.part, drawing.holes)}
           fillRule="evenodd"
           fill="var(--bench)"
           stroke="var(--ink)"
@@ -46,7 +48,7 @@ export function StepDrawing({ drawing, picture, length, label, aspect, readings 
         />
         {film === null ? null : (
           <path
-            d={[closedPath(film), ...drawing.cutOuts.map(closedPath)].join('')}
+            d={areaPath(film, drawing.cutOuts)}
             fillRule="evenodd"
             fill={picture.film === 'laid' ? 'var(--film)' : 'var(--paper)'}
             fillOpacity={picture.film === 'laid' ? 0.75 : 0.92}
@@ -55,12 +57,7 @@ export function StepDrawing({ drawing, picture, length, label, aspect, readings 
             strokeDasharray={`${16 * unit} ${10 * unit}`}
           />
         )}
-        <path
-          d={[closedPath(drawing.part), ...drawing.holes.map(closedPath)].join('')}
-          fill="none"
-          stroke="var(--ink)"
-          strokeWidth={4 * unit}
-        />
+        <path d={areaPath(drawing.part, drawing.holes)} fill="none" stroke="var(--ink)" strokeWidth={4 * unit} />
         {[...picture.marks]
           .sort((a, b) => Number(a.kind === 'anchor') - Number(b.kind === 'anchor'))
           .map((mark, i) => (
@@ -79,7 +76,7 @@ export function StepDrawing({ drawing, picture, length, label, aspect, readings 
           ))}
       </svg>
       {magnify > 1 && film !== null ? (
-        <figcaption className="label absolute bottom-2 right-3 text-[15px] text-quiet">{t`gap drawn ${magnify} times too large`}</figcaption>
+        <figcaption className="label absolute bottom-2 right-3 text-note text-quiet">{t`gap drawn ${magnify} times too large`}</figcaption>
       ) : null}
     </figure>
   )
@@ -139,12 +136,9 @@ function Mark(props: MarkProps) {
   switch (mark.kind) {
     case 'anchor':
       return (
-        <Numbered
-          at={mark.at}
-          text={String(mark.number)}
-          unit={unit}
-          inward={inwardOf(mark.at, props.view, props.near, unit)}
-        />
+        <Disc at={inwardOf(mark.at, props.view, props.near, unit)} radius={30 * unit} color="var(--petrol)">
+          {mark.number}
+        </Disc>
       )
     case 'gap':
       return <Gap {...props} mark={mark} />
@@ -205,50 +199,12 @@ const lowest = (line: readonly Vec2[]) =>
   line.reduce<Vec2 | undefined>((low, p) => (low === undefined || p[1] < low[1] ? p : low), undefined)
 
 /** A spot moved towards the middle of the view. */
-function towards([x, y]: Vec2, view: View, by: number): Vec2 {
-  const mx = view.x + view.width / 2
-  const my = -(view.y + view.height / 2)
-  const d = Math.hypot(mx - x, my - y) || 1
-  return [x + ((mx - x) * by) / d, y + ((my - y) * by) / d]
-}
+const towards = (at: Vec2, view: View, by: number): Vec2 =>
+  apart(at, [view.x + view.width / 2, -(view.y + view.height / 2)], -by)
 
 /** Seen near, a number stands beside its corner and not on the part's edge. */
 const inwardOf = (at: Vec2, view: View, near: boolean, unit: number): Vec2 =>
   near ? towards(at, view, 120 * unit) : at
-
-function Numbered({
-  text,
-  unit,
-  inward,
-}: {
-  readonly at: Vec2
-  readonly text: string
-  readonly unit: number
-  readonly inward: Vec2
-}) {
-  return (
-    <g>
-      <circle
-        cx={inward[0]}
-        cy={-inward[1]}
-        r={30 * unit}
-        fill="var(--paper)"
-        stroke="var(--petrol)"
-        strokeWidth={5 * unit}
-      />
-      <text
-        x={inward[0]}
-        y={-inward[1] + 12.5 * unit}
-        textAnchor="middle"
-        fontSize={36 * unit}
-        fontWeight="700"
-        fill="var(--petrol)"
-      >
-        {text}
-      </text>
-    </g>
-  )
-}
 
 function Words({
   at,
@@ -262,19 +218,9 @@ function Words({
   readonly color: string
 }) {
   return (
-    <text
-      x={at[0]}
-      y={-at[1] + 9 * unit}
-      textAnchor="middle"
-      fontSize={27 * unit}
-      fontWeight="700"
-      fill={color}
-      stroke="var(--chalk)"
-      strokeWidth={7 * unit}
-      paintOrder="stroke"
-    >
+    <MarkText at={at} size={27 * unit} color={color} rim={{ width: 7 * unit, color: 'var(--chalk)' }}>
       {text}
-    </text>
+    </MarkText>
   )
 }
 
@@ -286,19 +232,9 @@ function Gap({ mark, unit, magnify, length }: MarkProps & { readonly mark: Extra
       <line x1={mark.at[0]} y1={-mark.at[1]} x2={end[0]} y2={-end[1]} stroke="var(--amber)" strokeWidth={6 * unit} />
       <circle cx={mark.at[0]} cy={-mark.at[1]} r={8 * unit} fill="var(--amber)" />
       <circle cx={end[0]} cy={-end[1]} r={8 * unit} fill="var(--amber)" />
-      <text
-        x={text[0]}
-        y={-text[1] + 12 * unit}
-        textAnchor="middle"
-        fontSize={38 * unit}
-        fontWeight="700"
-        fill="var(--amber)"
-        stroke="var(--paper)"
-        strokeWidth={8 * unit}
-        paintOrder="stroke"
-      >
+      <MarkText at={text} size={38 * unit} color="var(--amber)" rim={{ width: 8 * unit, color: 'var(--paper)' }}>
         {length(mark.mm)}
-      </text>
+      </MarkText>
     </g>
   )
 }
@@ -310,39 +246,18 @@ function Check({ mark, unit, readings }: MarkProps & { readonly mark: Extract<Pi
   return (
     <g>
       <line x1={mark.at[0]} y1={-mark.at[1]} x2={at[0]} y2={-at[1]} stroke="var(--amber)" strokeWidth={5 * unit} />
-      <rect
-        x={at[0] - 20 * unit}
-        y={-at[1] - 20 * unit}
-        width={40 * unit}
-        height={40 * unit}
-        fill="var(--paper)"
-        stroke="var(--amber)"
-        strokeWidth={4 * unit}
-      />
-      <text
-        x={at[0]}
-        y={-at[1] + 10 * unit}
-        textAnchor="middle"
-        fontSize={28 * unit}
-        fontWeight="700"
-        fill="var(--amber)"
-      >
+      <Square at={at} radius={20 * unit} color="var(--amber)">
         {mark.id}
-      </text>
+      </Square>
       {reading === undefined ? null : (
-        <text
-          x={out[0]}
-          y={-out[1] + 9 * unit}
-          textAnchor="middle"
-          fontSize={26 * unit}
-          fontWeight="700"
-          fill={reading.good ? 'var(--good)' : 'var(--amber)'}
-          stroke="var(--chalk)"
-          strokeWidth={6 * unit}
-          paintOrder="stroke"
+        <MarkText
+          at={out}
+          size={26 * unit}
+          color={reading.good ? 'var(--good)' : 'var(--amber)'}
+          rim={{ width: 6 * unit, color: 'var(--chalk)' }}
         >
           {reading.text}
-        </text>
+        </MarkText>
       )}
     </g>
   )

@@ -10,14 +10,14 @@ export function StretchLegend({ full }: { readonly full: number }) {
   return (
     <figure
       aria-label={t`Stretch map: violet ${percent} per cent too much film, chalk none, orange ${percent} per cent stretched`}
-      className="w-[226px] shrink-0 whitespace-nowrap"
+      className="w-[14.125rem] shrink-0 whitespace-nowrap"
     >
       <div className="flex h-3.5 border border-ink/30">
         {Array.from({ length: steps }, (_, i) => (
           <span key={i} className="flex-1" style={{ background: cssColor(stretchColor(((i - 6) / 6) * full, full)) }} />
         ))}
       </div>
-      <figcaption className="mt-0.5 flex justify-between text-[14px]">
+      <figcaption className="mt-0.5 flex justify-between text-note">
         <span>{t`${percent} % too much`}</span>
         <span>0</span>
         <span>{t`${percent} % stretched`}</span>

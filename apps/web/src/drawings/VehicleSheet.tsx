@@ -1,3 +1,4 @@
+import { MarkText } from './marks.tsx'
 import { say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../ui/words.ts'
 import { boundsOf, type Vec2 } from '@truelay/core/geometry'
@@ -208,18 +209,9 @@ function Mark({
           strokeDasharray={earlier ? `${4 * unit} ${3 * unit}` : undefined}
         />
       )}
-      <text
-        x={x}
-        y={y}
-        dy="0.36em"
-        textAnchor="middle"
-        fontSize={17 * unit}
-        fontWeight="700"
-        fill={earlier ? 'var(--amber)' : 'var(--paper)'}
-        pointerEvents="none"
-      >
+      <MarkText at={[x, -y]} size={17 * unit} color={earlier ? 'var(--amber)' : 'var(--paper)'}>
         {mark.text}
-      </text>
+      </MarkText>
     </g>
   )
 }

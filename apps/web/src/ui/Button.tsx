@@ -15,7 +15,7 @@ interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
 }
 
 export const buttonClass = (look: ButtonLook = 'plain') =>
-  `label-strong inline-flex min-h-11 items-center justify-center gap-2 rounded-md border px-4 text-[17px] ${looks[look]}`
+  `label-strong inline-flex min-h-11 items-center justify-center gap-2 rounded-md border px-4 text-body ${looks[look]}`
 
 export function Button({ look = 'plain', className = '', type = 'button', ...rest }: ButtonProps) {
   return <button type={type} className={`${buttonClass(look)} ${className}`} {...rest} />

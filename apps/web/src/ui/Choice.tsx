@@ -24,7 +24,7 @@ export function Choice<V extends string>({ label, value, options, onChange }: Ch
           key={option.value}
           value={option.value}
           disabled={option.disabled ?? false}
-          className={`label-strong min-h-11 whitespace-nowrap px-4 text-[16px] ${i > 0 ? 'border-l border-ink/40' : ''} data-[state=on]:bg-petrol data-[state=on]:text-on-petrol disabled:text-quiet/70`}
+          className={`label-strong min-h-11 whitespace-nowrap px-4 text-body ${i > 0 ? 'border-l border-ink/40' : ''} data-[state=on]:bg-petrol data-[state=on]:text-on-petrol disabled:text-quiet/70`}
         >
           {option.text}
         </ToggleGroup.Item>

@@ -14,9 +14,9 @@ export function Failed({
 }) {
   const t = useWords()
   return (
-    <div role="alert" className="m-8 max-w-xl border-l-[5px] border-stop bg-paper p-6">
-      <p className="text-[22px] font-bold leading-tight">{t(sentence)}</p>
-      <p className="mt-2 text-[17px] text-quiet">{t(fix)}</p>
+    <div role="alert" className="m-8 max-w-xl border-l-5 border-stop bg-paper p-6">
+      <p className="text-head font-bold leading-tight">{t(sentence)}</p>
+      <p className="mt-2 text-body text-quiet">{t(fix)}</p>
       {children === undefined ? null : <div className="mt-4">{children}</div>}
     </div>
   )
@@ -25,7 +25,7 @@ export function Failed({
 /** A quiet line while something is on its way. */
 export function Busy({ text }: { readonly text: string }) {
   return (
-    <p role="status" className="label p-6 text-[16px] text-quiet">
+    <p role="status" className="label p-6 text-body text-quiet">
       {text}
     </p>
   )

@@ -11,10 +11,10 @@ export function Field({ label, problem, children }: FieldProps) {
   return (
     // biome-ignore lint/a11y/noLabelWithoutControl: the control is among the children
     <label className="block">
-      <span className="label block text-[15px] text-quiet">{label}</span>
+      <span className="label block text-note text-quiet">{label}</span>
       {children}
       {problem === undefined ? null : (
-        <span role="alert" className="mt-1 block text-[15px] text-stop">
+        <span role="alert" className="mt-1 block text-note text-stop">
           {problem}
         </span>
       )}
@@ -22,7 +22,7 @@ export function Field({ label, problem, children }: FieldProps) {
   )
 }
 
-const box = 'min-h-11 w-full border border-ink/40 bg-paper px-2.5 text-[18px]'
+const box = 'min-h-11 w-full border border-ink/40 bg-paper px-2.5 text-body'
 
 export const TextInput = ({
   ref,

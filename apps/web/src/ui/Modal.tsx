@@ -26,7 +26,7 @@ export function Modal({ open, title, onClose, actions, children }: ModalProps) {
           className="fixed inset-4 z-30 mx-auto flex max-w-4xl flex-col bg-paper p-6 print:static print:inset-0 print:p-0"
         >
           <div className="flex flex-wrap items-center justify-between gap-4">
-            <Dialog.Title className="text-[30px] font-bold leading-tight">{title}</Dialog.Title>
+            <Dialog.Title className="text-title font-bold leading-tight">{title}</Dialog.Title>
             {actions === undefined ? null : <span className="no-print flex gap-2">{actions}</span>}
           </div>
           {children}

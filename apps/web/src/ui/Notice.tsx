@@ -17,7 +17,7 @@ export function Notice({
   readonly role?: 'alert' | 'status'
 }) {
   return (
-    <div role={role} className={`border-l-[5px] px-3.5 py-2.5 text-[15px] leading-snug ${looks[look]}`}>
+    <div role={role} className={`border-l-5 px-3.5 py-2.5 text-note leading-snug ${looks[look]}`}>
       {children}
     </div>
   )

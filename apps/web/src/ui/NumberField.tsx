@@ -1,9 +1,12 @@
+import { typedIn } from './typedIn.ts'
+import { useUnits } from './units.ts'
 import { useWords } from './words.ts'
 import { figure } from '@truelay/core/say'
 import { useId, useState } from 'react'
 
 interface NumberFieldProps {
   readonly label: string
+  /** As the core has it: "mm", "°C", "mL" and the like are typed and read in the shop's unit. */
   readonly unit: string
   readonly value: number
   readonly digits: number
@@ -13,23 +16,29 @@ interface NumberFieldProps {
 }
 
 /** A number that is typed: taken over on Enter or when the field is left; a wrong one says why and changes nothing. */
-export function NumberField({ label, unit, value, digits, min, max, onCommit }: NumberFieldProps) {
+export function NumberField({ label, unit: metric, value, digits, min, max, onCommit }: NumberFieldProps) {
   const t = useWords()
   const id = useId()
-  const shown = value.toFixed(digits).replace(/^-(0(?:\.0*)?)$/, '$1')
+  const typing = typedIn(useUnits(), metric, digits)
+  const [least, most] = [typing.shown(min), typing.shown(max)]
+  const shown = typing
+    .shown(value)
+    .toFixed(typing.digits)
+    .replace(/^-(0(?:\.0*)?)$/, '$1')
   /** What is being typed; null while nobody types, and then the value itself is shown. */
   const [typed, setTyped] = useState<string | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const commit = () => {
     if (typed === null) return
     const number = Number(typed.replace(',', '.').replace('−', '-'))
-    if (typed.trim() === '' || !(number >= min && number <= max)) {
-      setProblem(t`${label}: a number from ${figure(min, 3)} to ${figure(max, 3)}`)
+    if (typed.trim() === '' || !(number >= least - 1e-9 && number <= most + 1e-9)) {
+      setProblem(t`${label}: a number from ${figure(least, 3)} to ${figure(most, 3)}`)
       return
     }
     setProblem(null)
     setTyped(null)
-    if (number.toFixed(digits) !== value.toFixed(digits)) onCommit(number)
+    if (number.toFixed(typing.digits) === shown.replace('−', '-')) return
+    onCommit(Math.min(max, Math.max(min, typing.toMetric(number))))
   }
   const giveUp = () => {
     setTyped(null)
@@ -37,7 +46,7 @@ export function NumberField({ label, unit, value, digits, min, max, onCommit }: 
   }
   return (
     <div className="relative">
-      <label htmlFor={id} className="label block text-[14px] text-quiet">
+      <label htmlFor={id} className="label block text-note text-quiet">
         {label}
       </label>
       <div className="flex items-baseline gap-1 border-b border-ink/50 focus-within:border-petrol">
@@ -54,15 +63,15 @@ export function NumberField({ label, unit, value, digits, min, max, onCommit }: 
             if (event.key === 'Enter') commit()
             if (event.key === 'Escape') giveUp()
           }}
-          className="min-h-9 w-full min-w-0 bg-transparent text-[18px] font-semibold outline-none"
+          className="min-h-9 w-full min-w-0 bg-transparent text-body font-semibold outline-none"
         />
-        <span className="text-[14px] text-quiet">{unit}</span>
+        <span className="text-note text-quiet">{typing.unit}</span>
       </div>
       {problem === null ? null : (
         <p
           id={`${id}-problem`}
           role="alert"
-          className="absolute bottom-full left-0 z-10 mb-1 whitespace-nowrap border border-stop bg-stop-tint px-2 py-1 text-[14px] text-stop"
+          className="absolute bottom-full left-0 z-10 mb-1 whitespace-nowrap border border-stop bg-stop-tint px-2 py-1 text-note text-stop"
         >
           {problem}
         </p>

@@ -53,7 +53,7 @@ export function PenField({ label, ref, onBegun }: PenFieldProps) {
         aria-label={label}
         className="h-36 w-full touch-none border border-ink/50 bg-chalk text-ink"
       />
-      <p className="label pointer-events-none absolute bottom-1 left-3 text-[15px] text-quiet">{label}</p>
+      <p className="label pointer-events-none absolute bottom-1 left-3 text-note text-quiet">{label}</p>
     </div>
   )
 }

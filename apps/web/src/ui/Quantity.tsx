@@ -1,30 +1,31 @@
-import type { UnitChoice } from '@truelay/core/units'
-import { type Shown, showLength, showTemperature, showVolume } from '@truelay/words'
+import type { Measure } from '@truelay/core/say'
+import { figureIn, measuresIn, type Shown } from '@truelay/words'
 import { useUnits } from './units.ts'
 
-type QuantityProps = (
-  | { readonly lengthMm: number; readonly digits?: number }
-  | { readonly temperatureC: number; readonly digits?: number }
-  | { readonly volumeMl: number }
-) & { readonly unitClass?: string; readonly bare?: boolean }
+interface QuantityProps {
+  /** `length(2.5)`, `temperature(68)`, `volume(450)` … of the core's words. */
+  readonly of: Measure
+  /** Sets the unit apart from its figure. */
+  readonly unitClass?: string
+  /** The figure alone, where its unit stands beside it. */
+  readonly bare?: boolean
+}
 
-/** A length, temperature or volume in the shop's unit: the only place where the interface converts. */
-export function Quantity({ unitClass = '', bare = false, ...quantity }: QuantityProps) {
-  const { figure, unit } = shown(quantity, useUnits())
+const figure = figureIn('en-GB')
+
+/** A measured quantity as a figure of a screen, in the shop's unit. */
+export function Quantity({ of, unitClass = '', bare = false }: QuantityProps) {
+  const { figure, unit } = useShown()(of)
   if (bare) return <>{figure}</>
   return (
     <span className="whitespace-nowrap">
       {figure}
-      <span className={unitClass}> {unit}</span>
+      <span className={unitClass}>{unit === '°' ? unit : ` ${unit}`}</span>
     </span>
   )
 }
 
-function shown(
-  quantity: { lengthMm: number; digits?: number } | { temperatureC: number; digits?: number } | { volumeMl: number },
-  units: UnitChoice,
-): Shown {
-  if ('lengthMm' in quantity) return showLength(quantity.lengthMm, units.length, quantity.digits)
-  if ('temperatureC' in quantity) return showTemperature(quantity.temperatureC, units.temperature, quantity.digits)
-  return showVolume(quantity.volumeMl, units.volume)
+/** How the shop shows what is measured. */
+export function useShown(): (measure: Measure) => Shown {
+  return measuresIn(useUnits(), figure)
 }

@@ -1,3 +1,5 @@
+import { length, temperature, volume } from '@truelay/core/say'
+import { temperature, volume } from '@truelay/core/say'
 import { renderToStaticMarkup } from 'react-dom/server'
 import { expect, test } from 'vitest'
 import { countText } from './clockText.ts'
@@ -8,11 +10,11 @@ import { UnitsContext } from './units.ts'
 const text = (markup: string) => markup.replace(/<[^>]+>/g, '')
 
 test('a quantity follows the shop’s units', () => {
-  const inShop = (length: 'mm' | 'in') =>
+  const inShop = (unit: 'mm' | 'in') =>
     text(
       renderToStaticMarkup(
-        <UnitsContext value={{ length, temperature: 'F', volume: 'fl oz' }}>
-          <Quantity lengthMm={2.5} /> <Quantity temperatureC={68} /> <Quantity volumeMl={450} />
+        <UnitsContext value={{ length: unit, temperature: 'F', volume: 'fl oz' }}>
+          <Quantity of={length(2.5)} /> <Quantity of={temperature(68)} /> <Quantity of={volume(450)} />
         </UnitsContext>,
       ),
     )

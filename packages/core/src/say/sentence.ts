@@ -5,6 +5,10 @@
 export type Said =
   /** Signed; shown to a tenth of a millimetre below 100 mm unless `digits` says otherwise. */
   | { readonly kind: 'length'; readonly mm: number; readonly digits?: number | undefined }
+  /** Film left over along an edge: mm on each 100 mm of it, shown for the shop's round span. */
+  | { readonly kind: 'in span'; readonly mmPer100: number }
+  /** The round length along an edge that film left over is counted on: about 100 mm. */
+  | { readonly kind: 'span' }
   | { readonly kind: 'area'; readonly mm2: number }
   | { readonly kind: 'temperature'; readonly c: number; readonly digits?: number | undefined }
   /** A difference of two temperatures. */
@@ -30,6 +34,25 @@ export type Said =
   /** Names or clauses one after the other, with "and" before the last. */
   | { readonly kind: 'list'; readonly of: readonly Sentence[] }
   | { readonly kind: 'sentence'; readonly sentence: Sentence; readonly begins?: boolean | undefined }
+
+/** What is measured, and therefore shown in the shop's units. */
+export type Measure = Extract<
+  Said,
+  {
+    kind:
+      | 'length'
+      | 'in span'
+      | 'area'
+      | 'temperature'
+      | 'warmer'
+      | 'volume'
+      | 'per litre'
+      | 'force'
+      | 'speed'
+      | 'percent'
+      | 'angle'
+  }
+>
 
 /**
  * Words as data: the text as the rule says it, with numbered places (`{0}`) for what it carries, in the syntax of ICU messages. The
@@ -109,20 +132,22 @@ export function distinct(sentences: readonly Sentence[]): Sentence[] {
 
 const keyOf = ({ text, with: said }: Sentence) => JSON.stringify([text, said])
 
-export const length = (mm: number, digits?: number): Said =>
+export const length = (mm: number, digits?: number): Measure =>
   digits === undefined ? { kind: 'length', mm } : { kind: 'length', mm, digits }
-export const area = (mm2: number): Said => ({ kind: 'area', mm2 })
-export const temperature = (c: number, digits?: number): Said =>
+export const inSpan = (mmPer100: number): Measure => ({ kind: 'in span', mmPer100 })
+export const span: Said = { kind: 'span' }
+export const area = (mm2: number): Measure => ({ kind: 'area', mm2 })
+export const temperature = (c: number, digits?: number): Measure =>
   digits === undefined ? { kind: 'temperature', c } : { kind: 'temperature', c, digits }
-export const warmer = (c: number): Said => ({ kind: 'warmer', c })
-export const volume = (ml: number): Said => ({ kind: 'volume', ml })
-export const perLitre = (mlPerL: number): Said => ({ kind: 'per litre', mlPerL })
-export const percent = (value: number, digits?: number): Said =>
+export const warmer = (c: number): Measure => ({ kind: 'warmer', c })
+export const volume = (ml: number): Measure => ({ kind: 'volume', ml })
+export const perLitre = (mlPerL: number): Measure => ({ kind: 'per litre', mlPerL })
+export const percent = (value: number, digits?: number): Measure =>
   digits === undefined ? { kind: 'percent', percent: value } : { kind: 'percent', percent: value, digits }
-export const angle = (deg: number, digits?: number): Said =>
+export const angle = (deg: number, digits?: number): Measure =>
   digits === undefined ? { kind: 'angle', deg } : { kind: 'angle', deg, digits }
-export const force = (n: number): Said => ({ kind: 'force', n })
-export const speed = (mmPerS: number): Said => ({ kind: 'speed', mmPerS })
+export const force = (n: number): Measure => ({ kind: 'force', n })
+export const speed = (mmPerS: number): Measure => ({ kind: 'speed', mmPerS })
 export const seconds = (s: number): Said => ({ kind: 'duration', minutes: s / 60, in: 'seconds' })
 export const minutes = (m: number): Said => ({ kind: 'duration', minutes: m, in: 'minutes' })
 export const hours = (h: number): Said => ({ kind: 'duration', minutes: 60 * h, in: 'hours' })

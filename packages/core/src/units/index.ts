@@ -18,4 +18,5 @@ export {
   mm2PerM2,
   mmFromInch,
   radFromDeg,
+  spanMm,
 } from './units.ts'

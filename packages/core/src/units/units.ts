@@ -2,6 +2,8 @@
 export const mmPerInch = 25.4
 export const mlPerUsFluidOunce = 29.5735295625
 export const mm2PerM2 = 1e6
+/** The round length along an edge on which film left over is counted: 100 mm, or 4 in. */
+export const spanMm = { mm: 100, in: 4 * mmPerInch } as const
 
 export const inchFromMm = (lengthMm: number) => lengthMm / mmPerInch
 export const mmFromInch = (lengthInch: number) => lengthInch * mmPerInch

@@ -1,3 +1,4 @@
+import { Title } from '../../ui/Title.tsx'
 import { say, name, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { Bay, PartProgress } from '@truelay/contract'
@@ -9,7 +10,7 @@ import { failureOf } from '../../remote/failureOf.ts'
 import { dayText } from '../../ui/clockText.ts'
 import { buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
-import { RoomAir } from '../today/RoomAir.tsx'
+import { RoomAir } from '../frame/RoomAir.tsx'
 import { useNow } from '../../ui/useNow.ts'
 import { ComingVehicles } from './ComingVehicles.tsx'
 import { Drying } from './Drying.tsx'
@@ -30,8 +31,8 @@ export function BayScreen() {
     <div className="flex min-h-full flex-col">
       <header className="flex flex-wrap items-end justify-between gap-x-8 gap-y-2 border-b border-hair bg-paper px-6 py-4">
         <div>
-          <p className="label text-[15px] text-quiet">{bay.shop.name}</p>
-          <h1 className="text-[30px] font-bold leading-tight">{dayText(now)}</h1>
+          <p className="label text-note text-quiet">{bay.shop.name}</p>
+          <Title>{dayText(now)}</Title>
         </div>
         <div className="flex items-end gap-8">
           <Room bay={bay} />
@@ -40,7 +41,7 @@ export function BayScreen() {
           </Link>
         </div>
       </header>
-      <div className="grid flex-1 lg:grid-cols-[1fr_316px]">
+      <div className="grid flex-1 lg:grid-cols-[1fr_19.75rem]">
         <main className="min-w-0">
           {here.length === 0 ? (
             <Failed
@@ -77,7 +78,7 @@ function NextForPeople({ bay }: { readonly bay: Bay }) {
   })
   return (
     <section aria-labelledby="next-title" className="border-b border-hair px-5 py-4">
-      <h2 id="next-title" className="label-strong text-[16px]">{t`Who does what next`}</h2>
+      <h2 id="next-title" className="label-strong text-body">{t`Who does what next`}</h2>
       <ul className="mt-2 space-y-2.5">
         {rows.map(({ person, next }) => (
           <li key={person.id} className="leading-snug">

@@ -9,14 +9,14 @@ export function ComingVehicles({ jobs }: { readonly jobs: Bay['jobs'] }) {
   if (jobs.length === 0) return null
   return (
     <section aria-labelledby="coming-title" className="px-6 py-5">
-      <h2 id="coming-title" className="label-strong text-[18px]">{t`Coming`}</h2>
+      <h2 id="coming-title" className="label-strong text-body">{t`Coming`}</h2>
       <ul>
         {jobs.map(({ job, parts }) => (
           <li
             key={job.id}
             className="flex flex-wrap items-baseline justify-between gap-x-6 border-t border-hair py-2.5"
           >
-            <Link to={`/jobs/${job.id}/kit`} className="text-[19px] font-bold hover:text-petrol hover:underline">
+            <Link to={`/jobs/${job.id}/kit`} className="text-lead font-bold hover:text-petrol hover:underline">
               {job.vehicle.model}, {job.vehicle.plate}
             </Link>
             <span className="text-quiet">{t`${dayText(job.arrivedAt)}, ${parts.length} parts, job ${job.number}`}</span>

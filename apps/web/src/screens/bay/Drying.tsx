@@ -10,7 +10,7 @@ export function Drying({ parts, now }: { readonly parts: readonly PartProgress[]
     .sort((a, b) => a.readyAt.getTime() - b.readyAt.getTime())
   return (
     <section aria-labelledby="drying-title" className="px-5 py-4">
-      <h2 id="drying-title" className="label-strong text-[16px]">{t`Drying`}</h2>
+      <h2 id="drying-title" className="label-strong text-body">{t`Drying`}</h2>
       {running.length === 0 ? (
         <p className="mt-2 text-quiet">{t`Nothing is drying. Waits of a fit run here, so that other work can fill them.`}</p>
       ) : (
@@ -19,7 +19,7 @@ export function Drying({ parts, now }: { readonly parts: readonly PartProgress[]
             const left = readyAt.getTime() - now.getTime()
             return (
               <li key={part.partId}>
-                <p className="text-[26px] font-bold leading-none">{left > 0 ? countText(left) : t`Ready`}</p>
+                <p className="text-title font-bold leading-none">{left > 0 ? countText(left) : t`Ready`}</p>
                 <p className="mt-1">
                   {part.name},{' '}
                   <span className="text-quiet">{t`ready at ${clockText(readyAt)}, then ${part.nextStep}`}</span>

@@ -41,9 +41,9 @@ export function VehicleHere({ job, parts, people, now }: VehicleHereProps) {
   return (
     <section aria-label={`${job.vehicle.model}, ${job.vehicle.plate}`} className="border-b border-hair">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 px-6 pt-5">
-        <h2 className="text-[26px] font-bold">
+        <h2 className="text-title font-bold">
           {job.vehicle.model}
-          <span className="pl-3 text-[18px] font-normal text-quiet">
+          <span className="pl-3 text-body font-normal text-quiet">
             {job.vehicle.colour}, {job.vehicle.plate}
           </span>
         </h2>
@@ -56,13 +56,13 @@ export function VehicleHere({ job, parts, people, now }: VehicleHereProps) {
           >{t`save as file`}</a>
         </p>
       </div>
-      <p className="px-6 pb-1 text-[17px]">
+      <p className="px-6 pb-1 text-body">
         {t`${done} of ${parts.length} parts done, must leave`} <strong>{t(leavesText(job.dueAt, now))}</strong>
         {new Date(job.dueAt) < now ? <strong className="text-amber"> {t`(that has passed)`}</strong> : null}
       </p>
       <nav
         aria-label={t`Stages of job ${job.number}`}
-        className="label-strong flex gap-5 px-6 pt-1 text-[17px] text-petrol"
+        className="label-strong flex gap-5 px-6 pt-1 text-body text-petrol"
       >
         <Link
           to={`/jobs/${job.id}/walk-round`}
@@ -86,7 +86,7 @@ export function VehicleHere({ job, parts, people, now }: VehicleHereProps) {
         <button
           type="button"
           onClick={() => setAll(true)}
-          className="label-strong min-h-12 w-full border-t border-hair px-6 text-left text-[17px] text-petrol"
+          className="label-strong min-h-12 w-full border-t border-hair px-6 text-left text-body text-petrol"
         >{t`${parts.length - shown.length} more parts`}</button>
       ) : null}
     </section>
@@ -107,14 +107,14 @@ function PartRow({
   const t = useWords()
   return (
     <li
-      className={`grid grid-cols-[176px_1fr_auto] items-center gap-x-7 border-t border-hair px-6 py-4 ${isNext ? 'bg-paper' : ''}`}
+      className={`grid grid-cols-[11rem_1fr_auto] items-center gap-x-7 border-t border-hair px-6 py-4 ${isNext ? 'bg-paper' : ''}`}
     >
       {form === undefined ? <span /> : <PartShape form={form} className="h-30 w-44" />}
       <div className="min-w-0">
-        <p className="text-[15px] text-quiet">
-          <span className="label-strong text-[17px] text-ink">{part.name}</span>, {part.filmName}
+        <p className="text-note text-quiet">
+          <span className="label-strong text-body text-ink">{part.name}</span>, {part.filmName}
         </p>
-        <p className={`font-bold leading-tight ${isNext ? 'text-[28px]' : 'text-[20px]'}`}>{t(headline(part))}</p>
+        <p className={`font-bold leading-tight ${isNext ? 'text-title' : 'text-lead'}`}>{t(headline(part))}</p>
         <Progress part={part} now={now} />
       </div>
       <div className="flex flex-col items-stretch gap-2">
@@ -142,7 +142,7 @@ function headline(part: PartProgress): Sentence {
 
 function Progress({ part, now }: { readonly part: PartProgress; readonly now: Date }) {
   const t = useWords()
-  if (part.state === 'waiting') return <p className="mt-1 text-[17px] text-quiet">{t`Not begun`}</p>
+  if (part.state === 'waiting') return <p className="mt-1 text-body text-quiet">{t`Not begun`}</p>
   return (
     <div className="mt-2 flex items-center gap-3">
       <div className="flex h-2 max-w-96 flex-1 gap-px" aria-hidden="true">
@@ -150,7 +150,7 @@ function Progress({ part, now }: { readonly part: PartProgress; readonly now: Da
           <span key={i} className={`flex-1 ${i < part.stepsDone ? 'bg-petrol' : 'bg-hair'}`} />
         ))}
       </div>
-      <span className="label text-[15px] text-quiet">
+      <span className="label text-note text-quiet">
         {part.readyAt !== null && new Date(part.readyAt) > now
           ? t`${part.stepsDone} of ${part.stepsTotal} steps, drying until ${clock(part.readyAt)}`
           : t`${part.stepsDone} of ${part.stepsTotal} steps`}

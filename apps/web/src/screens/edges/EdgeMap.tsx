@@ -3,7 +3,9 @@ import type { EdgeWork } from '@truelay/core/edges'
 import type { TracedOutline } from '@truelay/core/form'
 import { boundsOf, type Vec2 } from '@truelay/core/geometry'
 import { edgeLine } from '../../drawings/edgeLine.ts'
-import { closedPath, openPath } from '../../drawings/svgPath.ts'
+import { apart } from '../../drawings/apart.ts'
+import { Square } from '../../drawings/marks.tsx'
+import { areaPath, openPath } from '../../drawings/svgPath.ts'
 import { edgeLetters } from './edgeLetters.ts'
 
 interface EdgeMapProps {
@@ -29,7 +31,10 @@ export function EdgeMap({ outline, holes, edges, shown, onShow }: EdgeMapProps) 
       aria-label={t`The part seen straight on, with how each edge ends`}
     >
       <path
-        d={[outline.polygon, ...holes.map((h) => h.polygon)].map(closedPath).join('')}
+        d={areaPath(
+          outline.polygon,
+          holes.map((h) => h.polygon),
+        )}
         fillRule="evenodd"
         fill="var(--film)"
         fillOpacity="0.55"
@@ -39,7 +44,7 @@ export function EdgeMap({ outline, holes, edges, shown, onShow }: EdgeMapProps) 
         if (traced === undefined) return null
         const line = edgeLine(traced, edge.edge)
         const at = line[Math.floor(line.length / 2)] ?? middle
-        const out = traced === outline ? away(at, middle, 34 * unit) : above(line, 24 * unit)
+        const out = traced === outline ? apart(at, middle, 34 * unit) : above(line, 24 * unit)
         const isShown = edge.edge === shown
         const color = edge.doubts.length > 0 ? 'var(--amber)' : 'var(--petrol)'
         return (
@@ -53,25 +58,9 @@ export function EdgeMap({ outline, holes, edges, shown, onShow }: EdgeMapProps) 
               strokeLinecap="round"
               strokeDasharray={edge.code === 'wrap' || edge.code === 'tuck' ? `${14 * unit} ${9 * unit}` : undefined}
             />
-            <rect
-              x={out[0] - 15 * unit}
-              y={-out[1] - 15 * unit}
-              width={30 * unit}
-              height={30 * unit}
-              fill={isShown ? color : 'var(--paper)'}
-              stroke={color}
-              strokeWidth={2.5 * unit}
-            />
-            <text
-              x={out[0]}
-              y={-out[1] + 7 * unit}
-              textAnchor="middle"
-              fontSize={21 * unit}
-              fontWeight="700"
-              fill={isShown ? 'var(--on-petrol)' : color}
-            >
+            <Square at={out} radius={15 * unit} color={color} ground={isShown ? color : 'var(--paper)'}>
               {edgeLetters[edge.code]}
-            </text>
+            </Square>
             {edge.notches.map((notch) => (
               <Notch key={notch.at.join()} at={notch.at} middle={middle} unit={unit} />
             ))}
@@ -84,8 +73,8 @@ export function EdgeMap({ outline, holes, edges, shown, onShow }: EdgeMapProps) 
 
 /** A notch at a corner, as a small open angle outside of it. */
 function Notch({ at, middle, unit }: { readonly at: Vec2; readonly middle: Vec2; readonly unit: number }) {
-  const tip = away(at, middle, 6 * unit)
-  const end = away(at, middle, 30 * unit)
+  const tip = apart(at, middle, 6 * unit)
+  const end = apart(at, middle, 30 * unit)
   const across: Vec2 = [-(end[1] - tip[1]) * 0.5, (end[0] - tip[0]) * 0.5]
   return (
     <path
@@ -103,9 +92,4 @@ function Notch({ at, middle, unit }: { readonly at: Vec2; readonly middle: Vec2;
 function above(line: readonly Vec2[], by: number): Vec2 {
   const { min, max } = boundsOf(line)
   return [(min[0] + max[0]) / 2, max[1] + by]
-}
-
-function away(at: Vec2, from: Vec2, by: number): Vec2 {
-  const d = Math.hypot(at[0] - from[0], at[1] - from[1]) || 1
-  return [at[0] + ((at[0] - from[0]) * by) / d, at[1] + ((at[1] - from[1]) * by) / d]
 }

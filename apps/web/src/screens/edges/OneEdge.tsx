@@ -28,15 +28,15 @@ export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
       className="border-hair bg-paper px-5 py-4 lg:overflow-y-auto lg:border-l"
       aria-label={t`Edge: ${edge.label}`}
     >
-      <p className="label text-[16px] text-quiet first-letter:uppercase">{edge.label}</p>
-      <h2 className="text-[32px] font-bold leading-tight first-letter:uppercase">{t(edgeCodeWords[edge.code])}</h2>
-      <p className="mt-1 text-[44px] font-bold leading-none" data-testid="edge-amount">
-        <Quantity lengthMm={least} digits={tidy(least)} bare />
+      <p className="label text-body text-quiet first-letter:uppercase">{edge.label}</p>
+      <h2 className="text-title font-bold leading-tight first-letter:uppercase">{t(edgeCodeWords[edge.code])}</h2>
+      <p className="mt-1 text-figure font-bold leading-none" data-testid="edge-amount">
+        <Quantity of={length(least, tidy(least))} bare />
         {t` to `}
-        <Quantity lengthMm={most} digits={tidy(most)} unitClass="text-[22px]" />
-        <span className="text-[20px] font-normal text-quiet"> {over ? t`over the edge` : t`short of it`}</span>
+        <Quantity of={length(most, tidy(most))} unitClass="text-head" />
+        <span className="text-lead font-normal text-quiet"> {over ? t`over the edge` : t`short of it`}</span>
       </p>
-      <p className="mt-2 text-[18px] leading-snug">{t(edgeAdvice(edge.code))}</p>
+      <p className="mt-2 text-body leading-snug">{t(edgeAdvice(edge.code))}</p>
       {edge.doubts.map((doubt) => (
         <div key={t(doubt)} className="mt-3">
           <Notice look="caution" role="status">
@@ -49,31 +49,31 @@ export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
         <Row label={t`With`}>{t`${list(edge.tools.map((tool) => tool.name))}`}</Row>
         {blade === undefined ? null : (
           <Row label={t`Blade`}>
-            <strong className="text-[26px]">{blade.bladeDeg}°</strong>, {blade.direction ? t(blade.direction) : null}
+            <strong className="text-title">{blade.bladeDeg}°</strong>, {blade.direction ? t(blade.direction) : null}
           </Row>
         )}
         {notch === undefined ? null : (
           <Row label={t`Notch at its corner`}>
             {notch.kind === 'slit' ? t`one slit of ` : t`two cuts of `}
             <strong>
-              <Quantity lengthMm={notch.cutMm} digits={0} />
+              <Quantity of={length(notch.cutMm, 0)} />
             </strong>{' '}
             {t`at ${Math.round(notch.cutDeg)}°, ending ${length(notch.clearMm)} before the corner`}
           </Row>
         )}
         {edge.cutMm > 0 ? (
           <Row label={t`Cut here`}>
-            <Quantity lengthMm={edge.cutMm} digits={0} />
+            <Quantity of={length(edge.cutMm, 0)} />
           </Row>
         ) : null}
         {edge.seal === null ? null : <Row label={t`Seal`}>{t(edge.seal)}</Row>}
       </dl>
       {edge.schools.map((school) => (
         <section key={t(school.question)} className="mt-4 border-t border-hair pt-3">
-          <h3 className="label-strong text-[17px]">{t(school.question)}</h3>
+          <h3 className="label-strong text-body">{t(school.question)}</h3>
           <ul>
             {school.options.map((option) => (
-              <li key={t(option.name)} className="mt-1 flex gap-3 text-[16px] leading-snug">
+              <li key={t(option.name)} className="mt-1 flex gap-3 text-body leading-snug">
                 <span
                   aria-hidden="true"
                   className={`mt-1 size-4 shrink-0 border-2 ${option.suits ? 'border-petrol bg-petrol' : 'border-quiet'}`}
@@ -85,7 +85,7 @@ export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
               </li>
             ))}
           </ul>
-          <p className="mt-1 text-[15px] text-quiet">{t(school.because)}</p>
+          <p className="mt-1 text-note text-quiet">{t(school.because)}</p>
         </section>
       ))}
       <div className="mt-4 grid gap-2">
@@ -95,7 +95,7 @@ export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
           </Notice>
         ))}
       </div>
-      <p className="mt-4 border-t border-hair pt-3 text-[16px]">
+      <p className="mt-4 border-t border-hair pt-3 text-body">
         {plan.segments === 0
           ? t`No blade on this part.`
           : t`${plan.segments} fresh ${plan.segments === 1 ? t`segment` : t`segments`} for this part: one to begin, and again every ${Math.round(practice.bladeAlong / 1000)} m. `}
@@ -108,8 +108,8 @@ export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
 const tidy = (mm: number) => (Number.isInteger(mm) ? 0 : 1)
 
 const Row = ({ label, children }: { readonly label: string; readonly children: ReactNode }) => (
-  <div className="grid grid-cols-[120px_1fr] items-baseline gap-3 border-t border-hair py-2">
-    <dt className="label text-[15px] text-quiet">{label}</dt>
-    <dd className="text-[18px] leading-snug">{children}</dd>
+  <div className="grid grid-cols-[7.5rem_1fr] items-baseline gap-3 border-t border-hair py-2">
+    <dt className="label text-note text-quiet">{label}</dt>
+    <dd className="text-body leading-snug">{children}</dd>
   </div>
 )

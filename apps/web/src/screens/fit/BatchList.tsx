@@ -18,8 +18,8 @@ export function BatchList({ batches, standIns }: BatchListProps) {
     <div className="mt-4 grid gap-4">
       {batches.map((batch) => (
         <section key={batch.use} aria-label={t(batch.says)}>
-          <h3 className="label-strong border-b border-ink/40 text-[22px]">
-            {t(batch.says)}, <Quantity volumeMl={batch.batchMl} />{' '}
+          <h3 className="label-strong border-b border-ink/40 text-head">
+            {t(batch.says)}, <Quantity of={volume(batch.batchMl)} />{' '}
             <span className="text-quiet">{t(strengthWords(batch.strength))}</span>
           </h3>
           <StandInBottle standIn={standIns?.get(batch.use)} />
@@ -27,11 +27,11 @@ export function BatchList({ batches, standIns }: BatchListProps) {
             {batch.add.map((addition) => (
               <li
                 key={addition.what}
-                className="flex items-baseline justify-between border-b border-hair py-1 text-[24px]"
+                className="flex items-baseline justify-between border-b border-hair py-1 text-head"
               >
                 {t(ingredientWords[addition.what])}
-                <strong className="text-[32px] leading-none">
-                  <Quantity volumeMl={addition.ml} />
+                <strong className="text-title leading-none">
+                  <Quantity of={volume(addition.ml)} />
                 </strong>
               </li>
             ))}
@@ -47,7 +47,7 @@ function StandInBottle({ standIn }: { readonly standIn: StandIn | undefined }) {
   if (standIn === undefined) return null
   const { bottle, taken, onTake } = standIn
   return (
-    <label className="mt-1 flex min-h-14 items-center gap-3 bg-petrol-tint px-3 text-[20px]">
+    <label className="mt-1 flex min-h-14 items-center gap-3 bg-petrol-tint px-3 text-lead">
       <input
         type="checkbox"
         checked={taken}

@@ -14,9 +14,9 @@ export function BladeInHand({ fresh, cutMm, onFresh }: BladeInHandProps) {
   return (
     <section
       aria-label={t`Blade in hand`}
-      className="mt-3 flex flex-wrap items-center gap-4 border-l-[5px] border-petrol bg-paper px-4 py-2.5"
+      className="mt-3 flex flex-wrap items-center gap-4 border-l-5 border-petrol bg-paper px-4 py-2.5"
     >
-      <p className="text-[20px] leading-tight">
+      <p className="text-lead leading-tight">
         {t`About`} <strong>{t`${length(cutMm)}`}</strong> {t`to cut. In the knife:`}
       </p>
       <Choice

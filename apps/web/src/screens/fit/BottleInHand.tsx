@@ -58,11 +58,11 @@ export function BottleInHand({ bundle, state, stepId, use, happened }: BottleInH
     return (
       <section
         aria-label={t`Bottle in hand`}
-        className={`mt-3 border-l-[5px] px-4 py-2 ${verdict.asPlanned ? 'border-good bg-paper' : verdict.never ? 'border-stop bg-stop-tint' : 'border-amber bg-amber-tint'}`}
+        className={`mt-3 border-l-5 px-4 py-2 ${verdict.asPlanned ? 'border-good bg-paper' : verdict.never ? 'border-stop bg-stop-tint' : 'border-amber bg-amber-tint'}`}
       >
-        <p className="text-[22px] font-bold leading-tight">{t`Bottle ${taken.batchNumber}: ${taken.says}${verdict.asPlanned ? t`, as planned` : ''}`}</p>
+        <p className="text-head font-bold leading-tight">{t`Bottle ${taken.batchNumber}: ${taken.says}${verdict.asPlanned ? t`, as planned` : ''}`}</p>
         {verdict.warning === null ? null : (
-          <p role="alert" className="mt-1 text-[20px] leading-snug">
+          <p role="alert" className="mt-1 text-lead leading-snug">
             {verdict.never ? t`Stop. ` : ''}
             {t(verdict.warning)}
           </p>
@@ -70,7 +70,7 @@ export function BottleInHand({ bundle, state, stepId, use, happened }: BottleInH
         <button
           type="button"
           onClick={() => setChanging(true)}
-          className="label-strong min-h-11 text-[19px] text-petrol underline"
+          className="label-strong min-h-11 text-lead text-petrol underline"
         >{t`It is another bottle`}</button>
       </section>
     )
@@ -83,8 +83,8 @@ export function BottleInHand({ bundle, state, stepId, use, happened }: BottleInH
     setChanging(false)
   }
   return (
-    <section aria-label={t`Bottle in hand`} className="mt-3 border-l-[5px] border-petrol bg-paper px-4 py-2.5">
-      <p className="text-[22px] font-bold leading-tight">
+    <section aria-label={t`Bottle in hand`} className="mt-3 border-l-5 border-petrol bg-paper px-4 py-2.5">
+      <p className="text-head font-bold leading-tight">
         {t`Which ${use} is in your hand?`} <span className="font-normal text-quiet">{t`Planned: ${planned.says}`}</span>
       </p>
       <ul className="mt-2 grid grid-cols-2 gap-2">
@@ -95,17 +95,15 @@ export function BottleInHand({ bundle, state, stepId, use, happened }: BottleInH
               onClick={() => take(bottle)}
               className="min-h-18 w-full border border-ink/50 bg-chalk px-3 text-left hover:border-petrol"
             >
-              <span className="block text-[23px] font-bold leading-tight">{bottle.number}</span>
-              <span className="block text-[17px] leading-tight">
+              <span className="block text-head font-bold leading-tight">{bottle.number}</span>
+              <span className="block text-body leading-tight">
                 {bottle.says ? t(bottle.says) : null}, {t(strengthWords(bottle.strength))}
               </span>
             </button>
           </li>
         ))}
       </ul>
-      {bottles.length === 0 ? (
-        <p className="text-[18px] text-quiet">{t`No bottle stands on the mixing bench.`}</p>
-      ) : null}
+      {bottles.length === 0 ? <p className="text-body text-quiet">{t`No bottle stands on the mixing bench.`}</p> : null}
     </section>
   )
 }

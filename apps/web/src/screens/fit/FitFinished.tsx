@@ -1,3 +1,4 @@
+import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import { type JobBundle, type Part, standing } from '@truelay/contract'
 import { faultWords } from '@truelay/core/judge'
@@ -24,13 +25,13 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
   return (
     <main className="flex h-full flex-col bg-chalk">
       <div className="flex-1 p-7">
-        <p className="text-[20px] text-quiet">
+        <p className="text-lead text-quiet">
           {bundle.job.vehicle.model}, {bundle.job.vehicle.plate}
         </p>
-        <h1 className="text-[52px] font-bold leading-tight">{t`${part.name} is done`}</h1>
-        <p className="mt-2 text-[26px]">{t`${state.done.length} steps in ${countText(tookMs)}. ${problems.length === 0 ? t`Nothing stands on the come-back list.` : t`${problems.length} on the come-back list.`}`}</p>
+        <Title look="far">{t`${part.name} is done`}</Title>
+        <p className="mt-2 text-title">{t`${state.done.length} steps in ${countText(tookMs)}. ${problems.length === 0 ? t`Nothing stands on the come-back list.` : t`${problems.length} on the come-back list.`}`}</p>
         {problems.length === 0 ? null : (
-          <ul className="mt-4 text-[24px]">
+          <ul className="mt-4 text-head">
             {problems.map((p) => (
               <li key={p.id}>
                 <strong>{t(faultWords(p.problem))}</strong>, {p.place}
@@ -38,30 +39,30 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
             ))}
           </ul>
         )}
-        <p className="mt-6 max-w-3xl border-l-[5px] border-petrol pl-4 text-[24px] leading-snug">
+        <p className="mt-6 max-w-3xl border-l-5 border-petrol pl-4 text-head leading-snug">
           {aftercare === undefined ? null : t(aftercare.detail)}
         </p>
       </div>
       <div className="grid h-40 grid-cols-[1fr_auto_auto]">
         <Link
           to={`/jobs/${bundle.job.id}/record/${part.id}`}
-          className="flex items-center bg-petrol px-9 text-[44px] font-bold text-on-petrol"
+          className="flex items-center bg-petrol px-9 text-figure font-bold text-on-petrol"
         >{t`Record`}</Link>
         {next === undefined ? (
           <Link
             to="/"
-            className="label-strong flex min-w-48 items-center justify-center bg-petrol-tint px-6 text-[22px]"
+            className="label-strong flex min-w-48 items-center justify-center bg-petrol-tint px-6 text-head"
           >{t`To the bay`}</Link>
         ) : (
           <Link
             to={`/jobs/${bundle.job.id}/lay-sheets/${next.id}`}
-            className="label-strong flex min-w-48 items-center justify-center bg-petrol-tint px-6 text-[22px]"
+            className="label-strong flex min-w-48 items-center justify-center bg-petrol-tint px-6 text-head"
           >{t`Next: ${next.name}`}</Link>
         )}
         <button
           type="button"
           onClick={() => last && happened({ kind: 'stepReopened', stepId: last.stepId })}
-          className="label-strong min-w-48 bg-bench px-6 text-[22px]"
+          className="label-strong min-w-48 bg-bench px-6 text-head"
         >{t`Back one step`}</button>
       </div>
     </main>

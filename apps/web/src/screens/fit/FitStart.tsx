@@ -1,3 +1,4 @@
+import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import { type JobBundle, type Part, partPlan, sayProblem } from '@truelay/contract'
 import { say } from '@truelay/core/say'
@@ -5,12 +6,12 @@ import { keepShown } from '@truelay/words'
 import { useState } from 'react'
 import type { ShownFailure } from '../../remote/failureOf.ts'
 import { Link } from 'react-router'
-import { useAppSelector } from '../../store/store.ts'
+import { useShift } from '../../bench/useShift.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
-import { useLayRun } from '../../workers/useLayRun.ts'
+import { useLayRun } from '../../bench/useLayRun.ts'
 import { NotMeasured } from '../job/NotMeasured.tsx'
-import { usePartQuestion } from '../laySheet/usePartQuestion.ts'
-import { useToday } from '../today/useToday.ts'
+import { usePartQuestion } from '../../bench/usePartQuestion.ts'
+import { useToday } from '../../bench/useToday.ts'
 import type { Happened } from './useFit.ts'
 
 interface FitStartProps {
@@ -25,9 +26,7 @@ const notKept = say`The plan cannot be kept as it is. Go back to the lay sheet a
 export function FitStart({ bundle, part, happened }: FitStartProps) {
   const t = useWords()
   const question = usePartQuestion(bundle, part)
-  const moved = useAppSelector((state) => state.shift[part.id]?.now)
-  const shift = moved ?? part.shift
-  const today = useToday(bundle, shift)
+  const today = useToday(bundle, useShift(part))
   const { run, worker } = useLayRun(question, today)
   const [refusal, setRefusal] = useState<ShownFailure | null>(null)
   if (question === null) return <NotMeasured part={part} />
@@ -45,13 +44,13 @@ export function FitStart({ bundle, part, happened }: FitStartProps) {
   return (
     <main className="flex h-full flex-col bg-chalk">
       <div className="flex-1 overflow-auto p-7">
-        <p className="text-[20px] text-quiet">
+        <p className="text-lead text-quiet">
           {bundle.job.vehicle.model}, {bundle.job.vehicle.plate}
         </p>
-        <h1 className="text-[52px] font-bold leading-tight">{part.name}</h1>
-        <p className="mt-2 text-[26px]">{t`${plan.steps.length} steps, about ${Math.round(plan.minutes)} minutes with the waits. ${plan.film.name}.`}</p>
+        <Title look="far">{part.name}</Title>
+        <p className="mt-2 text-title">{t`${plan.steps.length} steps, about ${Math.round(plan.minutes)} minutes with the waits. ${plan.film.name}.`}</p>
         {refusal === null ? null : <Failed sentence={refusal.sentence} fix={refusal.fix} />}
-        <ol className="mt-6 max-w-3xl columns-1 text-[20px] md:columns-2">
+        <ol className="mt-6 max-w-3xl columns-1 text-lead md:columns-2">
           {plan.steps.map((step) => (
             <li key={step.id} className="mb-1.5 break-inside-avoid">
               {t(step.headline)}
@@ -61,12 +60,12 @@ export function FitStart({ bundle, part, happened }: FitStartProps) {
       </div>
       <div className="grid grid-cols-[1fr_auto]">
         <button type="button" onClick={() => void start()} className="min-h-36 bg-petrol px-9 text-left text-on-petrol">
-          <span className="block text-[44px] font-bold leading-tight">{t`Start`}</span>
-          <span className="label text-[20px]">{t`first: ${first?.headline}`}</span>
+          <span className="block text-figure font-bold leading-tight">{t`Start`}</span>
+          <span className="label text-lead">{t`first: ${first?.headline}`}</span>
         </button>
         <Link
           to={`/jobs/${bundle.job.id}/lay-sheets/${part.id}`}
-          className="label-strong flex min-w-52 items-center justify-center bg-bench px-6 text-[22px]"
+          className="label-strong flex min-w-52 items-center justify-center bg-bench px-6 text-head"
         >{t`Lay sheet`}</Link>
       </div>
     </main>

@@ -30,7 +30,7 @@ export function GapEntry({ plan, drafts, rounds, problem, onDraft }: GapEntryPro
   return (
     <div className="mt-2">
       {last === undefined ? (
-        <p className="text-[20px] leading-snug">
+        <p className="text-lead leading-snug">
           {t`${plan.checks[0]?.reads === 'gap' ? t`From the part’s edge to the film’s edge` : t`How far the film passes the edge`}, wanted`}{' '}
           <strong>{t(wantedWords(plan))}</strong>
           {t`. Leave out what you cannot reach.`}
@@ -39,7 +39,7 @@ export function GapEntry({ plan, drafts, rounds, problem, onDraft }: GapEntryPro
         <Answer plan={plan} readings={last} again={rounds.length > 1} />
       )}
       {problem === null ? null : (
-        <p role="alert" className="mt-2 border-l-[5px] border-stop bg-stop-tint px-3 py-1.5 text-[18px]">
+        <p role="alert" className="mt-2 border-l-5 border-stop bg-stop-tint px-3 py-1.5 text-body">
           {t(problem)}
         </p>
       )}
@@ -80,7 +80,7 @@ function GapField({ check, unit, text, wanted, onText, onStep }: GapFieldProps) 
   const id = useId()
   return (
     <div>
-      <label htmlFor={id} className="label block truncate text-[15px] leading-[1.15] portrait:text-[18px]">
+      <label htmlFor={id} className="label block truncate text-note leading-[1.15] portrait:text-body">
         <strong className="text-amber">{check.id}</strong> {t(check.label)}
       </label>
       <div className="flex h-11 border portrait:h-13 border-ink/50 bg-paper">
@@ -99,7 +99,7 @@ function GapField({ check, unit, text, wanted, onText, onStep }: GapFieldProps) 
           value={text}
           placeholder={wanted}
           onChange={(e) => onText(e.target.value)}
-          className="min-w-0 flex-1 bg-transparent text-center text-[24px] font-bold outline-none placeholder:font-normal placeholder:text-quiet/80"
+          className="min-w-0 flex-1 bg-transparent text-center text-head font-bold outline-none placeholder:font-normal placeholder:text-quiet/80"
         />
         <span className="self-center pr-2 text-quiet">{unit}</span>
         <button
@@ -127,7 +127,7 @@ function Answer({ plan, readings, again }: AnswerProps) {
   const gaps = measuredGaps(plan, readings)
   if (gaps.every((gap) => gap.right))
     return (
-      <p role="status" className="border-l-8 border-good bg-paper px-4 py-3 text-[28px] font-bold leading-tight">
+      <p role="status" className="border-l-8 border-good bg-paper px-4 py-3 text-title font-bold leading-tight">
         {again
           ? t`Within ${length(plan.gapToleranceMm)} everywhere now. Leave it.`
           : t`Within ${length(plan.gapToleranceMm)} everywhere. Leave it.`}
@@ -136,16 +136,16 @@ function Answer({ plan, readings, again }: AnswerProps) {
   const answer = correctionFor(gaps, plan.gapSigmaMm)
   if (!answer.ok)
     return (
-      <p role="alert" className="border-l-8 border-stop bg-stop-tint px-4 py-3 text-[22px]">
+      <p role="alert" className="border-l-8 border-stop bg-stop-tint px-4 py-3 text-head">
         {t(wholeFailure(answer.failure))}
       </p>
     )
   return (
     <div role="status" className="border-l-8 border-amber bg-amber-tint px-4 py-2">
-      <p className="text-[27px] font-bold leading-[1.15] portrait:text-[30px]" data-testid="correction">
+      <p className="text-title font-bold leading-tight" data-testid="correction">
         {t(correctionWords(answer.value, plan.directions))}
       </p>
-      <p className="mt-1 text-[16px] leading-snug portrait:text-[19px]">{t(sureness(answer.value, plan))}</p>
+      <p className="mt-1 text-body leading-snug portrait:text-lead">{t(sureness(answer.value, plan))}</p>
     </div>
   )
 }

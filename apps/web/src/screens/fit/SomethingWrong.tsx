@@ -24,10 +24,10 @@ export function SomethingWrong({ open, edges, onClose, onNoted }: SomethingWrong
       <Dialog.Portal>
         <Dialog.Content aria-describedby={undefined} className="fixed inset-0 z-10 flex flex-col bg-chalk p-7">
           <div className="flex items-start justify-between gap-4">
-            <Dialog.Title className="text-[44px] font-bold leading-tight">
+            <Dialog.Title className="text-figure font-bold leading-tight">
               {problem === null ? t`What do you see?` : t`${atStart(faultWords(problem))}: where?`}
             </Dialog.Title>
-            <Dialog.Close className="label-strong min-h-18 border border-ink/50 bg-paper px-6 text-[22px]">{t`Never mind`}</Dialog.Close>
+            <Dialog.Close className="label-strong min-h-18 border border-ink/50 bg-paper px-6 text-head">{t`Never mind`}</Dialog.Close>
           </div>
           <div className="mt-5 grid min-h-0 flex-1 auto-rows-fr grid-cols-2 gap-2.5 overflow-auto md:grid-cols-3">
             {problem === null
@@ -58,7 +58,7 @@ function Tile({ text, onPick }: { readonly text: string; readonly onPick: () => 
     <button
       type="button"
       onClick={onPick}
-      className="min-h-20 border border-ink/40 bg-paper px-4 text-left text-[26px] font-bold leading-tight hover:border-petrol hover:text-petrol"
+      className="min-h-20 border border-ink/40 bg-paper px-4 text-left text-title font-bold leading-tight hover:border-petrol hover:text-petrol"
     >
       {text}
     </button>

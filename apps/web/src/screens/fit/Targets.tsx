@@ -12,26 +12,26 @@ interface TargetsProps {
 export function Targets({ text, hint, disabled, canGoBack, onDone, onWrong, onBack }: TargetsProps) {
   const t = useWords()
   return (
-    <div className="grid h-44 shrink-0 grid-cols-[1fr_250px] grid-rows-2 portrait:h-52 landscape:h-36">
+    <div className="grid h-44 shrink-0 grid-cols-[1fr_15.625rem] grid-rows-2 portrait:h-52 landscape:h-36">
       <button
         type="button"
         disabled={disabled}
         onClick={onDone}
         className="row-span-2 flex items-center justify-between gap-4 bg-petrol px-9 text-on-petrol hover:bg-petrol-deep disabled:bg-bench disabled:text-quiet"
       >
-        <span className="text-[46px] font-bold">{text}</span>
-        <span className="label text-[21px]">{hint}</span>
+        <span className="text-figure font-bold">{text}</span>
+        <span className="label text-lead">{hint}</span>
       </button>
       <button
         type="button"
         onClick={onWrong}
-        className="label-strong border-l-8 border-amber bg-amber-tint px-5 text-left text-[23px] text-amber-ink"
+        className="label-strong border-l-8 border-amber bg-amber-tint px-5 text-left text-head text-amber-ink"
       >{t`Something is wrong`}</button>
       <button
         type="button"
         disabled={!canGoBack}
         onClick={onBack}
-        className="label-strong border-l-8 border-transparent bg-bench px-5 text-left text-[23px] disabled:text-quiet"
+        className="label-strong border-l-8 border-transparent bg-bench px-5 text-left text-head disabled:text-quiet"
       >{t`Back one step`}</button>
     </div>
   )

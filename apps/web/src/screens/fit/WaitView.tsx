@@ -1,6 +1,6 @@
 import { type Sentence, temperature } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
-import type { Air } from '../today/useAir.ts'
+import type { Air } from '../../bench/useAir.ts'
 import { clockText, countText } from '../../ui/clockText.ts'
 
 interface WaitViewProps {
@@ -20,18 +20,18 @@ export function WaitView({ wait, now, then, air, usualMinutes, onReady }: WaitVi
   const left = Math.max(0, wait.until.getTime() - now.getTime())
   return (
     <section aria-label={t`Wait`} className="flex min-h-0 flex-1 flex-col justify-center gap-5 px-7">
-      <h2 className="text-[44px] font-bold leading-tight">{t`Wait: ${wait.label}`}</h2>
-      <p className="text-[128px] font-bold leading-none portrait:text-[170px]" role="timer" data-testid="countdown">
+      <h2 className="text-figure font-bold leading-tight">{t`Wait: ${wait.label}`}</h2>
+      <p className="text-clock font-bold leading-none" role="timer" data-testid="countdown">
         {countText(left)}
       </p>
       <div className="h-4 max-w-4xl bg-film" aria-hidden="true">
         <div className="h-full bg-petrol" style={{ width: `${100 - (100 * left) / Math.max(1, whole)}%` }} />
       </div>
-      <p className="text-[26px]">
+      <p className="text-title">
         {t`Ready at`} <strong>{clockText(wait.until)}</strong>
         {t`, then: ${then}`}
       </p>
-      <p className="text-[20px] text-quiet">
+      <p className="text-lead text-quiet">
         {usualMinutes === null
           ? t`In still air, as the heat model has it. A wet cloth is faster: feel it, or read the thermometer.`
           : t`At ${temperature(air.temperatureC)} and ${Math.round(air.humidityPercent)} %: ${minutes(whole)} min in place of ${Math.round(usualMinutes)}. A model: test an edge before you go on.`}
@@ -39,7 +39,7 @@ export function WaitView({ wait, now, then, air, usualMinutes, onReady }: WaitVi
       <button
         type="button"
         onClick={onReady}
-        className="label-strong min-h-18 self-start border border-ink/50 bg-paper px-6 text-[22px] hover:border-petrol"
+        className="label-strong min-h-18 self-start border border-ink/50 bg-paper px-6 text-head hover:border-petrol"
       >{t`It is ready already`}</button>
     </section>
   )

@@ -10,20 +10,20 @@ export function WasItReady({ label, minutes, onAnswer }: WasItReadyProps) {
   return (
     <section
       aria-label={t`Was it ready?`}
-      className="mb-3 flex flex-wrap items-center gap-3 border-l-[5px] border-petrol bg-paper px-4 py-2"
+      className="mb-3 flex flex-wrap items-center gap-3 border-l-5 border-petrol bg-paper px-4 py-2"
     >
-      <p className="mr-auto text-[20px] leading-tight">
+      <p className="mr-auto text-lead leading-tight">
         <strong>{t`Was it ready?`}</strong> {t`${label}, ${Math.round(minutes)} min`}
       </p>
       <button
         type="button"
         onClick={() => onAnswer(true)}
-        className="label-strong min-h-18 border border-good bg-chalk px-6 text-[21px] text-good"
+        className="label-strong min-h-18 border border-good bg-chalk px-6 text-lead text-good"
       >{t`Yes`}</button>
       <button
         type="button"
         onClick={() => onAnswer(false)}
-        className="label-strong min-h-18 border border-amber bg-amber-tint px-6 text-[21px] text-amber-ink"
+        className="label-strong min-h-18 border border-amber bg-amber-tint px-6 text-lead text-amber-ink"
       >{t`Not yet, wait longer`}</button>
     </section>
   )

@@ -1,7 +1,7 @@
 import { type FitEventOf, standing } from '@truelay/contract'
 import type { Practice } from '@truelay/core/practice'
 import { whyItGrabs } from '@truelay/core/wait'
-import type { Air } from '../today/useAir.ts'
+import type { Air } from '../../bench/useAir.ts'
 import type { Fitting } from './fitting.ts'
 import { paragraph, say, type Sentence } from '@truelay/core/say'
 

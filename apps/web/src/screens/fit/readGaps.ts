@@ -1,6 +1,7 @@
 import type { GapReading } from '@truelay/contract'
 import type { CheckPoint, PartPlan } from '@truelay/core/plan'
-import { inchFromMm, mmFromInch, type UnitChoice } from '@truelay/core/units'
+import type { UnitChoice } from '@truelay/core/units'
+import { typedIn } from '../../ui/typedIn.ts'
 import { length, name, say, type Sentence } from '@truelay/core/say'
 
 /** Typed gaps by check point, as they stand in the fields. */
@@ -10,14 +11,16 @@ const leastReadings = 2
 const mostMm = 100
 
 /** A gap without its sign, as it is typed: film past the edge is read as a positive number too. */
-export const gapFigure = (gapMm: number, units: UnitChoice) =>
-  units.length === 'in' ? inchFromMm(Math.abs(gapMm)).toFixed(3) : Math.abs(gapMm).toFixed(1)
+export function gapFigure(gapMm: number, units: UnitChoice): string {
+  const { shown, digits } = typedIn(units, 'mm', 1)
+  return shown(Math.abs(gapMm)).toFixed(digits)
+}
 
 /** A typed figure in mm, or null where it is none. */
 export function draftMm(text: string, units: UnitChoice): number | null {
   const value = Number(text.trim().replace(',', '.'))
   if (text.trim() === '' || !Number.isFinite(value)) return null
-  return units.length === 'in' ? mmFromInch(value) : value
+  return typedIn(units, 'mm', 1).toMetric(value)
 }
 
 export type GapRound =

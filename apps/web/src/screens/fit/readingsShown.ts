@@ -7,9 +7,10 @@ export function readingsShown(
   readings: readonly GapReading[] | undefined,
   length: (mm: number) => string,
 ) {
-  const gaps = measuredGaps(plan, readings ?? [])
-  const byCheck = Object.fromEntries(
-    gaps.map(({ check, measuredMm, right }) => [check.id, { text: length(Math.abs(measuredMm)), good: right }]),
+  return Object.fromEntries(
+    measuredGaps(plan, readings ?? []).map(({ check, measuredMm, right }) => [
+      check.id,
+      { text: length(Math.abs(measuredMm)), good: right },
+    ]),
   )
-  return { byCheck, allGood: readings !== undefined && gaps.every((gap) => gap.right) }
 }

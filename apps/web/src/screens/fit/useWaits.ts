@@ -1,8 +1,8 @@
 import { type JobBundle, runningWait } from '@truelay/contract'
 import { practiceWith } from '@truelay/core/practice'
 import { useEffect, useMemo } from 'react'
-import { useAir } from '../today/useAir.ts'
-import { useLearnedWaits } from '../today/useToday.ts'
+import { useAir } from '../../bench/useAir.ts'
+import { useLearnedWaits } from '../../bench/useToday.ts'
 import type { Fitting } from './fitting.ts'
 import type { Happened } from './useFit.ts'
 import { waitInAir, waitSet, worthSetting } from './waitInAir.ts'
@@ -11,6 +11,8 @@ import { waitInAir, waitSet, worthSetting } from './waitInAir.ts'
 const answersFrom = 0.3
 /** "Not yet" waits this much longer. */
 const longer = 1.3
+
+export type Waits = ReturnType<typeof useWaits>
 
 /** The waits of a fit in the air of the moment: set when a step is done, set again when the air changes, and learned from. */
 export function useWaits(bundle: JobBundle, state: Fitting, now: Date, happened: Happened) {

@@ -2,7 +2,7 @@ import type { FitEventOf } from '@truelay/contract'
 import type { LearnedWaits, PlanStep } from '@truelay/core/plan'
 import type { Practice } from '@truelay/core/practice'
 import { waitNow } from '@truelay/core/wait'
-import type { Air } from '../today/useAir.ts'
+import type { Air } from '../../bench/useAir.ts'
 
 /** A wait after a step, worked out for the air of this moment. */
 export interface WaitInAir {

@@ -19,7 +19,7 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next }: Bow
   const t = useWords()
   if (form.relief !== undefined)
     return (
-      <p className="text-[17px]">{t`This part was scanned: its heights are known everywhere, to within ${length(form.relief.errorMm)}. Readings are not needed.`}</p>
+      <p className="text-body">{t`This part was scanned: its heights are known everywhere, to within ${length(form.relief.errorMm)}. Readings are not needed.`}</p>
     )
   const named = (name: string) =>
     failure !== null && Object.values(failure.facts as Record<string, unknown>).includes(name)
@@ -43,12 +43,12 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next }: Bow
               t`Finish the outline first.`
             ) : (
               <>
-                <strong className="text-[18px]">{t`Enough is known.`}</strong> {t`More readings make it surer still.`}
+                <strong className="text-body">{t`Enough is known.`}</strong> {t`More readings make it surer still.`}
               </>
             )
           ) : (
             <>
-              <strong className="text-[18px]">{t`Next: ${next.name}.`}</strong>{' '}
+              <strong className="text-body">{t`Next: ${next.name}.`}</strong>{' '}
               {t`From ${next.from.join(', ')} to ${next.to.join(', ')}, gap read in the middle.`}{' '}
               {next.unsureMm === null ? null : t`The part is unsure by ${length(next.unsureMm)} there.`}
             </>
@@ -66,7 +66,7 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next }: Bow
             onFocus={() => onChoose({ reading: i })}
             className={`border p-2 ${named(reading.name) ? 'border-stop bg-stop-tint' : 'border-hair'} ${chosen.reading === i ? 'bg-paper' : ''}`}
           >
-            <div className="grid grid-cols-[1fr_92px_44px] items-end gap-2">
+            <div className="grid grid-cols-[1fr_5.75rem_2.75rem] items-end gap-2">
               <input
                 aria-label={t`Name of reading ${i + 1}`}
                 value={reading.name}
@@ -77,7 +77,7 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next }: Bow
                     bow: now.bow.map((r, k) => (k === i ? { ...r, name: event.target.value } : r)),
                   }))
                 }
-                className="min-h-10 w-full min-w-0 bg-transparent text-[16px] font-bold"
+                className="min-h-10 w-full min-w-0 bg-transparent text-body font-bold"
               />
               <NumberCell
                 label={t`gap`}
@@ -97,9 +97,8 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next }: Bow
                 <Trash2 size={18} />
               </button>
             </div>
-            <p className="text-[14px] text-quiet">
-              {t`from`} {reading.from.map((x) => x.toFixed(0)).join(', ')} {t`to`}{' '}
-              {reading.to.map((x) => x.toFixed(0)).join(', ')}
+            <p className="text-note text-quiet">
+              {t`from ${length(reading.from[0], 0)}, ${length(reading.from[1], 0)} to ${length(reading.to[0], 0)}, ${length(reading.to[1], 0)}`}
               {named(reading.name) ? t`. Measure this one again.` : ''}
             </p>
           </li>

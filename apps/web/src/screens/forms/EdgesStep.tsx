@@ -57,7 +57,7 @@ export function EdgesStep({ form, onChange, chosen, onChoose }: StepProps) {
                 }
               />
             </div>
-            <p className="mt-1 text-[15px] text-quiet">{t(edgeAdvice(edge.code))}</p>
+            <p className="mt-1 text-note text-quiet">{t(edgeAdvice(edge.code))}</p>
             {edge.lip === undefined ? (
               <Button
                 look="quiet"
@@ -84,7 +84,7 @@ export function EdgesStep({ form, onChange, chosen, onChoose }: StepProps) {
               </div>
             )}
             {used(edge.name) ? null : (
-              <p className="text-[15px] text-amber">
+              <p className="text-note text-amber">
                 {t`No stretch of the outline belongs to it.`}{' '}
                 <button
                   type="button"

@@ -103,7 +103,7 @@ export function FeaturesStep({ form, onChange }: StepProps) {
         {(Object.keys(kindWords) as Kind[]).flatMap((kind) =>
           (form[kind] ?? []).map((feature, i) => (
             <li key={`${kind}-${i}`} className="border border-hair p-2">
-              <div className="grid grid-cols-[1fr_44px] items-center gap-2">
+              <div className="grid grid-cols-[1fr_2.75rem] items-center gap-2">
                 <input
                   aria-label={t`Name of ${kindWords[kind]} ${i + 1}`}
                   value={feature.name}
@@ -114,7 +114,7 @@ export function FeaturesStep({ form, onChange }: StepProps) {
                       ...(kind === 'holes' ? { label: event.target.value } : {}),
                     })
                   }
-                  className="min-h-10 min-w-0 bg-transparent text-[16px] font-bold"
+                  className="min-h-10 min-w-0 bg-transparent text-body font-bold"
                 />
                 <button
                   type="button"
@@ -125,7 +125,7 @@ export function FeaturesStep({ form, onChange }: StepProps) {
                   <Trash2 size={18} />
                 </button>
               </div>
-              <p className="label text-[14px] text-quiet">{t(kindWords[kind])}</p>
+              <p className="label text-note text-quiet">{t(kindWords[kind])}</p>
               <div className="grid grid-cols-3 gap-2">
                 {figures[kind].map((figure) => (
                   <NumberCell

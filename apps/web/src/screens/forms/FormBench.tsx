@@ -71,7 +71,7 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
     if (said === null) setKept(form)
   }
   return (
-    <div className="flex min-h-full flex-col lg:h-full lg:min-h-[700px]">
+    <div className="flex min-h-full flex-col lg:h-full lg:min-h-[43.75rem]">
       <header className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b border-hair bg-paper px-5 py-2.5">
         <div className="w-96 max-w-full">
           <Field label={isNew ? t`New form: vehicle and part` : t`Form, version ${form.version}`}>
@@ -93,7 +93,7 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
                 setStep(own)
                 setChosen({})
               }}
-              className={`label-strong min-h-13 border-b-4 px-3 text-[18px] ${step === own ? 'border-petrol text-petrol' : 'border-transparent text-quiet hover:text-petrol'}`}
+              className={`label-strong min-h-13 border-b-4 px-3 text-body ${step === own ? 'border-petrol text-petrol' : 'border-transparent text-quiet hover:text-petrol'}`}
             >
               {t(text)}
             </button>
@@ -116,12 +116,12 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
           {problem}
         </Notice>
       )}
-      <div className="grid min-h-0 flex-1 lg:grid-cols-[340px_1fr_340px]">
+      <div className="grid min-h-0 flex-1 lg:grid-cols-[21.25rem_1fr_21.25rem]">
         <section
           aria-label={t`${current?.text}`}
           className="flex min-h-0 flex-col overflow-y-auto border-b border-hair p-4 lg:border-b-0 lg:border-r"
         >
-          <p className="pb-2 text-[16px] text-quiet">{t`${current?.says}`}</p>
+          <p className="pb-2 text-body text-quiet">{t`${current?.says}`}</p>
           {failure === null ? null : (
             <Notice look="stop" role="alert">
               <strong>{t(failure.sentence)}</strong> {t(failure.fix)}
@@ -138,7 +138,7 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
           {step === 'edges' ? <EdgesStep {...props} /> : null}
           {step === 'marks' ? <MarksStep {...props} /> : null}
         </section>
-        <section aria-label={t`Drawing`} className="min-h-[420px] min-w-0 p-2 lg:min-h-0">
+        <section aria-label={t`Drawing`} className="min-h-[26.25rem] min-w-0 p-2 lg:min-h-0">
           <FormSketch
             form={form}
             handles={handles}

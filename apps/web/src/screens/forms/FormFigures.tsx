@@ -1,3 +1,4 @@
+import { area, length } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import {
   familyWords,
@@ -24,28 +25,30 @@ export function FormFigures({ form, answer, onChange }: FormFiguresProps) {
   const t = useWords()
   return (
     <div className="min-h-0 flex-1 overflow-y-auto p-4">
-      <p className="label text-[15px] text-quiet">
+      <p className="label text-note text-quiet">
         <Swatch className="bg-orange" /> {t`bends both ways`} <Swatch className="bg-violet" /> {t`saddle`}{' '}
         <Swatch className="border border-ink/40 bg-chalk" /> {t`flat, or bends one way only`}
       </p>
       {answer === null ? null : (
         <>
           {answer.grade === null ? null : (
-            <p className="mt-2 text-[22px] font-bold leading-tight" data-testid="form-grade">
+            <p className="mt-2 text-head font-bold leading-tight" data-testid="form-grade">
               <GradeBars grade={answer.grade} /> {t`Grade ${answer.grade}`}
-              <span className="block text-[16px] font-normal text-quiet">
+              <span className="block text-body font-normal text-quiet">
                 {answer.gradeWords === null ? null : t(answer.gradeWords)}
               </span>
             </p>
           )}
-          <dl className="mt-2 text-[17px]">
-            <Row term={t`Area`}>{(answer.surface.figures.areaMm2 / 1e6).toFixed(3)} m²</Row>
+          <dl className="mt-2 text-body">
+            <Row term={t`Area`}>
+              <Quantity of={area(answer.surface.figures.areaMm2)} />
+            </Row>
             <Row term={t`Outline`}>
-              <Quantity lengthMm={answer.surface.figures.outlineMm} digits={0} />
+              <Quantity of={length(answer.surface.figures.outlineMm, 0)} />
             </Row>
             <Row term={t`Sharpest radius`}>
               {Number.isFinite(answer.surface.figures.minRadiusMm) && answer.surface.figures.minRadiusMm < 20_000 ? (
-                <Quantity lengthMm={answer.surface.figures.minRadiusMm} digits={0} />
+                <Quantity of={length(answer.surface.figures.minRadiusMm, 0)} />
               ) : (
                 t`flat`
               )}
@@ -53,9 +56,9 @@ export function FormFigures({ form, answer, onChange }: FormFiguresProps) {
             <Row term={t`Not developable`}>{t`${answer.surface.figures.gaussAbsoluteSr.toFixed(3)} sr`}</Row>
             <Row term={form.relief === undefined ? t`Between the readings unsure by` : t`Scan kept to within`}>
               {form.relief !== undefined ? (
-                <Quantity lengthMm={form.relief.errorMm} />
+                <Quantity of={length(form.relief.errorMm)} />
               ) : Number.isFinite(answer.surface.bowFit.unsureMm) ? (
-                <Quantity lengthMm={answer.surface.bowFit.unsureMm} />
+                <Quantity of={length(answer.surface.bowFit.unsureMm)} />
               ) : (
                 t`not measured`
               )}

@@ -1,3 +1,4 @@
+import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { Form } from '@truelay/contract'
 import { Plus, ScanLine } from 'lucide-react'
@@ -25,8 +26,8 @@ export function FormsScreen() {
     <div>
       <header className="flex flex-wrap items-end justify-between gap-4 border-b border-hair bg-paper px-6 py-4">
         <div>
-          <h1 className="text-[30px] font-bold leading-tight">{t`Forms`}</h1>
-          <p className="text-[17px] text-quiet">{t`${forms.length} parts measured`}</p>
+          <Title>{t`Forms`}</Title>
+          <p className="text-body text-quiet">{t`${forms.length} parts measured`}</p>
         </div>
         <div className="flex flex-wrap items-end gap-3">
           <div className="w-64">
@@ -47,9 +48,9 @@ export function FormsScreen() {
         </div>
       </header>
       {shown.length === 0 ? (
-        <p className="p-6 text-[18px] text-quiet">{t`No part has "${wanted}" in its name.`}</p>
+        <p className="p-6 text-body text-quiet">{t`No part has "${wanted}" in its name.`}</p>
       ) : (
-        <ul className="grid grid-cols-[repeat(auto-fill,minmax(230px,1fr))] gap-2 p-5">
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(14.375rem,1fr))] gap-2 p-5">
           {shown.map((form) => (
             <FormCard key={form.id} form={form} />
           ))}
@@ -68,8 +69,8 @@ function FormCard({ form }: { readonly form: Form }) {
         className="flex h-full flex-col border border-hair bg-paper p-3 hover:border-petrol"
       >
         <PartShape form={form} className="h-28 w-full" />
-        <span className="mt-2 text-[17px] font-bold leading-tight">{form.name}</span>
-        <span className="text-[15px] text-quiet">{t`${form.relief === undefined ? t`${form.bow.length} bow readings` : t`scanned`}, version ${form.version}`}</span>
+        <span className="mt-2 text-body font-bold leading-tight">{form.name}</span>
+        <span className="text-note text-quiet">{t`${form.relief === undefined ? t`${form.bow.length} bow readings` : t`scanned`}, version ${form.version}`}</span>
       </Link>
     </li>
   )

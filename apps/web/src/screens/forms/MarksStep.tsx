@@ -14,7 +14,7 @@ export function MarksStep({ form, onChange }: StepProps) {
       <ul className="space-y-1">
         {form.marks.map((mark, i) => (
           <li key={`mark-${i}`} className="border border-hair p-2">
-            <div className="grid grid-cols-[1fr_44px] gap-2">
+            <div className="grid grid-cols-[1fr_2.75rem] gap-2">
               <TextInput
                 aria-label={t`Name of mark ${i + 1}`}
                 value={mark.label}

@@ -1,3 +1,6 @@
+import { figure } from '@truelay/core/say'
+import { typedIn } from '../../ui/typedIn.ts'
+import { useUnits } from '../../ui/units.ts'
 import { useWords } from '../../ui/words.ts'
 import { useId, useState } from 'react'
 
@@ -12,15 +15,17 @@ interface NumberCellProps {
 
 /** A number in a table: taken over while it is typed as long as it is one, so that the part follows at once. */
 export function NumberCell({ label, value, min, max, onCommit, unit = 'mm' }: NumberCellProps) {
+  const typing = typedIn(useUnits(), unit, 2)
+  const [least, most] = [typing.shown(min), typing.shown(max)]
   const t = useWords()
   const id = useId()
   const [typed, setTyped] = useState<string | null>(null)
-  const shown = typed ?? String(Number(value.toFixed(2)))
+  const shown = typed ?? String(Number(typing.shown(value).toFixed(typing.digits)))
   const number = Number(shown.replace(',', '.').replace('−', '-'))
-  const wrong = shown.trim() === '' || !(number >= min && number <= max)
+  const wrong = shown.trim() === '' || !(number >= least && number <= most)
   return (
     <span className="relative block">
-      <label htmlFor={id} className="label block text-[14px] text-quiet">
+      <label htmlFor={id} className="label block text-note text-quiet">
         {label}
       </label>
       <span className="flex items-baseline gap-1 border-b border-ink/50 focus-within:border-petrol">
@@ -34,15 +39,20 @@ export function NumberCell({ label, value, min, max, onCommit, unit = 'mm' }: Nu
           onChange={(event) => {
             setTyped(event.target.value)
             const now = Number(event.target.value.replace(',', '.').replace('−', '-'))
-            if (event.target.value.trim() !== '' && now >= min && now <= max && now !== value) onCommit(now)
+            if (event.target.value.trim() !== '' && now >= least && now <= most && typing.toMetric(now) !== value)
+              onCommit(typing.toMetric(now))
           }}
           onBlur={() => setTyped(null)}
-          className="min-h-10 w-full min-w-0 bg-transparent text-[17px] font-semibold outline-none"
+          className="min-h-10 w-full min-w-0 bg-transparent text-body font-semibold outline-none"
         />
-        <span className="text-[13px] text-quiet">{unit}</span>
+        <span className="text-note text-quiet">{typing.unit}</span>
       </span>
       {wrong ? (
-        <span id={`${id}-wrong`} role="alert" className="block text-[13px] text-stop">{t`${min} to ${max}`}</span>
+        <span
+          id={`${id}-wrong`}
+          role="alert"
+          className="block text-note text-stop"
+        >{t`${figure(least, 2)} to ${figure(most, 2)}`}</span>
       ) : null}
     </span>
   )

@@ -57,7 +57,7 @@ export function PhotoTrace({ photo, onPhoto, scale, onScale }: PhotoTraceProps) 
       ) : (
         <>
           {scale === null ? null : apart === null ? (
-            <p role="status" className="border-l-[5px] border-amber bg-amber-tint p-2 text-[17px]">
+            <p role="status" className="border-l-5 border-amber bg-amber-tint p-2 text-body">
               {scale.length === 0
                 ? t`Set the scale: tap the first of two places on the photo whose distance you know.`
                 : t`Set the scale: tap the second of two places on the photo whose distance you know.`}
@@ -90,9 +90,9 @@ export function PhotoTrace({ photo, onPhoto, scale, onScale }: PhotoTraceProps) 
           </div>
         </>
       )}
-      <p className="mt-1 text-[15px] text-quiet">{t`Straight on, from as far away as you can. Lay a rule beside the part; a photo taken from close by bulges.`}</p>
+      <p className="mt-1 text-note text-quiet">{t`Straight on, from as far away as you can. Lay a rule beside the part; a photo taken from close by bulges.`}</p>
       {problem === null ? null : (
-        <p role="alert" className="text-[15px] text-stop">
+        <p role="alert" className="text-note text-stop">
           {problem}
         </p>
       )}

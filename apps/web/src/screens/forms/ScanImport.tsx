@@ -1,5 +1,6 @@
+import { Title } from '../../ui/Title.tsx'
 import { wholeFailure } from '@truelay/core/result'
-import { say } from '@truelay/core/say'
+import { say, length } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import { type Form, formDoc } from '@truelay/contract'
 import type { Spot3 } from '@truelay/core/form'
@@ -62,18 +63,18 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
     onMade(whole.data)
   }
   return (
-    <div className="flex min-h-full flex-col lg:h-full lg:min-h-[640px]">
+    <div className="flex min-h-full flex-col lg:h-full lg:min-h-[40rem]">
       <header className="border-b border-hair bg-paper px-6 py-3">
-        <p className="label text-[15px] text-quiet">{t`Forms`}</p>
-        <h1 className="text-[28px] font-bold leading-tight">{t`A part from a scan`}</h1>
+        <p className="label text-note text-quiet">{t`Forms`}</p>
+        <Title>{t`A part from a scan`}</Title>
       </header>
-      <div className="grid min-h-0 flex-1 lg:grid-cols-[340px_1fr]">
+      <div className="grid min-h-0 flex-1 lg:grid-cols-[21.25rem_1fr]">
         <section
           aria-label={t`The scan`}
           className="space-y-4 overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"
         >
           <label className="block">
-            <span className="label block text-[16px] text-quiet">{t`Scan, OBJ, STL or PLY`}</span>
+            <span className="label block text-body text-quiet">{t`Scan, OBJ, STL or PLY`}</span>
             <input
               type="file"
               accept=".obj,.stl,.ply"
@@ -83,11 +84,11 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
                 setFile(chosen)
                 void load(chosen, unit)
               }}
-              className="mt-1 w-full text-[16px] file:mr-3 file:min-h-11 file:border file:border-ink/50 file:bg-paper file:px-3"
+              className="mt-1 w-full text-body file:mr-3 file:min-h-11 file:border file:border-ink/50 file:bg-paper file:px-3"
             />
           </label>
           <div>
-            <p className="label pb-1 text-[16px] text-quiet">{t`Scanned in`}</p>
+            <p className="label pb-1 text-body text-quiet">{t`Scanned in`}</p>
             <Choice
               label={t`Unit of the scan`}
               value={unit}
@@ -99,14 +100,14 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
             />
           </div>
           {size === null ? null : (
-            <p className="text-[22px] font-bold" data-testid="scan-size">
-              {size.map((x) => x.toFixed(0)).join(' x ')} {t`mm`}
+            <p className="text-head font-bold" data-testid="scan-size">
+              {size.map((x) => t`${length(x, 0)}`).join(' x ')}
             </p>
           )}
           {mesh === null ? null : (
             <>
               <div>
-                <p className="text-[17px]">
+                <p className="text-body">
                   {spots.length < 3 ? (
                     <>
                       {t`Tap`} <strong>{t`${spotWords[spots.length]}`}</strong> {t`on the part.`}
@@ -115,7 +116,7 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
                     t`Three places chosen: the part is turned by them.`
                   )}
                 </p>
-                <p className="text-[15px] text-quiet">{t`Leave it out if the scan is seen straight on already. ${spots.length} of 3.`}</p>
+                <p className="text-note text-quiet">{t`Leave it out if the scan is seen straight on already. ${spots.length} of 3.`}</p>
               </div>
               <NumberCell label={t`Heights every`} value={stepMm} min={0.5} max={50} onCommit={setStepMm} />
               <Button
@@ -133,9 +134,9 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
             </Notice>
           )}
         </section>
-        <section aria-label={t`View`} className="min-h-[420px] min-w-0">
+        <section aria-label={t`View`} className="min-h-[26.25rem] min-w-0">
           {mesh === null ? (
-            <p className="p-6 text-[18px] text-quiet">{t`The scan appears here. It is cut at its rim; clean away what does not belong to the part first.`}</p>
+            <p className="p-6 text-body text-quiet">{t`The scan appears here. It is cut at its rim; clean away what does not belong to the part first.`}</p>
           ) : (
             <Suspense fallback={<p className="p-6 text-quiet">{t`Opening the view`}</p>}>
               <ScanView mesh={mesh} spots={spots} onPick={(place: PlaceOnMesh) => pick(spotOf(mesh, place))} />

@@ -28,7 +28,7 @@ export function Frame() {
         {waiting > 0 ? (
           <p
             role="status"
-            className="label px-1 py-2 text-center text-[13px] leading-tight text-amber"
+            className="label px-1 py-2 text-center text-note leading-tight text-amber"
           >{t`${waiting} to send`}</p>
         ) : null}
         <Place to="/shop" icon={Settings} text={t`Shop`} />
@@ -78,7 +78,7 @@ function Place({
       to={to}
       end={end}
       className={({ isActive }) =>
-        `label flex min-h-14 min-w-20 flex-col items-center justify-center gap-0.5 text-[14px] lg:min-w-0 ${isActive ? 'bg-petrol-tint text-petrol' : 'text-quiet hover:text-petrol'}`
+        `label flex min-h-14 min-w-20 flex-col items-center justify-center gap-0.5 text-note lg:min-w-0 ${isActive ? 'bg-petrol-tint text-petrol' : 'text-quiet hover:text-petrol'}`
       }
     >
       <Icon size={22} />

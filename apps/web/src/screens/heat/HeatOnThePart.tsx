@@ -26,8 +26,8 @@ export function HeatOnThePart({ surface, form, heat }: HeatOnThePartProps) {
   return (
     <section aria-labelledby="heat-on-part" className="relative flex min-h-0 min-w-0 flex-col">
       <div className="px-4 pt-3">
-        <h2 id="heat-on-part" className="label-strong text-[18px] leading-tight">{t`Where the heat goes`}</h2>
-        <p className="label text-[14px] text-quiet">{t`drag to turn it`}</p>
+        <h2 id="heat-on-part" className="label-strong text-body leading-tight">{t`Where the heat goes`}</h2>
+        <p className="label text-note text-quiet">{t`drag to turn it`}</p>
       </div>
       <div className="min-h-0 flex-1">
         <Suspense fallback={<Busy text={t`Drawing the part`} />}>
@@ -50,7 +50,7 @@ export function HeatOnThePart({ surface, form, heat }: HeatOnThePartProps) {
             <span key={i} className="flex-1" style={{ background: cssColor(heatColor(i / 8)) }} />
           ))}
         </div>
-        <figcaption className="mt-0.5 flex justify-between text-[14px]">
+        <figcaption className="mt-0.5 flex justify-between text-note">
           <span>{t`no heat`}</span>
           <span>{t`most of the time`}</span>
         </figcaption>

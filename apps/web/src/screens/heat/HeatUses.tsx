@@ -1,4 +1,5 @@
-import { length, say, type Sentence, temperature } from '@truelay/core/say'
+import { length, temperature, warmer } from '@truelay/core/say'
+import { heatUseWords } from '../../ui/heatUseWords.ts'
 import { useWords } from '../../ui/words.ts'
 import type { GunId } from '@truelay/contract'
 import type { CalibratedGun } from '@truelay/core/heat'
@@ -8,13 +9,7 @@ import { buttonClass } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
-import { secondsWords } from './secondsWords.ts'
-
-export const heatUseWords: Readonly<Record<HeatUse, Sentence>> = {
-  soften: say`Soften`,
-  seal: say`Seal`,
-  'post-heat': say`Post-heat`,
-}
+import { secondsWords } from '../../ui/secondsWords.ts'
 
 interface HeatUsesProps {
   readonly heat: readonly PlannedHeat[]
@@ -37,10 +32,10 @@ export function HeatUses({ heat, shown, gun, gunId, film, onShow }: HeatUsesProp
         onChange={onShow}
         options={heat.map((h) => ({ value: h.use, text: t(heatUseWords[h.use]) }))}
       />
-      <p className="mt-4 text-[27px] font-bold leading-tight first-letter:uppercase" data-testid="heat-words">
+      <p className="mt-4 text-title font-bold leading-tight first-letter:uppercase" data-testid="heat-words">
         {t(shown.words)}
       </p>
-      <p className="mt-1.5 text-[17px] text-quiet">{t`Strokes of ${length(shown.strokeMm)}, and half a spot past each end: the ends get half as much. Never still.`}</p>
+      <p className="mt-1.5 text-body text-quiet">{t`Strokes of ${length(shown.strokeMm)}, and half a spot past each end: the ends get half as much. Never still.`}</p>
       {shown.warning === null ? null : (
         <div className="mt-3">
           <Notice look={shown.marginC < 0 ? 'stop' : 'caution'} role="status">
@@ -50,32 +45,32 @@ export function HeatUses({ heat, shown, gun, gunId, film, onShow }: HeatUsesProp
       )}
       <dl className="mt-4 grid grid-cols-2 gap-x-6">
         <Figure label={t`thermometer right after`}>
-          <Quantity temperatureC={shown.readingC} />
+          <Quantity of={temperature(shown.readingC)} />
         </Figure>
         <Figure label={t`room to damage`} amber={shown.marginC < 15}>
-          <Quantity temperatureC={shown.marginC} bare /> K
+          <Quantity of={warmer(shown.marginC)} />
         </Figure>
         <Figure label={t`press after`}>{t(secondsWords(shown.coolToPressS))}</Figure>
         <Figure label={t`cut after`}>{t(secondsWords(shown.coolToCutS))}</Figure>
       </dl>
-      <p className="mt-2 text-[16px]" data-testid="passes-range">
+      <p className="mt-2 text-body" data-testid="passes-range">
         {shown.passesRange[0] === shown.passesRange[1]
           ? t`${shown.passes} passes.`
           : t`Read it after ${shown.passesRange[0]} passes; it may take up to ${shown.passesRange[1]}.`}
       </p>
       <section className="mt-4 border-t border-hair pt-3">
-        <h3 className="label text-[15px] text-quiet">{t`Where, the most first`}</h3>
+        <h3 className="label text-note text-quiet">{t`Where, the most first`}</h3>
         <ul>
           {shown.zones.slice(0, 6).map((zone) => (
-            <li key={t(zone.label)} className="flex justify-between gap-4 text-[18px]">
+            <li key={t(zone.label)} className="flex justify-between gap-4 text-body">
               <span className="first-letter:uppercase">{t(zone.label)}</span>
               <strong>{Math.round(100 * zone.share)} %</strong>
             </li>
           ))}
         </ul>
       </section>
-      <section className="mt-4 border-t border-hair pt-3 text-[17px] leading-snug">
-        <h3 className="label text-[15px] text-quiet">{t`Without the gun`}</h3>
+      <section className="mt-4 border-t border-hair pt-3 text-body leading-snug">
+        <h3 className="label text-note text-quiet">{t`Without the gun`}</h3>
         {shown.steamSeconds === null ? (
           <p>{t`Steam is not hot enough for this.`}</p>
         ) : (
@@ -92,8 +87,8 @@ export function HeatUses({ heat, shown, gun, gunId, film, onShow }: HeatUsesProp
               : t`Waiting does not end the film’s memory.`}
         </p>
       </section>
-      <section className="mt-4 border-t border-hair pt-3 text-[16px] leading-snug">
-        <h3 className="label text-[15px] text-quiet">{t`The gun`}</h3>
+      <section className="mt-4 border-t border-hair pt-3 text-body leading-snug">
+        <h3 className="label text-note text-quiet">{t`The gun`}</h3>
         <p>
           <strong>{t(shown.gun)}</strong>,{' '}
           {gun === null || gun.readings === 0
@@ -108,7 +103,7 @@ export function HeatUses({ heat, shown, gun, gunId, film, onShow }: HeatUsesProp
             className={`${buttonClass('plain')} mt-2`}
           >{t`Read it with the thermometer`}</Link>
         )}
-        <p className="mt-3 text-[14px] text-quiet">{t`${film.name}: damage from ${temperature(film.damageC)}. Heat in one dimension through film, adhesive and part; its back is taken as insulated, so it may cool faster than this.`}</p>
+        <p className="mt-3 text-note text-quiet">{t`${film.name}: damage from ${temperature(film.damageC)}. Heat in one dimension through film, adhesive and part; its back is taken as insulated, so it may cool faster than this.`}</p>
       </section>
       <div className="mt-3 grid gap-2">
         <Notice look="caution">{t`Let alcohol flash off first. Keep heat off sensors, airbags and cracked lenses; follow the vehicle maker’s instructions.`}</Notice>
@@ -128,8 +123,8 @@ function Figure({
 }) {
   return (
     <div className="border-t border-hair py-2">
-      <dt className="label text-[15px] text-quiet">{label}</dt>
-      <dd className={`text-[30px] font-bold leading-none ${amber ? 'text-amber' : ''}`}>{children}</dd>
+      <dt className="label text-note text-quiet">{label}</dt>
+      <dd className={`text-title font-bold leading-none ${amber ? 'text-amber' : ''}`}>{children}</dd>
     </div>
   )
 }

@@ -1,6 +1,6 @@
 import { useWords } from '../../ui/words.ts'
 import type { HeatCourseOfUse } from '@truelay/core/plan'
-import { fahrenheitFromC } from '@truelay/core/units'
+import { typedIn } from '../../ui/typedIn.ts'
 import { temperature } from '@truelay/core/say'
 import { lazy, Suspense, useMemo } from 'react'
 import { Busy } from '../../ui/Failed.tsx'
@@ -17,7 +17,7 @@ export function SurfaceCourse({ course }: { readonly course: HeatCourseOfUse | n
   const units = useUnits()
   const chart = useMemo(() => {
     if (course === null) return null
-    const shown = (c: number) => (units.temperature === 'C' ? c : fahrenheitFromC(c))
+    const { shown, unit } = typedIn(units, '°C', 0)
     const untilS = course.passesEndS * (1 + coolingShown)
     const points = (values: readonly number[]) =>
       course.timesS.flatMap((s, i) => (s > untilS ? [] : [[s, shown(values[i] ?? 0)] as const]))
@@ -34,9 +34,9 @@ export function SurfaceCourse({ course }: { readonly course: HeatCourseOfUse | n
       levels: [{ at: shown(course.damageC), text: t`damage from ${temperature(course.damageC)}`, color: '--stop' }],
       moments: [{ at: course.passesEndS, text: t`last pass` }],
       range: [shown(0), shown(Math.max(course.damageC + 10, Math.max(...course.surfaceC) + 5))] as const,
-      unit: units.temperature === 'C' ? '°C' : '°F',
+      unit,
     }
-  }, [course, units.temperature, t])
+  }, [course, units, t])
   return (
     <section aria-label={t`Temperature over time`} className="min-h-0 border-t border-hair px-3 pt-1">
       {chart === null ? (

@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs'
 import { buildSurface, type FormDoc } from '@truelay/core/form'
 import { expect, test } from 'vitest'
 import { heatOfVertices } from './heatOfVertices.ts'
-import { secondsWords } from './secondsWords.ts'
+import { secondsWords } from '../../ui/secondsWords.ts'
 
 const form = JSON.parse(readFileSync('demo/forms/pipit-bonnet.json', 'utf8')) as FormDoc
 const built = buildSurface(form, { triangles: 800 })

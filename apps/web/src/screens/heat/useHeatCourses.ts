@@ -5,16 +5,16 @@ import type { OpenLayWorker } from '../../workers/openLayWorker.ts'
 
 /** What the surface does over time in each use of heat of a plan; asked again when the gun or the air changes. */
 export function useHeatCourses(
-  worker: OpenLayWorker | null,
+  worker: OpenLayWorker,
   heat: readonly PlannedHeat[],
-  work: WorkInput | null,
+  work: WorkInput,
   today: Today,
 ): Answer<readonly HeatCourseOfUse[]> {
   const [courses, setCourses] = useState<Answer<readonly HeatCourseOfUse[]>>(asked)
   const uses = heat.map((h) => h.use).join()
   // biome-ignore lint/correctness/useExhaustiveDependencies: the same uses are the same question
   useEffect(() => {
-    if (worker === null || work === null || heat.length === 0) return
+    if (heat.length === 0) return
     let current = true
     void worker
       .heatCourses(

@@ -1,3 +1,4 @@
+import { Title } from '../../ui/Title.tsx'
 import { name, say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import { type JobBundle, jobId as jobIdSchema, type Part } from '@truelay/contract'
@@ -6,7 +7,7 @@ import { useJobQuery } from '../../remote/api.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { ToBay } from '../../ui/ToBay.tsx'
-import { RoomAir } from '../today/RoomAir.tsx'
+import { RoomAir } from '../frame/RoomAir.tsx'
 
 interface JobContext {
   readonly bundle: JobBundle
@@ -36,14 +37,14 @@ export function JobFrame() {
   const { job } = bundle
   const person = bundle.people.find((p) => p.id === job.personId)
   return (
-    <div className="flex min-h-full flex-col lg:h-full lg:min-h-[700px] print:min-h-0">
+    <div className="flex min-h-full flex-col lg:h-full lg:min-h-[43.75rem] print:min-h-0">
       <header className="no-print flex flex-wrap items-stretch gap-x-5 border-b border-hair bg-paper px-5">
         <div className="py-1.5">
-          <p className="label text-[14px] text-quiet">{t`Job ${job.number}, ${job.customer}, ${job.vehicle.plate}`}</p>
-          <h1 className="text-[20px] font-bold leading-tight">
+          <p className="label text-note text-quiet">{t`Job ${job.number}, ${job.customer}, ${job.vehicle.plate}`}</p>
+          <Title look="bar">
             {job.vehicle.model}
             {partId === undefined ? '' : `, ${part.name}`}
-          </h1>
+          </Title>
         </div>
         <nav aria-label={t`Stages of the job`} className="flex">
           <Stage to={`/jobs/${job.id}/walk-round`} text={t`Walk-round`} />
@@ -53,7 +54,7 @@ export function JobFrame() {
           <Stage to={`/jobs/${job.id}/fit/${part.id}`} text={t`Fit`} />
           <Stage to={`/jobs/${job.id}/record/${part.id}`} text={t`Record`} />
         </nav>
-        <div className="label ml-auto flex items-center gap-3 text-[15px] text-quiet">
+        <div className="label ml-auto flex items-center gap-3 text-note text-quiet">
           {job.bay}
           <RoomAir job={job} />
           {person?.name}
@@ -69,7 +70,7 @@ function Stage({ to, text }: { readonly to: string; readonly text: string }) {
     <NavLink
       to={to}
       className={({ isActive }) =>
-        `label-strong flex min-h-13 items-center border-b-4 px-3 text-[18px] ${isActive ? 'border-petrol text-petrol' : 'border-transparent text-quiet hover:text-petrol'}`
+        `label-strong flex min-h-13 items-center border-b-4 px-3 text-body ${isActive ? 'border-petrol text-petrol' : 'border-transparent text-quiet hover:text-petrol'}`
       }
     >
       {text}

@@ -14,20 +14,20 @@ const verdictWords = {
 /** What holding the piece up to the part showed, and whether to cut from the roll instead. */
 export function DryResult({ state }: { readonly state: Answer<HeldUp> | undefined }) {
   const t = useWords()
-  if (state === undefined) return <p className="text-[16px] text-quiet">{t`not checked`}</p>
-  if (state.phase === 'asked') return <p className="text-[16px] text-quiet">{t`checking`}</p>
+  if (state === undefined) return <p className="text-body text-quiet">{t`not checked`}</p>
+  if (state.phase === 'asked') return <p className="text-body text-quiet">{t`checking`}</p>
   if (state.phase === 'refused')
     return (
-      <p className="text-[16px] text-stop">
+      <p className="text-body text-stop">
         {t(state.failure.sentence)} <span className="text-quiet">{t(state.failure.fix)}</span>
       </p>
     )
   const { check, advice, sheet, barWidthMm } = state.value
   return (
-    <div className="text-[16px] leading-snug">
+    <div className="text-body leading-snug">
       {check === null ? null : (
         <p>
-          <strong className={`text-[19px] ${verdictWords[check.verdict].tone}`}>
+          <strong className={`text-lead ${verdictWords[check.verdict].tone}`}>
             {t(verdictWords[check.verdict].text)}
           </strong>
           <span className="text-quiet">{t`, covers ${percent(100 * check.covered, 1)}.`} </span>
@@ -44,7 +44,7 @@ export function DryResult({ state }: { readonly state: Answer<HeldUp> | undefine
             {' '}
             {t`Cut`}{' '}
             <strong className="text-ink">
-              <Quantity lengthMm={sheet.lengthMm} digits={0} /> x <Quantity lengthMm={sheet.widthMm} digits={0} />
+              <Quantity of={length(sheet.lengthMm, 0)} /> x <Quantity of={length(sheet.widthMm, 0)} />
             </strong>
             {t`, ${length(advice.allowanceMm)} over on each side.`}
           </>

@@ -1,3 +1,4 @@
+import { Heading } from '../../ui/Title.tsx'
 import { say } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
@@ -57,7 +58,7 @@ export function KitScreen() {
   }
   const withoutPiece = parts.filter((p) => p.pieceId === null)
   return (
-    <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[1fr_380px]">
+    <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[1fr_23.75rem]">
       <main className="min-h-0 min-w-0 overflow-y-auto">
         {saving.error === undefined ? null : (
           <Notice look="stop" role="alert">
@@ -84,10 +85,10 @@ export function KitScreen() {
         ))}
         {withoutPiece.length === 0 ? null : (
           <section aria-label={t`From the roll`} className="border-b border-hair px-5 py-4">
-            <h2 className="text-[21px] font-bold">{t`Cut from the roll`}</h2>
+            <Heading>{t`Cut from the roll`}</Heading>
             <ul>
               {withoutPiece.map((part) => (
-                <li key={part.id} className="text-[17px]">
+                <li key={part.id} className="text-body">
                   {t`${part.name}: no pattern at hand.`}{' '}
                   {part.formId === null ? (
                     <Link
@@ -117,23 +118,23 @@ export function KitScreen() {
           {told === null ? null : (
             <div className="px-5 pt-3">
               <Notice look={told.look} role={told.look === 'stop' ? 'alert' : 'status'}>
-                <span className="text-[17px]">{told.text}</span>
+                <span className="text-body">{told.text}</span>
               </Notice>
             </div>
           )}
           {sides.length === 0 ? null : (
             <section aria-label={t`Where to start`} className="px-5 pt-4">
-              <h2 className="label-strong text-[17px]">{t`Where to start`}</h2>
+              <h2 className="label-strong text-body">{t`Where to start`}</h2>
               {sides.map((side) => (
-                <p key={side.pieceId} className="mt-1 border-l-[5px] border-petrol pl-3 text-[18px] leading-snug">
+                <p key={side.pieceId} className="mt-1 border-l-5 border-petrol pl-3 text-body leading-snug">
                   {t(side.words)}
                 </p>
               ))}
             </section>
           )}
           <section aria-label={t`Dry check`} className="px-5 py-4">
-            <h2 className="label-strong text-[17px]">{t`Dry check, before peeling`}</h2>
-            <p className="text-[16px] text-quiet">{t`Each pattern against its part: does it cover, do holes meet features, is it the right side.`}</p>
+            <h2 className="label-strong text-body">{t`Dry check, before peeling`}</h2>
+            <p className="text-body text-quiet">{t`Each pattern against its part: does it cover, do holes meet features, is it the right side.`}</p>
             <Button
               look="go"
               className="mt-2 w-full"
@@ -169,7 +170,7 @@ export function KitScreen() {
 function DryRow({ part, children }: { readonly part: Part; readonly children: React.ReactNode }) {
   return (
     <li className="border-t border-hair py-2">
-      <span className="text-[17px] font-bold">{part.name}</span>
+      <span className="text-body font-bold">{part.name}</span>
       {children}
     </li>
   )
@@ -213,9 +214,9 @@ function KitList({
   return (
     <section aria-label={kit.name} className="border-b border-hair">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 px-5 pt-4">
-        <h2 className="text-[24px] font-bold leading-tight">{kit.name}</h2>
-        <p className="text-[20px] font-bold">{t`${ticks} of ${inJob.length} there`}</p>
-        <p className="w-full text-[16px] text-quiet">{kit.note}</p>
+        <Heading>{kit.name}</Heading>
+        <p className="text-lead font-bold">{t`${ticks} of ${inJob.length} there`}</p>
+        <p className="w-full text-body text-quiet">{kit.note}</p>
       </div>
       <div className="px-5 py-2">
         <Button
@@ -228,7 +229,7 @@ function KitList({
       <PieceOrder kit={kit} pieces={inJob.map(withSpares)} partOf={partOf} forms={forms} practice={practice} />
       {beside.length === 0 ? null : (
         <details className="px-5 pb-3">
-          <summary className="label cursor-pointer py-2 text-[16px] text-petrol">{t`${beside.length} more in this box, for parts that this job does not cover`}</summary>
+          <summary className="label cursor-pointer py-2 text-body text-petrol">{t`${beside.length} more in this box, for parts that this job does not cover`}</summary>
           <ul className="-mx-5">{beside.map(row)}</ul>
         </details>
       )}

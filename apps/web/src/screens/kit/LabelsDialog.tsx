@@ -37,7 +37,7 @@ export function LabelsDialog({ open, pieces, onClose }: LabelsDialogProps) {
             ) : (
               <img src={codes[piece.id]} alt={labelOf(piece)} className="size-24" />
             )}
-            <span className="min-w-0 text-[15px] leading-snug">
+            <span className="min-w-0 text-note leading-snug">
               <strong className="block">{piece.name}</strong>
               {t`lot ${piece.lot}`}
             </span>

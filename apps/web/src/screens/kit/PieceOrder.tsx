@@ -29,9 +29,9 @@ export function PieceOrder({ kit, pieces, forms, partOf, practice }: PieceOrderP
   if (pieces.length < 2 || (sequence.ok && !ruled && rows.length === 0)) return null
   return (
     <section aria-label={t`Order of the pieces, ${kit.name}`} className="px-5 py-3">
-      <h3 className="label-strong text-[18px]">{t`Order of the pieces`}</h3>
+      <h3 className="label-strong text-body">{t`Order of the pieces`}</h3>
       {sequence.ok ? (
-        <ol className="mt-1 columns-1 gap-8 text-[16px] md:columns-2">
+        <ol className="mt-1 columns-1 gap-8 text-body md:columns-2">
           {sequence.value.map((step, i) => (
             <li key={step.id} className="mb-1 break-inside-avoid leading-snug">
               <strong>
@@ -58,15 +58,15 @@ function RowLine({ row }: { readonly row: LineCarry }) {
   const t = useWords()
   return (
     <div className="mt-3">
-      <p className="text-[17px] leading-snug">
+      <p className="text-body leading-snug">
         <strong>{t`One line along the row.`}</strong> {t(row.words)}
       </p>
       <ol className="mt-1.5 grid gap-px bg-hair" style={{ gridTemplateColumns: `repeat(${row.pieces.length}, 1fr)` }}>
         {[...row.pieces]
           .sort((a, b) => a.place - b.place)
           .map((piece) => (
-            <li key={piece.id} className="bg-paper px-2 py-1.5 text-[15px] leading-snug">
-              <strong className="block text-[20px]">
+            <li key={piece.id} className="bg-paper px-2 py-1.5 text-note leading-snug">
+              <strong className="block text-lead">
                 ± {t`${length(2 * Math.max(piece.nearSigmaMm, piece.farSigmaMm))}`}
               </strong>
               {t`${piece.name}, laid as number ${row.pieces.indexOf(piece) + 1}`}

@@ -35,13 +35,13 @@ export function PieceRow({ piece, inJob, arrived, onCount }: PieceRowProps) {
     }
   })()
   return (
-    <li className="grid grid-cols-[92px_1fr_auto] items-center gap-x-4 border-t border-hair px-5 py-2">
+    <li className="grid grid-cols-[5.75rem_1fr_auto] items-center gap-x-4 border-t border-hair px-5 py-2">
       <PieceShape pattern={piece.pattern} className="h-14 w-23" />
       <div className="min-w-0">
-        <p className="text-[18px] font-bold leading-tight">
+        <p className="text-body font-bold leading-tight">
           <span
             title={t(sideWords[piece.side])}
-            className="mr-2 inline-flex size-6 items-center justify-center border border-ink/60 text-[14px]"
+            className="mr-2 inline-flex size-6 items-center justify-center border border-ink/60 text-note"
           >
             {sideLetter[piece.side]}
           </span>
@@ -49,7 +49,7 @@ export function PieceRow({ piece, inJob, arrived, onCount }: PieceRowProps) {
             {piece.name}
           </Link>
         </p>
-        <p className="text-[16px]">
+        <p className="text-body">
           <span className={says.tone}>{inJob || arrived !== undefined ? says.text : t`not for this job`}</span>
           <span className="text-quiet">
             {piece.spares > 0
@@ -69,11 +69,11 @@ export function PieceRow({ piece, inJob, arrived, onCount }: PieceRowProps) {
           <Minus size={20} />
         </button>
         <span
-          className="min-w-18 border-y border-ink/40 text-center text-[22px] font-bold leading-[46px]"
+          className="min-w-18 border-y border-ink/40 text-center text-head font-bold leading-[2.875rem]"
           data-testid={`count-${piece.id}`}
         >
           {arrived === undefined ? '?' : now}
-          <span className="text-[16px] font-normal text-quiet"> / {most}</span>
+          <span className="text-body font-normal text-quiet"> / {most}</span>
         </span>
         <button
           type="button"

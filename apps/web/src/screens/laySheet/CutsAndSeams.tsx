@@ -6,7 +6,7 @@ import type { AnyFailure } from '@truelay/core/result'
 import { useEffect, useRef, useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { Notice } from '../../ui/Notice.tsx'
-import { length, say } from '@truelay/core/say'
+import { length, say, percent } from '@truelay/core/say'
 import type { FirstAnswer } from '../../workers/layWork.ts'
 import { type OpenLayWorker, openLayWorker } from '../../workers/openLayWorker.ts'
 
@@ -37,9 +37,9 @@ export function CutsAndSeams({ question, first, neededStretch, onCuts }: CutsAnd
   const choices = [...new Set([0.5 * (neededStretch - 1), film.handling.coldStretch, film.handling.glueLineStretch])]
   return (
     <section className="border-t border-hair px-4 py-2.5" aria-label={t`Cuts and seams`}>
-      <h3 className="label text-[14px] text-quiet">{t`Cuts and seams`}</h3>
+      <h3 className="label text-note text-quiet">{t`Cuts and seams`}</h3>
       {notches.map((notch) => (
-        <p key={`${notch.at[0]},${notch.at[1]}`} className="text-[15px] leading-snug">
+        <p key={`${notch.at[0]},${notch.at[1]}`} className="text-note leading-snug">
           {notch.kind === 'notch' ? (
             <>
               <strong>{t`Notch`}</strong>{' '}
@@ -53,22 +53,22 @@ export function CutsAndSeams({ question, first, neededStretch, onCuts }: CutsAnd
           )}
         </p>
       ))}
-      <label className="mt-1 flex items-center justify-between gap-2 text-[15px]">
+      <label className="mt-1 flex items-center justify-between gap-2 text-note">
         {t`Keep the stretch below`}
         <select
-          className="label-strong min-h-11 rounded-md border border-ink/40 bg-paper px-2 text-[16px]"
+          className="label-strong min-h-11 rounded-md border border-ink/40 bg-paper px-2 text-body"
           value={limit}
           onChange={(event) => setLimit(Number(event.target.value))}
         >
           {choices.map((value) => (
             <option key={value} value={value}>
-              {(100 * value).toFixed(1)} %
+              {t`${stretched(value)}`}
             </option>
           ))}
         </select>
       </label>
       {asked.phase === 'asking' ? (
-        <p role="status" className="text-[15px]">
+        <p role="status" className="text-note">
           {t`Cutting and laying again`}
           <progress className="block h-2 w-full accent-[var(--petrol)]" value={asked.share} max={1} />
         </p>
@@ -88,7 +88,7 @@ export function CutsAndSeams({ question, first, neededStretch, onCuts }: CutsAnd
 const labelOf = (form: PartQuestion['lay']['form'], edge: string) =>
   form.edges.find((e) => e.name === edge)?.label ?? edge
 const joinWords = { overlap: say`overlap`, butt: say`butt` }
-const percent = (share: number) => `${(100 * share).toFixed(1)} %`
+const stretched = (share: number) => percent(100 * share, 1)
 
 function Answer({ answer, show }: { readonly answer: CutsAdvice; readonly show: (mm: number) => string }) {
   const t = useWords()
@@ -98,19 +98,19 @@ function Answer({ answer, show }: { readonly answer: CutsAdvice; readonly show: 
       <Notice
         look="good"
         role="status"
-      >{t`No cut is needed: it lies with ${percent(advice.neededStretch)} at most.`}</Notice>
+      >{t`No cut is needed: it lies with ${stretched(advice.neededStretch)} at most.`}</Notice>
     )
   return (
     <div role="status" className="mt-1.5">
       <Notice look={advice.enough ? 'good' : 'caution'}>
         {advice.chosen.length === 0
-          ? t`No cut helps: ${percent(advice.neededStretch)} stays needed.`
-          : t`${advice.chosen.length === 1 ? t`One cut` : t`${advice.chosen.length} cuts`}: ${percent(advice.withChosen.neededStretch)} instead of ${percent(advice.neededStretch)}.`}
+          ? t`No cut helps: ${stretched(advice.neededStretch)} stays needed.`
+          : t`${advice.chosen.length === 1 ? t`One cut` : t`${advice.chosen.length} cuts`}: ${stretched(advice.withChosen.neededStretch)} instead of ${stretched(advice.neededStretch)}.`}
         {advice.enough ? '' : t` That is not enough: the part wants more than one piece.`}
       </Notice>
       <ol>
         {advice.chosen.map((cut, i) => (
-          <li key={`${t(cut.label)}-${cut.along[0]?.join()}`} className="mt-1 text-[15px] leading-snug">
+          <li key={`${t(cut.label)}-${cut.along[0]?.join()}`} className="mt-1 text-note leading-snug">
             <strong>
               {i + 1}. {show(cut.lengthMm)} {t(cut.label)}.
             </strong>{' '}
@@ -122,9 +122,9 @@ function Answer({ answer, show }: { readonly answer: CutsAdvice; readonly show: 
         ))}
       </ol>
       {splits.map((line) => (
-        <p key={t(line.label)} className="mt-1 text-[15px] leading-snug">
+        <p key={t(line.label)} className="mt-1 text-note leading-snug">
           <strong>{t`Split ${line.label}:`}</strong>{' '}
-          {t`${percent(line.neededStretch)} for either piece, ${joinWords[line.join]}. ${line.reason}`}
+          {t`${stretched(line.neededStretch)} for either piece, ${joinWords[line.join]}. ${line.reason}`}
         </p>
       ))}
     </div>

@@ -1,12 +1,13 @@
+import { temperature } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { JobId } from '@truelay/contract'
 import type { PartPlan } from '@truelay/core/plan'
 import type { WaitKind } from '@truelay/core/wait'
 import { Link } from 'react-router'
 import { Quantity } from '../../ui/Quantity.tsx'
-import { heatUseWords } from '../heat/HeatUses.tsx'
-import { minutesWords } from '../waits/minutesWords.ts'
-import { Block } from './Block.tsx'
+import { heatUseWords } from '../../ui/heatUseWords.ts'
+import { minutesWords } from '../../ui/minutesWords.ts'
+import { Block } from '../../ui/Block.tsx'
 
 /** How to hold the gun, use by use; the whole of it stands on the view of its own. */
 export function HeatBlock({ plan, sheet }: { readonly plan: PartPlan; readonly sheet: string }) {
@@ -23,18 +24,18 @@ export function HeatBlock({ plan, sheet }: { readonly plan: PartPlan; readonly s
               <span className="flex justify-between gap-3">
                 <strong>{t(heatUseWords[h.use])}</strong>
                 <strong className="whitespace-nowrap">
-                  <Quantity temperatureC={(h.leastC + h.mostC) / 2} />
+                  <Quantity of={temperature((h.leastC + h.mostC) / 2)} />
                 </strong>
               </span>
-              <span className="text-[15px]">{t(h.words)}</span>
-              {h.warning === null ? null : <span className="block text-[14px] text-amber">{t(h.warning)}</span>}
+              <span className="text-note">{t(h.words)}</span>
+              {h.warning === null ? null : <span className="block text-note text-amber">{t(h.warning)}</span>}
             </li>
           ))}
         </ul>
       )}
       <Link
         to={`${sheet}/heat`}
-        className="label-strong inline-block py-1.5 text-[15px] text-petrol underline"
+        className="label-strong inline-block py-1.5 text-note text-petrol underline"
       >{t`Where, and the temperatures`}</Link>
     </Block>
   )
@@ -64,7 +65,7 @@ export function WaitsBlock({ plan, jobId }: { readonly plan: PartPlan; readonly 
       </ul>
       <Link
         to={`/jobs/${jobId}/waits`}
-        className="label-strong inline-block py-1.5 text-[15px] text-petrol underline"
+        className="label-strong inline-block py-1.5 text-note text-petrol underline"
       >{t`As clock times, and when it may go out`}</Link>
     </Block>
   )

@@ -1,67 +1,60 @@
-import { useWords } from '../../ui/words.ts'
-import { useEffect } from 'react'
-import { pieceTakenUp } from '../../bench/shiftSlice.ts'
-import { useAppDispatch } from '../../store/store.ts'
-import { Button } from '../../ui/Button.tsx'
-import { Busy, Failed } from '../../ui/Failed.tsx'
-import { NotMeasured } from '../job/NotMeasured.tsx'
-import { PartTabs } from '../job/PartTabs.tsx'
-import { LaidSheet } from './LaidSheet.tsx'
-import { SheetViews } from './SheetViews.tsx'
-import { OnThePart } from './OnThePart.tsx'
-import { useLaidPart } from './useLaidPart.ts'
+import type { PlaceOnMesh } from '@truelay/core/geometry'
+import type { ReliefCut } from '@truelay/core/lay'
+import { useState } from 'react'
+import { OnThePart, type SheetMode } from './OnThePart.tsx'
+import { useLaidPart } from './LaidFrame.tsx'
+import { SheetNumbers } from './numbers/SheetNumbers.tsx'
+import { StepStrip } from './StepStrip.tsx'
+import { TheFlatPiece } from './TheFlatPiece.tsx'
+import { usePlayedOrder } from './usePlayedOrder.ts'
+import { usePlacedMargins } from './usePlacedMargins.ts'
 
-/** How one part will lie, before its liner is peeled. */
+/** How one part will lie, before its liner is peeled: the part, the flat piece, the numbers that matter, the steps. */
 export function LaySheetScreen() {
-  const t = useWords()
-  const { bundle, part, question, shift, run, again } = useLaidPart()
-  const dispatch = useAppDispatch()
-  useEffect(() => {
-    dispatch(pieceTakenUp({ partId: part.id, shift: part.shift }))
-  }, [dispatch, part.id, part.shift])
+  const { part } = useLaidPart()
+  return <LaidSheet key={part.id} />
+}
 
+/** Each part begins at its first step. */
+function LaidSheet() {
+  const { bundle, part, question, first, full, shift } = useLaidPart()
+  const [mode, setMode] = useState<SheetMode>('worked')
+  const { plan } = full
+  const [index, setIndex] = useState(0)
+  const played = usePlayedOrder(question, plan, index, mode === 'in order')
+  const [cuts, setCuts] = useState<readonly ReliefCut[]>([])
+  const [pointed, setPointed] = useState<PlaceOnMesh | null>(null)
+  const placed = usePlacedMargins(full.placement, shift)
   return (
-    <>
-      <PartTabs bundle={bundle} stage="lay-sheets">
-        <SheetViews jobId={bundle.job.id} partId={part.id} />
-      </PartTabs>
-      {question === null ? (
-        <NotMeasured part={part} />
-      ) : run.phase === 'building' ? (
-        <Busy text={t`Building the form and laying the film on it`} />
-      ) : run.phase === 'refused' ? (
-        <Failed sentence={run.failure.sentence} fix={run.failure.fix}>
-          <Button look="go" onClick={again}>{t`Work it out again`}</Button>
-        </Failed>
-      ) : run.phase === 'working' ? (
-        <div className="grid h-[700px] flex-1 grid-rows-1 lg:h-auto lg:min-h-0 lg:grid-cols-[1fr_316px]">
+    <div className="flex-1 lg:grid lg:min-h-0 lg:grid-cols-[1fr_19.75rem]">
+      <div className="min-w-0 lg:grid lg:min-h-0 lg:grid-rows-[1fr_auto]">
+        <div className="grid h-[35rem] min-w-0 grid-rows-1 md:grid-cols-2 lg:h-auto lg:min-h-0">
           <OnThePart
-            first={run.first}
-            full={null}
+            first={first}
+            full={full}
             form={question.lay.form}
-            mode="natural"
-            onMode={() => {}}
-            pointed={null}
-            onPoint={() => {}}
+            mode={mode}
+            onMode={setMode}
+            pointed={pointed}
+            onPoint={setPointed}
+            cuts={cuts}
+            played={played}
           />
-          <div className="border-l border-hair bg-paper p-5">
-            <p role="status" className="label text-[17px] text-quiet">
-              {t`Working out what hands and heat can do`}
-              <progress className="mt-2 block h-2 w-full accent-[var(--petrol)]" value={run.share} max={1} />
-            </p>
-          </div>
+          <TheFlatPiece
+            bundle={bundle}
+            part={part}
+            question={question}
+            first={first}
+            full={full}
+            placed={placed}
+            shift={shift}
+            pointed={pointed}
+            onPoint={setPointed}
+          />
         </div>
-      ) : (
-        <LaidSheet
-          key={part.id}
-          bundle={bundle}
-          part={part}
-          question={question}
-          first={run.first}
-          full={run.full}
-          shift={shift}
-        />
-      )}
-    </>
+        <StepStrip plan={plan} index={index} onIndex={setIndex} />
+      </div>
+      <SheetNumbers placed={placed} mode={mode === 'natural' ? 'natural' : 'worked'} onCuts={setCuts} />
+    </div>
   )
 }

@@ -11,7 +11,7 @@ import { scaleEnd, signedStretch } from '../../drawings/stretchColor.ts'
 import { Choice } from '../../ui/Choice.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import type { FirstAnswer } from '../../workers/layWork.ts'
-import type { FullAnswer } from '../../workers/useLayRun.ts'
+import type { FullAnswer } from '../../bench/useLayRun.ts'
 
 import type { PlayedOrder } from './usePlayedOrder.ts'
 
@@ -56,8 +56,8 @@ export function OnThePart({
     <section aria-labelledby="on-part" className="relative flex min-h-0 min-w-0 flex-col">
       <div className="flex items-start justify-between gap-3 px-4 pt-3">
         <div>
-          <h2 id="on-part" className="label-strong text-[18px] leading-tight">{t`On the part`}</h2>
-          <p className="label text-[14px] text-quiet">{t(modeWords[mode])}</p>
+          <h2 id="on-part" className="label-strong text-body leading-tight">{t`On the part`}</h2>
+          <p className="label text-note text-quiet">{t(modeWords[mode])}</p>
         </div>
         <Choice
           label={t`Which lay is shown`}
@@ -91,7 +91,7 @@ export function OnThePart({
       </div>
       <div className="flex items-end justify-between gap-4 px-4 pb-3">
         <StretchLegend full={scale} />
-        <p aria-live="polite" className="pb-0.5 text-right text-[15px]">
+        <p aria-live="polite" className="pb-0.5 text-right text-note">
           {mode === 'in order' ? (
             <span className="text-quiet">{t`pale blue floats; move the step below`}</span>
           ) : pointed === null ? (

@@ -31,10 +31,10 @@ export function StepStrip({
     <section aria-label={t`Steps`} className="no-print border-t border-hair bg-paper px-4 pb-3 pt-2">
       <div className="flex items-baseline justify-between gap-4">
         <p className="min-w-0 truncate">
-          <span className="label text-[15px] text-quiet">{t`${index + 1} of ${plan.steps.length}, ${phaseWords[step.phase]}`}</span>{' '}
-          <strong className="pl-1 text-[18px]">{t(step.headline)}</strong>
+          <span className="label text-note text-quiet">{t`${index + 1} of ${plan.steps.length}, ${phaseWords[step.phase]}`}</span>{' '}
+          <strong className="pl-1 text-body">{t(step.headline)}</strong>
         </p>
-        <p className="label shrink-0 text-[15px] text-quiet">
+        <p className="label shrink-0 text-note text-quiet">
           {hours > 0
             ? t`all steps ${hours} h ${minutes} min, waits included`
             : t`all steps ${minutes} min, waits included`}
@@ -52,10 +52,15 @@ export function StepStrip({
       />
       <FoundTicks plan={plan} onChoose={setIndex} />
       <Phases plan={plan} current={step.phase} />
-      <p className="min-h-[42px] text-[15px] leading-snug">
+      <p className="min-h-[2.625rem] text-note leading-snug">
         {step.because === undefined ? null : <strong className="text-amber-ink">{t(step.because)} </strong>}
         {t(step.detail)} <span className="text-quiet">{t(step.why)}</span>
-        {step.cautions.length === 0 ? null : <span className="text-amber-ink"> {step.cautions.join(' ')}</span>}
+        {step.cautions.map((caution) => (
+          <span key={t(caution.says)} className="text-amber-ink">
+            {' '}
+            {t(caution.says)}
+          </span>
+        ))}
       </p>
     </section>
   )
@@ -67,7 +72,7 @@ function FoundTicks({ plan, onChoose }: { readonly plan: PartPlan; readonly onCh
   const found = plan.steps.flatMap((step, i) => (step.because === undefined ? [] : [{ step, i }]))
   if (found.length === 0) return null
   return (
-    <p className="label mb-1 flex flex-wrap gap-x-4 text-[15px]">
+    <p className="label mb-1 flex flex-wrap gap-x-4 text-note">
       <span className="text-quiet">{t`From the walk-round:`}</span>
       {found.map(({ step, i }) => (
         <button key={step.id} type="button" onClick={() => onChoose(i)} className="text-amber-ink underline">
@@ -88,7 +93,7 @@ function Phases({ plan, current }: { readonly plan: PartPlan; readonly current: 
     else runs.push({ phase, count: 1, key: id })
   }
   return (
-    <div className="label mb-1.5 flex gap-0.5 text-[14px]" aria-hidden="true">
+    <div className="label mb-1.5 flex gap-0.5 text-note" aria-hidden="true">
       {runs.map((run) => (
         <span
           key={run.key}

@@ -1,10 +1,9 @@
+import { length } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { JobBundle, Part, Shift } from '@truelay/contract'
 import { type EdgeMargin, outsideRule } from '@truelay/core/align'
 import { type PlaceOnMesh, triangleLocator, type Vec2 } from '@truelay/core/geometry'
-import { inchFromMm, mmFromInch } from '@truelay/core/units'
 import type { PartQuestion } from '@truelay/core/plan'
-import { showLength } from '@truelay/words'
 import { Undo2 } from 'lucide-react'
 import { useMemo, useRef } from 'react'
 import { moveUndone, pieceMoved, pieceMoving } from '../../bench/shiftSlice.ts'
@@ -14,9 +13,9 @@ import { useSaveShiftMutation } from '../../remote/api.ts'
 import { useAppDispatch, useAppSelector } from '../../store/store.ts'
 import { Button } from '../../ui/Button.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
-import { useUnits } from '../../ui/units.ts'
+import { useShown } from '../../ui/Quantity.tsx'
 import type { FirstAnswer } from '../../workers/layWork.ts'
-import type { FullAnswer } from '../../workers/useLayRun.ts'
+import type { FullAnswer } from '../../bench/useLayRun.ts'
 import type { PlacedMargins } from './usePlacedMargins.ts'
 
 interface TheFlatPieceProps {
@@ -48,7 +47,7 @@ export function TheFlatPiece({
 }: TheFlatPieceProps) {
   const t = useWords()
   const dispatch = useAppDispatch()
-  const units = useUnits()
+  const shown = useShown()
   const [saveShift] = useSaveShiftMutation()
   const before = useAppSelector((state) => state.shift[part.id]?.before)
   const takenFrom = useRef<Shift | null>(null)
@@ -104,18 +103,15 @@ export function TheFlatPiece({
   }
 
   const magnify = magnification(placed, full)
-  const labels = edgeLabels(placed, magnify, (mm) => showLength(mm, units.length).figure)
-  const toShown = (mm: number) => (units.length === 'mm' ? mm : inchFromMm(mm))
-  const toMm = (value: number) => (units.length === 'mm' ? value : mmFromInch(value))
-  const digits = units.length === 'mm' ? 1 : 3
+  const labels = edgeLabels(placed, magnify, (mm) => shown(length(mm)).figure)
   const passes = placed.margins.every((m) => m.marginMm < 0)
 
   return (
     <section aria-labelledby="flat-piece" className="flex min-h-0 min-w-0 flex-col border-hair md:border-l">
       <div className="flex items-start justify-between gap-3 px-4 pt-3">
         <div>
-          <h2 id="flat-piece" className="label-strong text-[18px] leading-tight">{t`The flat piece`}</h2>
-          <p className="label text-[14px] text-quiet">
+          <h2 id="flat-piece" className="label-strong text-body leading-tight">{t`The flat piece`}</h2>
+          <p className="label text-note text-quiet">
             {passes
               ? t`film past the edge, true to size`
               : magnify === 1
@@ -159,22 +155,22 @@ export function TheFlatPiece({
       </div>
       <div className="grid grid-cols-[1fr_1fr_1fr] items-end gap-4 px-4 pb-3">
         <NumberField
+          unit="mm"
+          digits={1}
           label={t`to the right`}
-          unit={units.length}
-          digits={digits}
-          value={toShown(shift.xMm)}
-          min={-toShown(mostShiftMm)}
-          max={toShown(mostShiftMm)}
-          onCommit={(v) => settle(shift, { ...shift, xMm: toMm(v) })}
+          value={shift.xMm}
+          min={-mostShiftMm}
+          max={mostShiftMm}
+          onCommit={(mm) => settle(shift, { ...shift, xMm: mm })}
         />
         <NumberField
+          unit="mm"
+          digits={1}
           label={t`up`}
-          unit={units.length}
-          digits={digits}
-          value={toShown(shift.yMm)}
-          min={-toShown(mostShiftMm)}
-          max={toShown(mostShiftMm)}
-          onCommit={(v) => settle(shift, { ...shift, yMm: toMm(v) })}
+          value={shift.yMm}
+          min={-mostShiftMm}
+          max={mostShiftMm}
+          onCommit={(mm) => settle(shift, { ...shift, yMm: mm })}
         />
         <NumberField
           label={t`turned left`}

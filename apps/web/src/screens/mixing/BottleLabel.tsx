@@ -44,12 +44,12 @@ export function BottleLabel({ batch, people, keepsDays, onClose }: BottleLabelPr
           <img src={code} alt={t`Code of bottle ${batch.number}`} className="size-44" />
         )}
         <div>
-          <p className="text-[64px] font-bold leading-none">{batch.number}</p>
-          <p className="mt-2 text-[32px] font-bold leading-tight">{batch.says ? t(batch.says) : null}</p>
-          <p className="text-[26px]">{t(strengthWords(batch.strength))}</p>
-          <p className="mt-2 text-[18px]">{t`${volume(batch.bottleMl)} bottle, ${batch.waterKind} water. Mixed ${day(mixedAt)} by ${people.find((p) => p.id === batch.personId)?.name ?? batch.personId}; good until ${day(until)}.`}</p>
+          <p className="text-figure font-bold leading-none">{batch.number}</p>
+          <p className="mt-2 text-title font-bold leading-tight">{batch.says ? t(batch.says) : null}</p>
+          <p className="text-title">{t(strengthWords(batch.strength))}</p>
+          <p className="mt-2 text-body">{t`${volume(batch.bottleMl)} bottle, ${batch.waterKind} water. Mixed ${day(mixedAt)} by ${people.find((p) => p.id === batch.personId)?.name ?? batch.personId}; good until ${day(until)}.`}</p>
           {batch.strength.alcoholPercent > 0 ? (
-            <p className="mt-1 text-[18px] font-bold">{t`Flammable. Fresh air, no flame, not beside a hot gun.`}</p>
+            <p className="mt-1 text-body font-bold">{t`Flammable. Fresh air, no flame, not beside a hot gun.`}</p>
           ) : null}
         </div>
       </div>

@@ -17,7 +17,7 @@ export function BottleSize({
   const t = useWords()
   return (
     <div>
-      <p className="label pb-1 text-[15px] text-quiet">{label}</p>
+      <p className="label pb-1 text-note text-quiet">{label}</p>
       <div className="flex flex-wrap items-end gap-4">
         <Choice
           label={label}
@@ -26,7 +26,7 @@ export function BottleSize({
           options={sizes.map((ml) => ({ value: String(ml), text: ml >= 1000 ? `${ml / 1000} L` : String(ml) }))}
         />
         <div className="w-28">
-          <NumberField label={t`or`} unit={t`mL`} digits={0} value={valueMl} min={10} max={20_000} onCommit={onValue} />
+          <NumberField label={t`or`} unit="mL" digits={0} value={valueMl} min={10} max={20_000} onCommit={onValue} />
         </div>
       </div>
     </div>

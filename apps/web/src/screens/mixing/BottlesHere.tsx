@@ -1,3 +1,4 @@
+import { Heading } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { LiquidBatch, Person, PersonId } from '@truelay/contract'
 import { strengthWords } from '@truelay/core/mix'
@@ -24,9 +25,9 @@ export function BottlesHere({ batches, people, keepsDays, personId, onLabel, onT
   const [change] = useChangeBatchMutation()
   return (
     <section aria-labelledby="bottles-title" className="border-t border-hair px-6 py-5">
-      <h2 id="bottles-title" className="text-[22px] font-bold">{t`Bottles in the shop`}</h2>
+      <Heading id="bottles-title">{t`Bottles in the shop`}</Heading>
       {batches.length === 0 ? (
-        <p className="text-[17px]">{t`None is mixed. The first one gets a number and a label.`}</p>
+        <p className="text-body">{t`None is mixed. The first one gets a number and a label.`}</p>
       ) : null}
       <ul>
         {batches.map((batch) => {
@@ -36,18 +37,18 @@ export function BottlesHere({ batches, people, keepsDays, personId, onLabel, onT
             <li
               key={batch.id}
               aria-label={t`Bottle ${batch.number}`}
-              className="grid items-center gap-x-6 gap-y-1 border-t border-hair py-2.5 sm:grid-cols-[110px_1fr_150px] lg:grid-cols-[110px_1fr_150px_auto]"
+              className="grid items-center gap-x-6 gap-y-1 border-t border-hair py-2.5 sm:grid-cols-[6.875rem_1fr_9.375rem] lg:grid-cols-[6.875rem_1fr_9.375rem_auto]"
             >
-              <strong className="text-[28px] leading-none">{batch.number}</strong>
-              <p className="text-[18px] leading-snug">
+              <strong className="whitespace-nowrap text-head leading-none">{batch.number}</strong>
+              <p className="text-body leading-snug">
                 <strong>{batch.says ? t(batch.says) : null}</strong>, {t(strengthWords(batch.strength))}
                 <span
-                  className={`block text-[15px] ${old ? 'text-amber' : 'text-quiet'}`}
+                  className={`block text-note ${old ? 'text-amber' : 'text-quiet'}`}
                 >{t`mixed ${days === 0 ? t`today` : days === 1 ? t`yesterday` : t`${days} days ago`} by ${people.find((p) => p.id === batch.personId)?.name ?? batch.personId}, ${batch.waterKind} water${old ? t`. Older than ${keepsDays} days: mix a fresh one` : ''}`}</span>
               </p>
               <NumberField
                 label={t`Left in it`}
-                unit={t`mL`}
+                unit="mL"
                 digits={0}
                 value={batch.leftMl}
                 min={0}

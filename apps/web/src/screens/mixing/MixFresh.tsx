@@ -73,7 +73,7 @@ export function MixFresh({ practice, stockPercent, onStock, personId, onMixed }:
             />
           </div>
           <div>
-            <p className="label pb-1 text-[15px] text-quiet">{t`Water`}</p>
+            <p className="label pb-1 text-note text-quiet">{t`Water`}</p>
             <Choice
               label={t`Water`}
               value={water}
@@ -102,11 +102,11 @@ export function MixFresh({ practice, stockPercent, onStock, personId, onMixed }:
           {error === undefined ? null : <Refusal failure={failureOf(error)} />}
           <Button
             look="go"
-            className="mt-4 min-h-14 w-full !text-[20px]"
+            className="mt-4 min-h-14 w-full !text-lead"
             onClick={mixed}
             disabled={isLoading}
           >{t`Mixed: give it a number and a label`}</Button>
-          <p className="mt-2 text-[14px] text-quiet">{t`By volume, volumes taken as adding up; alcohol and water shrink by up to 3 % when they mix, which the trade ignores.`}</p>
+          <p className="mt-2 text-note text-quiet">{t`By volume, volumes taken as adding up; alcohol and water shrink by up to 3 % when they mix, which the trade ignores.`}</p>
         </>
       )}
     </BenchLayout>

@@ -1,3 +1,4 @@
+import { Title } from '../../ui/Title.tsx'
 import { say } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { LiquidBatch } from '@truelay/contract'
@@ -43,7 +44,7 @@ export function MixingScreen() {
   return (
     <div>
       <header className="flex flex-wrap items-end justify-between gap-4 border-b border-hair bg-paper px-6 py-4">
-        <h1 className="text-[30px] font-bold leading-tight">{t`Mixing bench`}</h1>
+        <Title>{t`Mixing bench`}</Title>
         <div className="flex flex-wrap items-end gap-5">
           <Choice
             label={t`What to do`}

@@ -21,45 +21,45 @@ export function PourList({ title, measured, measures, pourOffMl = 0, finalMl, st
   const pours = measured.pours.filter((pour) => pour.ml > 0)
   return (
     <section aria-labelledby="pour-title">
-      <h2 id="pour-title" className="label-strong border-b-2 border-ink pb-1 text-[20px]">
+      <h2 id="pour-title" className="label-strong border-b-2 border-ink pb-1 text-lead">
         {title}
       </h2>
       <ol data-testid="pours">
         {pourOffMl > 0.5 ? (
-          <li className="grid grid-cols-[44px_1fr_auto] items-baseline gap-x-3 border-b border-hair py-2 text-amber">
-            <span className="text-[22px] font-bold">1</span>
-            <span className="text-[24px]">
+          <li className="grid grid-cols-[2.75rem_1fr_auto] items-baseline gap-x-3 border-b border-hair py-2 text-amber">
+            <span className="text-head font-bold">1</span>
+            <span className="text-head">
               {t`pour away`}
-              <span className="block text-[16px] text-quiet">{t`mix it well first`}</span>
+              <span className="block text-body text-quiet">{t`mix it well first`}</span>
             </span>
-            <strong className="text-[52px] leading-none">
-              <Quantity volumeMl={pourOffMl} unitClass="text-[24px]" />
+            <strong className="text-figure leading-none">
+              <Quantity of={volume(pourOffMl)} unitClass="text-head" />
             </strong>
           </li>
         ) : null}
         {pours.map((pour, i) => (
           <li
             key={pour.what}
-            className="grid grid-cols-[44px_1fr_auto] items-baseline gap-x-3 border-b border-hair py-2"
+            className="grid grid-cols-[2.75rem_1fr_auto] items-baseline gap-x-3 border-b border-hair py-2"
           >
-            <span className="text-[22px] font-bold text-quiet">{i + (pourOffMl > 0.5 ? 2 : 1)}</span>
-            <span className="text-[24px]">
+            <span className="text-head font-bold text-quiet">{i + (pourOffMl > 0.5 ? 2 : 1)}</span>
+            <span className="text-head">
               {pour.what}
-              <span className="block text-[16px] text-quiet">{t(pourWords(pour, measures))}</span>
+              <span className="block text-body text-quiet">{t(pourWords(pour, measures))}</span>
             </span>
-            <strong className="text-[52px] leading-none">
-              <Quantity volumeMl={pour.ml} unitClass="text-[24px]" />
+            <strong className="text-figure leading-none">
+              <Quantity of={volume(pour.ml)} unitClass="text-head" />
             </strong>
           </li>
         ))}
-        {pours.length === 0 ? <li className="py-3 text-[24px]">{t`Nothing to add.`}</li> : null}
+        {pours.length === 0 ? <li className="py-3 text-head">{t`Nothing to add.`}</li> : null}
       </ol>
-      <p className="flex flex-wrap items-baseline justify-between gap-x-6 pt-2 text-[20px]" data-testid="results">
+      <p className="flex flex-wrap items-baseline justify-between gap-x-6 pt-2 text-lead" data-testid="results">
         <span>{t`gives ${volume(finalMl ?? measured.totalMl)} of`}</span>
-        <strong className="text-[26px]">{t(strengthWords(strength ?? measured.strength))}</strong>
+        <strong className="text-title">{t(strengthWords(strength ?? measured.strength))}</strong>
       </p>
       {measured.warnings.map((warning) => (
-        <p key={t(warning)} className="mt-2 border-l-[5px] border-amber bg-amber-tint px-3 py-1.5 text-[16px]">
+        <p key={t(warning)} className="mt-2 border-l-5 border-amber bg-amber-tint px-3 py-1.5 text-body">
           {t(warning)}
         </p>
       ))}

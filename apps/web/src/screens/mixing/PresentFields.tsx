@@ -34,7 +34,7 @@ export function PresentFields({ batches, present, onPresent }: PresentFieldsProp
       <div className="grid grid-cols-2 gap-5">
         <NumberField
           label={t`In it now`}
-          unit={t`mL`}
+          unit="mL"
           digits={0}
           value={present.volumeMl}
           min={1}
@@ -43,7 +43,7 @@ export function PresentFields({ batches, present, onPresent }: PresentFieldsProp
         />
         <NumberField
           label={t`The bottle holds`}
-          unit={t`mL`}
+          unit="mL"
           digits={0}
           value={present.bottleMl}
           min={10}
@@ -61,7 +61,7 @@ export function PresentFields({ batches, present, onPresent }: PresentFieldsProp
         />
         <NumberField
           label={t`Its soap`}
-          unit={t`mL/L`}
+          unit="mL/L"
           digits={1}
           value={present.soapMlPerL}
           min={0}

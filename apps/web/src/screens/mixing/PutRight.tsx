@@ -113,7 +113,7 @@ export function PutRight(props: PutRightProps) {
             <div className="w-40">
               <NumberField
                 label={t`Fill it to`}
-                unit={t`mL`}
+                unit="mL"
                 digits={0}
                 value={wantedMl}
                 min={10}
@@ -146,7 +146,7 @@ export function PutRight(props: PutRightProps) {
             ]}
           />
           {error === undefined ? null : <Refusal failure={failureOf(error)} />}
-          <Button look="go" className="mt-4 min-h-14 w-full !text-[20px]" onClick={save} disabled={isLoading}>
+          <Button look="go" className="mt-4 min-h-14 w-full !text-lead" onClick={save} disabled={isLoading}>
             {present.batchId === null ? t`Done: give it a number and a label` : t`Done: note it on the bottle`}
           </Button>
         </>

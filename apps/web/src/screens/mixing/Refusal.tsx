@@ -7,8 +7,8 @@ export const Refusal = ({ failure }: { readonly failure: Pick<AnyFailure, 'sente
   const t = useWords()
   return (
     <Notice look="stop" role="alert">
-      <p className="text-[20px] font-bold">{t(failure.sentence)}</p>
-      <p className="text-[17px]">{t(failure.fix)}</p>
+      <p className="text-lead font-bold">{t(failure.sentence)}</p>
+      <p className="text-body">{t(failure.fix)}</p>
     </Notice>
   )
 }

@@ -1,3 +1,4 @@
+import { Heading } from '../../ui/Title.tsx'
 import { say, type Sentence, volume } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { Liquids } from '@truelay/contract'
@@ -27,17 +28,17 @@ export function ShelfAndNeeds({ liquids }: { readonly liquids: Liquids }) {
       className="grid gap-x-12 gap-y-6 border-t border-hair px-6 py-5 lg:grid-cols-2"
     >
       <div>
-        <h2 id="supplies-title" className="text-[22px] font-bold">{t`On the shelf`}</h2>
+        <Heading id="supplies-title">{t`On the shelf`}</Heading>
         <ul>
           {rows.map((row) => (
             <li
               key={row.what}
               aria-label={t(names[row.what])}
-              className="grid grid-cols-[1fr_140px] items-center gap-x-6 border-t border-hair py-2"
+              className="grid grid-cols-[1fr_8.75rem] items-center gap-x-6 border-t border-hair py-2"
             >
-              <p className="text-[18px] leading-snug">
+              <p className="text-body leading-snug">
                 <strong>{t(names[row.what])}</strong>
-                <span className={`block text-[16px] ${row.runsOutAt === null ? 'text-quiet' : 'text-amber'}`}>
+                <span className={`block text-body ${row.runsOutAt === null ? 'text-quiet' : 'text-amber'}`}>
                   {row.runsOutAt !== null
                     ? t`runs out at job ${row.runsOutAt}: ${volume(-row.afterMl)} short`
                     : row.neededMl > 0
@@ -47,7 +48,7 @@ export function ShelfAndNeeds({ liquids }: { readonly liquids: Liquids }) {
               </p>
               <NumberField
                 label={t`Left`}
-                unit={t`mL`}
+                unit="mL"
                 digits={0}
                 value={row.leftMl}
                 min={0}
@@ -59,12 +60,12 @@ export function ShelfAndNeeds({ liquids }: { readonly liquids: Liquids }) {
         </ul>
       </div>
       <div>
-        <h2 className="text-[22px] font-bold">{t`What the open jobs need`}</h2>
+        <Heading>{t`What the open jobs need`}</Heading>
         <ul>
           {liquids.needs.map((need) => (
             <li
               key={need.jobId}
-              className="flex items-baseline justify-between gap-4 border-t border-hair py-2 text-[18px]"
+              className="flex items-baseline justify-between gap-4 border-t border-hair py-2 text-body"
             >
               <span>
                 <strong>{need.number}</strong> {need.vehicle}
@@ -79,7 +80,7 @@ export function ShelfAndNeeds({ liquids }: { readonly liquids: Liquids }) {
             </li>
           ))}
         </ul>
-        <p className="mt-2 text-[15px] leading-snug text-quiet">
+        <p className="mt-2 text-note leading-snug text-quiet">
           {learned.uses === 0
             ? t`From areas, edges and the shop’s figures. Note what is left in a bottle after a fit, and the app learns what this shop really uses.`
             : t`Learned from ${learned.uses} ${learned.uses === 1 ? t`bottle` : t`bottles`}: this shop uses ${learned.factor.toFixed(2)} times what is worked out, give or take ${Math.round(100 * learned.sigma)} %.`}

@@ -1,3 +1,4 @@
+import { volume } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import { closestTo, isAlike, strengthWords, whatIsIt } from '@truelay/core/mix'
 import type { Practice } from '@truelay/core/practice'
@@ -34,10 +35,10 @@ export function WhatIsIt({ practice, stockPercent, onPutRight }: WhatIsItProps) 
     <BenchLayout
       fields={
         <>
-          <p className="text-[17px]">{t`I put in`}</p>
+          <p className="text-body">{t`I put in`}</p>
           <NumberField
             label={t`Water`}
-            unit={t`mL`}
+            unit="mL"
             digits={0}
             value={put.waterMl}
             min={0}
@@ -47,7 +48,7 @@ export function WhatIsIt({ practice, stockPercent, onPutRight }: WhatIsItProps) 
           <div className="grid grid-cols-2 gap-5">
             <NumberField
               label={t`Alcohol stock`}
-              unit={t`mL`}
+              unit="mL"
               digits={0}
               value={put.alcoholStockMl}
               min={0}
@@ -58,7 +59,7 @@ export function WhatIsIt({ practice, stockPercent, onPutRight }: WhatIsItProps) 
           </div>
           <NumberField
             label={t`Soap`}
-            unit={t`mL`}
+            unit="mL"
             digits={1}
             value={put.soapMl}
             min={0}
@@ -70,12 +71,12 @@ export function WhatIsIt({ practice, stockPercent, onPutRight }: WhatIsItProps) 
     >
       {is.ok ? (
         <>
-          <h2 className="label-strong border-b-2 border-ink pb-1 text-[20px]">{t`It is`}</h2>
-          <p className="mt-2 text-[52px] font-bold leading-tight" data-testid="it-is">
+          <h2 className="label-strong border-b-2 border-ink pb-1 text-lead">{t`It is`}</h2>
+          <p className="mt-2 text-figure font-bold leading-tight" data-testid="it-is">
             {t(strengthWords(is.value.strength))}
           </p>
-          <p className="text-[22px]">
-            <Quantity volumeMl={is.value.volumeMl} />
+          <p className="text-head">
+            <Quantity of={volume(is.value.volumeMl)} />
             {closest === null
               ? ''
               : isAlike(is.value.strength, closest.strength)

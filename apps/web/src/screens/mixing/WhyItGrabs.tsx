@@ -8,7 +8,6 @@ import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { Modal } from '../../ui/Modal.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
-import { TemperatureField } from '../../ui/TemperatureField.tsx'
 
 type Symptom = 'too early' | 'not at all'
 
@@ -61,7 +60,7 @@ function Asking({ practice }: { readonly practice: Practice }) {
   }
   const advice = whyItGrabs(symptom, under, practice)
   return (
-    <div className="mt-4 grid gap-6 overflow-y-auto md:grid-cols-[320px_1fr]">
+    <div className="mt-4 grid gap-6 overflow-y-auto md:grid-cols-[20rem_1fr]">
       <div className="grid content-start gap-4">
         <Choice
           label={t`What it does`}
@@ -74,7 +73,7 @@ function Asking({ practice }: { readonly practice: Practice }) {
         />
         <NumberField
           label={t`Soap in the slip`}
-          unit={t`mL/L`}
+          unit="mL/L"
           digits={1}
           value={soapMlPerL}
           min={0}
@@ -99,12 +98,14 @@ function Asking({ practice }: { readonly practice: Practice }) {
           max={60}
           onCommit={setTack}
         />
-        <TemperatureField
+        <NumberField
+          unit="°C"
+          digits={0}
           label={t`Temperature of the part`}
-          valueC={partC ?? climate.roomC}
-          minC={-10}
-          maxC={70}
-          onCommitC={setPartC}
+          value={partC ?? climate.roomC}
+          min={-10}
+          max={70}
+          onCommit={setPartC}
         />
         {symptom === 'too early' ? (
           <NumberField
@@ -128,24 +129,24 @@ function Asking({ practice }: { readonly practice: Practice }) {
         />
       </div>
       <div>
-        <p className="text-[20px]">
+        <p className="text-lead">
           {t`In this air such film slides for about`}{' '}
-          <strong className="text-[30px]">{t`${slideMinutes(under, practice).toFixed(0)} min`}</strong>{' '}
+          <strong className="text-title">{t`${slideMinutes(under, practice).toFixed(0)} min`}</strong>{' '}
           {t`after it was sprayed.`}
         </p>
         {advice.length === 0 ? (
-          <p className="mt-3 text-[18px]">{t`None of these is far from usual. Look for wax, a coating or dust under it.`}</p>
+          <p className="mt-3 text-body">{t`None of these is far from usual. Look for wax, a coating or dust under it.`}</p>
         ) : (
           <ol className="mt-3">
             {advice.map(({ cause, change }) => (
-              <li key={t(cause)} className="border-t border-hair py-2.5 text-[20px]">
+              <li key={t(cause)} className="border-t border-hair py-2.5 text-lead">
                 <strong>{t(cause)}</strong>
-                <span className="block text-[18px]">{t(change)}</span>
+                <span className="block text-body">{t(change)}</span>
               </li>
             ))}
           </ol>
         )}
-        <p className="mt-4 text-[14px] text-quiet">{t`A rule of thumb through the shop’s own times for light slip at ${temperature(usualClimate.roomC)} and ${percent(usualClimate.humidityPercent)}; the strongest cause comes first.`}</p>
+        <p className="mt-4 text-note text-quiet">{t`A rule of thumb through the shop’s own times for light slip at ${temperature(usualClimate.roomC)} and ${percent(usualClimate.humidityPercent)}; the strongest cause comes first.`}</p>
       </div>
     </div>
   )

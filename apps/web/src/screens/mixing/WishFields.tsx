@@ -43,7 +43,7 @@ export function WishFields({ wish, practice, onWish }: WishFieldsProps) {
           />
           <NumberField
             label={t`Soap`}
-            unit={t`mL/L`}
+            unit="mL/L"
             digits={1}
             value={wish.own.soapMlPerL}
             min={0}
@@ -53,7 +53,7 @@ export function WishFields({ wish, practice, onWish }: WishFieldsProps) {
         </div>
       ) : null}
       {wish.school === 'strong tack' ? (
-        <p className="text-[15px] leading-snug text-quiet">{t`Bulk, deep shapes and edges. Not on lenses above ${practice.lensAlcohol} %.`}</p>
+        <p className="text-note leading-snug text-quiet">{t`Bulk, deep shapes and edges. Not on lenses above ${practice.lensAlcohol} %.`}</p>
       ) : null}
     </>
   )

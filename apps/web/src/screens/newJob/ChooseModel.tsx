@@ -1,3 +1,4 @@
+import { Heading, Title } from '../../ui/Title.tsx'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import type { VehicleModel } from '@truelay/contract'
@@ -21,8 +22,8 @@ export function ChooseModel({ models, onChoose }: ChooseModelProps) {
   const t = useWords()
   return (
     <div className="mx-auto max-w-5xl p-6">
-      <p className="label text-[15px] text-quiet">{t`New job`}</p>
-      <h1 className="text-[30px] font-bold leading-tight">{t`Which vehicle has come?`}</h1>
+      <p className="label text-note text-quiet">{t`New job`}</p>
+      <Title>{t`Which vehicle has come?`}</Title>
       <ul className="mt-4 grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
         {models.map((model) => (
           <li key={model.id}>
@@ -54,8 +55,8 @@ function ModelCard({
       <span className="pointer-events-none block h-40" aria-hidden="true">
         <VehicleSheet plan={plan} covered={[]} marks={[]} chosenSlot={null} chosenMark={null} />
       </span>
-      <span className="mt-2 text-[21px] font-bold leading-tight">{model.name}</span>
-      <span className="text-[16px] text-quiet">
+      <span className="mt-2 text-lead font-bold leading-tight">{model.name}</span>
+      <span className="text-body text-quiet">
         {t(bodyKindWords[model.kind])}, {measured === 0 ? t`nothing measured yet` : t`${measured} parts measured`}
       </span>
     </button>
@@ -73,7 +74,7 @@ function NewModelForm({ onMade }: { readonly onMade: (model: VehicleModel) => vo
   }
   return (
     <section aria-labelledby="new-model" className="mt-6 border-t border-hair pt-4">
-      <h2 id="new-model" className="text-[21px] font-bold">{t`Not in the list`}</h2>
+      <Heading id="new-model">{t`Not in the list`}</Heading>
       <div className="mt-2 flex flex-wrap items-end gap-3">
         <div className="w-72">
           <Field label={t`Name of the model`}>
@@ -92,7 +93,7 @@ function NewModelForm({ onMade }: { readonly onMade: (model: VehicleModel) => vo
           onClick={() => void make()}
         >{t`Add this model`}</Button>
       </div>
-      <p className="mt-2 text-[16px] text-quiet">{t`It starts with every part that such a vehicle has. Measure a part when you first need it.`}</p>
+      <p className="mt-2 text-body text-quiet">{t`It starts with every part that such a vehicle has. Measure a part when you first need it.`}</p>
       {error === undefined ? null : (
         <div className="mt-2">
           <Notice look="stop" role="alert">

@@ -1,3 +1,4 @@
+import { Title } from '../../ui/Title.tsx'
 import { say, type Sentence } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
@@ -121,15 +122,15 @@ function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
     if (outcome.data !== undefined) void navigate(`/jobs/${outcome.data.id}/walk-round`)
   })
   return (
-    <form onSubmit={(event) => void submit(event)} className="flex min-h-full flex-col lg:h-full lg:min-h-[700px]">
+    <form onSubmit={(event) => void submit(event)} className="flex min-h-full flex-col lg:h-full lg:min-h-[43.75rem]">
       <header className="flex items-end justify-between gap-6 border-b border-hair bg-paper px-6 py-3">
         <div>
-          <p className="label text-[15px] text-quiet">{t`New job`}</p>
-          <h1 className="text-[28px] font-bold leading-tight">{model.name}</h1>
+          <p className="label text-note text-quiet">{t`New job`}</p>
+          <Title>{model.name}</Title>
         </div>
         <Button onClick={onOther}>{t`Another model`}</Button>
       </header>
-      <div className="grid min-h-0 flex-1 lg:grid-cols-[330px_1fr_330px]">
+      <div className="grid min-h-0 flex-1 lg:grid-cols-[20.625rem_1fr_20.625rem]">
         <section
           aria-label={t`Whose and when`}
           className="space-y-3 overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"
@@ -140,7 +141,7 @@ function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
           <Field label={t`Number plate or fleet number`} problem={says('plate')}>
             <TextInput {...form.register('plate')} maxLength={20} />
           </Field>
-          <div className="grid grid-cols-[1fr_90px] gap-3">
+          <div className="grid grid-cols-[1fr_5.625rem] gap-3">
             <Field label={t`Colour`} problem={says('colour')}>
               <TextInput {...form.register('colour')} maxLength={40} />
             </Field>
@@ -173,8 +174,8 @@ function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
             </Field>
           </div>
         </section>
-        <section aria-label={t`What is to be covered`} className="flex min-h-[420px] min-w-0 flex-col lg:min-h-0">
-          <p className="label px-5 pt-3 text-[17px] text-quiet">{t`Tap every part that is to be covered.`}</p>
+        <section aria-label={t`What is to be covered`} className="flex min-h-[26.25rem] min-w-0 flex-col lg:min-h-0">
+          <p className="label px-5 pt-3 text-body text-quiet">{t`Tap every part that is to be covered.`}</p>
           <div className="min-h-0 flex-1 p-3">
             <VehicleSheet
               plan={plan}
@@ -214,7 +215,7 @@ function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
               type="submit"
               look="go"
               disabled={isLoading}
-              className="min-h-14 w-full text-[20px]"
+              className="min-h-14 w-full text-lead"
             >{t`Take it in`}</Button>
           </div>
         </section>

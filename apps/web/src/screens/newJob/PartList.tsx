@@ -1,3 +1,4 @@
+import { Heading } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { Film, FilmId, ModelPart, NewJob } from '@truelay/contract'
 import { X } from 'lucide-react'
@@ -22,17 +23,17 @@ export function PartList({ parts, choices, films, onChange, onToggle, problem }:
   )
   return (
     <div className="min-h-0 flex-1 overflow-y-auto p-4">
-      <h2 className="text-[21px] font-bold">
+      <Heading>
         {parts.length === 0 ? t`Nothing chosen yet` : `${parts.length} ${parts.length === 1 ? t`part` : t`parts`}`}
-      </h2>
+      </Heading>
       {problem ? (
-        <p role="alert" className="text-[16px] text-stop">{t`Choose at least one part to be covered.`}</p>
+        <p role="alert" className="text-body text-stop">{t`Choose at least one part to be covered.`}</p>
       ) : null}
       <ul className="mt-1">
         {parts.map((part) => (
           <li key={`${part.slot}-${part.name}`} className="border-b border-hair py-2">
             <div className="flex items-start justify-between gap-2">
-              <span className="pt-1 text-[17px] font-bold leading-tight">{part.name}</span>
+              <span className="pt-1 text-body font-bold leading-tight">{part.name}</span>
               <button
                 type="button"
                 aria-label={t`Leave out ${part.name}`}
@@ -60,14 +61,14 @@ export function PartList({ parts, choices, films, onChange, onToggle, problem }:
       </ul>
       {left.length === 0 ? null : (
         <details className="mt-3">
-          <summary className="label-strong cursor-pointer py-2 text-[17px] text-petrol">{t`All parts by name`}</summary>
+          <summary className="label-strong cursor-pointer py-2 text-body text-petrol">{t`All parts by name`}</summary>
           <ul>
             {left.map((part) => (
               <li key={part.slot}>
                 <button
                   type="button"
                   onClick={() => onToggle(part.slot)}
-                  className="min-h-11 w-full border-b border-hair text-left text-[17px] hover:text-petrol"
+                  className="min-h-11 w-full border-b border-hair text-left text-body hover:text-petrol"
                 >
                   {part.name}
                 </button>

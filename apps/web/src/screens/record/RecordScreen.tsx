@@ -1,5 +1,5 @@
 import { faultWords } from '@truelay/core/judge'
-import { counted, length } from '@truelay/core/say'
+import { counted, length, temperature, volume } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { PartRecord } from '@truelay/contract'
 import { strengthWords } from '@truelay/core/mix'
@@ -51,8 +51,8 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
   if (record.state === 'not begun')
     return (
       <div className="p-8">
-        <h2 className="text-[26px] font-bold">{t`${part.name} has not been begun.`}</h2>
-        <p className="mt-1 max-w-xl text-[17px] text-quiet">{t`The record writes itself while you fit: film and lot, batches, every step with its time, gaps before and after.`}</p>
+        <h2 className="text-title font-bold">{t`${part.name} has not been begun.`}</h2>
+        <p className="mt-1 max-w-xl text-body text-quiet">{t`The record writes itself while you fit: film and lot, batches, every step with its time, gaps before and after.`}</p>
         <Link
           to={`/jobs/${job.id}/lay-sheets/${part.id}`}
           className={`${buttonClass('go')} mt-4`}
@@ -61,7 +61,7 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
     )
   return (
     <div className="min-h-0 flex-1 overflow-auto bg-bench print:overflow-visible">
-      <div className="no-print mx-auto flex max-w-[820px] justify-end gap-3 py-3">
+      <div className="no-print mx-auto flex max-w-[51.25rem] justify-end gap-3 py-3">
         <Button onClick={() => window.print()}>
           <Printer size={18} aria-hidden="true" /> {t`Print`}
         </Button>
@@ -73,17 +73,17 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
           <Download size={18} aria-hidden="true" /> {t`PDF`}
         </a>
       </div>
-      <article className="mx-auto mb-8 max-w-[820px] border border-hair bg-paper px-12 py-9 print:border-0 print:p-0">
+      <article className="mx-auto mb-8 max-w-[51.25rem] border border-hair bg-paper px-12 py-9 print:border-0 print:p-0">
         <header className="flex items-start justify-between gap-6 border-b-2 border-ink pb-3">
           <div>
-            <p className="label text-[15px] text-quiet">{t`${shopName}, record of a fitted part`}</p>
-            <h2 className="text-[30px] font-bold leading-tight">
+            <p className="label text-note text-quiet">{t`${shopName}, record of a fitted part`}</p>
+            <h2 className="text-title font-bold leading-tight">
               {job.vehicle.model}, {part.name}
             </h2>
             <p className="text-quiet">{t`Job ${job.number}, ${job.customer}, ${job.vehicle.plate}, ${job.vehicle.colour}`}</p>
           </div>
           <p className="whitespace-nowrap text-right">
-            <strong className="block text-[22px]">
+            <strong className="block text-head">
               {record.state === 'finished' ? t`Finished` : t`${record.steps.length} of ${record.stepsTotal} steps`}
             </strong>
             {record.startedAt === null ? null : (
@@ -110,7 +110,7 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
             )}
           </Line>
           <Line label={t`room`}>
-            <Quantity temperatureC={job.room.temperatureC} digits={1} />, {job.room.humidityPercent} %
+            <Quantity of={temperature(job.room.temperatureC, 1)} />, {job.room.humidityPercent} %
           </Line>
           {record.schools.map((s) => (
             <Line key={t(s.question)} label={t(s.question)}>
@@ -124,7 +124,7 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
           <Part title={t`Batches`}>
             {batches.map((b) => (
               <Line key={`${b.number}-${b.at}`} label={b.number}>
-                {t(b.says)}, <Quantity volumeMl={b.batchMl} />, {t(strengthWords(b))}
+                {t(b.says)}, <Quantity of={volume(b.batchMl)} />, {t(strengthWords(b))}
                 <span className="text-quiet">
                   , {b.by}, {clockText(b.at)}
                 </span>
@@ -151,7 +151,7 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
           <Part title={t`Air and blades`}>
             {air.map((a) => (
               <Line key={a.at} label={clockText(a.at)}>
-                <Quantity temperatureC={a.roomC} digits={1} />, {Math.round(a.humidityPercent)} %
+                <Quantity of={temperature(a.roomC, 1)} />, {Math.round(a.humidityPercent)} %
                 <span className="text-quiet"> {t`(${a.source}): wait of ${Math.round(a.minutes)} min`}</span>
               </Line>
             ))}
@@ -213,7 +213,7 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
 function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
     <section className="mt-5 break-inside-avoid-page">
-      <h3 className="label-strong border-b border-hair pb-0.5 text-[19px]">{title}</h3>
+      <h3 className="label-strong border-b border-hair pb-0.5 text-lead">{title}</h3>
       <div className="mt-1">{children}</div>
     </section>
   )
@@ -221,7 +221,7 @@ function Part({ title, children }: { readonly title: string; readonly children: 
 
 function Line({ label, children }: { readonly label: string; readonly children: ReactNode }) {
   return (
-    <div className="grid break-inside-avoid grid-cols-[150px_1fr] gap-4 py-0.5">
+    <div className="grid break-inside-avoid grid-cols-[9.375rem_1fr] gap-4 py-0.5">
       <span className="block text-quiet first-letter:lowercase">{label}</span>
       <span>{children}</span>
     </div>
@@ -238,7 +238,7 @@ function GapTable({ record }: { readonly record: PartRecord }) {
     <>
       <table className="w-full">
         <thead>
-          <tr className="label text-left text-[15px] text-quiet">
+          <tr className="label text-left text-note text-quiet">
             <th className="font-medium">{t`place`}</th>
             <th className="text-right font-medium">{t`wanted`}</th>
             {gaps.map((round, i) => (
@@ -256,14 +256,16 @@ function GapTable({ record }: { readonly record: PartRecord }) {
                 <th scope="row" className="py-0.5 text-left font-normal">
                   {label}
                 </th>
-                <td className="text-right text-quiet">{wanted === undefined ? '' : <Quantity lengthMm={wanted} />}</td>
+                <td className="text-right text-quiet">
+                  {wanted === undefined ? '' : <Quantity of={length(wanted)} />}
+                </td>
                 {gaps.map((round) => {
                   const reading = round.readings.find((r) => t(r.label) === label)
                   const off =
                     reading !== undefined && Math.abs(reading.measuredMm - reading.wantedMm) > tolerance + 1e-9
                   return (
                     <td key={round.at} className={`text-right ${off ? 'font-bold text-amber' : 'font-bold'}`}>
-                      {reading === undefined ? '' : <Quantity lengthMm={reading.measuredMm} />}
+                      {reading === undefined ? '' : <Quantity of={length(reading.measuredMm)} />}
                       {off ? ' ✕' : ''}
                     </td>
                   )

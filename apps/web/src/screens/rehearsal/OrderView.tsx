@@ -1,4 +1,4 @@
-import { length } from '@truelay/core/say'
+import { inSpan, span, percent } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { FormDoc, PartSurface } from '@truelay/core/form'
 import { schoolNames, schoolWords } from '@truelay/core/lay'
@@ -7,8 +7,7 @@ import { pullOfStep } from '../../drawings/pullOfStep.ts'
 import { StretchLegend } from '../../drawings/StretchLegend.tsx'
 import { scaleEnd } from '../../drawings/stretchColor.ts'
 import { Busy } from '../../ui/Failed.tsx'
-import { Quantity } from '../../ui/Quantity.tsx'
-import { useUnits } from '../../ui/units.ts'
+import { Quantity, useShown } from '../../ui/Quantity.tsx'
 import type { ShownRehearsal } from '../../workers/rehearsalWork.ts'
 import { stepAt } from './playing.ts'
 import type { OrderChoice } from './useRehearsals.ts'
@@ -31,7 +30,7 @@ interface OrderViewProps {
 /** One order on the form: what lies, the front, the pull of the step, and film left over at the rim. */
 export function OrderView({ place, choice, onChoose, offered, surface, form, shown, other, at }: OrderViewProps) {
   const t = useWords()
-  const units = useUnits()
+  const leftUnit = useShown()(inSpan(0)).unit
   const scale = useMemo(
     () => Math.max(...[shown, other].map((s) => (s === null ? 0.01 : scaleEnd(s.rehearsal.stretch)))),
     [shown, other],
@@ -42,10 +41,10 @@ export function OrderView({ place, choice, onChoose, offered, surface, form, sho
       className="relative flex min-h-0 min-w-0 flex-col border-r border-hair last:border-r-0"
     >
       <div className="flex flex-wrap items-center justify-between gap-2 px-4 pt-3">
-        <label className="label flex items-center gap-2 text-[15px] text-quiet">
+        <label className="label flex items-center gap-2 text-note text-quiet">
           {place === 'first' ? t`First` : t`Second`}
           <select
-            className="label-strong min-h-11 rounded-md border border-ink/40 bg-paper px-2 text-[17px] text-ink"
+            className="label-strong min-h-11 rounded-md border border-ink/40 bg-paper px-2 text-body text-ink"
             value={choice}
             onChange={(event) => onChoose(event.target.value as OrderChoice)}
           >
@@ -61,14 +60,16 @@ export function OrderView({ place, choice, onChoose, offered, surface, form, sho
         {shown === null ? null : (
           <p className="flex items-baseline gap-4 leading-none" data-testid={`most-${place}`}>
             <span>
-              <strong className="text-[34px]">{(100 * shown.rehearsal.figures.largestStretch).toFixed(1)}</strong>
-              <span className="label text-[15px] text-quiet"> {t`% stretch`}</span>
+              <strong className="text-title">
+                <Quantity of={percent(100 * shown.rehearsal.figures.largestStretch, 1)} bare />
+              </strong>
+              <span className="label text-note text-quiet"> {t`% stretch`}</span>
             </span>
             <span>
-              <strong className="text-[34px]">
-                <Quantity lengthMm={shown.rehearsal.figures.worstFingersMmPer100} bare />
+              <strong className="text-title">
+                <Quantity of={inSpan(shown.rehearsal.figures.worstFingersMmPer100)} bare />
               </strong>
-              <span className="label text-[15px] text-quiet"> {t`${units.length} left over`}</span>
+              <span className="label text-note text-quiet"> {t`${leftUnit} left over`}</span>
             </span>
           </p>
         )}
@@ -108,7 +109,7 @@ const Played = memo(function Played({ surface, form, shown, at, scale }: PlayedP
   const pulls = useMemo(() => pullOfStep(step), [step])
   return (
     <>
-      <p className="px-4 pt-1 text-[15px] leading-snug text-quiet">{t(words)}</p>
+      <p className="px-4 pt-1 text-note leading-snug text-quiet">{t(words)}</p>
       <div className="min-h-0 flex-1">
         <Suspense fallback={<Busy text={t`Drawing the part`} />}>
           <PartView3D
@@ -126,14 +127,14 @@ const Played = memo(function Played({ surface, form, shown, at, scale }: PlayedP
       </div>
       <div className="flex items-end justify-between gap-3 px-4 pb-2">
         <StretchLegend full={scale} />
-        <p aria-live="polite" className="min-h-[44px] text-right text-[15px] leading-snug">
+        <p aria-live="polite" className="min-h-[2.75rem] text-right text-note leading-snug">
           {step === undefined ? (
             t`Nothing lies yet.`
           ) : (
             <>
               <strong>{t`${number} of ${rehearsal.steps.length}: ${step.kind === 'anchor' ? t`fix the ${step.label}` : t(step.label)}`}</strong>
               {step.frontExcessMmPer100 > 0.15 && step.laidShare < 1
-                ? t`, ${length(step.frontExcessMmPer100)} per ${length(100, 0)} pile up ahead of it`
+                ? t`, ${inSpan(step.frontExcessMmPer100)} per ${span} pile up ahead of it`
                 : null}
               {step.pull === null ? (step.lifted ? t`, lifted once` : '') : t`, lifted and pulled ${step.pull.heat}`}
             </>

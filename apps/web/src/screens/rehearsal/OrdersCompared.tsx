@@ -3,7 +3,7 @@ import { useWords } from '../../ui/words.ts'
 import type { JobBundle, Part } from '@truelay/contract'
 import type { FormDoc } from '@truelay/core/form'
 import { compareOrders, orderName, type RehearsalFigures } from '@truelay/core/lay'
-import { length, name, nothing, percent, say, type Sentence } from '@truelay/core/say'
+import { length, name, nothing, percent, say, type Sentence, inSpan, span } from '@truelay/core/say'
 import { ArrowDownRight, ArrowUpRight, Search } from 'lucide-react'
 import { useMemo } from 'react'
 import { Link, useNavigate } from 'react-router'
@@ -39,15 +39,15 @@ export function OrdersCompared(props: OrdersComparedProps) {
       <div className="lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
         <SearchBox {...props} />
         <section aria-labelledby="changes" className="border-t border-hair px-4 py-3">
-          <h2 id="changes" className="label-strong text-[18px]">{t`What the second order changes`}</h2>
+          <h2 id="changes" className="label-strong text-body">{t`What the second order changes`}</h2>
           {a === null || b === null ? (
-            <p className="text-[15px] text-quiet">{t`Rehearsing.`}</p>
+            <p className="text-note text-quiet">{t`Rehearsing.`}</p>
           ) : differences.length === 0 ? (
-            <p className="text-[15px]">{t`Nothing that a hand would notice.`}</p>
+            <p className="text-note">{t`Nothing that a hand would notice.`}</p>
           ) : (
             <ul>
               {differences.slice(0, 7).map((d) => (
-                <li key={t(d.says)} className="mt-1.5 flex gap-2 text-[16px] leading-snug">
+                <li key={t(d.says)} className="mt-1.5 flex gap-2 text-body leading-snug">
                   {d.better ? (
                     <ArrowDownRight className="mt-0.5 shrink-0 text-good" size={19} aria-label={t`better:`} />
                   ) : (
@@ -62,7 +62,7 @@ export function OrdersCompared(props: OrdersComparedProps) {
         {a === null || b === null ? null : (
           <Figures a={a.rehearsal.figures} b={b.rehearsal.figures} form={form} patterned={patterned} />
         )}
-        <p className="px-4 pb-3 text-[14px] leading-snug text-quiet">{t`Film as a membrane without friction, pulled as evenly as hands can. Compare orders by it; do not read it to the tenth of a millimetre.`}</p>
+        <p className="px-4 pb-3 text-note leading-snug text-quiet">{t`Film as a membrane without friction, pulled as evenly as hands can. Compare orders by it; do not read it to the tenth of a millimetre.`}</p>
       </div>
       <TakeIt bundle={bundle} part={part} b={b} search={search} />
     </aside>
@@ -75,14 +75,14 @@ function SearchBox({ search, onLook, onStop }: OrdersComparedProps) {
     <section aria-label={t`Search for a better order`} className="px-4 py-3">
       {search.phase === 'looking' ? (
         <div role="status">
-          <p className="label-strong text-[17px]">{t`Looking for a better order`}</p>
+          <p className="label-strong text-body">{t`Looking for a better order`}</p>
           <progress
             className="mt-1 block h-2.5 w-full accent-[var(--petrol)]"
             value={search.news.share}
             max={1}
             aria-label={t`How far the search is`}
           />
-          <p className="mt-1 min-h-[62px] text-[15px] leading-snug">
+          <p className="mt-1 min-h-[3.875rem] text-note leading-snug">
             {t`${search.news.tried} tried.`} <span className="text-quiet">{t`Best so far: ${search.news.best}`}</span>
           </p>
           <Button className="w-full" onClick={onStop}>{t`Stop looking`}</Button>
@@ -91,7 +91,7 @@ function SearchBox({ search, onLook, onStop }: OrdersComparedProps) {
         <>
           {search.phase === 'found' ? (
             <Notice look="good" role="status">
-              <strong className="block text-[17px]">
+              <strong className="block text-body">
                 {search.found.best.order.made === 'by school'
                   ? t`Nothing beats “${orderName(search.found.best.order)}”`
                   : t`A better order`}
@@ -103,7 +103,7 @@ function SearchBox({ search, onLook, onStop }: OrdersComparedProps) {
               {t(wholeFailure(search.failure))}
             </Notice>
           ) : (
-            <p className="text-[15px] leading-snug">{t`Tries all schools, then other anchors, pulls and starts, and says what they change.`}</p>
+            <p className="text-note leading-snug">{t`Tries all schools, then other anchors, pulls and starts, and says what they change.`}</p>
           )}
           <Button look={search.phase === 'found' ? 'plain' : 'go'} className="mt-2.5 w-full" onClick={onLook}>
             <Search size={20} /> {search.phase === 'found' ? t`Look again` : t`Look for a better order`}
@@ -128,9 +128,10 @@ function Figures({
   const t = useWords()
   const share = (of: number): Sentence => say`${percent(100 * of, 1)}`
   const mm = (of: number): Sentence => say`${length(of)}`
+  const left = (mmPer100: number): Sentence => say`${inSpan(mmPer100)}`
   const figure = (of: number): Sentence => say`${name(String(of))}`
   const far = (f: RehearsalFigures) => mm(Math.abs(f.farEnd.shiftMm))
-  const shrunk = (f: RehearsalFigures) => mm(Math.max(0, ...f.edges.map((e) => e.afterShrinkingMmPer100)))
+  const shrunk = (f: RehearsalFigures) => left(Math.max(0, ...f.edges.map((e) => e.afterShrinkingMmPer100)))
   const worstRisk = (f: RehearsalFigures) =>
     f.hollows.some((h) => h.risk === 'high')
       ? say`high`
@@ -139,7 +140,7 @@ function Figures({
         : say`none`
   const rows: (readonly [Sentence, Sentence, Sentence])[] = [
     [say`largest stretch`, share(a.largestStretch), share(b.largestStretch)],
-    [say`film left over, per ${length(100, 0)}`, mm(a.worstFingersMmPer100), mm(b.worstFingersMmPer100)],
+    [say`film left over, per ${span}`, left(a.worstFingersMmPer100), left(b.worstFingersMmPer100)],
     [say`… after shrinking it warm`, shrunk(a), shrunk(b)],
     [say`may show a glue line`, share(a.glueLineShare), share(b.glueLineShare)],
     ...(a.hollows.length === 0 ? [] : [[say`risk of bridging`, worstRisk(a), worstRisk(b)] as const]),
@@ -158,9 +159,9 @@ function Figures({
     ),
   ]
   return (
-    <table className="w-full border-t border-hair text-[15px]">
+    <table className="w-full border-t border-hair text-note">
       <thead>
-        <tr className="label text-[14px] text-quiet">
+        <tr className="label text-note text-quiet">
           <th scope="col" className="px-4 pt-2 text-left font-normal">{t`In figures`}</th>
           <th scope="col" className="pt-2 text-right font-normal">{t`first`}</th>
           <th scope="col" className="px-4 pt-2 text-right font-normal">{t`second`}</th>
@@ -216,7 +217,7 @@ function TakeIt({ bundle, part, b, search }: Pick<OrdersComparedProps, 'bundle' 
         )}
         <Link
           to={sheet}
-          className="label-strong inline-flex min-h-11 items-center text-[16px] text-petrol underline"
+          className="label-strong inline-flex min-h-11 items-center text-body text-petrol underline"
         >{t`Lay sheet`}</Link>
       </div>
     </div>

@@ -53,7 +53,7 @@ export function Player({ a, b, at, onAt }: PlayerProps) {
           }}
           className="h-8 w-full accent-[var(--petrol)]"
         />
-        <p className="label flex justify-between text-[14px] text-quiet">
+        <p className="label flex justify-between text-note text-quiet">
           <span>{t`first tack`}</span>
           <span>{t`pale blue: film that floats. Heavy line: the front. Violet ticks: film left over`}</span>
           <span>{t`last edge`}</span>

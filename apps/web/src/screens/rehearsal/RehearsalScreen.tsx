@@ -3,11 +3,7 @@ import { usualSchools } from '@truelay/core/plan'
 import { useEffect, useMemo, useState } from 'react'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import type { RehearsalQuestion } from '../../workers/rehearsalWork.ts'
-import { useJobContext } from '../job/JobFrame.tsx'
-import { NotMeasured } from '../job/NotMeasured.tsx'
-import { PartTabs } from '../job/PartTabs.tsx'
-import { usePartQuestion } from '../laySheet/usePartQuestion.ts'
-import { SheetViews } from '../laySheet/SheetViews.tsx'
+import { useSheet } from '../laySheet/SheetFrame.tsx'
 import { OrderView } from './OrderView.tsx'
 import { OrdersCompared } from './OrdersCompared.tsx'
 import { Player } from './Player.tsx'
@@ -16,17 +12,13 @@ import { type OrderChoice, useRehearsals } from './useRehearsals.ts'
 /** Two orders of laying side by side, before anything is peeled; and a search for a better one. */
 export function RehearsalScreen() {
   const t = useWords()
-  const { bundle, part } = useJobContext()
-  const asked = usePartQuestion(bundle, part)
-  const lay = asked?.lay ?? null
-  const practice = asked?.work.practice ?? null
-  const question = useMemo<RehearsalQuestion | null>(
-    () => (lay === null || practice === null ? null : { form: lay.form, film: lay.film, practice }),
-    [lay, practice],
-  )
+  const { bundle, part, question: asked } = useSheet()
+  const { form, film } = asked.lay
+  const { practice } = asked.work
+  const question = useMemo<RehearsalQuestion>(() => ({ form, film, practice }), [form, film, practice])
   const chosen = part.order
   const { stage, known, search, ask, look, stop } = useRehearsals(question, chosen?.order ?? null)
-  const usual = asked === null ? 'centre out' : usualSchools(asked.lay.form, asked.work.film, asked.work.found).begin
+  const usual = usualSchools(form, asked.work.film, asked.work.found).begin
   const [left, setLeft] = useState<OrderChoice>(chosen === null ? usual : 'chosen')
   const [right, setRight] = useState<OrderChoice>(usual === 'centre out' ? 'one end and follow' : 'centre out')
   const [at, setAt] = useState(1)
@@ -43,64 +35,46 @@ export function RehearsalScreen() {
     setAt(1)
   }, [found])
 
-  if (asked === null)
-    return (
-      <>
-        <PartTabs bundle={bundle} stage="lay-sheets">
-          <SheetViews jobId={bundle.job.id} partId={part.id} />
-        </PartTabs>
-        <NotMeasured part={part} />
-      </>
-    )
   const [a, b] = [known[left] ?? null, known[right] ?? null]
+  if (stage.phase === 'refused') return <Failed sentence={stage.failure.sentence} fix={stage.failure.fix} />
+  if (stage.phase === 'asked') return <Busy text={t`Building the form and the film for it`} />
   return (
-    <>
-      <PartTabs bundle={bundle} stage="lay-sheets">
-        <SheetViews jobId={bundle.job.id} partId={part.id} />
-      </PartTabs>
-      {stage.phase === 'refused' ? (
-        <Failed sentence={stage.failure.sentence} fix={stage.failure.fix} />
-      ) : stage.phase === 'asked' ? (
-        <Busy text={t`Building the form and the film for it`} />
-      ) : (
-        <div className="flex-1 lg:grid lg:min-h-0 lg:grid-cols-[1fr_336px]">
-          <div className="min-w-0 lg:grid lg:min-h-0 lg:grid-rows-[1fr_auto]">
-            <div className="grid h-[1000px] min-w-0 grid-rows-2 md:h-[520px] md:grid-cols-2 md:grid-rows-1 lg:h-auto lg:min-h-0">
-              {(
-                [
-                  ['first', left, setLeft, a],
-                  ['second', right, setRight, b],
-                ] as const
-              ).map(([place, choice, choose, shown]) => (
-                <OrderView
-                  key={place}
-                  place={place}
-                  choice={choice}
-                  onChoose={choose}
-                  offered={{ chosen: chosen !== null, found: known.found !== undefined }}
-                  surface={stage.value.surface}
-                  form={asked.lay.form}
-                  shown={shown}
-                  other={place === 'first' ? b : a}
-                  at={at}
-                />
-              ))}
-            </div>
-            <Player a={a} b={b} at={at} onAt={setAt} />
-          </div>
-          <OrdersCompared
-            bundle={bundle}
-            part={part}
-            form={asked.lay.form}
-            patterned={asked.work.film.patterned ?? false}
-            a={a}
-            b={b}
-            search={search}
-            onLook={() => void look()}
-            onStop={stop}
-          />
+    <div className="flex-1 lg:grid lg:min-h-0 lg:grid-cols-[1fr_21rem]">
+      <div className="min-w-0 lg:grid lg:min-h-0 lg:grid-rows-[1fr_auto]">
+        <div className="grid h-[62.5rem] min-w-0 grid-rows-2 md:h-[32.5rem] md:grid-cols-2 md:grid-rows-1 lg:h-auto lg:min-h-0">
+          {(
+            [
+              ['first', left, setLeft, a],
+              ['second', right, setRight, b],
+            ] as const
+          ).map(([place, choice, choose, shown]) => (
+            <OrderView
+              key={place}
+              place={place}
+              choice={choice}
+              onChoose={choose}
+              offered={{ chosen: chosen !== null, found: known.found !== undefined }}
+              surface={stage.value.surface}
+              form={form}
+              shown={shown}
+              other={place === 'first' ? b : a}
+              at={at}
+            />
+          ))}
         </div>
-      )}
-    </>
+        <Player a={a} b={b} at={at} onAt={setAt} />
+      </div>
+      <OrdersCompared
+        bundle={bundle}
+        part={part}
+        form={form}
+        patterned={asked.work.film.patterned ?? false}
+        a={a}
+        b={b}
+        search={search}
+        onLook={() => void look()}
+        onStop={stop}
+      />
+    </div>
   )
 }

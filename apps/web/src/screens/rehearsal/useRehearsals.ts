@@ -24,14 +24,13 @@ export type SearchState =
 const tries = 40
 
 /** A stage in a worker, rehearsals on it by choice, and a search that can be stopped. */
-export function useRehearsals(question: RehearsalQuestion | null, chosen: LayOrder | null) {
+export function useRehearsals(question: RehearsalQuestion, chosen: LayOrder | null) {
   const [stage, setStage] = useState<Answer<RehearsalStage>>(asked)
   const [known, setKnown] = useState<Partial<Record<OrderChoice, ShownRehearsal>>>({})
   const [search, setSearch] = useState<SearchState>({ phase: 'idle' })
   const worker = useRef<OpenRehearsalWorker | null>(null)
 
   useEffect(() => {
-    if (question === null) return
     const opened = openRehearsalWorker()
     worker.current = opened
     let current = true

@@ -1,3 +1,4 @@
+import { Heading, Title } from '../../ui/Title.tsx'
 import { counted, length, name, say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { BladeStroke, PersonId } from '@truelay/contract'
@@ -15,7 +16,7 @@ import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { useNow } from '../../ui/useNow.ts'
-import { ageWords } from '../today/ageWords.ts'
+import { ageWords } from '../../ui/ageWords.ts'
 
 const feltWords: Readonly<Record<TestCut, Sentence>> = {
   'too shallow': say`too shallow`,
@@ -44,12 +45,12 @@ export function BladeBookScreen() {
     return <Failed sentence={say`Nobody works in this shop yet.`} fix={say`Add a person on the Shop screen first.`} />
   const stroke = () => ({ id: crypto.randomUUID(), at: new Date().toISOString(), personId })
   return (
-    <div className="mx-auto max-w-[1200px] px-7 py-6">
-      <p className="label text-[16px]">
+    <div className="mx-auto max-w-[75rem] px-7 py-6">
+      <p className="label text-body">
         <Link to="/shelf" className="text-petrol underline">{t`Shelf`}</Link>
       </p>
       <div className="flex flex-wrap items-end justify-between gap-4">
-        <h1 className="text-[30px] font-bold leading-tight">{t`Blade book`}</h1>
+        <Title>{t`Blade book`}</Title>
         <div className="w-40">
           <Field label={t`who cuts`}>
             <SelectInput value={personId} onChange={(e) => setWho(e.target.value as PersonId)}>
@@ -64,7 +65,7 @@ export function BladeBookScreen() {
       </div>
       <dl className="mt-4 grid gap-x-10 gap-y-4 border-y border-hair py-4 sm:grid-cols-3">
         <Fact label={t`cut with the segment in the knife`} amber={!book.fresh}>
-          <Quantity lengthMm={book.cutWithThisMm} digits={0} />
+          <Quantity of={length(book.cutWithThisMm, 0)} />
         </Fact>
         <Fact label={t`segments left`} amber={book.segmentsLeft < 10}>
           {book.segmentsLeft}
@@ -102,8 +103,8 @@ export function BladeBookScreen() {
         >{t`Note them`}</Button>
       </div>
       <section aria-labelledby="test-title" className="mt-6 border-t border-hair pt-4">
-        <h2 id="test-title" className="text-[22px] font-bold">{t`Test cut on a scrap`}</h2>
-        <p className="text-[17px]">{t`One slow draw over film on its liner, blade at about ${practice.bladeSurface}°. Tear it along the line: how deep did it go? Two thirds tears clean.`}</p>
+        <Heading id="test-title">{t`Test cut on a scrap`}</Heading>
+        <p className="text-body">{t`One slow draw over film on its liner, blade at about ${practice.bladeSurface}°. Tear it along the line: how deep did it go? Two thirds tears clean.`}</p>
         <div className="mt-3 flex flex-wrap gap-3">
           {felts.map((felt) => (
             <Button key={felt} onClick={() => void add({ ...stroke(), kind: 'test cut', felt })}>
@@ -111,10 +112,10 @@ export function BladeBookScreen() {
             </Button>
           ))}
         </div>
-        <p className="mt-2 text-[15px] text-quiet">{t`Blade away from your other hand. Never on the vehicle.`}</p>
+        <p className="mt-2 text-note text-quiet">{t`Blade away from your other hand. Never on the vehicle.`}</p>
       </section>
       <section aria-labelledby="book-title" className="mt-6 border-t border-hair pt-4">
-        <h2 id="book-title" className="text-[22px] font-bold">{t`Lately`}</h2>
+        <Heading id="book-title">{t`Lately`}</Heading>
         <ul>
           {[...strokes]
             .reverse()
@@ -122,7 +123,7 @@ export function BladeBookScreen() {
             .map((entry) => (
               <li
                 key={`${entry.id}-${entry.kind}`}
-                className="flex justify-between gap-4 border-t border-hair py-1.5 text-[17px]"
+                className="flex justify-between gap-4 border-t border-hair py-1.5 text-body"
               >
                 <span>{t(strokeWords(entry))}</span>
                 <span className="text-quiet">
@@ -161,8 +162,8 @@ function Fact({
 }) {
   return (
     <div>
-      <dt className="label text-[15px] text-quiet">{label}</dt>
-      <dd className={`text-[40px] font-bold leading-none ${amber ? 'text-amber' : ''}`}>{children}</dd>
+      <dt className="label text-note text-quiet">{label}</dt>
+      <dd className={`text-figure font-bold leading-none ${amber ? 'text-amber' : ''}`}>{children}</dd>
     </div>
   )
 }

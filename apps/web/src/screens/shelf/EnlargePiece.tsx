@@ -51,13 +51,13 @@ export function EnlargePiece({ piece, form, film, shop, enlarged, onEnlarged }: 
   }
   return (
     <details className="mt-4 border-t border-hair pt-2">
-      <summary className="label-strong min-h-11 cursor-pointer py-2 text-[17px] text-petrol">{t`Enlarge along some edges`}</summary>
+      <summary className="label-strong min-h-11 cursor-pointer py-2 text-body text-petrol">{t`Enlarge along some edges`}</summary>
       <div className="grid grid-cols-2 gap-x-4 gap-y-2">
         {form.edges.map((edge) => (
           <NumberField
             key={edge.name}
             label={edge.label}
-            unit={t`mm`}
+            unit="mm"
             value={growth[edge.name] ?? 0}
             digits={0}
             min={-20}
@@ -75,11 +75,11 @@ export function EnlargePiece({ piece, form, film, shop, enlarged, onEnlarged }: 
       {enlarged ? (
         <p
           role="status"
-          className="mt-2 text-[15px] text-quiet"
+          className="mt-2 text-note text-quiet"
         >{t`Shown enlarged. Save it as SVG or DXF for the plotter; the piece on the shelf stays as it is.`}</p>
       ) : null}
       {problem === null ? null : (
-        <p role="alert" className="mt-2 text-[15px] text-stop">
+        <p role="alert" className="mt-2 text-note text-stop">
           {t(problem)}
         </p>
       )}

@@ -1,6 +1,9 @@
+import { Title } from '../../ui/Title.tsx'
 import { filmTypeWords } from '@truelay/core/plan'
 import { name, say, temperature } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
+import { typedIn } from '../../ui/typedIn.ts'
+import { useUnits } from '../../ui/units.ts'
 import { useWords } from '../../ui/words.ts'
 import type { Film } from '@truelay/contract'
 import { type FilmHandling, filmFigureKeys, filmFigures } from '@truelay/core/lay'
@@ -51,17 +54,17 @@ function FilmFigures({ film }: { readonly film: Film }) {
     { title: t`Warm`, keys: filmFigureKeys.filter((key) => !cold.includes(key)) },
   ]
   return (
-    <div className="max-w-[1060px] px-6 py-5">
-      <Link to="/shelf" className="label text-[16px] text-petrol underline">{t`Shelf`}</Link>
-      <h1 className="text-[30px] font-bold leading-tight">{film.name}</h1>
-      <p className="text-[17px] text-quiet">{t`${filmTypeWords[film.type]}, laid ${wayLaidWords[film.laid]}, ${film.thicknessUm} µm, damaged from ${temperature(film.damageC)}. Every lay sheet and rehearsal with this film is worked out from these figures.`}</p>
+    <div className="max-w-[66.25rem] px-6 py-5">
+      <Link to="/shelf" className="label text-body text-petrol underline">{t`Shelf`}</Link>
+      <Title>{film.name}</Title>
+      <p className="text-body text-quiet">{t`${filmTypeWords[film.type]}, laid ${wayLaidWords[film.laid]}, ${film.thicknessUm} µm, damaged from ${temperature(film.damageC)}. Every lay sheet and rehearsal with this film is worked out from these figures.`}</p>
       {error === undefined ? null : (
         <Notice look="stop" role="alert">
           {t(wholeFailure(failureOf(error)))}
         </Notice>
       )}
       <div className="mt-4 flex items-center gap-4">
-        <span className="label text-[16px] text-quiet">{t`Printed pattern`}</span>
+        <span className="label text-body text-quiet">{t`Printed pattern`}</span>
         <Choice
           label={t`Printed pattern`}
           value={film.patterned === true ? 'yes' : 'no'}
@@ -74,7 +77,7 @@ function FilmFigures({ film }: { readonly film: Film }) {
       </div>
       {groups.map(({ title, keys }) => (
         <section key={title} aria-label={title} className="mt-5 border-t border-hair pt-3">
-          <h2 className="label-strong text-[20px]">{title}</h2>
+          <h2 className="label-strong text-lead">{title}</h2>
           <ul>
             {keys.map((key) => (
               <FigureRow
@@ -102,13 +105,15 @@ function FigureRow({ name, value, onChange }: FigureRowProps) {
   const figure = filmFigures[name]
   const k = figure.unit === '%' ? 100 : 1
   const unit = figure.unit === 'share' ? '' : figure.unit
-  const text = (x: number) => String(Number((k * x).toFixed(2)))
+  const digits = figure.unit === '%' ? 1 : 2
+  const typing = typedIn(useUnits(), unit, digits)
+  const text = (x: number) => String(Number(typing.shown(k * x).toFixed(typing.digits)))
   return (
-    <li className="grid items-end gap-x-6 border-b border-hair py-2.5 md:grid-cols-[290px_1fr]">
+    <li className="grid items-end gap-x-6 border-b border-hair py-2.5 md:grid-cols-[18.125rem_1fr]">
       <NumberField
         label={t(figure.label)}
         unit={unit}
-        digits={figure.unit === '%' ? 1 : 2}
+        digits={digits}
         value={k * value}
         min={Number((k * figure.min).toFixed(3))}
         max={Number((k * figure.max).toFixed(3))}
@@ -116,7 +121,7 @@ function FigureRow({ name, value, onChange }: FigureRowProps) {
       />
       <p className="leading-snug">
         {t(figure.reason)}{' '}
-        <span className="text-quiet">{t`Usual ${`${text(figure.usual)} ${unit}`.trim()}, range ${text(figure.min)} to ${text(figure.max)}.`}</span>
+        <span className="text-quiet">{t`Usual ${`${text(figure.usual)} ${typing.unit}`.trim()}, range ${text(figure.min)} to ${text(figure.max)}.`}</span>
       </p>
     </li>
   )

@@ -1,3 +1,4 @@
+import { Title } from '../../ui/Title.tsx'
 import { figure, length, name, say, type Sentence } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
@@ -138,20 +139,18 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
     void navigate(`/shelf/pieces/${piece.data.id}`)
   }
   return (
-    <div className="flex min-h-full flex-col lg:h-full lg:min-h-[700px]">
+    <div className="flex min-h-full flex-col lg:h-full lg:min-h-[43.75rem]">
       <header className="border-b border-hair bg-paper px-6 py-3">
-        <p className="label text-[15px] text-quiet">{t`Shelf`}</p>
-        <h1 className="text-[28px] font-bold leading-tight">
-          {replaced === undefined ? t`Bring in a pattern` : t`Another pattern for ${replaced.name}`}
-        </h1>
+        <p className="label text-note text-quiet">{t`Shelf`}</p>
+        <Title>{replaced === undefined ? t`Bring in a pattern` : t`Another pattern for ${replaced.name}`}</Title>
       </header>
-      <div className="grid min-h-0 flex-1 lg:grid-cols-[330px_1fr_330px]">
+      <div className="grid min-h-0 flex-1 lg:grid-cols-[20.625rem_1fr_20.625rem]">
         <section
           aria-label={t`The file`}
           className="overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"
         >
           <label className="block">
-            <span className="label block text-[16px] text-quiet">{t`Drawing, SVG or DXF`}</span>
+            <span className="label block text-body text-quiet">{t`Drawing, SVG or DXF`}</span>
             <input
               type="file"
               accept=".svg,.dxf"
@@ -159,12 +158,12 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
                 const [chosen] = event.target.files ?? []
                 if (chosen !== undefined) void choose(chosen)
               }}
-              className="mt-1 w-full text-[16px] file:mr-3 file:min-h-11 file:border file:border-ink/50 file:bg-paper file:px-3 file:text-[16px]"
+              className="mt-1 w-full text-body file:mr-3 file:min-h-11 file:border file:border-ink/50 file:bg-paper file:px-3 file:text-body"
             />
           </label>
           {file === null ? null : (
             <>
-              <p className="label mt-4 text-[16px] text-quiet">{t`Drawn in`}</p>
+              <p className="label mt-4 text-body text-quiet">{t`Drawn in`}</p>
               <Choice
                 label={t`Unit of the drawing`}
                 value={unit}
@@ -180,7 +179,7 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
               <div className="mt-4 grid grid-cols-2 gap-4">
                 <NumberField
                   label={t`Close gaps up to`}
-                  unit={t`mm`}
+                  unit="mm"
                   value={gapMm}
                   digits={2}
                   min={0.05}
@@ -189,7 +188,7 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
                 />
                 <NumberField
                   label={t`Thin to`}
-                  unit={t`mm`}
+                  unit="mm"
                   value={thinMm}
                   digits={3}
                   min={0.005}
@@ -206,26 +205,26 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
             </>
           )}
         </section>
-        <section aria-label={t`What was understood`} className="flex min-h-[420px] min-w-0 flex-col p-5 lg:min-h-0">
+        <section aria-label={t`What was understood`} className="flex min-h-[26.25rem] min-w-0 flex-col p-5 lg:min-h-0">
           {failure !== null ? (
             <Notice look="stop" role="alert">
-              <p className="text-[20px] font-bold">{t(failure.sentence)}</p>
-              <p className="text-[17px]">{t`${failure.fix} Nothing was kept.`}</p>
+              <p className="text-lead font-bold">{t(failure.sentence)}</p>
+              <p className="text-body">{t`${failure.fix} Nothing was kept.`}</p>
             </Notice>
           ) : reading === null ? (
-            <p className="text-[18px] text-quiet">{t`Choose a drawing. Its outline, cut-outs and marks are shown here, with what was mended and what was left out, before anything is kept.`}</p>
+            <p className="text-body text-quiet">{t`Choose a drawing. Its outline, cut-outs and marks are shown here, with what was mended and what was left out, before anything is kept.`}</p>
           ) : (
             <>
-              <p className="text-[26px] font-bold" data-testid="pattern-size">
-                {t`${reading.widthMm.toFixed(0)} x ${reading.heightMm.toFixed(0)} mm`}
+              <p className="text-title font-bold" data-testid="pattern-size">
+                {t`${length(reading.widthMm, 0)} x ${length(reading.heightMm, 0)}`}
                 {reading.unitStated || unit !== 'file' ? null : (
-                  <span className="pl-3 text-[17px] font-normal text-amber">{t`the file does not say its unit: check this size`}</span>
+                  <span className="pl-3 text-body font-normal text-amber">{t`the file does not say its unit: check this size`}</span>
                 )}
               </p>
               <div className="min-h-0 flex-1 py-3">
                 <PieceShape pattern={reading.pattern} className="h-full w-full" label={t`The pattern as understood`} />
               </div>
-              <ul className="text-[17px] leading-snug">
+              <ul className="text-body leading-snug">
                 {reading.understood.map((sentence) => (
                   <li key={t(sentence)}>{t(sentence)}</li>
                 ))}
@@ -245,7 +244,7 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
           <div className="min-h-0 flex-1 overflow-y-auto p-5">
             <PieceFields draft={draft} shelf={shelf} forms={forms} onChange={setDraft} />
             {known === undefined || reading === null ? null : (
-              <p className="mt-3 text-[16px] text-quiet">{t(sizeWords(reading, known))}</p>
+              <p className="mt-3 text-body text-quiet">{t(sizeWords(reading, known))}</p>
             )}
           </div>
           <div className="border-t border-hair p-4">
@@ -258,7 +257,7 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
               look="go"
               disabled={piece?.success !== true || saving.isLoading}
               onClick={() => void keep()}
-              className="min-h-14 w-full text-[20px]"
+              className="min-h-14 w-full text-lead"
             >{t`Keep this pattern`}</Button>
           </div>
         </section>

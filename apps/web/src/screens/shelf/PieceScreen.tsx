@@ -1,5 +1,6 @@
+import { Title } from '../../ui/Title.tsx'
 import { sideWords } from '@truelay/core/stock'
-import { name, say } from '@truelay/core/say'
+import { name, say, length } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { PiecePattern } from '@truelay/core/align'
 import { boundsOf } from '@truelay/core/geometry'
@@ -43,19 +44,19 @@ export function PieceScreen() {
   return (
     <div className="flex min-h-full flex-col">
       <header className="border-b border-hair bg-paper px-6 py-4">
-        <p className="label text-[15px] text-quiet">
+        <p className="label text-note text-quiet">
           <Link to="/shelf" className="underline">{t`Shelf`}</Link>, {kit?.name}
         </p>
-        <h1 className="text-[30px] font-bold leading-tight">{piece.name}</h1>
+        <Title>{piece.name}</Title>
       </header>
-      <div className="grid flex-1 lg:grid-cols-[1fr_360px]">
-        <div className="flex min-h-[420px] items-center p-6">
-          <PieceShape pattern={pattern} className="h-full max-h-[560px] w-full" label={t`Pattern of ${piece.name}`} />
+      <div className="grid flex-1 lg:grid-cols-[1fr_22.5rem]">
+        <div className="flex min-h-[26.25rem] items-center p-6">
+          <PieceShape pattern={pattern} className="h-full max-h-[35rem] w-full" label={t`Pattern of ${piece.name}`} />
         </div>
         <aside className="border-t border-hair bg-paper p-5 lg:border-l lg:border-t-0">
-          <dl className="space-y-2 text-[18px]">
+          <dl className="space-y-2 text-body">
             <Row term={t`Size`}>
-              <Quantity lengthMm={max[0] - min[0]} digits={0} /> x <Quantity lengthMm={max[1] - min[1]} digits={0} />
+              <Quantity of={length(max[0] - min[0], 0)} /> x <Quantity of={length(max[1] - min[1], 0)} />
             </Row>
             <Row term={t`Side`}>{t(sideWords[piece.side])}</Row>
             <Row term={t`In the box`}>

@@ -22,11 +22,11 @@ export function RoleList({
   const t = useWords()
   return (
     <section aria-label={t`Layers`} className="mt-5">
-      <h2 className="label text-[16px] text-quiet">{t`Layers of the drawing`}</h2>
+      <h2 className="label text-body text-quiet">{t`Layers of the drawing`}</h2>
       <ul>
         {layers.map(({ layer, role, shapes }) => (
-          <li key={layer} className="grid grid-cols-[1fr_130px] items-center gap-2 py-1">
-            <span className="min-w-0 truncate text-[17px]">
+          <li key={layer} className="grid grid-cols-[1fr_8.125rem] items-center gap-2 py-1">
+            <span className="min-w-0 truncate text-body">
               {layer === '' ? t`no layer` : layer} <span className="text-quiet">{shapes}</span>
             </span>
             <SelectInput

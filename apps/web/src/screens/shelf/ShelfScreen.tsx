@@ -1,3 +1,4 @@
+import { Heading, Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { Kit, Piece, Shelf } from '@truelay/contract'
 import { FileInput, Slice } from 'lucide-react'
@@ -22,8 +23,8 @@ export function ShelfScreen() {
     <div>
       <header className="flex flex-wrap items-end justify-between gap-4 border-b border-hair bg-paper px-6 py-4">
         <div>
-          <h1 className="text-[30px] font-bold leading-tight">{t`Shelf`}</h1>
-          <p className="text-[17px] text-quiet">{t`${shelf.kits.length} kits, ${shelf.pieces.length} pieces, ${shelf.films.length} films`}</p>
+          <Title>{t`Shelf`}</Title>
+          <p className="text-body text-quiet">{t`${shelf.kits.length} kits, ${shelf.pieces.length} pieces, ${shelf.films.length} films`}</p>
         </div>
         <div className="flex flex-wrap gap-3">
           <Link to="/shelf/blades" className={buttonClass('plain')}>
@@ -39,10 +40,10 @@ export function ShelfScreen() {
         <KitBox key={kit.id} kit={kit} shelf={shelf} />
       ))}
       <section aria-labelledby="films-title" className="px-6 py-5">
-        <h2 id="films-title" className="text-[22px] font-bold">{t`Films`}</h2>
+        <Heading id="films-title">{t`Films`}</Heading>
         <ul className="mt-2 grid gap-x-8 md:grid-cols-2">
           {shelf.films.map((film) => (
-            <li key={film.id} className="border-t border-hair py-2 text-[17px]">
+            <li key={film.id} className="border-t border-hair py-2 text-body">
               <Link to={`/shelf/films/${film.id}`} className="font-bold text-petrol underline">
                 {film.name}
               </Link>
@@ -79,16 +80,16 @@ function KitBox({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
   return (
     <section aria-label={kit.name} className="border-b border-hair px-6 py-4">
       <div className="flex flex-wrap items-baseline justify-between gap-3">
-        <h2 className="text-[22px] font-bold">{kit.name}</h2>
+        <Heading>{kit.name}</Heading>
         <Button onClick={() => void give()}>{t`Save kit as file`}</Button>
       </div>
-      <p className="text-[16px] text-quiet">{kit.note}</p>
+      <p className="text-body text-quiet">{kit.note}</p>
       {problem === null ? null : (
         <Notice look="stop" role="alert">
           {problem}
         </Notice>
       )}
-      <ul className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(190px,1fr))] gap-2">
+      <ul className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(11.875rem,1fr))] gap-2">
         {pieces.map((piece) => (
           <PieceCard key={piece.id} piece={piece} />
         ))}
@@ -106,8 +107,8 @@ function PieceCard({ piece }: { readonly piece: Piece }) {
         className="flex h-full flex-col border border-hair bg-paper p-2 hover:border-petrol"
       >
         <PieceShape pattern={piece.pattern} className="h-24 w-full" />
-        <span className="mt-1 text-[16px] font-bold leading-tight">{piece.name}</span>
-        <span className="text-[15px] text-quiet">{t`lot ${piece.lot}${piece.spares > 0 ? t`, ${piece.spares} spare` : ''}`}</span>
+        <span className="mt-1 text-body font-bold leading-tight">{piece.name}</span>
+        <span className="text-note text-quiet">{t`lot ${piece.lot}${piece.spares > 0 ? t`, ${piece.spares} spare` : ''}`}</span>
       </Link>
     </li>
   )

@@ -6,8 +6,8 @@ import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field, TextInput } from '../../ui/Field.tsx'
 import { useNow } from '../../ui/useNow.ts'
-import { ageWords } from '../today/ageWords.ts'
-import { deviceStateWords } from '../today/deviceStateWords.ts'
+import { ageWords } from '../../ui/ageWords.ts'
+import { deviceStateWords } from '../../ui/deviceStateWords.ts'
 
 /** Where the shop's devices are asked, and how each is doing; without them the app asks the person. */
 export function DeviceList() {
@@ -16,8 +16,8 @@ export function DeviceList() {
   if (devices === undefined) return null
   return (
     <section aria-labelledby="devices-title" className="mt-6 border-t border-hair pt-4">
-      <h2 id="devices-title" className="label-strong text-[20px]">{t`Devices`}</h2>
-      <p className="text-[16px] text-quiet">{t`Without them the app asks you. Each reading shows its age and where it comes from.`}</p>
+      <h2 id="devices-title" className="label-strong text-lead">{t`Devices`}</h2>
+      <p className="text-body text-quiet">{t`Without them the app asks you. Each reading shows its age and where it comes from.`}</p>
       <ul>
         {deviceNames.map((kind) => (
           <li key={kind} aria-label={t(deviceKinds[kind].label)} className="border-b border-hair py-2.5">
@@ -40,7 +40,7 @@ function Health({ kind }: { readonly kind: DeviceKind }) {
   const now = useNow(15_000)
   const trouble = is !== undefined && is.state !== 'fresh' && is.state !== 'none'
   return (
-    <p className={`mt-1 text-[16px] ${trouble ? 'text-amber' : 'text-quiet'}`}>
+    <p className={`mt-1 text-body ${trouble ? 'text-amber' : 'text-quiet'}`}>
       {is === undefined
         ? t`Not asked yet.`
         : is.state === 'fresh'
@@ -50,7 +50,7 @@ function Health({ kind }: { readonly kind: DeviceKind }) {
             : t`${deviceStateWords[is.state]}: ${is.says}`}
       <Button
         look="quiet"
-        className="ml-2 !min-h-8 !text-[15px]"
+        className="ml-2 !min-h-8 !text-note"
         disabled={isFetching}
         onClick={() => void ask(kind)}
       >{t`Ask it`}</Button>

@@ -1,4 +1,5 @@
-import { name, say, temperature } from '@truelay/core/say'
+import { Title } from '../../ui/Title.tsx'
+import { name, say, temperature, warmer } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { length } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
@@ -15,9 +16,8 @@ import { Field, TextInput } from '../../ui/Field.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
-import { TemperatureField } from '../../ui/TemperatureField.tsx'
 import { useNow } from '../../ui/useNow.ts'
-import { ageWords } from '../today/ageWords.ts'
+import { ageWords } from '../../ui/ageWords.ts'
 import { ReadGun } from './ReadGun.tsx'
 
 /** One gun: its settings and nozzle, and what the thermometer says about it. */
@@ -46,11 +46,11 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
   const setting = (i: number, more: Partial<GunProfile['settings'][number]>) =>
     save({ ...gun, settings: gun.settings.map((s, k) => (k === i ? { ...s, ...more } : s)) })
   return (
-    <div className="mx-auto max-w-[1200px] px-7 py-6">
-      <p className="label text-[16px]">
+    <div className="mx-auto max-w-[75rem] px-7 py-6">
+      <p className="label text-body">
         <Link to="/shop" className="text-petrol underline">{t`Shop`}</Link>
       </p>
-      <h1 className="text-[30px] font-bold leading-tight">{gun.name}</h1>
+      <Title>{gun.name}</Title>
       {error === undefined ? null : (
         <Notice look="stop" role="alert">
           {t(wholeFailure(failureOf(error)))}
@@ -60,14 +60,14 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
         <section aria-labelledby="known-title">
           <h2
             id="known-title"
-            className="label-strong border-b-2 border-ink pb-1 text-[20px]"
+            className="label-strong border-b-2 border-ink pb-1 text-lead"
           >{t`What is known of it`}</h2>
           {known.ok ? (
             <>
-              <p className="mt-2 text-[44px] font-bold leading-none" data-testid="gun-sure">
+              <p className="mt-2 text-figure font-bold leading-none" data-testid="gun-sure">
                 ± {Math.round(100 * known.value.riseSigma)} %
               </p>
-              <p className="text-[17px]">
+              <p className="text-body">
                 {known.value.readings === 0
                   ? t`Never read: what is usual for its type. One reading on a scrap settles most of it.`
                   : t`From ${known.value.readings} ${known.value.readings === 1 ? t`reading` : t`readings`}: its air arrives ${percent(known.value.factors.gas)} the usual heat and hands over ${percent(known.value.factors.h)} as much.`}
@@ -79,8 +79,8 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
               {t(wholeFailure(known.failure))}
             </Notice>
           )}
-          <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-[20px]">{t`Readings`}</h2>
-          {gun.readings.length === 0 ? <p className="text-[17px] text-quiet">{t`None yet.`}</p> : null}
+          <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-lead">{t`Readings`}</h2>
+          {gun.readings.length === 0 ? <p className="text-body text-quiet">{t`None yet.`}</p> : null}
           <ul>
             {gun.readings.map((r, i) => (
               <Reading
@@ -92,7 +92,7 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
               />
             ))}
           </ul>
-          <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-[20px]">{t`Settings and nozzle`}</h2>
+          <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-lead">{t`Settings and nozzle`}</h2>
           <ul>
             {gun.settings.map((s, i) => (
               <li key={s.name} className="grid grid-cols-[1fr_1fr_auto] items-end gap-5 border-b border-hair py-2">
@@ -104,12 +104,14 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
                     }}
                   />
                 </Field>
-                <TemperatureField
+                <NumberField
+                  unit="°C"
+                  digits={0}
                   label={t`air at the nozzle, from its plate`}
-                  valueC={s.outletC}
-                  minC={40}
-                  maxC={800}
-                  onCommitC={(outletC) => setting(i, { outletC })}
+                  value={s.outletC}
+                  min={40}
+                  max={800}
+                  onCommit={(outletC) => setting(i, { outletC })}
                 />
                 <Button
                   look="quiet"
@@ -138,7 +140,7 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
             <div className="w-44">
               <NumberField
                 label={t`spot that it warms`}
-                unit={t`mm`}
+                unit="mm"
                 digits={0}
                 value={gun.spotMm}
                 min={20}
@@ -178,12 +180,12 @@ function Example({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile 
   })
   return (
     <div className="mt-3 bg-petrol-tint px-4 py-3">
-      <p className="label text-[15px] text-quiet">{t`To soften film on a bumper at ${temperature(20)}`}</p>
-      <p className="text-[22px] font-bold leading-snug first-letter:uppercase" data-testid="gun-words">
+      <p className="label text-note text-quiet">{t`To soften film on a bumper at ${temperature(20)}`}</p>
+      <p className="text-head font-bold leading-snug first-letter:uppercase" data-testid="gun-words">
         {t(answer.words)}
       </p>
       <p
-        className="text-[16px]"
+        className="text-body"
         data-testid="gun-passes"
       >{t`${answer.passesRange[0]} to ${answer.passesRange[1]} passes`}</p>
     </div>
@@ -203,17 +205,17 @@ function Reading({
 }) {
   const t = useWords()
   return (
-    <li className="flex items-center justify-between gap-4 border-b border-hair py-2 text-[17px]">
+    <li className="flex items-center justify-between gap-4 border-b border-hair py-2 text-body">
       <span>
-        <strong className="text-[22px]">
-          <Quantity temperatureC={reading.surfaceC} />
+        <strong className="text-head">
+          <Quantity of={temperature(reading.surfaceC)} />
         </strong>{' '}
         {t`after ${reading.passes} passes on ${reading.material}, setting ${reading.setting}, ${length(reading.distanceMm)} away`}
-        <span className="block text-[15px] text-quiet">
+        <span className="block text-note text-quiet">
           {reading.source}, {age}
           {residualC === null
             ? ''
-            : t`; the model is ${Math.abs(residualC).toFixed(1)} K ${residualC > 0 ? t`lower` : t`higher`}`}
+            : t`; the model is ${warmer(Math.abs(residualC))} ${residualC > 0 ? t`lower` : t`higher`}`}
         </span>
       </span>
       <Button look="quiet" aria-label={t`Take this reading away`} onClick={onRemove}>

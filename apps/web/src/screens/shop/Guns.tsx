@@ -29,10 +29,10 @@ export function Guns({ shop, onChange }: GunsProps) {
     })
   return (
     <section aria-labelledby="guns-title" className="mt-6 border-t border-hair pt-4">
-      <h2 id="guns-title" className="label-strong text-[20px]">{t`Heat guns`}</h2>
+      <h2 id="guns-title" className="label-strong text-lead">{t`Heat guns`}</h2>
       <ul>
         {guns.map((gun, i) => (
-          <li key={gun.id} className="flex flex-wrap items-center gap-3 border-b border-hair py-2 text-[18px]">
+          <li key={gun.id} className="flex flex-wrap items-center gap-3 border-b border-hair py-2 text-body">
             <Link to={`/shop/guns/${gun.id}`} className="font-bold text-petrol underline">
               {gun.name}
             </Link>

@@ -9,7 +9,6 @@ import { Button } from '../../ui/Button.tsx'
 import { Field, SelectInput } from '../../ui/Field.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
-import { TemperatureField } from '../../ui/TemperatureField.tsx'
 
 interface ReadGunProps {
   readonly shop: Shop
@@ -65,9 +64,9 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
     <section aria-labelledby="read-title">
       <h2
         id="read-title"
-        className="label-strong border-b-2 border-ink pb-1 text-[20px]"
+        className="label-strong border-b-2 border-ink pb-1 text-lead"
       >{t`Read it with the thermometer`}</h2>
-      <ol className="mt-2 list-decimal pl-6 text-[17px] leading-snug">
+      <ol className="mt-2 list-decimal pl-6 text-body leading-snug">
         <li>{t`Film on a scrap, not warmed for ten minutes.`}</li>
         <li>{t`Strokes of ${length(strokeMm)}, moving all the time, ${passes} passes.`}</li>
         <li>{t`Thermometer on the middle at once, a hand away; note the highest figure.`}</li>
@@ -93,7 +92,7 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
         </Field>
         <NumberField
           label={t`Distance`}
-          unit={t`mm`}
+          unit="mm"
           digits={0}
           value={distanceMm}
           min={40}
@@ -118,13 +117,14 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
           max={60}
           onCommit={(n) => setPasses(Math.round(n))}
         />
-        <TemperatureField
+        <NumberField
+          unit="°C"
           label={t`It reads`}
           digits={1}
-          valueC={surfaceC ?? ambientC}
-          minC={-20}
-          maxC={300}
-          onCommitC={setTypedC}
+          value={surfaceC ?? ambientC}
+          min={-20}
+          max={300}
+          onCommit={setTypedC}
         />
       </div>
       {infrared !== undefined && infrared.state !== 'fresh' ? (
@@ -153,7 +153,7 @@ export function ReadGun({ shop, gun, onRead }: ReadGunProps) {
         >{t`Ask the thermometer`}</Button>
         <Button look="go" onClick={take} disabled={surfaceC === null || tooCold}>{t`Keep this reading`}</Button>
       </div>
-      <p className="mt-3 text-[14px] leading-snug text-quiet">{t`Two factors by least squares over all readings, held by what is usual for such guns: how hot its air arrives and how well it hands the heat over. A second reading at another pace or distance tells the two apart.`}</p>
+      <p className="mt-3 text-note leading-snug text-quiet">{t`Two factors by least squares over all readings, held by what is usual for such guns: how hot its air arrives and how well it hands the heat over. A second reading at another pace or distance tells the two apart.`}</p>
       <div className="mt-3">
         <Notice look="caution">{t`Hot film and hot nozzle burn. Never still, never at a person, away from alcohol vapour.`}</Notice>
       </div>

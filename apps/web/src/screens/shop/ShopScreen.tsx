@@ -1,3 +1,6 @@
+import { Title } from '../../ui/Title.tsx'
+import { typedIn } from '../../ui/typedIn.ts'
+import { useUnits } from '../../ui/units.ts'
 import { useWords } from '../../ui/words.ts'
 import type { Shop } from '@truelay/contract'
 import { practiceGroups, type PracticeKey, practiceTable } from '@truelay/core/practice'
@@ -28,8 +31,8 @@ function Settings({ shop }: { readonly shop: Shop }) {
   const failure = error === undefined ? null : failureOf(error)
   const { units } = shop
   return (
-    <div className="mx-auto max-w-[1100px] px-7 py-6">
-      <h1 className="text-[30px] font-bold">{shop.name}</h1>
+    <div className="mx-auto max-w-[68.75rem] px-7 py-6">
+      <Title>{shop.name}</Title>
       {failure === null ? null : (
         <div className="mt-3">
           <Notice look="stop" role="alert">
@@ -38,7 +41,7 @@ function Settings({ shop }: { readonly shop: Shop }) {
         </div>
       )}
       <section aria-labelledby="units-title" className="mt-5 border-t border-hair pt-4">
-        <h2 id="units-title" className="label-strong text-[20px]">{t`Units and light`}</h2>
+        <h2 id="units-title" className="label-strong text-lead">{t`Units and light`}</h2>
         <div className="mt-3 flex flex-wrap gap-x-8 gap-y-4">
           <Setting label={t`Lengths`}>
             <Choice
@@ -87,7 +90,7 @@ function Settings({ shop }: { readonly shop: Shop }) {
         </div>
       </section>
       <section aria-labelledby="stock-title" className="mt-6 border-t border-hair pt-4">
-        <h2 id="stock-title" className="label-strong text-[20px]">{t`On the shelf`}</h2>
+        <h2 id="stock-title" className="label-strong text-lead">{t`On the shelf`}</h2>
         <div className="mt-2 w-56">
           <NumberField
             label={t`Alcohol stock`}
@@ -104,7 +107,7 @@ function Settings({ shop }: { readonly shop: Shop }) {
       <DeviceList />
       {practiceGroups.map(({ name, title, keys }) => (
         <section key={name} aria-labelledby={`group-${name}`} className="mt-6 border-t border-hair pt-4">
-          <h2 id={`group-${name}`} className="label-strong text-[20px]">
+          <h2 id={`group-${name}`} className="label-strong text-lead">
             {t(title)}
           </h2>
           <ul className="mt-1">
@@ -121,7 +124,7 @@ function Settings({ shop }: { readonly shop: Shop }) {
 function Setting({ label, children }: { readonly label: string; readonly children: ReactNode }) {
   return (
     <div>
-      <p className="label pb-1 text-[15px] text-quiet">{label}</p>
+      <p className="label pb-1 text-note text-quiet">{label}</p>
       {children}
     </div>
   )
@@ -138,13 +141,16 @@ function PracticeRow({ name, shop, onChange }: PracticeRowProps) {
   const figure = practiceTable[name]
   const own = shop.practice[name]
   const [key, setKey] = useState(0)
+  const digits = figure.unit === 'ratio' ? 3 : Number.isInteger(figure.value) && figure.value >= 10 ? 0 : 2
+  const typing = typedIn(useUnits(), figure.unit, digits)
+  const text = (x: number) => String(Number(typing.shown(x).toFixed(typing.digits)))
   return (
-    <li className="grid items-end gap-x-6 border-b border-hair py-2.5 md:grid-cols-[230px_1fr_auto]">
+    <li className="grid items-end gap-x-6 border-b border-hair py-2.5 md:grid-cols-[14.375rem_1fr_auto]">
       <NumberField
         key={key}
         label={t(figure.label)}
         unit={figure.unit === 'ratio' ? t`ratio` : figure.unit}
-        digits={figure.unit === 'ratio' ? 3 : Number.isInteger(figure.value) && figure.value >= 10 ? 0 : 2}
+        digits={digits}
         value={own ?? figure.value}
         min={figure.min}
         max={figure.max}
@@ -152,7 +158,7 @@ function PracticeRow({ name, shop, onChange }: PracticeRowProps) {
       />
       <p className="leading-snug">
         {t(figure.reason)}{' '}
-        <span className="text-quiet">{t`Usual ${figure.value}, range ${figure.min} to ${figure.max}.`}</span>
+        <span className="text-quiet">{t`Usual ${text(figure.value)}, range ${text(figure.min)} to ${text(figure.max)}.`}</span>
       </p>
       {own === undefined ? (
         <span />

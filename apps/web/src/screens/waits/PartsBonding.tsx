@@ -1,9 +1,10 @@
+import { Heading } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { JobBundle } from '@truelay/contract'
 import type { Practice } from '@truelay/core/practice'
 import { bondOver, type Climate } from '@truelay/core/wait'
 import { useBayQuery } from '../../remote/api.ts'
-import { whenWords } from './minutesWords.ts'
+import { whenWords } from '../../ui/minutesWords.ts'
 
 interface PartsBondingProps {
   readonly bundle: JobBundle
@@ -21,12 +22,12 @@ export function PartsBonding({ bundle, now, room, practice }: PartsBondingProps)
   if (begun.length === 0) return null
   return (
     <section aria-labelledby="parts-title" className="mt-4 border-t border-hair pt-4">
-      <h2 id="parts-title" className="text-[24px] font-bold leading-tight">{t`The parts`}</h2>
+      <Heading id="parts-title">{t`The parts`}</Heading>
       <ul>
         {begun.map((part) => (
           <li
             key={part.partId}
-            className="flex items-baseline justify-between gap-4 border-t border-hair py-1.5 text-[18px]"
+            className="flex items-baseline justify-between gap-4 border-t border-hair py-1.5 text-body"
           >
             <strong>{part.name}</strong>
             <span className="text-right">

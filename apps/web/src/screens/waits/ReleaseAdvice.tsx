@@ -1,3 +1,4 @@
+import { Heading } from '../../ui/Title.tsx'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import type { Job } from '@truelay/contract'
@@ -7,11 +8,11 @@ import { say, type Sentence } from '@truelay/core/say'
 import { useMemo, useState } from 'react'
 import { useForecastQuery } from '../../remote/airApi.ts'
 import { Notice } from '../../ui/Notice.tsx'
-import { TemperatureField } from '../../ui/TemperatureField.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
 import { useNow } from '../../ui/useNow.ts'
-import { ageWords } from '../today/ageWords.ts'
-import { deviceStateWords } from '../today/deviceStateWords.ts'
-import { whenWords } from './minutesWords.ts'
+import { ageWords } from '../../ui/ageWords.ts'
+import { deviceStateWords } from '../../ui/deviceStateWords.ts'
+import { whenWords } from '../../ui/minutesWords.ts'
 
 interface ReleaseAdviceProps {
   readonly job: Job
@@ -47,13 +48,13 @@ export function ReleaseAdvice({ job, room, finishedAt, practice }: ReleaseAdvice
   const dueAt = new Date(job.dueAt)
   return (
     <section aria-labelledby="release-title">
-      <h2 id="release-title" className="text-[24px] font-bold leading-tight">{t`Out of the shop`}</h2>
+      <Heading id="release-title">{t`Out of the shop`}</Heading>
       {release.ok ? (
         <>
-          <p className="mt-1 text-[46px] font-bold leading-none" data-testid="release">
+          <p className="mt-1 text-figure font-bold leading-none" data-testid="release">
             {whenWords(release.value.at, now)}
           </p>
-          <p className="mt-1.5 text-[19px] leading-snug">
+          <p className="mt-1.5 text-lead leading-snug">
             <strong className="inline-block first-letter:uppercase">{t(releaseWords[release.value.kind])}</strong>.{' '}
             {t(release.value.because)}
           </p>
@@ -69,8 +70,8 @@ export function ReleaseAdvice({ job, room, finishedAt, practice }: ReleaseAdvice
         </Notice>
       )}
       {usable !== null && forecast !== undefined ? (
-        <p className="mt-2 text-[15px] text-quiet">
-          {forecast.at === null ? null : t`Forecast of ${ageWords(forecast.at, now)}.`}{' '}
+        <p className="mt-2 text-note text-quiet">
+          {forecast.at === null ? null : t`Forecast asked for ${ageWords(forecast.at, now)}.`}{' '}
           {forecast.state === 'late' ? t`${forecast.says} Look outside before you hand it over.` : null}
         </p>
       ) : (
@@ -80,12 +81,14 @@ export function ReleaseAdvice({ job, room, finishedAt, practice }: ReleaseAdvice
             {t`${forecast?.says} Type the coldest that is expected outside.`}
           </Notice>
           <div className="mt-3 w-56">
-            <TemperatureField
+            <NumberField
+              unit="°C"
+              digits={0}
               label={t`Coldest outside over the next day`}
-              valueC={expectedC}
-              minC={-30}
-              maxC={45}
-              onCommitC={setExpectedC}
+              value={expectedC}
+              min={-30}
+              max={45}
+              onCommit={setExpectedC}
             />
           </div>
         </div>

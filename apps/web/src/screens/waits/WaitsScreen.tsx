@@ -1,3 +1,4 @@
+import { Heading } from '../../ui/Title.tsx'
 import { wholeFailure } from '@truelay/core/result'
 import { say, type Sentence, temperature, percent } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
@@ -12,9 +13,9 @@ import { buttonClass } from '../../ui/Button.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { useNow } from '../../ui/useNow.ts'
 import { useJobContext } from '../job/JobFrame.tsx'
-import { useAir } from '../today/useAir.ts'
+import { useAir } from '../../bench/useAir.ts'
 import { BondCourse } from './BondCourse.tsx'
-import { minutesWords, whenWords } from './minutesWords.ts'
+import { minutesWords, whenWords } from '../../ui/minutesWords.ts'
 import { PartsBonding } from './PartsBonding.tsx'
 import { ReleaseAdvice } from './ReleaseAdvice.tsx'
 
@@ -46,8 +47,8 @@ export function WaitsScreen() {
   return (
     <div className="flex-1 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] lg:overflow-auto">
       <section aria-labelledby="waits-title" className="border-hair px-6 py-4 lg:border-r">
-        <h2 id="waits-title" className="text-[24px] font-bold leading-tight">{t`Waits in this air`}</h2>
-        <p className="text-[16px] text-quiet">{t`At ${temperature(air.temperatureC)} and ${Math.round(air.humidityPercent)} %. Water settles on parts colder than ${temperature(dewC)}.`}</p>
+        <Heading id="waits-title">{t`Waits in this air`}</Heading>
+        <p className="text-body text-quiet">{t`At ${temperature(air.temperatureC)} and ${Math.round(air.humidityPercent)} %. Water settles on parts colder than ${temperature(dewC)}.`}</p>
         <ul className="mt-2">
           {rows.map(({ kind, says }) => {
             const factor = learned?.waits.find((w) => w.kind === kind)
@@ -72,9 +73,9 @@ export function WaitsScreen() {
                 data-testid={`wait-${kind}`}
                 className="grid grid-cols-[1fr_auto] items-baseline gap-x-5 border-t border-hair py-2"
               >
-                <p className="text-[19px] leading-snug">
+                <p className="text-lead leading-snug">
                   <strong className="block first-letter:uppercase">{t(label)}</strong>
-                  <span className="block text-[15px] text-quiet">
+                  <span className="block text-note text-quiet">
                     {t(says)}{' '}
                     {Math.abs(ratio - 1) < 0.04
                       ? t`As usual.`
@@ -85,10 +86,10 @@ export function WaitsScreen() {
                   </span>
                 </p>
                 <p className="text-right">
-                  <strong className={`text-[34px] leading-none ${ratio > 1.5 ? 'text-amber' : ''}`}>
+                  <strong className={`text-title leading-none ${ratio > 1.5 ? 'text-amber' : ''}`}>
                     {t(minutesWords(minutes))}
                   </strong>
-                  <span className="block text-[15px] text-quiet">
+                  <span className="block text-note text-quiet">
                     {minutes < 300 ? t`from now ` : ''}
                     {whenWords(new Date((minutes < 300 ? now : finishedAt).getTime() + minutes * 60_000), now)}
                   </span>
@@ -97,20 +98,20 @@ export function WaitsScreen() {
             )
           })}
         </ul>
-        <p className="mt-3 text-[14px] leading-snug text-quiet">{t`Drying by the air’s room for water (and the vapour of the alcohol), the rest by the adhesive’s creep; through the shop’s own figures at ${temperature(usualClimate.roomC)} and ${percent(usualClimate.humidityPercent)}. A model: press and look before you go on.`}</p>
+        <p className="mt-3 text-note leading-snug text-quiet">{t`Drying by the air’s room for water (and the vapour of the alcohol), the rest by the adhesive’s creep; through the shop’s own figures at ${temperature(usualClimate.roomC)} and ${percent(usualClimate.humidityPercent)}. A model: press and look before you go on.`}</p>
       </section>
       <div className="min-w-0 px-6 py-4">
         <ReleaseAdvice job={job} room={climate} finishedAt={finishedAt} practice={practice} />
         <section aria-labelledby="bond-title" className="mt-5 border-t border-hair pt-4">
-          <h2 id="bond-title" className="text-[24px] font-bold leading-tight">{t`Bond over the days`}</h2>
-          <div className="h-[200px]">
+          <Heading id="bond-title">{t`Bond over the days`}</Heading>
+          <div className="h-[12.5rem]">
             <BondCourse room={climate} practice={practice} />
           </div>
         </section>
         <PartsBonding bundle={bundle} now={now} room={climate} practice={practice} />
         <section aria-labelledby="looks-title" className="mt-4 border-t border-hair pt-4">
-          <h2 id="looks-title" className="text-[24px] font-bold leading-tight">{t`Edge looks`}</h2>
-          <p className="text-[17px]">
+          <Heading id="looks-title">{t`Edge looks`}</Heading>
+          <p className="text-body">
             {t`Three times over ${Math.round(practice.waitEdgeLook / 60)} hours after each part, the last one`}{' '}
             <strong>{whenWords(new Date(finishedAt.getTime() + practice.waitEdgeLook * 60_000), now)}</strong>.
           </p>

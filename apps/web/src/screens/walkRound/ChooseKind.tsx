@@ -1,3 +1,4 @@
+import { Heading } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import { type FindingKind, findingMeanings } from '@truelay/core/plan'
 import type { Slot } from '@truelay/core/vehicle'
@@ -15,15 +16,15 @@ export function ChooseKind({ slot, onChoose, onBack }: ChooseKindProps) {
   const t = useWords()
   return (
     <section aria-label={t`What is found on ${slot.name}`} className="flex min-h-0 flex-1 flex-col">
-      <h2 className="px-5 pt-4 text-[24px] font-bold leading-tight">{slot.name}</h2>
-      <p className="px-5 text-[16px] text-quiet">{t`What is there? One tap keeps it.`}</p>
+      <Heading className="px-5 pt-4">{slot.name}</Heading>
+      <p className="px-5 text-body text-quiet">{t`What is there? One tap keeps it.`}</p>
       <div className="mt-3 grid min-h-0 flex-1 grid-cols-2 content-start gap-2 overflow-y-auto px-5 pb-3">
         {kindsFor(slot.id).map((kind) => (
           <button
             key={kind}
             type="button"
             onClick={() => onChoose(kind)}
-            className="label-strong min-h-15 border border-ink/40 bg-chalk px-3 text-left text-[19px] leading-tight first-letter:uppercase hover:border-petrol hover:bg-petrol-tint"
+            className="label-strong min-h-15 border border-ink/40 bg-chalk px-3 text-left text-lead leading-tight first-letter:uppercase hover:border-petrol hover:bg-petrol-tint"
           >
             {t(findingMeanings[kind].says)}
           </button>

@@ -1,3 +1,5 @@
+import { Heading } from '../../ui/Title.tsx'
+import { length } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { Finding, FindingDraft } from '@truelay/contract'
 import { findingMeanings } from '@truelay/core/plan'
@@ -53,13 +55,13 @@ export function FindingDetail({
   return (
     <section aria-label={t`Finding ${number}`} className="flex min-h-0 flex-1 flex-col">
       <div className="min-h-0 flex-1 overflow-y-auto px-5 pt-4">
-        <h2 className="flex items-center gap-3 text-[24px] font-bold leading-tight">
-          <span className="flex size-9 shrink-0 items-center justify-center rounded-full bg-amber text-[18px] text-paper">
+        <Heading className="flex items-center gap-3">
+          <span className="flex size-9 shrink-0 items-center justify-center rounded-full bg-amber text-body text-paper">
             {number}
           </span>
           <span className="first-letter:uppercase">{t(meaning.says)}</span>
-        </h2>
-        <p className="mt-1 text-[17px]">
+        </Heading>
+        <p className="mt-1 text-body">
           {place}
           {finding.later ? t`, found after the customer signed` : ''}
         </p>
@@ -69,11 +71,11 @@ export function FindingDetail({
           </Notice>
         </div>
         {locked ? (
-          <p className="mt-3 text-[16px] text-quiet">{t`The customer has signed this; it cannot be changed any more.`}</p>
+          <p className="mt-3 text-body text-quiet">{t`The customer has signed this; it cannot be changed any more.`}</p>
         ) : (
           <>
             <fieldset className="mt-4">
-              <legend className="label text-[16px] text-quiet">{t`How large?`}</legend>
+              <legend className="label text-body text-quiet">{t`How large?`}</legend>
               <div className="mt-1 flex flex-wrap gap-1.5">
                 {handySizesMm.map((size) => (
                   <button
@@ -81,17 +83,14 @@ export function FindingDetail({
                     type="button"
                     aria-pressed={finding.sizeMm === size}
                     onClick={() => onChange({ sizeMm: finding.sizeMm === size ? null : size })}
-                    className="label-strong min-h-11 min-w-14 border border-ink/40 px-2 text-[17px] aria-pressed:border-petrol aria-pressed:bg-petrol aria-pressed:text-on-petrol"
+                    className="label-strong min-h-11 min-w-14 border border-ink/40 px-2 text-body aria-pressed:border-petrol aria-pressed:bg-petrol aria-pressed:text-on-petrol"
                   >
-                    <Quantity lengthMm={size} digits={0} />
+                    <Quantity of={length(size, 0)} />
                   </button>
                 ))}
               </div>
             </fieldset>
-            <label
-              htmlFor="finding-note"
-              className="label mt-4 block text-[16px] text-quiet"
-            >{t`Note, if needed`}</label>
+            <label htmlFor="finding-note" className="label mt-4 block text-body text-quiet">{t`Note, if needed`}</label>
             <textarea
               id="finding-note"
               value={note}
@@ -101,7 +100,7 @@ export function FindingDetail({
               onBlur={() => {
                 if (note.trim() !== finding.note) onChange({ note: note.trim() })
               }}
-              className="w-full border border-ink/40 bg-chalk p-2 text-[17px]"
+              className="w-full border border-ink/40 bg-chalk p-2 text-body"
             />
           </>
         )}
@@ -120,7 +119,7 @@ export function FindingDetail({
         {busy > 0 ? (
           <p
             role="status"
-            className="mt-2 text-[16px] text-quiet"
+            className="mt-2 text-body text-quiet"
           >{t`Keeping ${busy} ${busy === 1 ? t`photo` : t`photos`}`}</p>
         ) : null}
         {problem === null ? null : (
@@ -139,7 +138,7 @@ export function FindingDetail({
                 label={t`Camera`}
                 accept="image/*"
                 camera
-                className="min-h-14 text-[19px]"
+                className="min-h-14 text-lead"
                 disabled={busy > 0}
                 onFiles={(files) => void addPhotos(files)}
               >
@@ -149,7 +148,7 @@ export function FindingDetail({
                 label={t`Photos of the finding`}
                 accept="image/*"
                 multiple
-                className="min-h-14 text-[19px]"
+                className="min-h-14 text-lead"
                 disabled={busy > 0}
                 onFiles={(files) => void addPhotos(files)}
               >
@@ -161,7 +160,7 @@ export function FindingDetail({
             </Button>
           </>
         )}
-        <Button look="go" onClick={onDone} className="col-span-2 min-h-14 text-[20px]">{t`Done`}</Button>
+        <Button look="go" onClick={onDone} className="col-span-2 min-h-14 text-lead">{t`Done`}</Button>
       </div>
     </section>
   )

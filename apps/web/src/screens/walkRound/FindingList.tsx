@@ -1,3 +1,4 @@
+import { Heading } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { Finding, WalkRound } from '@truelay/contract'
 import { findingMeanings } from '@truelay/core/plan'
@@ -22,14 +23,14 @@ export function FindingList({ walk, nameOf, onOpen, onSign }: FindingListProps) 
   return (
     <>
       <div className="min-h-0 flex-1 overflow-y-auto">
-        <h2 className="flex items-baseline justify-between px-5 pt-4 text-[24px] font-bold leading-tight">
+        <Heading className="flex items-baseline justify-between px-5 pt-4">
           {t`Found`}
-          <span className="label text-[17px] font-medium text-quiet">
+          <span className="label text-body font-medium text-quiet">
             {findings.length === 0 ? t`nothing yet` : t`${findings.length} places`}
           </span>
-        </h2>
+        </Heading>
         {findings.length === 0 ? (
-          <p className="px-5 pt-1 text-[16px] text-quiet">{t`Chips, repaint, coatings, old film, cracks, casting marks: what is noted now is not argued about later, and changes how the parts are worked.`}</p>
+          <p className="px-5 pt-1 text-body text-quiet">{t`Chips, repaint, coatings, old film, cracks, casting marks: what is noted now is not argued about later, and changes how the parts are worked.`}</p>
         ) : (
           <ol className="mt-2">
             {findings.map((finding, i) => (
@@ -39,8 +40,8 @@ export function FindingList({ walk, nameOf, onOpen, onSign }: FindingListProps) 
         )}
         {before.map((visit) => (
           <section key={visit.jobId} className="border-t border-hair px-5 py-3">
-            <h3 className="label-strong text-[17px]">{t`Seen on ${format(new Date(visit.arrivedAt), 'd MMMM yyyy')}, job ${visit.number}`}</h3>
-            <ul className="text-[16px] leading-snug text-quiet">
+            <h3 className="label-strong text-body">{t`Seen on ${format(new Date(visit.arrivedAt), 'd MMMM yyyy')}, job ${visit.number}`}</h3>
+            <ul className="text-body leading-snug text-quiet">
               {visit.findings.map((finding) => (
                 <li key={finding.id} className="mt-1">
                   <span className="text-ink">
@@ -55,11 +56,11 @@ export function FindingList({ walk, nameOf, onOpen, onSign }: FindingListProps) 
       </div>
       <div className="border-t border-hair p-4">
         {signOff === null ? (
-          <Button look="go" onClick={onSign} className="min-h-14 w-full text-[20px]">
+          <Button look="go" onClick={onSign} className="min-h-14 w-full text-lead">
             <PenLine size={22} /> {t`Customer reads and signs`}
           </Button>
         ) : (
-          <p className="flex items-center gap-3 text-[17px]">
+          <p className="flex items-center gap-3 text-body">
             <Lock size={22} className="shrink-0 text-good" />
             <span>
               {t`Signed by`} <strong>{signOff.name}</strong>{' '}
@@ -91,20 +92,20 @@ function Row({
       <button
         type="button"
         onClick={() => onOpen(finding.id)}
-        className="grid w-full grid-cols-[34px_1fr_auto] gap-x-3 px-5 py-2.5 text-left hover:bg-petrol-tint"
+        className="grid w-full grid-cols-[2.125rem_1fr_auto] gap-x-3 px-5 py-2.5 text-left hover:bg-petrol-tint"
       >
         <span
-          className={`mt-0.5 flex size-8 items-center justify-center bg-amber text-[17px] font-bold text-paper ${finding.later ? '' : 'rounded-full'}`}
+          className={`mt-0.5 flex size-8 items-center justify-center bg-amber text-body font-bold text-paper ${finding.later ? '' : 'rounded-full'}`}
         >
           {number}
         </span>
         <span className="min-w-0 leading-snug">
-          <span className="block text-[19px] font-bold first-letter:uppercase">{t(meaning.says)}</span>
-          <span className="block text-[16px]">
+          <span className="block text-lead font-bold first-letter:uppercase">{t(meaning.says)}</span>
+          <span className="block text-body">
             {place}
             {finding.later ? t`, found later` : ''}
           </span>
-          <span className="block text-[15px] text-quiet">{t(meaning.follows)}</span>
+          <span className="block text-note text-quiet">{t(meaning.follows)}</span>
         </span>
         {first === undefined ? null : (
           <img src={photoUrl(first.smallId)} alt="" className="size-16 object-cover" loading="lazy" />

@@ -32,30 +32,30 @@ export function SignDialog({ open, bundle, walk, nameOf, onClose }: SignDialogPr
   }
   return (
     <Modal open={open} title={t`What we found on your vehicle`} onClose={onClose}>
-      <p className="text-[18px] text-quiet">{t`${bundle.job.vehicle.model}, ${bundle.job.vehicle.colour}, ${bundle.job.vehicle.plate}. Before anything was touched.`}</p>
+      <p className="text-body text-quiet">{t`${bundle.job.vehicle.model}, ${bundle.job.vehicle.colour}, ${bundle.job.vehicle.plate}. Before anything was touched.`}</p>
       <ol className="mt-3 min-h-0 flex-1 overflow-y-auto border-y border-hair">
         {walk.findings.length === 0 ? (
-          <li className="py-3 text-[20px]">{t`Nothing: no damage, no coating, no film from before.`}</li>
+          <li className="py-3 text-lead">{t`Nothing: no damage, no coating, no film from before.`}</li>
         ) : (
           walk.findings.map((finding, i) => (
-            <li key={finding.id} className="border-b border-hair py-2 text-[18px] leading-snug last:border-b-0">
+            <li key={finding.id} className="border-b border-hair py-2 text-body leading-snug last:border-b-0">
               <strong>
                 {i + 1}. {nameOf(finding.slot)}: {t(findingMeanings[finding.kind].says)}
               </strong>
               {finding.note === '' ? '' : `. ${finding.note}`}
-              <span className="block text-[16px] text-quiet">{t(findingMeanings[finding.kind].follows)}</span>
+              <span className="block text-body text-quiet">{t(findingMeanings[finding.kind].follows)}</span>
             </li>
           ))
         )}
       </ol>
-      <label htmlFor="signer" className="label mt-3 text-[17px] text-quiet">{t`Your name`}</label>
+      <label htmlFor="signer" className="label mt-3 text-body text-quiet">{t`Your name`}</label>
       <input
         id="signer"
         value={name}
         maxLength={80}
         autoComplete="off"
         onChange={(event) => setName(event.target.value)}
-        className="min-h-12 border-b-2 border-ink/50 bg-transparent text-[22px] outline-none focus:border-petrol"
+        className="min-h-12 border-b-2 border-ink/50 bg-transparent text-head outline-none focus:border-petrol"
       />
       <div className="mt-3">
         <PenField ref={pen} label={t`Sign here`} onBegun={setSigned} />
@@ -70,7 +70,7 @@ export function SignDialog({ open, bundle, walk, nameOf, onClose }: SignDialogPr
           look="go"
           disabled={!signed || name.trim() === '' || isLoading}
           onClick={() => void finish()}
-          className="min-h-14 flex-1 text-[20px]"
+          className="min-h-14 flex-1 text-lead"
         >{t`I have read this`}</Button>
         <Button onClick={() => pen.current?.clear()} className="min-h-14">{t`Sign again`}</Button>
         <Button onClick={onClose} className="min-h-14">{t`Not now`}</Button>

@@ -74,9 +74,9 @@ export function WalkRoundScreen() {
   const chosen = aside.show === 'finding' ? walk.findings.find((f) => f.id === aside.id) : undefined
   const problem = saving.error ?? removing.error
   return (
-    <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[1fr_392px]">
-      <div className="flex min-h-[460px] flex-col lg:min-h-0">
-        <p className="label px-5 pt-3 text-[17px] text-quiet">
+    <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[1fr_24.5rem]">
+      <div className="flex min-h-[28.75rem] flex-col lg:min-h-0">
+        <p className="label px-5 pt-3 text-body text-quiet">
           {aside.show === 'kinds' ? (
             <>
               <strong className="text-ink">{aside.slot.name}</strong>

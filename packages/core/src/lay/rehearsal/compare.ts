@@ -1,5 +1,18 @@
 import type { FormDoc } from '../../form/index.ts'
-import { atStart, count, counted, length, list, name, paragraph, percent, say, type Sentence } from '../../say/index.ts'
+import {
+  atStart,
+  count,
+  counted,
+  length,
+  list,
+  name,
+  paragraph,
+  percent,
+  say,
+  type Sentence,
+  inSpan,
+  span,
+} from '../../say/index.ts'
 import { type LayOrder, type Rehearsal, type RehearsalFigures, schoolWords } from './orderTypes.ts'
 
 /** One difference between two orders, told from the better one's side. */
@@ -13,7 +26,7 @@ export interface Difference {
 }
 
 const share = (of: number) => percent(100 * of, 1)
-const perEdge = (mm: number) => say`${length(mm)} per ${length(100)}`
+const perEdge = (mm: number) => say`${inSpan(mm)} per ${span}`
 
 /**
  * What changes from one order to another, in the trade's words with the figures of both, the greatest change first.

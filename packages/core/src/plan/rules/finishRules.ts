@@ -6,12 +6,13 @@ import {
   days,
   hours,
   isEmpty,
-  length,
   list,
   paragraph,
   say,
   type Sentence,
   temperature,
+  inSpan,
+  span,
 } from '../../say/index.ts'
 import { findingMeanings } from '../findings.ts'
 import type { PlanContext } from '../planContext.ts'
@@ -102,7 +103,7 @@ export const finishRules: readonly PlanRule[] = [
             : barsHeat(c)
               ? say`Lift, pull outward cold so that the excess runs out into the bleed, lay.`
               : say`Lift, warm a broad area, pull outward so that the excess runs out into the bleed, lay.`,
-          why: say`The film is at its limit there: about ${list(left.map((e) => say`${length(e.leftMmPer100)} per ${length(100)}`))} stays.`,
+          why: say`The film is at its limit there: about ${list(left.map((e) => say`${inSpan(e.leftMmPer100)} per ${span}`))} stays.`,
           minutes: 5,
           ...heat,
           ...(heat === null

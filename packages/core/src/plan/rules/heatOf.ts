@@ -47,5 +47,5 @@ export function mostWords(c: PlanContext, use: HeatUse): Sentence {
   if (use === 'seal') return say`Most at the ${first.label}: film piled up there is what lifts.`
   return first.kind === 'edge'
     ? say`Most at the ${first.label}: what was stretched there draws back.`
-    : say`Most at ${first.label}: what was stretched there draws back.`
+    : say`Most at the ${first.label}: what was stretched there draws back.`
 }

@@ -1,7 +1,7 @@
 import { boundsOf, centroid, distance } from '../../geometry/index.ts'
 import { type Bridging, bridging, channelLengths } from '../../lay/index.ts'
 import type { PlanContext } from '../planContext.ts'
-import { count, force, length, name, paragraph, percent, say, temperature } from '../../say/index.ts'
+import { count, force, length, name, paragraph, percent, say, temperature, span } from '../../say/index.ts'
 import type { PictureMark } from '../step.ts'
 import { heated } from './heatOf.ts'
 import { barsHeat, isWet, type StepDraft, wholePart } from './rule.ts'
@@ -64,7 +64,7 @@ export function hollowStep(c: PlanContext, hollow: Hollow, number: number): Step
   const spans =
     into.comesDown === 'not at all'
       ? say`Laid over from its rim it would want ${stretch}: more than this film gives.`
-      : say`Laid over from its rim it wants ${stretch} and about ${force(Math.ceil(into.forceColdNPer100))} on each ${length(100)}, ${force(Math.ceil(into.forceWarmNPer100))} warm.`
+      : say`Laid over from its rim it wants ${stretch} and about ${force(Math.ceil(into.forceColdNPer100))} on each ${span}, ${force(Math.ceil(into.forceWarmNPer100))} warm.`
   const warm = into.comesDown !== 'by itself' && into.comesDown !== 'with a finger'
   const heat = warm ? heated(c, 'soften') : null
   return {

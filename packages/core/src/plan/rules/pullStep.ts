@@ -1,6 +1,6 @@
 import { add, scale, subtract, unit } from '../../geometry/index.ts'
 import { leastHeatedMm, type Pull } from '../../lay/index.ts'
-import { length, name, paragraph, percent, say, type Sentence, temperature } from '../../say/index.ts'
+import { length, name, paragraph, percent, say, type Sentence, temperature, inSpan, span } from '../../say/index.ts'
 import type { PlanContext } from '../planContext.ts'
 import type { PictureMark } from '../step.ts'
 import { heated } from './heatOf.ts'
@@ -75,7 +75,7 @@ function fingersWords(c: PlanContext, edge: string): Sentence {
   const planned = c.edges.find((e) => e.name === edge)
   if (planned === undefined || planned.unpulledMmPer100 < 0.1)
     return say`Without it the rest of the film would have to give.`
-  return say`Without it ${length(planned.unpulledMmPer100)} of film per ${length(100)} would be left at the ${name(planned.label)}: fingers.`
+  return say`Without it ${inSpan(planned.unpulledMmPer100)} of film per ${span} would be left at the ${name(planned.label)}: fingers.`
 }
 
 /** Cold film beside a warm band hardly gives: how wide the band has to be so that it is not stretched too far. */

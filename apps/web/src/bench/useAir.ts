@@ -1,5 +1,5 @@
 import type { JobBundle, RoomNow } from '@truelay/contract'
-import { useRoomQuery } from '../../remote/airApi.ts'
+import { useRoomQuery } from '../remote/airApi.ts'
 
 const everyMs = 20_000
 

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react'
 export function Block({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
     <section className="border-t border-hair px-4 py-2.5">
-      <h3 className="label text-[14px] text-quiet">{title}</h3>
+      <h3 className="label text-note text-quiet">{title}</h3>
       {children}
     </section>
   )

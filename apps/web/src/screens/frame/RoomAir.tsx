@@ -11,11 +11,10 @@ import { Modal } from '../../ui/Modal.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
-import { TemperatureField } from '../../ui/TemperatureField.tsx'
 import { useNow } from '../../ui/useNow.ts'
-import { type Air, useAir } from './useAir.ts'
-import { ageWords } from './ageWords.ts'
-import { deviceStateWords } from './deviceStateWords.ts'
+import { type Air, useAir } from '../../bench/useAir.ts'
+import { ageWords } from '../../ui/ageWords.ts'
+import { deviceStateWords } from '../../ui/deviceStateWords.ts'
 
 const sourceWords: Readonly<Record<Air['source'], Sentence>> = {
   sensor: say`sensor`,
@@ -40,13 +39,11 @@ export function RoomAir({ job }: { readonly job: Pick<JobBundle['job'], 'room' |
       >
         <Thermometer size={20} className={trouble ? 'text-amber' : 'text-petrol'} aria-hidden="true" />
         <span className="leading-tight">
-          <span className="block whitespace-nowrap font-sans text-[17px] font-bold text-ink">
-            <Quantity temperatureC={air.temperatureC} digits={1} />{' '}
+          <span className="block whitespace-nowrap font-sans text-body font-bold text-ink">
+            <Quantity of={temperature(air.temperatureC, 1)} />{' '}
             <span className="pl-1">{Math.round(air.humidityPercent)} %</span>
           </span>
-          <span
-            className={`block whitespace-nowrap text-[13px] leading-tight ${trouble ? 'text-amber' : 'text-quiet'}`}
-          >
+          <span className={`block whitespace-nowrap text-note leading-tight ${trouble ? 'text-amber' : 'text-quiet'}`}>
             {trouble ? t`sensor ${deviceStateWords[air.sensor?.state ?? 'none']}, ` : ''}
             {air.source === 'job' ? t(sourceWords.job) : t`${sourceWords[air.source]}, ${ageWords(air.at, now)}`}
           </span>
@@ -67,9 +64,9 @@ function EnterAir({ air, now, onClose }: { readonly air: Air; readonly now: Date
     <Modal open title={t`Air in the room`} onClose={onClose} actions={<Button onClick={onClose}>{t`Close`}</Button>}>
       <div className="mt-4 overflow-y-auto">
         {sensor === null || sensor.state === 'none' ? (
-          <p className="text-[17px] text-quiet">{t`No room sensor is connected. Read a thermometer and a hygrometer.`}</p>
+          <p className="text-body text-quiet">{t`No room sensor is connected. Read a thermometer and a hygrometer.`}</p>
         ) : sensor.state === 'fresh' ? (
-          <p className="text-[17px]">{t`The sensor measured ${temperature(sensor.value?.temperatureC ?? 0)} and ${Math.round(sensor.value?.humidityPercent ?? 0)} % ${ageWords(sensor.at ?? '', now)}. While it is fresh it counts before what is entered here.`}</p>
+          <p className="text-body">{t`The sensor measured ${temperature(sensor.value?.temperatureC ?? 0)} and ${Math.round(sensor.value?.humidityPercent ?? 0)} % ${ageWords(sensor.at ?? '', now)}. While it is fresh it counts before what is entered here.`}</p>
         ) : (
           <Notice look="caution" role="status">
             <strong>{t`Room sensor ${deviceStateWords[sensor.state]}.`}</strong>{' '}
@@ -77,13 +74,14 @@ function EnterAir({ air, now, onClose }: { readonly air: Air; readonly now: Date
           </Notice>
         )}
         <div className="mt-5 grid max-w-xl grid-cols-2 gap-8">
-          <TemperatureField
+          <NumberField
+            unit="°C"
             label={t`Temperature`}
             digits={1}
-            valueC={temperatureC}
-            minC={-10}
-            maxC={50}
-            onCommitC={setTemperatureC}
+            value={temperatureC}
+            min={-10}
+            max={50}
+            onCommit={setTemperatureC}
           />
           <NumberField
             label={t`Humidity`}

@@ -1,6 +1,6 @@
 import { english } from '@truelay/words'
 import { expect, test } from 'vitest'
-import { ageWords } from '../today/ageWords.ts'
+import { ageWords } from './ageWords.ts'
 import { minutesWords, whenWords } from './minutesWords.ts'
 
 test('lengths of time as one says them', () => {

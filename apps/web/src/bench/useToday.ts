@@ -4,7 +4,7 @@ import type { LearnedWaits, Today } from '@truelay/core/plan'
 import type { Result } from '@truelay/core/result'
 import { waitKinds } from '@truelay/core/wait'
 import { useMemo } from 'react'
-import { useLearnedQuery } from '../../remote/airApi.ts'
+import { useLearnedQuery } from '../remote/airApi.ts'
 import { useAir } from './useAir.ts'
 
 /** The gun that plans count on, with its readings; null where the shop has described none. */

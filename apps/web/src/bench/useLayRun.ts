@@ -1,8 +1,8 @@
 import type { PartPlan, PartQuestion, Today } from '@truelay/core/plan'
 import type { AnyFailure, Result } from '@truelay/core/result'
 import { useCallback, useEffect, useMemo, useState } from 'react'
-import type { FirstAnswer, ShownPlacement, WorkedAnswer } from './layWork.ts'
-import { type OpenLayWorker, openLayWorker } from './openLayWorker.ts'
+import type { FirstAnswer, ShownPlacement, WorkedAnswer } from '../workers/layWork.ts'
+import { type OpenLayWorker, openLayWorker } from '../workers/openLayWorker.ts'
 
 /** Everything that is known of a laid part: each storey for itself. */
 export interface FullAnswer extends WorkedAnswer {

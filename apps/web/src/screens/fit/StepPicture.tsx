@@ -1,0 +1,38 @@
+import type { PartPlan, PlanStep } from '@truelay/core/plan'
+import { length } from '@truelay/core/say'
+import { useCallback } from 'react'
+import { BottleDrawing } from '../../drawings/BottleDrawing.tsx'
+import { StepDrawing } from '../../drawings/StepDrawing.tsx'
+import { useWords } from '../../ui/words.ts'
+import { readingsShown } from './readingsShown.ts'
+import { useAspect } from './useAspect.ts'
+import type { GapRounds } from './useGapRounds.ts'
+
+interface StepPictureProps {
+  readonly plan: PartPlan
+  readonly step: PlanStep
+  readonly gaps: GapRounds
+}
+
+/** What the step looks like: bottles and what goes in, or the part with film, marks and measured gaps. */
+export function StepPicture({ plan, step, gaps: { measuring, last } }: StepPictureProps) {
+  const t = useWords()
+  const [ref, aspect] = useAspect()
+  const show = useCallback((mm: number) => t`${length(mm)}`, [t])
+  return (
+    <div ref={ref} className={`min-h-0 overflow-hidden ${measuring ? 'min-h-[16.875rem] flex-1 lg:h-auto' : 'flex-1'}`}>
+      {step.records === 'batches' ? (
+        <BottleDrawing batches={plan.solutions} />
+      ) : (
+        <StepDrawing
+          drawing={plan.drawing}
+          picture={step.picture}
+          length={show}
+          label={t`Picture of the step: ${step.headline}`}
+          aspect={aspect}
+          readings={readingsShown(plan, last, show)}
+        />
+      )}
+    </div>
+  )
+}

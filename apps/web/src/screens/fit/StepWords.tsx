@@ -1,0 +1,104 @@
+import type { JobBundle } from '@truelay/contract'
+import type { PlanStep } from '@truelay/core/plan'
+import { useWords } from '../../ui/words.ts'
+import { BatchList } from './BatchList.tsx'
+import { BladeInHand } from './BladeInHand.tsx'
+import { BottleInHand } from './BottleInHand.tsx'
+import type { Fitting } from './fitting.ts'
+import { GapEntry } from './GapEntry.tsx'
+import { HeatHow } from './HeatHow.tsx'
+import type { Happened } from './useFit.ts'
+import type { GapRounds } from './useGapRounds.ts'
+import type { StandIn } from './useStandIns.ts'
+import type { Waits } from './useWaits.ts'
+import { WasItReady } from './WasItReady.tsx'
+
+interface StepWordsProps {
+  readonly bundle: JobBundle
+  readonly state: Fitting
+  readonly step: PlanStep
+  readonly happened: Happened
+  readonly waits: Pick<Waits, 'asks' | 'answer'>
+  readonly gaps: GapRounds
+  readonly standIns: ReadonlyMap<string, StandIn>
+  /** A fresh segment is in the knife. */
+  readonly fresh: boolean
+  readonly onFresh: (fresh: boolean) => void
+  /** What was noted just now. */
+  readonly noted: string | null
+}
+
+/** What to do, with what, when, why, and what to mind: the step as it is read from two metres away. */
+export function StepWords({
+  bundle,
+  state,
+  step,
+  happened,
+  waits,
+  gaps,
+  standIns,
+  fresh,
+  onFresh,
+  noted,
+}: StepWordsProps) {
+  const t = useWords()
+  const { plan } = state
+  const { asks, answer } = waits
+  const { measuring } = gaps
+  const heat = step.heat === undefined ? undefined : plan.heat.find((h) => h.use === step.heat)
+  return (
+    <div className="flex min-h-0 flex-col overflow-y-auto px-7 pt-4 lg:pb-4">
+      {asks === null ? null : <WasItReady {...asks} onAnswer={(ready) => answer(ready, asks.minutes)} />}
+      <h2
+        className={`font-bold leading-[1.08] ${measuring ? 'text-title portrait:text-figure' : 'text-figure'}`}
+        data-testid="headline"
+      >
+        {t(step.headline)}
+      </h2>
+      {measuring || step.records === 'batches' ? null : <p className="mt-3 text-head leading-snug">{t(step.detail)}</p>}
+      {step.records === 'batches' ? <BatchList batches={plan.solutions} standIns={standIns} /> : null}
+      {heat === undefined ? null : <HeatHow heat={heat} />}
+      {step.uses === undefined ? null : (
+        <BottleInHand
+          key={step.id}
+          bundle={bundle}
+          state={state}
+          stepId={step.id}
+          use={step.uses}
+          happened={happened}
+        />
+      )}
+      {step.records === 'blade' ? <BladeInHand fresh={fresh} cutMm={step.cutMm ?? 0} onFresh={onFresh} /> : null}
+      {step.because === undefined ? null : (
+        <p className="mt-3 border-l-5 border-amber pl-3 text-lead leading-snug">{t(step.because)}</p>
+      )}
+      {step.gate === undefined ? null : (
+        <p className="mt-3 border-l-5 border-petrol pl-3 text-head font-bold">{t`Only if: ${step.gate}`}</p>
+      )}
+      {step.cautions.map((caution) => (
+        <p
+          key={t(caution.says)}
+          className="mt-3 border-l-5 border-amber bg-amber-tint px-3 py-1.5 text-lead leading-snug"
+        >
+          {t(caution.says)}
+        </p>
+      ))}
+      {measuring ? (
+        <GapEntry
+          plan={plan}
+          drafts={gaps.drafts}
+          rounds={gaps.rounds}
+          problem={gaps.problem}
+          onDraft={gaps.setDraft}
+        />
+      ) : (
+        <p className="mt-3 text-body leading-snug text-quiet">{t(step.why)}</p>
+      )}
+      {noted === null ? null : (
+        <p role="status" className="mt-3 border-l-5 border-good bg-paper px-3 py-1.5 text-lead">
+          {noted}
+        </p>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,57 @@
+import { type GapReading, standing } from '@truelay/contract'
+import { measuredGaps, type PlanStep } from '@truelay/core/plan'
+import type { Sentence } from '@truelay/core/say'
+import { useState } from 'react'
+import { useUnits } from '../../ui/units.ts'
+import type { Fitting } from './fitting.ts'
+import { type GapDrafts, readGaps } from './readGaps.ts'
+
+export interface GapRounds {
+  /** The step in hand asks for gaps, and nothing has to be waited for. */
+  readonly measuring: boolean
+  /** Gaps are typed, or none has been measured yet: the big target reads them. */
+  readonly answering: boolean
+  readonly typed: boolean
+  readonly drafts: GapDrafts
+  readonly setDraft: (checkId: string, text: string) => void
+  readonly problem: Sentence | null
+  /** Rounds measured at this step so far. */
+  readonly rounds: readonly (readonly GapReading[])[]
+  readonly last: readonly GapReading[] | undefined
+  /** Every gap of the last round is right. */
+  readonly allGood: boolean
+  /** The typed gaps as a new round; null, with the problem shown, where they are none. */
+  readonly read: () => GapReading[] | null
+}
+
+/** The gaps of the step in hand: as they are typed, and as they have been measured. */
+export function useGapRounds(state: Fitting, step: PlanStep | undefined, waiting: boolean): GapRounds {
+  const units = useUnits()
+  const { plan } = state
+  const [drafts, setDrafts] = useState<GapDrafts>({})
+  const [problem, setProblem] = useState<Sentence | null>(null)
+  const rounds = standing(state, 'gapsMeasured')
+    .filter((round) => round.stepId === step?.id)
+    .map((round) => round.readings)
+  const last = rounds[rounds.length - 1]
+  const measuring = step?.records === 'gaps' && !waiting
+  const typed = Object.values(drafts).some((text) => text.trim() !== '')
+  return {
+    measuring,
+    answering: measuring && (typed || last === undefined),
+    typed,
+    drafts,
+    setDraft: (checkId, text) => setDrafts((before) => ({ ...before, [checkId]: text })),
+    problem,
+    rounds,
+    last,
+    allGood: last !== undefined && measuredGaps(plan, last).every((gap) => gap.right),
+    read: () => {
+      const round = readGaps(plan, drafts, units)
+      setProblem(round.ok ? null : round.problem)
+      if (!round.ok) return null
+      setDrafts({})
+      return round.readings
+    },
+  }
+}

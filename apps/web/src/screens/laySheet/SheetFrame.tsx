@@ -1,0 +1,35 @@
+import type { JobBundle, Part } from '@truelay/contract'
+import type { PartQuestion } from '@truelay/core/plan'
+import { Outlet, useOutletContext } from 'react-router'
+import { usePartQuestion } from '../../bench/usePartQuestion.ts'
+import { useJobContext } from '../job/JobFrame.tsx'
+import { NotMeasured } from '../job/NotMeasured.tsx'
+import { PartTabs } from '../job/PartTabs.tsx'
+import { SheetViews } from './SheetViews.tsx'
+
+interface Sheet {
+  readonly bundle: JobBundle
+  readonly part: Part
+  /** What the storeys of the part are asked. */
+  readonly question: PartQuestion
+}
+
+export const useSheet = () => useOutletContext<Sheet>()
+
+/** The head of every view of a part's lay sheet; a part that nobody has measured says where to mend that. */
+export function SheetFrame() {
+  const { bundle, part } = useJobContext()
+  const question = usePartQuestion(bundle, part)
+  return (
+    <>
+      <PartTabs bundle={bundle} stage="lay-sheets">
+        <SheetViews jobId={bundle.job.id} partId={part.id} />
+      </PartTabs>
+      {question === null ? (
+        <NotMeasured part={part} />
+      ) : (
+        <Outlet context={{ bundle, part, question } satisfies Sheet} />
+      )}
+    </>
+  )
+}

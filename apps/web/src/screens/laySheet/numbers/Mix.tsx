@@ -1,0 +1,44 @@
+import { ingredientWords, strengthWords } from '@truelay/core/mix'
+import type { PartPlan } from '@truelay/core/plan'
+import { volume } from '@truelay/core/say'
+import { Block } from '../../../ui/Block.tsx'
+import { Quantity } from '../../../ui/Quantity.tsx'
+import { useWords } from '../../../ui/words.ts'
+
+/** The liquids of this part: how strong, and how much of what. */
+export function Mix({ plan }: { readonly plan: PartPlan }) {
+  const t = useWords()
+  return (
+    <Block title={t`Mix for this part`}>
+      {plan.solutions.length === 0 ? (
+        <p>{t`Nothing: it is laid dry. The part must be bone dry.`}</p>
+      ) : (
+        <ul className="space-y-1.5">
+          {plan.solutions.map((batch) => (
+            <li key={batch.use}>
+              <p className="flex justify-between gap-3">
+                <span>
+                  {t(batch.says)} <span className="text-quiet">{t(strengthWords(batch.strength))}</span>
+                </span>
+                <strong>
+                  <Quantity of={volume(batch.batchMl)} />
+                </strong>
+              </p>
+              <p className="text-note text-quiet">
+                {batch.add.map((a, i) => (
+                  <span key={a.what}>
+                    {i > 0 ? ' + ' : ''}
+                    {t(ingredientWords[a.what])} <Quantity of={volume(a.ml)} />
+                  </span>
+                ))}
+              </p>
+            </li>
+          ))}
+        </ul>
+      )}
+      {plan.light === null ? null : (
+        <p className="mt-2 border-t border-hair pt-2 text-note leading-snug">{t(plan.light.words)}</p>
+      )}
+    </Block>
+  )
+}
