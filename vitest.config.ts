@@ -1,10 +1,24 @@
+import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
+
+const common = { testTimeout: 180_000, setupFiles: [fileURLToPath(new URL('tools/testing/toSay.ts', import.meta.url))] }
 
 export default defineConfig({
   test: {
-    include: ['packages/*/src/**/*.test.ts', 'apps/*/src/**/*.test.{ts,tsx}'],
-    testTimeout: 180_000,
     maxWorkers: 2,
-    setupFiles: ['tools/testing/toSay.ts'],
+    projects: [
+      {
+        test: { ...common, name: 'computations', include: ['packages/*/src/**/*.test.ts', 'apps/*/src/**/*.test.ts'] },
+      },
+      {
+        test: {
+          ...common,
+          name: 'screens',
+          include: ['apps/web/src/**/*.test.tsx'],
+          setupFiles: [...common.setupFiles, fileURLToPath(new URL('apps/web/src/testing/noCanvas.tsx', import.meta.url))],
+          environment: fileURLToPath(new URL('tools/testing/screens.ts', import.meta.url)),
+        },
+      },
+    ],
   },
 })

@@ -5,7 +5,7 @@ import type { AddressInfo } from 'node:net'
 import { bladeLog, deviceKinds, learned, liquids, roomNow } from '@truelay/contract'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { DemoServer, noon, said } from './testing/demoServer.ts'
-import { smallPlan, smallStep } from './testing/smallPlan.ts'
+import { smallPlan, smallStep } from '@truelay/contract/testing'
 
 let demo: DemoServer
 beforeEach(async () => {

@@ -97,7 +97,7 @@ const reference = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('finding'), finding: z.enum(findingKinds) }),
 ])
 
-const planStep = z.strictObject({
+export const planStep = z.strictObject({
   id: text,
   phase: z.enum(phases),
   headline: sentence,

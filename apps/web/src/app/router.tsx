@@ -1,5 +1,5 @@
 import { useWords } from '../ui/words.ts'
-import { createBrowserRouter } from 'react-router'
+import { createBrowserRouter, type RouteObject } from 'react-router'
 import { BayScreen } from '../screens/bay/BayScreen.tsx'
 import { Frame } from '../screens/frame/Frame.tsx'
 import { LostScreen } from '../screens/frame/LostScreen.tsx'
@@ -11,7 +11,8 @@ function Opening() {
   return <Busy text={t`Opening`} />
 }
 
-export const router = createBrowserRouter([
+/** Every address of the app and its screen. */
+export const routes: RouteObject[] = [
   {
     path: '/',
     element: <Frame />,
@@ -124,4 +125,6 @@ export const router = createBrowserRouter([
     hydrateFallbackElement: <Opening />,
     lazy: async () => ({ Component: (await import('../screens/fit/FitScreen.tsx')).FitScreen }),
   },
-])
+]
+
+export const router = createBrowserRouter(routes)

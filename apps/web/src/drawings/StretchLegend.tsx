@@ -10,7 +10,7 @@ export function StretchLegend({ full }: { readonly full: number }) {
   return (
     <figure
       aria-label={t`Stretch map: violet ${percent} per cent too much film, chalk none, orange ${percent} per cent stretched`}
-      className="w-[14.125rem] shrink-0 whitespace-nowrap"
+      className="w-60 shrink-0 whitespace-nowrap"
     >
       <div className="flex h-3.5 border border-ink/30">
         {Array.from({ length: steps }, (_, i) => (

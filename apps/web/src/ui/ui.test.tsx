@@ -1,5 +1,4 @@
 import { length, temperature, volume } from '@truelay/core/say'
-import { temperature, volume } from '@truelay/core/say'
 import { renderToStaticMarkup } from 'react-dom/server'
 import { expect, test } from 'vitest'
 import { countText } from './clockText.ts'

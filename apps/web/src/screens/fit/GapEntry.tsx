@@ -142,10 +142,10 @@ function Answer({ plan, readings, again }: AnswerProps) {
     )
   return (
     <div role="status" className="border-l-8 border-amber bg-amber-tint px-4 py-2">
-      <p className="text-title font-bold leading-tight" data-testid="correction">
+      <p className="text-title font-bold leading-[1.1]" data-testid="correction">
         {t(correctionWords(answer.value, plan.directions))}
       </p>
-      <p className="mt-1 text-body leading-snug portrait:text-lead">{t(sureness(answer.value, plan))}</p>
+      <p className="mt-1 text-note leading-snug portrait:text-lead">{t(sureness(answer.value, plan))}</p>
     </div>
   )
 }

@@ -4,12 +4,17 @@ import type { PlannedHeat } from '@truelay/core/plan'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { secondsWords } from '../../ui/secondsWords.ts'
 
+type Held = Pick<
+  PlannedHeat,
+  'words' | 'readingC' | 'passes' | 'passesRange' | 'coolToPressS' | 'coolToCutS' | 'warning'
+>
+
 /** How to hold the gun in this step, read at arm's length. */
-export function HeatHow({ heat }: { readonly heat: PlannedHeat }) {
+export function HeatHow({ heat }: { readonly heat: Held }) {
   const t = useWords()
   return (
     <section aria-label={t`How to hold the gun`} className="mt-3 border-l-5 border-orange bg-paper px-4 py-2.5">
-      <p className="text-title font-bold leading-tight first-letter:uppercase">{t(heat.words)}</p>
+      <p className="text-head font-bold leading-tight first-letter:uppercase">{t(heat.words)}</p>
       <p className="mt-1 text-lead leading-snug">
         {t`Thermometer right after:`}{' '}
         <strong>

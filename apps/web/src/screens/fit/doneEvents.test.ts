@@ -1,25 +1,52 @@
-import type { LiquidBatch } from '@truelay/contract'
-import type { PlanStep } from '@truelay/core/plan'
+import { batch, type Job, type Part } from '@truelay/contract'
+import { type SmallEvent, smallFit, smallPlan, smallStep } from '@truelay/contract/testing'
+import { say } from '@truelay/core/say'
 import { expect, test } from 'vitest'
 import { doneEvents } from './doneEvents.ts'
 
-const solution = (use: 'slip' | 'tack', says: string) => ({
+const solution = (use: 'slip' | 'tack', says: 'light slip' | 'weak tack') => ({
   use,
-  says,
+  school: says,
+  says: say`${{ kind: 'name', name: says }}`,
+  needMl: 400,
   batchMl: 500,
   strength: { alcoholPercent: use === 'tack' ? 10 : 0, soapMlPerL: use === 'slip' ? 1.3 : 0 },
   add: [{ what: 'water', ml: 500 }],
+  warnings: [],
 })
-const doing = (step: Partial<PlanStep>, more: object = {}) =>
-  doneEvents({
-    bundle: { job: { number: '0412' }, parts: [{ id: 'a' }, { id: 'b' }] },
-    part: { id: 'b' },
-    state: { plan: { solutions: [solution('slip', 'light slip'), solution('tack', 'weak tack')] }, logged: [] },
-    step: { id: 's', ...step },
-    standIns: new Map(),
-    fresh: true,
-    ...more,
-  } as unknown as Parameters<typeof doneEvents>[0])
+const parts = [{ id: 'a' }, { id: 'b' }] as Part[]
+const job = { number: '0412' } as Job
+const bottle = batch.parse({
+  id: 'x',
+  number: '1123-1',
+  says: say`weak tack`,
+  school: 'weak tack',
+  strength: { alcoholPercent: 10, soapMlPerL: 0 },
+  bottleMl: 1000,
+  leftMl: 800,
+  waterKind: 'distilled',
+  add: [],
+  mixedAt: '2030-04-30T09:00:00.000Z',
+  personId: 'ines',
+  emptiedAt: null,
+  history: [],
+})
+
+interface Otherwise {
+  readonly fresh?: boolean
+  readonly before?: readonly SmallEvent[]
+  /** The bottle of the shop is offered, and taken or not. */
+  readonly taken?: boolean
+}
+const doing = (fields: object, { fresh = true, before = [], taken }: Otherwise = {}) => {
+  const step = smallStep('s', fields)
+  const plan = smallPlan([step, smallStep('t')], {
+    solutions: [solution('slip', 'light slip'), solution('tack', 'weak tack')],
+  })
+  const state = smallFit(plan, ...before)
+  const standIns = new Map(taken === undefined ? [] : [['tack', { bottle, taken }]])
+  return doneEvents({ bundle: { job, parts }, part: { id: parts[1]?.id ?? 'b' } as Part, state, step, standIns, fresh })
+}
 
 test('a plain step is only done', () => {
   expect(doing({})).toEqual([{ kind: 'stepDone', stepId: 's' }])
@@ -29,11 +56,38 @@ test('what is mixed is numbered by job, part and turn, and the step is done last
   expect(events.map((e) => e.kind)).toEqual(['batchMixed', 'batchMixed', 'stepDone'])
   expect(events.flatMap((e) => (e.kind === 'batchMixed' ? [e.batchNumber] : []))).toEqual(['0412.2-1', '0412.2-2'])
 })
-test('a bottle that stands in is taken in place of mixing', () => {
-  const bottle = { id: 'x', number: '1123-1', says: 'weak tack', strength: { alcoholPercent: 10, soapMlPerL: 0 } }
-  const standIns = new Map([['tack', { bottle: bottle as unknown as LiquidBatch, taken: true }]])
-  const events = doing({ records: 'batches' }, { standIns })
-  expect(events.map((e) => e.kind)).toEqual(['batchMixed', 'bottleTaken', 'stepDone'])
+test('what was mixed before at this part counts on; what was gone back to does not', () => {
+  const mixed = (stepId: string) => ({
+    kind: 'batchMixed',
+    stepId,
+    batchNumber: '0412.2-1',
+    school: null,
+    says: say`slip`,
+    batchMl: 500,
+    alcoholPercent: 0,
+    soapMlPerL: 1.3,
+    add: [],
+  })
+  const numbers = (...before: SmallEvent[]) =>
+    doing({ records: 'batches' }, { before }).flatMap((e) => (e.kind === 'batchMixed' ? [e.batchNumber] : []))
+  expect(numbers(mixed('s'))).toEqual(['0412.2-2', '0412.2-3'])
+  expect(numbers(mixed('s'), { kind: 'stepDone', stepId: 's' }, { kind: 'stepReopened', stepId: 's' })).toEqual([
+    '0412.2-1',
+    '0412.2-2',
+  ])
+})
+test('a bottle that stands in is taken in place of mixing, but only when it was taken', () => {
+  expect(doing({ records: 'batches' }, { taken: true }).map((e) => e.kind)).toEqual([
+    'batchMixed',
+    'bottleTaken',
+    'stepDone',
+  ])
+  expect(doing({ records: 'batches' }, { taken: true })[1]).toMatchObject({ batchNumber: '1123-1', asPlanned: true })
+  expect(doing({ records: 'batches' }, { taken: false }).map((e) => e.kind)).toEqual([
+    'batchMixed',
+    'batchMixed',
+    'stepDone',
+  ])
 })
 test('a cut goes into the blade book with its length and segment', () => {
   expect(doing({ records: 'blade', cutMm: 866 }, { fresh: false })[0]).toEqual({

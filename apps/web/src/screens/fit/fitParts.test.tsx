@@ -1,10 +1,9 @@
 import { say, type Sentence, verbatim } from '@truelay/core/say'
-import type { PartPlan, PlanStep } from '@truelay/core/plan'
+import { smallFit, smallPlan, smallStep } from '@truelay/contract/testing'
 import { renderToStaticMarkup } from 'react-dom/server'
 import { describe, expect, test } from 'vitest'
 import { BatchList } from './BatchList.tsx'
 import { Clocks } from './Clocks.tsx'
-import type { Fitting } from './fitting.ts'
 import { GapEntry } from './GapEntry.tsx'
 import { Targets } from './Targets.tsx'
 import { WaitView } from './WaitView.tsx'
@@ -21,12 +20,12 @@ const check = (id: string, at: readonly [number, number], normal: readonly [numb
   wantedMm: 2.5,
   reads: 'gap' as const,
 })
-const plan = {
+const plan = smallPlan([smallStep('gaps')], {
   checks: [check('P', [0, 300], [0, -1]), check('Q', [400, 300], [0, -1]), check('R', [400, 150], [-1, 0])],
   gapToleranceMm: 0.5,
   gapSigmaMm: 0.25,
   directions: { right: 'the driver', left: 'the passenger', up: 'the windscreen', down: 'the nose' },
-} as unknown as PartPlan
+})
 
 describe('measuring the gaps', () => {
   const show = (rounds: { checkId: string; measuredMm: number }[][], problem: Sentence | null = null) =>
@@ -89,11 +88,12 @@ test('a wait counts down, says when it is over and what comes then', () => {
 })
 
 describe('the clocks', () => {
-  const state = {
-    startedAt: '2030-05-01T09:00:00.000Z',
-    done: [{ stepId: 'float', at: '2030-05-01T09:10:00.000Z', personId: 'ines' }],
-  } as unknown as Fitting
-  const step = { liquids: ['tack'], tools: ['soft squeegee'], people: 2, driesInMinutes: 6 } as unknown as PlanStep
+  const state = smallFit(smallPlan([smallStep('float'), smallStep('tack')]), {
+    kind: 'stepDone',
+    stepId: 'float',
+    after: 10,
+  })
+  const step = smallStep('tack', { liquids: ['tack'], tools: ['soft squeegee'], people: 2, driesInMinutes: 6 })
   const show = (at: string, waiting = false) =>
     text(renderToStaticMarkup(<Clocks state={state} now={new Date(at)} step={step} waiting={waiting} />))
 

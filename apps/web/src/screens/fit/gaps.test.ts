@@ -1,6 +1,6 @@
 import { english, wordsIn } from '@truelay/words'
 import { verbatim } from '@truelay/core/say'
-import type { PartPlan } from '@truelay/core/plan'
+import { smallPlan, smallStep } from '@truelay/contract/testing'
 import { metricUnits } from '@truelay/core/units'
 import { describe, expect, test } from 'vitest'
 import { draftMm, gapFigure, readGaps } from './readGaps.ts'
@@ -15,7 +15,7 @@ const check = (id: string, wantedMm: number) => ({
   wantedMm,
   reads: wantedMm < 0 ? ('film past the edge' as const) : ('gap' as const),
 })
-const plan = { checks: [check('P', 2.5), check('Q', 2.5), check('R', -26)], gapToleranceMm: 0.5 } as unknown as PartPlan
+const plan = smallPlan([smallStep('gaps')], { checks: [check('P', 2.5), check('Q', 2.5), check('R', -26)] })
 const inches = { ...metricUnits, length: 'in' as const }
 
 describe('typed gaps', () => {

@@ -5,6 +5,7 @@ import type { AnyFailure } from '@truelay/core/result'
 import { Trash2 } from 'lucide-react'
 import { Button } from '../../ui/Button.tsx'
 import { Notice } from '../../ui/Notice.tsx'
+import { useShown } from '../../ui/Quantity.tsx'
 import { freshName } from './editForm.ts'
 import type { StepProps } from './stepProps.ts'
 import { NumberCell } from './NumberCell.tsx'
@@ -17,6 +18,8 @@ interface BowStepProps extends StepProps {
 /** The straightedge readings, and where to lay it next. */
 export function BowStep({ form, onChange, chosen, onChoose, failure, next }: BowStepProps) {
   const t = useWords()
+  const shown = useShown()
+  const place = (at: readonly [number, number]) => at.map((mm) => shown(length(mm, 0)).figure).join(', ')
   if (form.relief !== undefined)
     return (
       <p className="text-body">{t`This part was scanned: its heights are known everywhere, to within ${length(form.relief.errorMm)}. Readings are not needed.`}</p>
@@ -49,7 +52,7 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next }: Bow
           ) : (
             <>
               <strong className="text-body">{t`Next: ${next.name}.`}</strong>{' '}
-              {t`From ${next.from.join(', ')} to ${next.to.join(', ')}, gap read in the middle.`}{' '}
+              {t`From ${place(next.from)} to ${place(next.to)}, gap read in the middle.`}{' '}
               {next.unsureMm === null ? null : t`The part is unsure by ${length(next.unsureMm)} there.`}
             </>
           )}
@@ -98,7 +101,7 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next }: Bow
               </button>
             </div>
             <p className="text-note text-quiet">
-              {t`from ${length(reading.from[0], 0)}, ${length(reading.from[1], 0)} to ${length(reading.to[0], 0)}, ${length(reading.to[1], 0)}`}
+              {t`from ${place(reading.from)} to ${place(reading.to)}`}
               {named(reading.name) ? t`. Measure this one again.` : ''}
             </p>
           </li>

@@ -23,7 +23,7 @@ export function PartTabs({
             key={part.id}
             to={`/jobs/${bundle.job.id}/${stage}/${part.id}`}
             className={({ isActive }) =>
-              `label-strong flex min-h-11 items-center gap-3 whitespace-nowrap border-r border-hair px-4 text-body ${isActive ? 'bg-chalk text-ink' : 'text-quiet hover:text-petrol'}`
+              `label-strong flex min-h-11 items-center gap-3 whitespace-nowrap border-r border-hair px-4 text-note ${isActive ? 'bg-chalk text-ink' : 'text-quiet hover:text-petrol'}`
             }
           >
             {part.name}

@@ -1,6 +1,5 @@
 import { say } from '@truelay/core/say'
-import type { Piece } from '@truelay/contract'
-import { labelOf } from '@truelay/contract'
+import { labelOf, pieceDoc } from '@truelay/contract'
 import { renderToStaticMarkup } from 'react-dom/server'
 import { MemoryRouter } from 'react-router'
 import { describe, expect, test } from 'vitest'
@@ -8,7 +7,7 @@ import { DryResult } from './DryResult.tsx'
 import { PieceRow } from './PieceRow.tsx'
 import { readLabel } from './readLabel.ts'
 
-const piece = {
+const piece = pieceDoc.parse({
   id: 'lamp-left',
   kitId: 'lamp-kit',
   name: 'Lamp, driver’s side',
@@ -28,7 +27,7 @@ const piece = {
     cutOuts: [],
     marks: [{ name: 'tip', at: [10, 5] }],
   },
-} as unknown as Piece
+})
 const read = (text: string) => readLabel(text, [piece], () => 'Lamp kit')
 const words = (markup: string) => markup.replace(/<[^>]+>/g, ' ').replace(/\s+/g, ' ')
 

@@ -21,7 +21,7 @@ export function SheetViews({ jobId, partId }: { readonly jobId: JobId; readonly 
           end
           to={`/jobs/${jobId}/lay-sheets/${partId}${path}`}
           className={({ isActive }) =>
-            `label-strong flex min-h-11 items-center whitespace-nowrap px-3.5 text-body ${isActive ? 'text-petrol underline decoration-2 underline-offset-8' : 'text-quiet hover:text-petrol'}`
+            `label-strong flex min-h-11 items-center whitespace-nowrap px-3.5 text-note ${isActive ? 'text-petrol underline decoration-2 underline-offset-8' : 'text-quiet hover:text-petrol'}`
           }
         >
           {t(text)}

@@ -1,3 +1,4 @@
+import { volume } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import { Choice } from '../../ui/Choice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -23,7 +24,7 @@ export function BottleSize({
           label={label}
           value={String(valueMl)}
           onChange={(size) => onValue(Number(size))}
-          options={sizes.map((ml) => ({ value: String(ml), text: ml >= 1000 ? `${ml / 1000} L` : String(ml) }))}
+          options={sizes.map((ml) => ({ value: String(ml), text: t`${volume(ml)}` }))}
         />
         <div className="w-28">
           <NumberField label={t`or`} unit="mL" digits={0} value={valueMl} min={10} max={20_000} onCommit={onValue} />

@@ -60,7 +60,7 @@ export function MixFresh({ practice, stockPercent, onStock, personId, onMixed }:
       fields={
         <>
           <WishFields wish={wish} practice={practice} onWish={setWish} />
-          <BottleSize label={t`How much, mL`} valueMl={batchMl} onValue={setBatchMl} />
+          <BottleSize label={t`How much`} valueMl={batchMl} onValue={setBatchMl} />
           <div className="w-56">
             <NumberField
               label={t`Alcohol stock on the shelf`}

@@ -58,7 +58,7 @@ test('how to hold the gun is said with what the thermometer should read', () => 
     coolToCutS: 40,
     warning: null,
   }
-  const said = text(renderToStaticMarkup(<HeatHow heat={heat as unknown as Parameters<typeof HeatHow>[0]['heat']} />))
+  const said = text(renderToStaticMarkup(<HeatHow heat={heat} />))
   expect(said).toContain('third notch')
   expect(said).toContain('48 °C')
   expect(said).toContain('from pass 3 on')

@@ -1,3 +1,4 @@
+import { counted } from '@truelay/core/say'
 import { Heading } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { Finding, WalkRound } from '@truelay/contract'
@@ -26,7 +27,7 @@ export function FindingList({ walk, nameOf, onOpen, onSign }: FindingListProps) 
         <Heading className="flex items-baseline justify-between px-5 pt-4">
           {t`Found`}
           <span className="label text-body font-medium text-quiet">
-            {findings.length === 0 ? t`nothing yet` : t`${findings.length} places`}
+            {findings.length === 0 ? t`nothing yet` : t`${counted(findings.length, '# place', '# places')}`}
           </span>
         </Heading>
         {findings.length === 0 ? (

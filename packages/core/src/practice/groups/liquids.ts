@@ -1,4 +1,4 @@
-import { say } from '../../say/index.ts'
+import { say, volume } from '../../say/index.ts'
 import { figures } from '../practiceFigure.ts'
 
 export const liquids = figures(say`Liquids`, {
@@ -104,7 +104,7 @@ export const liquids = figures(say`Liquids`, {
     value: 0.1,
     min: 0.05,
     max: 0.5,
-    reason: say`A 5 mL syringe; nothing finer can be measured.`,
+    reason: say`A syringe of ${volume(5)}; nothing finer can be measured.`,
   },
   cylinderStep: {
     label: say`Graduation of the cylinder`,
@@ -112,6 +112,6 @@ export const liquids = figures(say`Liquids`, {
     value: 1,
     min: 0.5,
     max: 5,
-    reason: say`A 100 mL cylinder; larger volumes are several of them.`,
+    reason: say`A cylinder of ${volume(100)}; larger volumes are several of them.`,
   },
 })

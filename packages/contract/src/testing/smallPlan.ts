@@ -1,6 +1,6 @@
 import { nothing, verbatim } from '@truelay/core/say'
-import { partPlan } from '@truelay/contract'
-import type { PartPlan } from '@truelay/core/plan'
+import type { PartPlan, PlanStep } from '@truelay/core/plan'
+import { partPlan, planStep } from '../partPlan.ts'
 
 const triangle = [
   [0, 0],
@@ -9,21 +9,22 @@ const triangle = [
 ]
 
 /** A step with nothing in it but its name. */
-export const smallStep = (id: string, more: object = {}) => ({
-  id,
-  phase: 'edges',
-  headline: verbatim(id),
-  detail: nothing,
-  why: nothing,
-  picture: { film: 'none', marks: [] },
-  tools: [],
-  liquids: [],
-  references: [],
-  people: 1,
-  minutes: 1,
-  cautions: [],
-  ...more,
-})
+export const smallStep = (id: string, more: object = {}): PlanStep =>
+  planStep.parse({
+    id,
+    phase: 'edges',
+    headline: verbatim(id),
+    detail: nothing,
+    why: nothing,
+    picture: { film: 'none', marks: [] },
+    tools: [],
+    liquids: [],
+    references: [],
+    people: 1,
+    minutes: 1,
+    cautions: [],
+    ...more,
+  })
 
 /** The least plan that passes its schema, with some steps. */
 export const smallPlan = (steps: readonly object[], more: object = {}): PartPlan =>

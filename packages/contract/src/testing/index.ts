@@ -1,0 +1,2 @@
+export { smallPlan, smallStep } from './smallPlan.ts'
+export { began, minutesIn, type SmallEvent, smallEvents, smallFit } from './smallFit.ts'
