@@ -15,7 +15,7 @@ export default defineConfig({
           ...common,
           name: 'screens',
           include: ['apps/web/src/**/*.test.tsx'],
-          setupFiles: [...common.setupFiles, fileURLToPath(new URL('apps/web/src/testing/noCanvas.tsx', import.meta.url))],
+          setupFiles: [...common.setupFiles, fileURLToPath(new URL('apps/web/src/testing/setup.tsx', import.meta.url))],
           environment: fileURLToPath(new URL('tools/testing/screens.ts', import.meta.url)),
         },
       },

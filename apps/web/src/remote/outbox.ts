@@ -19,11 +19,13 @@ interface OutboxStore {
  */
 export function startOutbox(store: OutboxStore) {
   let sending = false
-  let _timer: ReturnType<typeof setTimeout> | null = null
+  let comesBack = false
 
   const later = () => {
-    _timer ??= setTimeout(() => {
-      _timer = null
+    if (comesBack) return
+    comesBack = true
+    setTimeout(() => {
+      comesBack = false
       void send()
     }, retryMs)
   }
@@ -71,10 +73,13 @@ export function startOutbox(store: OutboxStore) {
     return 'sent'
   }
 
-  void keptEvents().then((events) => {
-    store.dispatch(eventsFound(events))
-    void send()
-  })
+  // A tablet that keeps nothing has kept nothing.
+  void keptEvents()
+    .catch(() => [])
+    .then((events) => {
+      store.dispatch(eventsFound(events))
+      void send()
+    })
   window.addEventListener('online', () => void send())
 
   return {

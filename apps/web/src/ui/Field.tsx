@@ -6,19 +6,21 @@ interface FieldProps {
   readonly children: ReactNode
 }
 
-/** A label, what is typed under it, and what is wrong with it. */
+/** A label, what is typed under it, and what is wrong with it; the name of the field stays its label. */
 export function Field({ label, problem, children }: FieldProps) {
   return (
-    // biome-ignore lint/a11y/noLabelWithoutControl: the control is among the children
-    <label className="block">
-      <span className="label block text-note text-quiet">{label}</span>
-      {children}
+    <div>
+      {/* biome-ignore lint/a11y/noLabelWithoutControl: the control is among the children */}
+      <label className="block">
+        <span className="label block text-note text-quiet">{label}</span>
+        {children}
+      </label>
       {problem === undefined ? null : (
         <span role="alert" className="mt-1 block text-note text-stop">
           {problem}
         </span>
       )}
-    </label>
+    </div>
   )
 }
 

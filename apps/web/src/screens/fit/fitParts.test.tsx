@@ -76,7 +76,14 @@ test('a wait counts down, says when it is over and what comes then', () => {
         wait={{ label: say`initial grab`, from, until: new Date('2030-05-01T09:20:00') }}
         now={new Date('2030-05-01T09:05:30')}
         then="Seal the edges"
-        air={{ temperatureC: 12, humidityPercent: 85, source: 'sensor', at: '2026-01-01T10:00:00Z', sensor: null }}
+        air={{
+          temperatureC: 12,
+          humidityPercent: 85,
+          source: 'sensor',
+          at: '2026-01-01T10:00:00Z',
+          sensor: null,
+          settled: true,
+        }}
         usualMinutes={20}
         onReady={nothing}
       />,

@@ -28,6 +28,7 @@ export function useWaits(bundle: JobBundle, state: Fitting, now: Date, happened:
 
   const fresher =
     waiting &&
+    air.settled &&
     last !== undefined &&
     last.answered !== false &&
     inAir !== null &&

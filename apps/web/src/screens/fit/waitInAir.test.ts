@@ -40,7 +40,7 @@ test('a flicker of the sensor sets no wait again', () => {
 })
 
 test('what goes into the log names the air and where it comes from', () => {
-  const from = { ...air(12, 85), source: 'sensor' as const, at: '2030-05-01T09:00:00Z', sensor: null }
+  const from = { ...air(12, 85), source: 'sensor' as const, at: '2030-05-01T09:00:00Z', sensor: null, settled: true }
   expect(waitSet('grab', 42, from)).toEqual({
     kind: 'waitSet',
     stepId: 'grab',

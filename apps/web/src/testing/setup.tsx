@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto'
 import { vi } from 'vitest'
 
 /** Without a graphics card nothing is drawn in space; what would be drawn there is told by its figures. */

@@ -1,0 +1,193 @@
+import { screen } from '@testing-library/react'
+import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest'
+import { store } from '../../store/store.ts'
+import { type OpenShop, openShop, page, type Visit } from '../../testing/openShop.tsx'
+
+let shop: OpenShop
+beforeAll(async () => {
+  shop = await openShop()
+})
+afterAll(() => shop.close())
+
+const fitOf = (part: string) => shop.visit(`/jobs/0412/fit/${part}`)
+const log = async (part: string): Promise<{ kind: string; stepId?: string }[]> =>
+  (await shop.server.get(`/api/parts/${part}/fit`)).body.events
+const headline = () => screen.queryByTestId('headline')?.textContent ?? ''
+const settled = () => expect.poll(() => store.getState().outbox.waiting.length).toBe(0)
+
+/** Goes on with the foot pedal until the page says something. */
+async function goOnTo(visit: Visit, wanted: RegExp) {
+  await visit.sees(/step \d+ of \d+/)
+  for (let i = 0; i < 60 && !wanted.test(page()); i++) {
+    const before = page()
+    if (/^Measure the gaps/.test(headline())) {
+      // A step that wants gaps is gone on from as it is, once it has some.
+      for (const id of ['P', 'R'])
+        await visit.user.type(screen.getByLabelText(new RegExp(`^${id} `), { selector: 'input' }), '2.5')
+      await visit.presses(/How do I move it|Measured again/)
+      await visit.sees('Leave it.')
+    }
+    await visit.user.keyboard('{PageDown}')
+    if (screen.queryByRole('button', { name: 'It is ready already' }) !== null)
+      await visit.presses('It is ready already')
+    await vi.waitFor(() => expect(page()).not.toBe(before), { timeout: 8000 })
+    // The clock of the shop goes on, so that no two presses are the same moment.
+    vi.setSystemTime(Date.now() + 1000)
+  }
+  await visit.sees(wanted)
+}
+
+describe('a fit from the first step to the last', () => {
+  test('begins with the whole plan, worked out for the piece as it lies', async () => {
+    const visit = fitOf('0412-bonnet')
+    await visit.sees(/23 steps, about \d+ minutes with the waits\. Hullskin 180 clear\./)
+    await visit.presses(/^Start/)
+    await visit.sees('step 1 of 23')
+    expect(headline()).toBe('Wash, clay, wipe')
+    await settled()
+    expect((await log('0412-bonnet')).map((e) => e.kind)).toEqual(['fitStarted'])
+  })
+  test('space and the foot pedal go on, Page Up goes back', async () => {
+    const visit = fitOf('0412-bonnet')
+    await visit.sees('step 1 of 23')
+    await visit.user.keyboard('{PageDown}')
+    await visit.sees('step 2 of 23')
+    await visit.user.keyboard(' ')
+    await visit.sees('step 3 of 23')
+    await visit.user.keyboard('{PageUp}')
+    await visit.sees('step 2 of 23')
+    await visit.presses(/^Done/)
+    await visit.sees('step 3 of 23')
+  })
+  test('the batches get numbers and stand on the bench', async () => {
+    const visit = fitOf('0412-bonnet')
+    await visit.sees('Mix slip and tack')
+    await visit.sees(/light slip, ?1\.4 L.*water.*soap/)
+    await visit.presses(/^Done/)
+    await visit.sees('step 4 of 23')
+    await settled()
+    const { batches } = (await shop.server.get('/api/liquids')).body
+    expect(batches.map((b: { number: string }) => b.number)).toEqual(expect.arrayContaining(['0412.1-1', '0412.1-2']))
+  })
+  test('a closed browser loses nothing', async () => {
+    const { sees } = fitOf('0412-bonnet')
+    await sees('step 4 of 23')
+  })
+  test('gaps are typed and answered with a move; right ones are left alone', async () => {
+    const visit = fitOf('0412-bonnet')
+    await goOnTo(visit, /Measure the gaps/)
+    await visit.sees('wanted 2.5 mm everywhere')
+    const field = (id: string) => screen.getByLabelText<HTMLInputElement>(new RegExp(`^${id} `), { selector: 'input' })
+    await visit.user.type(field('P'), '3,6')
+    await visit.user.type(field('R'), '1.4')
+    await visit.presses(/How do I move it/)
+    await visit.sees(/(Move|Turn) the film .* mm towards/)
+    await visit.user.type(field('P'), '2.5')
+    await visit.user.type(field('R'), '2.5')
+    await visit.presses(/Measured again/)
+    await visit.sees('Within 0.5 mm everywhere now. Leave it.')
+    await visit.presses(/^Done/)
+    await visit.sees('step 9 of 23')
+  })
+  test('a gap that is none is said at once, and nothing is kept', async () => {
+    const before = (await log('0412-bonnet')).length
+    const visit = fitOf('0412-bonnet')
+    await visit.presses('Back one step')
+    await visit.sees('Measure the gaps')
+    await visit.user.type(screen.getByLabelText(/^P /, { selector: 'input' }), 'two')
+    await visit.presses(/How do I move it/)
+    await visit.sees('P: "two" is no gap. Give it like this: 2.5 mm.')
+    await settled()
+    expect((await log('0412-bonnet')).length).toBe(before + 1)
+    await visit.user.clear(screen.getByLabelText(/^P /, { selector: 'input' }))
+    await visit.user.type(screen.getByLabelText(/^P /, { selector: 'input' }), '2.5')
+    await visit.presses(/How do I move it/)
+    await visit.sees('Measure at least two places, best far apart.')
+    await visit.user.type(screen.getByLabelText(/^R /, { selector: 'input' }), '2.4')
+    await visit.presses(/How do I move it/)
+    await visit.sees('Leave it.')
+  })
+  test('something wrong is noted in three taps and stands on the come-back list', async () => {
+    const visit = fitOf('0412-bonnet')
+    await visit.presses('Something is wrong')
+    await visit.sees('What do you see?')
+    await visit.presses(/^Crease/i)
+    await visit.sees('Crease: where?')
+    await visit.presses('At a corner')
+    await visit.sees('Noted: crease, at a corner. It stands on the come-back list.')
+    await settled()
+    expect((await log('0412-bonnet')).some((e) => e.kind === 'problemSeen')).toBe(true)
+  })
+  test('which bottle is in hand is asked, and a wrong one is told', async () => {
+    const visit = fitOf('0412-bonnet')
+    await goOnTo(visit, /Which tack is in your hand\?/)
+    await visit.presses(/^0412\.1-1/)
+    await visit.sees(/not what was planned|slip|Planned/)
+  })
+  test('a wait counts down; cut short early it is only a skip', async () => {
+    const visit = fitOf('0412-bonnet')
+    for (let i = 0; i < 40 && screen.queryByTestId('countdown') === null; i++) {
+      const before = page()
+      await visit.user.keyboard('{PageDown}')
+      await vi.waitFor(() => expect(page()).not.toBe(before), { timeout: 8000 })
+      vi.setSystemTime(Date.now() + 1000)
+    }
+    await visit.sees(/Wait: initial grab.*Ready at/)
+    expect(screen.getByTestId('countdown').textContent).toMatch(/^1\d:\d\d$/)
+    const bay = shop.visit('/')
+    await bay.sees(/drying until/)
+    await bay.sees(/Drying.*1\d:\d\d/)
+    const again = fitOf('0412-bonnet')
+    await again.presses('It is ready already')
+    await again.seesNo('Ready at')
+    await settled()
+    const kinds = (await log('0412-bonnet')).map((e) => e.kind)
+    expect(kinds).toContain('waitEnded')
+    expect(kinds).not.toContain('waitAnswered')
+  })
+  test('ends with what was done and what comes next, and can still go back', async () => {
+    const visit = fitOf('0412-bonnet')
+    await goOnTo(visit, /Bonnet is done/)
+    await visit.sees(/23 steps in .*\. 1 on the come-back list\..*crease, at a corner/)
+    await visit.sees('Next: Headlamp, driver’s side')
+    await visit.presses('Back one step')
+    await visit.sees('step 23 of 23')
+    await visit.user.keyboard('{PageDown}')
+    await visit.sees('Bonnet is done')
+    await settled()
+  })
+})
+
+describe('the record', () => {
+  test('has written itself', async () => {
+    const { sees } = shop.visit('/jobs/0412/record/0412-bonnet')
+    await sees(/Quayside Film Works, record of a fitted part ?Velmora Pipit, Bonnet/)
+    await sees(/film ?Hullskin 180 clear/)
+    await sees(/Batches.*0412\.1-1/)
+    await sees(/Gaps.*first.*after/)
+    await sees(/Found during the fit.*crease.*at a corner.*come-back list/i)
+    await sees('Steps, 23 of 23')
+    await sees(/wait after it cut short by \d+ min/)
+  })
+  test('a part that is not begun has none', async () => {
+    const { sees } = shop.visit('/jobs/0412/record/0412-headlamp-left')
+    await sees('Headlamp, driver’s side has not been begun.')
+  })
+})
+
+describe('a fit that cannot be', () => {
+  test('of a job that is not there', async () => {
+    const { sees } = shop.visit('/jobs/9999/fit/9999-bonnet')
+    await sees('There is no job "9999".')
+  })
+  test('of a part that is not in the job', async () => {
+    const { sees } = shop.visit('/jobs/0412/fit/0412-roof')
+    await sees('There is no part "0412-roof" in job 0412.')
+  })
+  test('while the server is away it says so', async () => {
+    shop.away(true)
+    const { sees } = shop.visit('/jobs/0412/fit/0412-bonnet')
+    await sees('The shop server does not answer.')
+    shop.away(false)
+  })
+})

@@ -1,0 +1,148 @@
+import { fireEvent, screen } from '@testing-library/react'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { type OpenShop, openShop, type Visit } from '../../testing/openShop.tsx'
+
+let shop: OpenShop
+beforeAll(async () => {
+  shop = await openShop()
+})
+afterAll(() => shop.close())
+
+const form = async (id: string) => (await shop.server.get('/api/forms')).body.find((f: { id: string }) => f.id === id)
+const keeps = async (visit: Visit) => {
+  await visit.presses('Keep this form')
+  await visit.sees('Kept')
+}
+
+describe('the list of forms', () => {
+  test('is found through by words', async () => {
+    const visit = shop.visit('/forms')
+    await visit.sees('39 parts measured')
+    await visit.types('Find', 'bonnet')
+    await visit.sees('Velmora Pipit bonnet')
+    await visit.seesNo('Tarnbeck Drover grille bar')
+  })
+  test('a form that is not there says where the others are', async () => {
+    const { sees } = shop.visit('/forms/none')
+    await sees(/There is no form "none"\. ?Choose one from the list of forms\./)
+  })
+})
+
+describe('measuring', () => {
+  test('a part on file shows its figures: how hard, how large, how sure', async () => {
+    const { sees } = shop.visit('/forms/pipit-bonnet')
+    await sees(/Grade 2.*Area ?1\.27 m².*Outline ?4340 mm.*Between the readings unsure by ?3\.2 mm/)
+  })
+  test('a point that is moved changes the part at once; undo and redo go through every step', async () => {
+    const visit = shop.visit('/forms/pipit-mirror-left')
+    await visit.sees('Outline')
+    const field = () => screen.getAllByLabelText<HTMLInputElement>('to x')[0] as HTMLInputElement
+    const before = field().value
+    const after = String(Number(before) + 4)
+    fireEvent.change(field(), { target: { value: after } })
+    fireEvent.blur(field())
+    await visit.sees('Keep this form')
+    await visit.presses('Undo')
+    await expect.poll(() => field().value).toBe(before)
+    await visit.sees('Kept')
+    await visit.presses('Redo')
+    await expect.poll(() => field().value).toBe(after)
+  })
+  test('what is kept is a new version; the fits that used the old one keep it', async () => {
+    const visit = shop.visit('/forms/pipit-mirror-left')
+    const field = (await screen.findAllByLabelText<HTMLInputElement>('to x'))[0]
+    await visit.types('to x', String(Number(field?.value) + 1))
+    await keeps(visit)
+    await expect.poll(async () => (await form('pipit-mirror-left')).version).toBeGreaterThanOrEqual(1)
+  })
+  test('a figure out of range says so at its field', async () => {
+    const visit = shop.visit('/forms/pipit-bonnet')
+    await visit.presses('2 Bow')
+    const gap = (await screen.findAllByLabelText('gap'))[0]
+    if (!(gap instanceof HTMLInputElement)) throw new Error('no gap field')
+    await visit.user.clear(gap)
+    await visit.user.type(gap, '5000')
+    await visit.sees('−500 to 1000')
+  })
+  test('a bow reading can be taken away, and is asked for again where it is missed most', async () => {
+    const visit = shop.visit('/forms/pipit-bonnet')
+    await visit.presses('2 Bow')
+    await visit.sees('Lay the straightedge where it is shown and read the gap under it.')
+    const readings = (await form('pipit-bonnet')).bow as { name: string }[]
+    await visit.presses(`Remove ${readings[0]?.name}`)
+    await visit.sees(/Next: /)
+    await visit.presses('Lay it there')
+    await visit.sees('Keep this form')
+  })
+  test('features are added, named and taken away', async () => {
+    const visit = shop.visit('/forms/pipit-bonnet')
+    await visit.presses('3 Features')
+    await visit.sees('Add a point to the line')
+    const removes = () => screen.queryAllByRole('button', { name: /^Remove / }).length
+    const before = removes()
+    await visit.presses('Hole')
+    await expect.poll(removes).toBe(before + 1)
+    await visit.presses('Undo')
+    await expect.poll(removes).toBe(before)
+  })
+  test('an edge says how it ends and what is behind it', async () => {
+    const visit = shop.visit('/forms/pipit-bonnet')
+    await visit.presses('4 Edges')
+    await visit.chooses(/rear edge ends with/, 'wrap')
+    await visit.types(/Behind rear edge/, 'a flange of 20 mm')
+    await keeps(visit)
+    const edge = (await form('pipit-bonnet')).edges.find((e: { label: string }) => e.label === 'rear edge')
+    expect(edge).toMatchObject({ code: 'wrap' })
+  })
+  test('a mark is added and named', async () => {
+    const visit = shop.visit('/forms/pipit-bonnet')
+    await visit.presses('5 Marks')
+    const before = screen.queryAllByLabelText(/^Name of mark/).length
+    await visit.presses('Add a mark, then drag it to its place')
+    await expect.poll(() => screen.queryAllByLabelText(/^Name of mark/).length).toBe(before + 1)
+    await visit.types(`Name of mark ${before + 1}`, 'washer jet')
+    await keeps(visit)
+    expect((await form('pipit-bonnet')).marks.some((m: { label: string }) => m.label === 'washer jet')).toBe(true)
+  })
+})
+
+describe('a part that nobody has measured', () => {
+  test('is measured from an empty bench, and the job takes the form', async () => {
+    const job = {
+      customer: 'Private owner',
+      plate: 'QF 300',
+      colour: '',
+      year: null,
+      modelId: 'velmora-pipit',
+      bay: 'Bay 2',
+      personId: 'ines',
+      arrivesAt: '2030-05-01T08:00:00.000Z',
+      dueAt: '2030-05-02T16:00:00.000Z',
+      parts: [{ slot: 'roof', name: 'Roof', filmId: 'clearcoat-hull-180' }],
+    }
+    const made = await shop.server.send('POST', '/api/jobs', job)
+    expect(made.status).toBe(201)
+    const { parts } = (await shop.server.get(`/api/jobs/${made.body.id}`)).body
+    const sheet = shop.visit(`/jobs/${made.body.id}/lay-sheets/${parts[0].id}`)
+    await sheet.sees('Nobody has measured Roof yet.')
+    await sheet.presses('Measure it now')
+    await sheet.isAt(/^\/forms\/new\?part=/)
+    await sheet.types(/New form: vehicle and part/, 'Velmora Pipit roof')
+    await sheet.presses('Keep this form')
+    await sheet.isAt(new RegExp(`^/jobs/${made.body.id}/lay-sheets/`))
+    expect((await shop.server.get(`/api/jobs/${made.body.id}`)).body.parts[0].formId).toBe('velmora-pipit-roof')
+  }, 60_000)
+})
+
+describe('in a shop of inches', () => {
+  test('coordinates are read and typed in inches, and kept in millimetres', async () => {
+    await shop.chooseUnits({ length: 'in', temperature: 'F', volume: 'fl oz' })
+    const visit = shop.visit('/forms/pipit-fog-left')
+    await visit.sees(/Outline ?\d+\.\d\d in/)
+    await visit.seesNo(/\d mm/)
+    await visit.types('to x', '2')
+    await keeps(visit)
+    const [first] = (await form('pipit-fog-left')).outline
+    expect(first.to[0]).toBeCloseTo(50.8, 6)
+  })
+})

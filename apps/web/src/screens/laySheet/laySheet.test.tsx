@@ -1,0 +1,191 @@
+import { fireEvent, screen, within } from '@testing-library/react'
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest'
+import { type OpenShop, openShop } from '../../testing/openShop.tsx'
+
+let shop: OpenShop
+beforeAll(async () => {
+  shop = await openShop()
+})
+afterAll(() => shop.close())
+const bonnet = '/jobs/0412/lay-sheets/0412-bonnet'
+const partOf = async (id: string) =>
+  (await shop.server.get('/api/jobs/0412')).body.parts.find((p: { id: string }) => p.id === id)
+
+describe('the lay sheet of a bonnet', () => {
+  test('says first what a hand needs first: the worst margin, where it is, and the move that mends it', async () => {
+    const { sees } = shop.visit(bonnet)
+    await sees(/Edge margin, rule 2 mm to 3 mm ?1\.2 ?mm at the driver's side edge, towards the nose/)
+    await sees(
+      /Turn the film 0\.05° clockwise, then move it 0\.8 mm towards the passenger's side .* Then it clears the rule all round\./,
+    )
+    await sees("No room now: the driver's side edge is outside its rule.")
+  })
+  test('shows pulls, film left over, liquids, heat, waits, edges and how it was worked out', async () => {
+    const { sees } = shop.visit(bonnet)
+    await sees(/Pull ?A nose, along it, cold ?0\.7 %/)
+    await sees(/Too much film left after the pulls, per 100 mm ?rear/)
+    await sees(/Mix for this part ?light slip 1\.3 mL\/L soap ?1\.4 L/)
+    await sees(/Heat ?Seal ?68 °C/)
+    await sees(/Edges ?rear edge ?stop short 2 mm to 3 mm/)
+    await sees('From 10 bow readings; between them the form may be off by about 3.2 mm.')
+  })
+  test('by itself, worked, or in order', async () => {
+    const visit = shop.visit(bonnet)
+    await visit.sees('4 anchors, 4 pulls')
+    await visit.presses('By itself')
+    await visit.sees(/4 anchors, 0 pulls.*Too much film if nobody pulls/)
+    await visit.presses('In order')
+    await visit.sees('0 anchors, 0 pulls')
+  })
+  test('the step under the slider is told in full, with its cautions as sentences', async () => {
+    const visit = shop.visit(bonnet)
+    await visit.sees('1 of 23, Prepare Wash, clay, wipe')
+    const slider = screen.getByRole('slider', { name: 'Step' })
+    for (let i = 0; i < 23; i++) {
+      fireEvent.change(slider, { target: { value: String(i) } })
+      await visit.sees(`${i + 1} of 23`)
+      await visit.seesNo('[object Object]')
+    }
+    fireEvent.change(slider, { target: { value: '20' } })
+    await visit.sees(/21 of 23.*Seal the edges.*Never hold the gun still/)
+  })
+})
+
+describe('the piece on the bench', () => {
+  const lies = () => ['to the right', 'up', 'turned left'].map((l) => screen.getByLabelText<HTMLInputElement>(l).value)
+  test('is moved where the rule wants it, and back', async () => {
+    const visit = shop.visit(bonnet)
+    await visit.presses('Move it there')
+    await visit.sees('Inside the rule all round')
+    await visit.sees(/How far it may still be off ?towards/)
+    await expect.poll(async () => (await partOf('0412-bonnet')).shift.xMm).toBeCloseTo(0.08, 1)
+    await visit.presses('Undo')
+    await visit.sees(/1\.2 ?mm at the driver's side edge/)
+    expect(lies()).toEqual(['0.9', '-0.5', '0.04'])
+  })
+  test('is nudged by the arrow keys, a tenth of a millimetre or a whole one, and turned by plus and minus', async () => {
+    const visit = shop.visit(bonnet)
+    const piece = await screen.findByRole('application')
+    piece.focus()
+    await visit.user.keyboard('{ArrowRight}')
+    await expect.poll(lies).toEqual(['1.0', '-0.5', '0.04'])
+    await visit.user.keyboard('{Shift>}{ArrowUp}{/Shift}')
+    await expect.poll(lies).toEqual(['1.0', '0.5', '0.04'])
+    await visit.user.keyboard('+')
+    await expect.poll(lies).toEqual(['1.0', '0.5', '0.05'])
+    await visit.user.keyboard('-')
+    await visit.user.keyboard('{Shift>}{ArrowDown}{/Shift}')
+    await visit.user.keyboard('{ArrowLeft}')
+    await expect.poll(lies).toEqual(['0.9', '-0.5', '0.04'])
+    await expect.poll(async () => (await partOf('0412-bonnet')).shift.xMm).toBeCloseTo(0.9, 6)
+  })
+  test('is set by typed values, within what can be', async () => {
+    const visit = shop.visit(bonnet)
+    await visit.types('to the right', '999')
+    await visit.sees('to the right: a number from −200 to 200')
+    await visit.types('to the right', '-1,5')
+    await visit.sees(/Edge margin/)
+    await expect.poll(async () => (await partOf('0412-bonnet')).shift.xMm).toBeCloseTo(-1.5, 6)
+    await visit.types('to the right', '0.9')
+    await expect.poll(async () => (await partOf('0412-bonnet')).shift.xMm).toBeCloseTo(0.9, 6)
+  })
+})
+
+describe('what was found on the walk-round', () => {
+  test('stands on the sheet, and marks the steps that it changed', async () => {
+    const kept = await shop.server.send('PUT', '/api/jobs/0412/findings/00000000-0000-4000-8000-000000000001', {
+      partId: '0412-bonnet',
+      slot: 'bonnet',
+      kind: 'coating',
+      at: [0.5, 0.5],
+      sizeMm: null,
+      note: '',
+      photos: [],
+      personId: 'ines',
+      foundAt: '2030-05-01T11:00:00.000Z',
+    })
+    expect(kept.status).toBe(200)
+    const { sees } = shop.visit(bonnet)
+    await sees('Found on the walk-round')
+    await sees(/From the walk-round:.*\d+\. /)
+    await shop.server.send('DELETE', '/api/jobs/0412/findings/00000000-0000-4000-8000-000000000001', {})
+  })
+})
+
+describe('cuts', () => {
+  test('are advised for a limit, by laying again', async () => {
+    const visit = shop.visit(bonnet)
+    await visit.presses('Would cuts help?')
+    await visit.sees(/No cut is needed: it lies with|cut/)
+  }, 120_000)
+})
+
+describe('one lay for all its views', () => {
+  beforeEach(() => {
+    shop.asked.length = 0
+  })
+  test('heat, edges and the sheet open alike, and what is laid is not laid again', async () => {
+    const visit = shop.visit(bonnet)
+    await visit.sees('1.2')
+    const views = within(screen.getByRole('navigation', { name: 'Views of the lay sheet' }))
+    await visit.user.click(views.getByRole('link', { name: 'Heat' }))
+    await visit.sees('thermometer right after')
+    await visit.user.click(views.getByRole('link', { name: 'Edges' }))
+    await visit.sees('2 to 3 mm short of it')
+    await visit.user.click(views.getByRole('link', { name: 'The lay' }))
+    await visit.sees(/1\.2 ?mm at the driver's side edge/)
+    await visit.seesNo('Working out what hands and heat can do')
+  })
+  test('a part without a form says where to mend that', async () => {
+    const visit = shop.visit('/jobs/0412/lay-sheets/0412-nope')
+    await visit.sees('There is no such thing as a part "0412-nope" in job 0412.')
+  })
+})
+
+describe('heat', () => {
+  test('of a lamp: softening and post-heating, each with its words, temperatures and times', async () => {
+    const visit = shop.visit('/jobs/0412/lay-sheets/0412-headlamp-left/heat')
+    await visit.sees(/thermometer right after ?\d+ °C ?room to damage ?\d+ °C ?press after/)
+    await visit.presses('Post-heat')
+    await visit.sees('Waiting does not end the film’s memory.')
+    await visit.presses('Soften')
+    await visit.sees('film that hangs warm in the room gives a little by itself')
+  })
+})
+
+describe('edges', () => {
+  test('one edge at a time: how much film, with what, when, and which school', async () => {
+    const visit = shop.visit('/jobs/0412/lay-sheets/0412-headlamp-left/edges')
+    await visit.sees(/over the edge|short of it/)
+    const edges = screen.getAllByRole('button').filter((b) => b.getAttribute('aria-pressed') !== null)
+    expect(edges.length).toBeGreaterThan(2)
+    const last = edges[edges.length - 1]
+    if (last === undefined) throw new Error('no edge')
+    await visit.user.click(last)
+    expect(last.getAttribute('aria-pressed')).toBe('true')
+    const amount = screen.getByTestId('edge-amount').textContent
+    expect(amount).toMatch(/\d+ to \d+ mm/)
+  })
+})
+
+describe('the rehearsal', () => {
+  test('plays two orders side by side, and says what the second one changes', async () => {
+    const visit = shop.visit(`${bonnet}/rehearsal`)
+    await visit.sees(/What the second order changes.*In figures/)
+    await visit.chooses('Second', 'one end and follow')
+    await visit.sees(/From one end|one end/)
+    const figures = await screen.findByRole('table')
+    expect(figures.textContent).toMatch(/largest stretch.*film left over, per 100 mm/)
+  }, 120_000)
+  test('the second order can be taken into the fit, and given back', async () => {
+    const visit = shop.visit(`${bonnet}/rehearsal`)
+    await visit.sees(/What the second order changes.*In figures/)
+    await visit.presses('Take the second into the fit')
+    await visit.isAt(/^\/jobs\/0412\/lay-sheets\/0412-bonnet$/)
+    expect((await partOf('0412-bonnet')).order).not.toBeNull()
+    const again = shop.visit(`${bonnet}/rehearsal`)
+    await again.sees('chosen for the fit')
+    await again.presses('Back to the usual school')
+    await expect.poll(async () => (await partOf('0412-bonnet')).order).toBeNull()
+  }, 120_000)
+})

@@ -1,0 +1,93 @@
+import { screen } from '@testing-library/react'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { type OpenShop, openShop, page } from '../../testing/openShop.tsx'
+
+let shop: OpenShop
+beforeAll(async () => {
+  shop = await openShop()
+})
+afterAll(() => shop.close())
+
+describe('taking a vehicle in', () => {
+  test('says what is missing, at its field, and keeps what was typed', async () => {
+    const visit = shop.visit('/jobs/new')
+    await visit.presses(/Velmora Pipit/)
+    await visit.types('Colour', 'signal white')
+    await visit.types('Year', 'old')
+    await visit.presses('Take it in')
+    await visit.sees('Say whose vehicle it is.')
+    await visit.sees('by this the vehicle is known again')
+    await visit.sees('A year such as 2024, or nothing.')
+    expect(screen.getByLabelText('Colour')).toHaveProperty('value', 'signal white')
+    expect(visit.address()).toBe('/jobs/new')
+  })
+  test('it must leave after it has come', async () => {
+    const visit = shop.visit('/jobs/new')
+    await visit.presses(/Velmora Pipit/)
+    await visit.types('Customer', 'Harbour car-share co-operative')
+    await visit.types('Number plate or fleet number', 'Fleet 40')
+    await visit.presses('Bonnet')
+    const [comes, leaves] = [screen.getByLabelText('Comes'), screen.getByLabelText('Must leave')]
+    await visit.user.clear(comes)
+    await visit.user.type(comes, '2030-05-03T08:00')
+    await visit.user.clear(leaves)
+    await visit.user.type(leaves, '2030-05-02T16:00')
+    await visit.presses('Take it in')
+    await visit.sees('It must leave after it has come.')
+  })
+  test('wants at least one part', async () => {
+    const visit = shop.visit('/jobs/new')
+    await visit.presses(/Ondrel Skua/)
+    await visit.sees('Nothing chosen yet')
+    await visit.types('Customer', 'Private owner')
+    await visit.types('Number plate or fleet number', 'QF 200')
+    await visit.presses('Take it in')
+    expect(visit.address()).toBe('/jobs/new')
+  })
+  test('chosen parts get the film that is usual for them; another one can be chosen, and a part left out', async () => {
+    const visit = shop.visit('/jobs/new')
+    await visit.presses(/Velmora Pipit/)
+    await visit.presses('Bonnet')
+    await visit.presses('Headlamp, driver’s side')
+    await visit.sees('2 parts')
+    const film = screen.getByLabelText<HTMLSelectElement>('Film for Headlamp, driver’s side')
+    expect(film.selectedOptions[0]?.textContent).toBe('Duskglass light smoke, air release')
+    await visit.chooses('Film for Headlamp, driver’s side', 'Clear dome, firm')
+    await visit.presses('Leave out Bonnet')
+    await visit.sees('1 part')
+    await visit.types('Customer', 'Private owner')
+    await visit.types('Number plate or fleet number', 'QF 201')
+    await visit.presses('Take it in')
+    await visit.sees('Tap the place where something is.')
+    expect(visit.address()).toMatch(/^\/jobs\/\d{4}\/walk-round$/)
+    const job = visit.address().split('/')[2]
+    const { body } = await shop.server.get(`/api/jobs/${job}`)
+    expect(body.parts).toMatchObject([{ name: 'Headlamp, driver’s side', filmId: 'clear-dome-dry' }])
+    expect(body.job).toMatchObject({ customer: 'Private owner', vehicle: { plate: 'QF 201' }, closedAt: null })
+  })
+  test('another model can be taken instead', async () => {
+    const visit = shop.visit('/jobs/new')
+    await visit.presses(/Velmora Pipit/)
+    await visit.presses('Another model')
+    await visit.sees('Which vehicle has come?')
+  })
+})
+
+describe('a model that is not in the list', () => {
+  test('needs only a name and a kind, and is in the list from then on', async () => {
+    const visit = shop.visit('/jobs/new')
+    await visit.types('Name of the model', 'Corvid Wren')
+    await visit.presses('van')
+    await visit.presses('Add this model')
+    await visit.sees(/New job ?Corvid Wren/)
+    const again = shop.visit('/jobs/new')
+    await again.sees(/Corvid Wrenvan, nothing measured yet/)
+  })
+  test('a name that is there already is refused with what to do', async () => {
+    const visit = shop.visit('/jobs/new')
+    await visit.types('Name of the model', 'Velmora Pipit')
+    await visit.presses('Add this model')
+    await visit.sees(/already|there is a model/i)
+    expect(page()).toContain('Which vehicle has come?')
+  })
+})

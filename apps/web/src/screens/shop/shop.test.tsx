@@ -1,0 +1,136 @@
+import { screen, within } from '@testing-library/react'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { type OpenShop, openShop } from '../../testing/openShop.tsx'
+
+let shop: OpenShop
+beforeAll(async () => {
+  shop = await openShop()
+})
+afterAll(() => shop.close())
+const kept = async () => (await shop.server.get('/api/shop')).body
+
+describe('units and light', () => {
+  test('are chosen with one tap, and hold on every screen', async () => {
+    const visit = shop.visit('/shop')
+    await visit.presses('inch')
+    await visit.presses('°F')
+    await visit.presses('fl oz')
+    await expect.poll(async () => (await kept()).units).toEqual({ length: 'in', temperature: 'F', volume: 'fl oz' })
+    await visit.sees(/Stop short, least gap ?in/)
+    const bay = shop.visit('/')
+    await bay.sees('70.5 °F')
+  })
+  test('a figure is read and typed in them, and kept as the core has it', async () => {
+    const visit = shop.visit('/shop')
+    await visit.sees(/Usual 0\.0787, range 0\.0197 to 0\.1181/)
+    await visit.types('Stop short, least gap', '0.1')
+    await expect.poll(async () => (await kept()).practice.stopShortLeast).toBeCloseTo(2.54, 6)
+    await shop.chooseUnits({ length: 'mm', temperature: 'C', volume: 'mL' })
+    const metric = shop.visit('/shop')
+    await metric.sees('Usual 2, range 0.5 to 3.')
+    expect(await screen.findByLabelText('Stop short, least gap')).toHaveProperty('value', '2.54')
+  })
+  test('the screen can be dark', async () => {
+    const visit = shop.visit('/shop')
+    await visit.presses('Dark bay')
+    await expect.poll(() => document.documentElement.dataset.theme).toBe('bay')
+    await visit.presses('Daylight')
+    await expect.poll(() => document.documentElement.dataset.theme).toBe('day')
+  })
+})
+
+describe('a figure of the trade', () => {
+  test('goes back to what is usual', async () => {
+    const visit = shop.visit('/shop')
+    await visit.presses('Back to usual')
+    await expect.poll(async () => (await kept()).practice).toEqual({})
+  })
+  test('outside its range it is refused at its field, with the range', async () => {
+    const visit = shop.visit('/shop')
+    await visit.types('Wrap, least overhang', '50')
+    await visit.sees('Wrap, least overhang: a number from 8 to 15')
+    expect((await kept()).practice).toEqual({})
+    await visit.types('Wrap, least overhang', 'wide')
+    await visit.sees('Wrap, least overhang: a number from 8 to 15')
+  })
+  test('a comma is a point', async () => {
+    const visit = shop.visit('/shop')
+    await visit.types('Wrap, least overhang', '10,5')
+    await expect.poll(async () => (await kept()).practice).toEqual({ wrapLeast: 10.5 })
+  })
+  test('Escape gives up what was typed', async () => {
+    const visit = shop.visit('/shop')
+    const field = await screen.findByLabelText('Tuck, least depth')
+    await visit.user.clear(field)
+    await visit.user.type(field, '7{Escape}')
+    expect(field).toHaveProperty('value', '5.00')
+  })
+})
+
+describe('devices', () => {
+  test('are connected by their address; one that is none is refused', async () => {
+    const visit = shop.visit('/shop')
+    await visit.types('Room sensor', 'sensor')
+    await visit.sees('An address begins with http:// or https://')
+    await visit.types('Room sensor', 'http://127.0.0.1:1/room')
+    await expect.poll(async () => (await shop.server.get('/api/devices')).body.room).toBe('http://127.0.0.1:1/room')
+  })
+  test('one that does not answer says so', async () => {
+    const visit = shop.visit('/shop')
+    const room = await screen.findByRole('listitem', { name: 'Room sensor' })
+    await visit.user.click(within(room).getByRole('button', { name: 'Ask it' }))
+    await expect.poll(() => room.textContent).toMatch(/silent/)
+  })
+})
+
+describe('guns', () => {
+  test('a new one is described on its own page; plans count on the one that is first', async () => {
+    const visit = shop.visit('/shop')
+    await visit.presses('Another gun')
+    await expect.poll(async () => (await kept()).guns.length).toBe(2)
+    await visit.presses('Plan with this one')
+    await expect.poll(async () => (await kept()).guns[0].id).not.toBe('bay-1-gun')
+  })
+})
+
+describe('a gun', () => {
+  const gun = async () => (await kept()).guns.find((g: { id: string }) => g.id === 'bay-1-gun')
+  test('that nobody has read is as unsure as its type', async () => {
+    const visit = shop.visit('/shop/guns/bay-1-gun')
+    await visit.sees(/± 3\d % ?Never read/)
+  })
+  test('is surer after a reading on a scrap', async () => {
+    const visit = shop.visit('/shop/guns/bay-1-gun')
+    await visit.types('It reads', '62')
+    await visit.presses('Keep this reading')
+    await visit.sees('From 1 reading')
+    expect(await gun()).toMatchObject({ readings: [{ surfaceC: 62, passes: 6, distanceMm: 90 }] })
+    const sure = Number(screen.getByTestId('gun-sure').textContent?.replace(/\D/g, ''))
+    expect(sure).toBeLessThan(30)
+  })
+  test('a reading hardly above the room says nothing, and is not kept', async () => {
+    const visit = shop.visit('/shop/guns/bay-1-gun')
+    await visit.types('It reads', '22')
+    await visit.sees('That is hardly above the room')
+    expect(screen.getByRole('button', { name: 'Keep this reading' })).toHaveProperty('disabled', true)
+  })
+  test('a reading can be taken away again', async () => {
+    const visit = shop.visit('/shop/guns/bay-1-gun')
+    await visit.presses('Take this reading away')
+    await visit.sees('None yet.')
+    expect((await gun()).readings).toEqual([])
+  })
+  test('its settings are what stands on it', async () => {
+    const visit = shop.visit('/shop/guns/bay-1-gun')
+    await visit.sees('Settings and nozzle')
+    const before = (await gun()).settings.length
+    await visit.presses('Another setting')
+    await expect.poll(async () => (await gun()).settings.length).toBe(before + 1)
+    await visit.presses(`Take setting ${(await gun()).settings[before].name} away`)
+    await expect.poll(async () => (await gun()).settings.length).toBe(before)
+  })
+  test('that is not there says so', async () => {
+    const { sees } = shop.visit('/shop/guns/none')
+    await sees('To the shop')
+  })
+})
