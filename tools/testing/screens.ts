@@ -15,7 +15,17 @@ const screens: Environment = {
         super(typeof input === 'string' ? new URL(input, global.location.href) : input, init)
       }
     }
-    Object.assign(global, { fetch, Request: PageRequest, Response, Headers, FormData, Blob, File, AbortController, AbortSignal })
+    Object.assign(global, {
+      fetch,
+      Request: PageRequest,
+      Response,
+      Headers,
+      FormData,
+      Blob,
+      File,
+      AbortController,
+      AbortSignal,
+    })
     return page
   },
 }

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { exampleOf, runExample } from '../../../tools/testing/pageExample.ts'
 import {
   angle,
   area,
@@ -48,10 +49,6 @@ describe('a sentence is data', () => {
       { kind: 'name', name: 'rear edge' },
       { kind: 'count', n: 2 },
     ])
-  })
-  test('the page about it shows the same', () => {
-    const page = readFileSync(new URL('../../core/src/say/README.md', import.meta.url), 'utf8')
-    expect(page).toContain(lift.text)
   })
   test('it survives the wire', () => {
     expect(english(JSON.parse(JSON.stringify(lift)))).toBe('Lift 25 mm at rear edge, 2 corners at a time.')
@@ -172,4 +169,10 @@ describe('a language that does not exist', () => {
   test('keeps the message whole', () => {
     expect(pseudo('{0, plural, one {# hour} other {# hours}}')).toMatch(/^\{0, ?plural/)
   })
+})
+
+test('the page of words shows what its example gives', async () => {
+  const example = exampleOf(readFileSync(new URL('../README.md', import.meta.url), 'utf8'))
+  if (example === null) throw new Error('packages/words/README.md has no example')
+  expect(await runExample(example)).toEqual(example.gives)
 })

@@ -1,13 +1,22 @@
 import { english } from '@truelay/words'
-import { expect, test } from 'vitest'
+import { describe, expect, test } from 'vitest'
 import { nothing } from '../say/index.ts'
 import { practiceKeys, practiceProblem, practiceTable, practiceWith } from './index.ts'
 
-test.each(practiceKeys)('%s lies in its range and says why', (key) => {
-  const { value, min, max, reason } = practiceTable[key]
-  expect(min).toBeLessThan(max)
-  expect(practiceProblem(key, value)).toBeNull()
-  expect(english(reason).length).toBeGreaterThan(15)
+describe.each(practiceKeys)('%s', (key) => {
+  const { value, min, max, label, reason } = practiceTable[key]
+  test('may be anything in its range, ends included, and nothing else', () => {
+    for (const fine of [min, value, max]) {
+      expect(practiceProblem(key, fine)).toBeNull()
+      expect(practiceWith({ [key]: fine })[key]).toBe(fine)
+    }
+    for (const wild of [min - 1e-6 * Math.max(1, max), max * (1 + 1e-6), Number.NaN])
+      expect(practiceProblem(key, wild)).toSay(english(label))
+  })
+  test('gives its reason, which is more than its name', () => {
+    expect(reason).not.toSay(english(label))
+    expect(english(reason)).toMatch(/[a-z].*\.$/)
+  })
 })
 
 test('a shop’s own figure takes the place of the default, and a wild one is named', () => {
