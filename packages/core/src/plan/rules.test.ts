@@ -1,60 +1,47 @@
+import { english } from '@truelay/words'
 import { beforeAll, describe, expect, test } from 'vitest'
-import { orderBySchool, rehearse, setStage } from '../lay/index.ts'
-import { practiceWith } from '../practice/index.ts'
-import { required } from '../result/index.ts'
-import { say } from '../say/index.ts'
-import { anyDay, findingKinds, orderPractice, partQuestion, placeOn, rehearsalOptions } from './index.ts'
 import type { PlanContext } from './planContext.ts'
-import { planContextOf } from './planContextOf.ts'
 import { planRules } from './rules/index.ts'
 import { finishStep } from './rules/rule.ts'
-import { type Otherwise, type TestPart, testPart } from './testParts.ts'
+import { ruleTable } from './testRules.ts'
+import { testContexts } from './testContexts.ts'
 
-/** What the rules look at for a part under other conditions. */
-function contextOf({ facts, laid }: TestPart, otherwise: Otherwise = {}): PlanContext {
-  const { rehearsal = laid.rehearsal, shift = anyDay.shift, room, schools, ...other } = otherwise
-  const question = partQuestion({ ...facts, ...other })
-  const placed = required(placeOn({ ...laid, form: question.lay.form, rehearsal }, question.place))
-  const work = schools === undefined ? question.work : { ...question.work, schools }
-  return required(planContextOf(placed, { ...work, ...anyDay, shift, room }))
-}
-
+let named: ReadonlyMap<string, PlanContext> = new Map()
 let contexts: PlanContext[] = []
 beforeAll(() => {
-  const door = testPart('pipit-door-left', 'clearcoat-hull-180', 'pipit-door-left', 400)
-  const parts = [
-    door,
-    testPart('pipit-headlamp-left', 'dusk-glass-dry', 'pipit-headlamp-left-piece', 400),
-    testPart('skua-tail-outer-left', 'weir-smoke-wet', 'skua-tail-outer-left', 400),
-    testPart('skua-trim-left', 'ebony-cast-dry', 'skua-trim-left', 400),
-    testPart('drover-side-panel', 'clearcoat-hull-180', 'drover-side-panel', 1500),
-    testPart('pipit-mirror-left', 'clearcoat-hull-180', 'pipit-mirror-left', 400),
-  ]
-  const practice = practiceWith()
-  const { form, film } = door.facts
-  const stage = required(setStage(form, film, 400))
-  const order = orderBySchool('corners first', form, stage.surface, orderPractice(practice))
-  const rehearsal = rehearse(stage, order, rehearsalOptions(practice))
-  const coded = (code: (typeof form.edges)[number]['code']) => ({
-    ...form,
-    edges: form.edges.map((e) => ({ ...e, code })),
-  })
-  contexts = [
-    ...parts.map((part) => contextOf(part)),
-    ...parts.slice(0, 3).map((part) => contextOf(part, { low: true, room: { temperatureC: 8, humidityPercent: 15 } })),
-    ...findingKinds.flatMap((kind) =>
-      parts.slice(0, 3).map((part) => contextOf(part, { found: [{ kind, at: [0.5, 0.5] }] })),
-    ),
-    ...(['wrap', 'tuck', 'gap-cut', 'surface-cut', 'lip-stop', 'butt', 'overlap'] as const).map((code) =>
-      contextOf(door, { form: coded(code), pattern: null }),
-    ),
-    // Nobody pulls, so film stays left over.
-    ...parts.map(({ facts, laid }) =>
-      contextOf({ facts, laid: { ...laid, worked: { ...laid.worked, ...laid.natural } } }),
-    ),
-    contextOf(door, { chosen: { order, because: say`It was rehearsed.` }, rehearsal }),
-  ]
+  named = testContexts()
+  contexts = [...named.values()]
 }, 120_000)
+
+test('every rule of the plan stands in the table, and none twice', () => {
+  expect(ruleTable.map((row) => row.rule).sort()).toEqual(planRules.map((rule) => rule.name).sort())
+})
+
+describe.each(ruleTable.map((row) => [row.rule, row] as const))('the rule “%s”', (name, row) => {
+  const rule = planRules.find((r) => r.name === name)
+  if (rule === undefined) throw new Error(`there is no rule ${name}`)
+  test('holds where the table says, and nowhere else', () => {
+    const holds = [...named].flatMap(([context, of]) => (rule.when(of) ? [context] : []))
+    expect(holds).toEqual(row.holds === 'always' ? [...named.keys()] : row.holds)
+  })
+  test('brings the steps of the table: words with their quantities, tools, liquids, cautions', () => {
+    const context = named.get(row.holds === 'always' ? 'door' : (row.holds[0] ?? ''))
+    if (context === undefined) throw new Error('no context')
+    const steps = rule.steps(context).map(finishStep)
+    expect(
+      steps.map((step) => ({
+        id: step.id,
+        phase: step.phase,
+        headline: english(step.headline),
+        detail: english(step.detail),
+        tools: step.tools,
+        liquids: step.liquids,
+        cautions: step.cautions.map((c) => c.about),
+        people: step.people,
+      })),
+    ).toEqual(row.steps)
+  })
+})
 
 describe.each(planRules.map((rule) => [rule.name, rule] as const))('the rule “%s”', (_, rule) => {
   test('brings steps of its own where it holds', () => {

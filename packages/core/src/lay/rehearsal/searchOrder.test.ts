@@ -1,0 +1,115 @@
+import { english } from '@truelay/words'
+import { describe, expect, test } from 'vitest'
+import { boundsOf, contains, distance } from '../../geometry/index.ts'
+import { orderBySchool, orderDefaults, rehearse, schoolNames, searchOrder } from '../index.ts'
+import { bulgedPart, flatPart, hollowPart, softFilm, stageOf } from '../testParts.ts'
+
+const stages = [
+  ['flat', stageOf(flatPart, softFilm, 300)],
+  ['bulged', stageOf(bulgedPart)],
+  ['hollow', stageOf(hollowPart)],
+] as const
+
+describe.each(schoolNames)('the order of “%s”', (school) => {
+  test.each(stages)('on a %s part begins on the part, and says by what it was made', (_, stage) => {
+    const order = orderBySchool(school, stage.form, stage.surface)
+    const { polygon } = stage.surface.outline
+    const { min, max } = boundsOf(polygon)
+    expect(order).toMatchObject({ school, made: 'by school' })
+    expect(order.anchors.length).toBeGreaterThan(0)
+    for (const { at, pullShare } of order.anchors) {
+      expect(contains(polygon, at) || polygon.some((p) => distance(p, at) < 0.2 * distance(min, max))).toBe(true)
+      expect([0, 1]).toContain(pullShare)
+    }
+    expect(order.from.length).toBeGreaterThan(0)
+    expect(order.strokeMm).toBeGreaterThan(0)
+    expect(order.strokeMm).toBeLessThanOrEqual(distance(min, max))
+  })
+})
+
+describe('what tells the schools apart', () => {
+  const [, stage] = stages[1]
+  const { min, max } = boundsOf(stage.surface.outline.polygon)
+  const long = Math.max(max[0] - min[0], max[1] - min[1])
+  const by = (school: (typeof schoolNames)[number], practice = orderDefaults) =>
+    orderBySchool(school, stage.form, stage.surface, practice)
+  test('corners first fixes every corner with the film taut, and sweeps from an edge that stops short', () => {
+    const order = by('corners first')
+    expect(order.anchors).toHaveLength(4)
+    expect(order.anchors.every((a) => a.pullShare === 1)).toBe(true)
+    expect(order.fromLabel === null ? '' : english(order.fromLabel)).toMatch(/^the /)
+  })
+  test('all others let film float where they begin', () => {
+    for (const school of schoolNames.filter((s) => s !== 'corners first'))
+      expect(by(school).anchors.every((a) => a.pullShare === 0)).toBe(true)
+  })
+  test('only one winds round, only one lays the flats first', () => {
+    expect(schoolNames.filter((s) => by(s).spiral)).toEqual(['spiral'])
+    expect(schoolNames.filter((s) => by(s).flatFirst > 0)).toEqual(['flattest first'])
+  })
+  test('strokes go with the part and with the figures of the shop', () => {
+    expect(by('one end and follow').strokeMm).toBeCloseTo(long / 12, 9)
+    expect(by('one end and follow', { ...orderDefaults, sweeps: 6 }).strokeMm).toBeCloseTo(long / 6, 9)
+    expect(by('hinge and release').strokeMm).toBeCloseTo(Math.min(300, long / 4), 9)
+    expect(by('hinge and release', { ...orderDefaults, releaseMm: 40 }).strokeMm).toBe(40)
+  })
+  test('centre out begins at one spot, one end and follow along a line', () => {
+    expect(by('centre out').from).toHaveLength(1)
+    expect(by('centre out').fromLabel).toBeNull()
+    expect(by('one end and follow').from.length).toBeGreaterThan(1)
+  })
+})
+
+describe('the search', () => {
+  const coarse = stageOf(bulgedPart, softFilm, 200)
+  const fine = stageOf(bulgedPart, softFilm, 400)
+  const options = { tries: 16, fineTries: 4 }
+  function search(more: Partial<Parameters<typeof searchOrder>[2]> = {}) {
+    const run = searchOrder(coarse, fine, { ...options, ...more })
+    const shares: number[] = []
+    let step = run.next()
+    while (step.done !== true) {
+      shares.push(step.value.share)
+      expect(english(step.value.best)).toMatch(/\.$/)
+      expect(step.value.trouble).toBeGreaterThanOrEqual(0)
+      step = run.next()
+    }
+    return { ...step.value, shares }
+  }
+  const found = search()
+  test('is never worse than the best school, and turns nothing over', () => {
+    expect(found.schools).toHaveLength(schoolNames.length)
+    const troubles = found.schools.map((s) => s.figures.trouble)
+    expect(troubles).toEqual([...troubles].sort((a, b) => a - b))
+    expect(found.best.figures.trouble).toBeLessThanOrEqual(troubles[0] ?? 0)
+    expect(found.best.flipped).toBe(0)
+  })
+  test('what it gives is what a rehearsal of that order gives', () => {
+    expect(rehearse(fine, found.best.order).figures).toEqual(found.best.figures)
+  })
+  test('goes forward only, from nothing to the whole', () => {
+    expect(found.shares).toEqual([...found.shares].sort((a, b) => a - b))
+    expect(found.shares[0]).toBeGreaterThan(0)
+    expect(found.shares[found.shares.length - 1]).toBeLessThanOrEqual(1)
+    expect(found.tried).toBeGreaterThanOrEqual(options.tries + schoolNames.length)
+  })
+  test('finds the same with the same seed', () => {
+    const again = search()
+    expect(again.best.order).toEqual(found.best.order)
+    expect(again.best.figures).toEqual(found.best.figures)
+  })
+  test('no order of it fixes more than six spots or takes longer strokes than two hands keep level', () => {
+    for (const seed of [2, 3]) {
+      const { best } = search({ seed })
+      expect(best.order.anchors.length).toBeLessThanOrEqual(6)
+      if (best.order.made === 'by search') expect(best.order.strokeMm).toBeLessThanOrEqual(orderDefaults.releaseMm)
+    }
+  })
+  test('where film lies down by itself the best school stays', () => {
+    const [, flat] = stages[0]
+    const run = searchOrder(flat, flat, options)
+    let step = run.next()
+    while (step.done !== true) step = run.next()
+    expect(step.value.best.figures.trouble).toBeLessThan(0.1)
+  })
+})
