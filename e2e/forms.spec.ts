@@ -44,7 +44,7 @@ test('a bonnet is measured with straightedge readings, kept, and laid', async ({
     await expect(enough.or(next).first()).toBeVisible()
     if (await enough.isVisible()) break
     const told = (await page.getByText(/gap read in the middle/).textContent()) ?? ''
-    const [fx = 0, fy = 0, tx = 0, ty = 0] = (told.match(/-?\d+, -?\d+/g) ?? []).flatMap((p) =>
+    const [fx = 0, fy = 0, tx = 0, ty = 0] = (told.replaceAll('−', '-').match(/-?\d+, -?\d+/g) ?? []).flatMap((p) =>
       p.split(', ').map(Number),
     )
     const sagitta = height((fx + tx) / 2, (fy + ty) / 2) - (height(fx, fy) + height(tx, ty)) / 2
@@ -83,7 +83,7 @@ test('a bonnet is measured with straightedge readings, kept, and laid', async ({
 
 test('a point of the outline is dragged to its place and the part in space follows', async ({ page, shop }) => {
   await page.goto(`${shop.url}/forms/drover-grille-bar`)
-  const area = page.getByText(/m²$/)
+  const area = page.locator('dl > div', { hasText: 'Area' })
   await expect(area).toBeVisible()
   const before = await area.textContent()
   const corner = page.getByRole('button', { name: 'end of stretch 2' })
@@ -100,7 +100,7 @@ test('a point of the outline is dragged to its place and the part in space follo
 
 test('an outline is traced over a photo, whose scale comes from two places', async ({ page, shop }) => {
   await page.goto(`${shop.url}/forms/new`)
-  await expect(page.getByText(/m²$/)).toBeVisible()
+  await expect(page.locator('dl > div', { hasText: 'Area' })).toBeVisible()
   const png = await page.evaluate(() => {
     const canvas = document.createElement('canvas')
     canvas.width = 800
@@ -175,9 +175,9 @@ test('a scan becomes a form: unit, three places, outline and heights', async ({ 
   await file.setInputFiles({ name: 'dome.txt', mimeType: 'text/plain', buffer: Buffer.from('x') })
   await expect(page.getByRole('alert')).toContainText('choose a file that ends in .obj, .stl or .ply')
   await file.setInputFiles({ name: 'dome.stl', mimeType: 'model/stl', buffer: Buffer.from(scannedDome()) })
-  await expect(page.getByTestId('scan-size')).toHaveText('16 x 1 x 10 mm')
+  await expect(page.getByTestId('scan-size')).toHaveText('16 mm x 1 mm x 10 mm')
   await page.getByRole('radio', { name: 'cm' }).click()
-  await expect(page.getByTestId('scan-size')).toHaveText('160 x 12 x 100 mm')
+  await expect(page.getByTestId('scan-size')).toHaveText('160 mm x 12 mm x 100 mm')
   // Seen as it lies it has no height in the drawing: three places turn it.
   const view = page.getByRole('img', { name: /The scan/ }).locator('canvas')
   await expect(view).toBeVisible()

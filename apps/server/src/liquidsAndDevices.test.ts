@@ -33,6 +33,21 @@ const weakTack = (change: object = {}) => ({
   ...change,
 })
 
+/** Half a litre of weak tack, mixed in the fit of the bonnet. */
+const mixed = {
+  partId: '0412-bonnet',
+  personId: 'ines',
+  at: '2030-05-01T09:05:00.000Z',
+  kind: 'batchMixed',
+  stepId: 'mix',
+  batchNumber: '0412.1-1',
+  school: 'weak tack',
+  says: verbatim('weak tack'),
+  batchMl: 500,
+  alcoholPercent: 10,
+  soapMlPerL: 0,
+}
+
 describe('the mixing bench', () => {
   test('a batch is numbered by its day and taken off the supplies, once', async () => {
     const before = liquids.parse((await get('/liquids')).body)
@@ -97,19 +112,7 @@ describe('the mixing bench', () => {
     const mixedId = uuid()
     const events = [
       { ...common, id: uuid(), at: '2030-05-01T09:00:00.000Z', kind: 'fitStarted', plan },
-      {
-        ...common,
-        ...strength,
-        id: mixedId,
-        at: '2030-05-01T09:05:00.000Z',
-        kind: 'batchMixed',
-        stepId: 'mix',
-        batchNumber: '0412.1-1',
-        school: 'weak tack',
-        says: verbatim('weak tack'),
-        batchMl: 500,
-        add: [],
-      },
+      { ...mixed, ...strength, id: mixedId, add: [] },
       {
         ...common,
         ...strength,
@@ -147,20 +150,7 @@ describe('a step of mixing that is gone back to', () => {
         kind: 'fitStarted',
         plan: smallPlan([smallStep('mix'), smallStep('soak')]),
       },
-      {
-        ...common,
-        id: mixedId,
-        at: '2030-05-01T09:05:00.000Z',
-        kind: 'batchMixed',
-        stepId: 'mix',
-        batchNumber: '0412.1-1',
-        school: 'weak tack',
-        says: verbatim('weak tack'),
-        batchMl: 500,
-        alcoholPercent: 10,
-        soapMlPerL: 0,
-        add: [{ what: 'alcohol stock', ml: 71 }],
-      },
+      { ...mixed, id: mixedId, add: [{ what: 'alcohol stock', ml: 71 }] },
       { ...common, id: uuid(), at: '2030-05-01T09:06:00.000Z', kind: 'stepDone', stepId: 'mix' },
     ]
     expect((await send('POST', '/parts/0412-bonnet/fit', events)).status).toBe(200)

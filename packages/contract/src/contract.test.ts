@@ -1,5 +1,5 @@
 import { english } from '@truelay/words'
-import { nothing, verbatim } from '@truelay/core/say'
+import { verbatim } from '@truelay/core/say'
 import { readFileSync } from 'node:fs'
 import { anyDay, climb, partQuestion } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
@@ -7,6 +7,7 @@ import { required } from '@truelay/core/result'
 import { describe, expect, test } from 'vitest'
 import { z } from 'zod'
 import { mirrors } from './mirrors.ts'
+import { smallPlan, smallStep } from './testing/index.ts'
 import {
   applyFitEvent,
   type FitEvent,
@@ -26,57 +27,16 @@ import {
 const read = (file: string): unknown =>
   JSON.parse(readFileSync(new URL(`../../../demo/${file}`, import.meta.url), 'utf8'))
 
-const step = (id: string, more: object = {}) => ({
-  id,
-  phase: 'prepare',
-  headline: verbatim(id),
-  detail: nothing,
-  why: verbatim('because'),
-  picture: { film: 'none', marks: [] },
-  tools: [],
-  liquids: [],
-  references: [],
-  people: 1,
-  minutes: 1,
-  cautions: [],
-  ...more,
-})
-const square = [
-  [0, 0],
-  [1, 0],
-  [1, 1],
-]
-const plan = partPlan.parse({
-  partId: 'p',
-  partName: 'Part',
-  film: { id: 'f', name: 'Film', type: 'paint film', laid: 'wet' },
-  material: 'painted steel',
-  grade: 1,
-  gradeWords: nothing,
-  schools: [],
-  solutions: [],
-  anchors: [],
-  pulls: [],
-  edges: [],
-  checks: [],
-  gapToleranceMm: 0.5,
-  gapSigmaMm: 0.25,
-  order: null,
-  light: null,
-  heat: [],
-  waits: [],
-  notes: [],
-  directions: { right: 'r', left: 'l', up: 'u', down: 'd' },
-  drawing: { part: square, holes: [], piece: square, cutOuts: [], edges: [] },
-  steps: [
-    step('wash'),
-    step('grab', {
+const plan = smallPlan(
+  [
+    smallStep('wash'),
+    smallStep('grab', {
       wait: { label: verbatim('grab'), leastMinutes: 20, kind: 'initialGrab', usualMinutes: 20, factor: 1 },
     }),
-    step('look'),
+    smallStep('look'),
   ],
-  minutes: 3,
-})
+  { minutes: 3 },
+)
 let serial = 0
 const event = (kind: string, more: object = {}, at = '2030-05-01T09:00:00.000Z') =>
   fitEvents.parse([

@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, test } from 'vitest'
 import type { PlanContext } from './planContext.ts'
 import { planRules } from './rules/index.ts'
 import { finishStep } from './rules/rule.ts'
-import { ruleTable } from './testRules.ts'
+import { conditionsOf, ruleTable } from './testRules.ts'
 import { testContexts } from './testContexts.ts'
 
 let named: ReadonlyMap<string, PlanContext> = new Map()
@@ -22,10 +22,10 @@ describe.each(ruleTable.map((row) => [row.rule, row] as const))('the rule â€œ%sâ
   if (rule === undefined) throw new Error(`there is no rule ${name}`)
   test('holds where the table says, and nowhere else', () => {
     const holds = [...named].flatMap(([context, of]) => (rule.when(of) ? [context] : []))
-    expect(holds).toEqual(row.holds === 'always' ? [...named.keys()] : row.holds)
+    expect(holds).toEqual(conditionsOf(row, [...named.keys()]))
   })
   test('brings the steps of the table: words with their quantities, tools, liquids, cautions', () => {
-    const context = named.get(row.holds === 'always' ? 'door' : (row.holds[0] ?? ''))
+    const context = named.get(row.shownBy)
     if (context === undefined) throw new Error('no context')
     const steps = rule.steps(context).map(finishStep)
     expect(
@@ -37,7 +37,9 @@ describe.each(ruleTable.map((row) => [row.rule, row] as const))('the rule â€œ%sâ
         tools: step.tools,
         liquids: step.liquids,
         cautions: step.cautions.map((c) => c.about),
+        heat: step.heat ?? null,
         people: step.people,
+        minutes: Math.round(10 * step.minutes) / 10,
       })),
     ).toEqual(row.steps)
   })

@@ -1,24 +1,11 @@
-import { nothing, verbatim } from '@truelay/core/say'
+import { smallStep } from '@truelay/contract/testing'
 import type { PlanStep } from '@truelay/core/plan'
 import { describe, expect, test } from 'vitest'
 import { stepAt } from '../rehearsal/playing.ts'
 import { laidAt } from './usePlayedOrder.ts'
 
-const step = (id: string, phase: PlanStep['phase'], laidUpTo?: number | 'all'): PlanStep => ({
-  id,
-  phase,
-  headline: verbatim(id),
-  detail: nothing,
-  why: nothing,
-  picture: { film: 'none', marks: [] },
-  tools: [],
-  liquids: [],
-  references: [],
-  people: 1,
-  minutes: 1,
-  cautions: [],
-  ...(laidUpTo === undefined ? {} : { laidUpTo }),
-})
+const step = (id: string, phase: PlanStep['phase'], laidUpTo?: number | 'all'): PlanStep =>
+  smallStep(id, { phase, ...(laidUpTo === undefined ? {} : { laidUpTo }) })
 
 describe('how far the film lies at a step of the plan', () => {
   const chosen = [
