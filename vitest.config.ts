@@ -1,7 +1,11 @@
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
-const common = { testTimeout: 180_000, setupFiles: [fileURLToPath(new URL('tools/testing/toSay.ts', import.meta.url))] }
+const common = {
+  testTimeout: 180_000,
+  expect: { poll: { timeout: 15_000 } },
+  setupFiles: [fileURLToPath(new URL('tools/testing/toSay.ts', import.meta.url))],
+}
 
 export default defineConfig({
   test: {

@@ -54,3 +54,37 @@ test('a knob that does not exist is refused and changes nothing', async () => {
   expect((await turn({ kettle: {} })).status).toBe(400)
   expect(await read('knobs')).toEqual(before)
 })
+
+test.each([
+  ['room', 'late', { temperatureC: 20, humidityPercent: 50 }],
+  ['infrared', 'late', { surfaceC: 46 }],
+  ['forecast', 'late', { coldestC: 3, warmestC: 9 }],
+])('%s that is %s measures the same, at another time', async (device, fault, measures) => {
+  await turn({ [device]: { ...measures, fault: 'none' } })
+  const now = await read(device)
+  await turn({ [device]: { ...measures, fault } })
+  const then = await read(device)
+  const { at, issuedAt, hours, ...values } = then
+  expect(new Date(at ?? issuedAt).getTime()).toBeLessThan(noon.getTime())
+  for (const [key, value] of Object.entries(values)) expect(value).toEqual(now[key])
+  if (hours !== undefined) expect(hours).toHaveLength(now.hours.length)
+})
+
+test('a forecast follows the day: coldest at six, warmest at three', async () => {
+  await turn({ forecast: { coldestC: -4, warmestC: 10, fault: 'none' } })
+  const { hours } = await read('forecast')
+  const hourOf = (h: { at: string }) => new Date(h.at).getHours()
+  const by = (compare: (a: number, b: number) => boolean) =>
+    hours
+      .slice(0, 24)
+      .reduce((best: { temperatureC: number; at: string }, h: { temperatureC: number; at: string }) =>
+        compare(h.temperatureC, best.temperatureC) ? h : best,
+      )
+  expect(hourOf(by((a, b) => a > b))).toBe(15)
+  expect([2, 3, 4]).toContain(hourOf(by((a, b) => a < b)))
+})
+
+test('the page of knobs names every device', async () => {
+  const text = await (await fetch(`${base}/`)).text()
+  for (const label of ['Room sensor', 'Infra-red thermometer', 'Forecast outside']) expect(text).toContain(label)
+})

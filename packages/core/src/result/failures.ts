@@ -32,7 +32,7 @@ const catalogue = {
   OUTLINE_TOO_SMALL: {
     says: (f: { what: string; areaMm2: number }) =>
       say`The outline of ${name(f.what)} encloses only ${area(f.areaMm2)}.`,
-    fix: say`Check the unit: lengths are in millimetres.`,
+    fix: say`Check the unit of what was typed: a part is larger than that.`,
   },
   OUTLINE_FOLDED: {
     says: (f: { what: string; segment: number; radiusMm: number; chordMm: number }) =>

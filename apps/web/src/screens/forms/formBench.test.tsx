@@ -134,15 +134,65 @@ describe('a part that nobody has measured', () => {
   }, 60_000)
 })
 
+describe('a part from a scan', () => {
+  /** A gently bowed sheet of so many mm as a plain OBJ, seen straight on. */
+  const sheet = (wide: number, tall: number, scale = 1) => {
+    const count = 24
+    const lines: string[] = []
+    for (let j = 0; j <= count; j++)
+      for (let i = 0; i <= count; i++) {
+        const [x, y] = [(i / count - 0.5) * wide, (j / count - 0.5) * tall]
+        lines.push(`v ${x * scale} ${y * scale} ${(8 - 0.0008 * (x * x + y * y)) * scale}`)
+      }
+    for (let j = 0; j < count; j++)
+      for (let i = 0; i < count; i++) {
+        const a = j * (count + 1) + i + 1
+        lines.push(`f ${a} ${a + 1} ${a + count + 2}`, `f ${a} ${a + count + 2} ${a + count + 1}`)
+      }
+    return new File([lines.join('\n')], 'cover.obj', { type: 'text/plain' })
+  }
+  const bring = async (file: File) => {
+    const visit = shop.visit('/forms/new?scan')
+    const field = await screen.findByLabelText('Scan, OBJ, STL or PLY')
+    fireEvent.change(field, { target: { files: [file] } })
+    return visit
+  }
+  test('is read with its size, in the unit that one chooses', async () => {
+    const visit = await bring(sheet(160, 100))
+    await visit.sees(/160 mm x 100 mm x \d+ mm/)
+    await visit.presses('cm')
+    await visit.sees(/1600 mm x 1000 mm/)
+  }, 60_000)
+  test('becomes a form with its outline and heights', async () => {
+    const visit = await bring(sheet(160, 100))
+    await visit.sees(/160 mm x 100 mm/)
+    await visit.presses('Make it a form')
+    await visit.sees('Keep this form')
+    await visit.sees('Scan kept to within')
+  }, 60_000)
+  test('a file of another kind says so, and nothing is kept', async () => {
+    const visit = await bring(new File(['x'], 'cover.txt', { type: 'text/plain' }))
+    await visit.sees('That is no scan: choose a file that ends in .obj, .stl or .ply.')
+  })
+  test('one that holds no surface says so', async () => {
+    const visit = await bring(new File(['# nothing'], 'cover.obj', { type: 'text/plain' }))
+    await visit.sees('The scan cannot be read: line 1: the file has no faces')
+    await visit.seesNo('Make it a form')
+  }, 30_000)
+})
+
 describe('in a shop of inches', () => {
   test('coordinates are read and typed in inches, and kept in millimetres', async () => {
     await shop.chooseUnits({ length: 'in', temperature: 'F', volume: 'fl oz' })
     const visit = shop.visit('/forms/pipit-fog-left')
     await visit.sees(/Outline ?\d+\.\d\d in/)
     await visit.seesNo(/\d mm/)
-    await visit.types('to x', '2')
+    const before = (await form('pipit-fog-left')).outline[0].to[0]
+    const inches = ((before + 1) / 25.4).toFixed(4)
+    await visit.types('to x', inches)
+    await visit.sees('Keep this form')
     await keeps(visit)
     const [first] = (await form('pipit-fog-left')).outline
-    expect(first.to[0]).toBeCloseTo(50.8, 6)
+    expect(first.to[0]).toBeCloseTo(before + 1, 2)
   })
 })

@@ -189,3 +189,21 @@ describe('the rehearsal', () => {
     await expect.poll(async () => (await partOf('0412-bonnet')).order).toBeNull()
   }, 120_000)
 })
+
+describe('in a shop of inches and Fahrenheit', () => {
+  test.each([
+    ['', /Edge margin, rule 0\.079 in to 0\.118 in/],
+    ['/heat', /thermometer right after ?15\d °F ?room to damage ?5\d °F/],
+    ['/edges', /0\.079 to 0\.118 in/],
+    ['/rehearsal', /film left over, per 4 in/],
+  ])(
+    'the view “%s” leaves no metric figure behind',
+    async (view, wanted) => {
+      await shop.chooseUnits({ length: 'in', temperature: 'F', volume: 'fl oz' })
+      const visit = shop.visit(`${bonnet}${view}`)
+      await visit.sees(wanted)
+      await visit.seesNo(/\d ?(mm|mL|°C)(?![a-z])/)
+    },
+    60_000,
+  )
+})
