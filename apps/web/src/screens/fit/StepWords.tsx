@@ -78,7 +78,7 @@ export function StepWords({
       {step.cautions.map((caution) => (
         <p
           key={t(caution.says)}
-          className="mt-3 border-l-5 border-amber bg-amber-tint px-3 py-1.5 text-lead leading-snug"
+          className="mt-3 border-l-5 border-amber bg-amber-tint px-3 py-1.5 text-body leading-snug portrait:text-lead"
         >
           {t(caution.says)}
         </p>
