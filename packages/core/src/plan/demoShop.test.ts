@@ -1,4 +1,4 @@
-import { english } from '@truelay/words'
+import { english, wordsIn } from '@truelay/words'
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, test } from 'vitest'
 import { mirrored, type PiecePattern } from '../align/index.ts'
@@ -6,7 +6,8 @@ import { buildSurface, type FormDoc } from '../form/index.ts'
 import { gradePart, layFigures, layPart, naturalLay } from '../lay/index.ts'
 import { required } from '../result/index.ts'
 import { practiceWith } from '../practice/index.ts'
-import { type FilmDoc, holdUp, partQuestion, placeOn } from './index.ts'
+import { sentencesIn } from './testParts.ts'
+import { anyDay, type FilmDoc, holdUp, partQuestion, placeOn, planWork } from './index.ts'
 
 const demo = new URL('../../../../demo/', import.meta.url)
 const read = <T>(file: string): T => JSON.parse(readFileSync(new URL(file, demo), 'utf8'))
@@ -19,40 +20,50 @@ interface DemoPiece {
 }
 const pieces = readdirSync(new URL('pieces', demo)).map((name) => read<DemoPiece>(`pieces/${name}`))
 
+const inInches = wordsIn({ units: { length: 'in', temperature: 'F', volume: 'fl oz' } })
+
 /** Parts that are alike in a mirror: their sides cannot be told apart by shape, and need not be. */
 const alikeInAMirror = /fog|grille/
 
 describe('every piece of the demo kits', () => {
-  test.each(pieces.map((piece) => [piece.id, piece] as const))('%s can be laid and held up to its part', (_, piece) => {
-    const facts = {
-      partId: piece.id,
-      partName: piece.id,
-      form: read<FormDoc>(`forms/${piece.formId}.json`),
-      film: read<FilmDoc>(`films/${piece.filmId}.json`),
-      pattern: piece.pattern,
-      found: [],
-      low: false,
-      chosen: null,
-      stock: { alcoholPercent: 70 },
-      practice: practiceWith(),
-    }
-    const { lay, work } = partQuestion(facts)
-    // The walls of a channel want a finer mesh than a plain panel.
-    const laid = required(layPart(lay, { triangles: facts.form.channels === undefined ? 900 : 3000 }))
-    expect(laid.worked.flipped).toBe(0)
-    const held = (pattern: PiecePattern) => {
-      const { place } = partQuestion({ ...facts, pattern })
-      const { check } = required(holdUp(required(placeOn(laid, place)), place, work.film, work.practice))
-      if (check === null) throw new Error('a piece of a kit is always held up')
-      return check
-    }
-    const check = held(piece.pattern)
-    expect(['fits', 'fits when moved']).toContain(check.verdict)
-    expect(check.covered).toBeGreaterThan(0.9)
-    const other = held(mirrored(piece.pattern)).verdict
-    if (alikeInAMirror.test(piece.id)) expect(other).not.toBe('other side')
-    else expect(other).toBe('other side')
-  })
+  test.each(pieces.map((piece) => [piece.id, piece] as const))(
+    '%s can be laid, held up to its part, and planned for a shop of inches',
+    (_, piece) => {
+      const facts = {
+        partId: piece.id,
+        partName: piece.id,
+        form: read<FormDoc>(`forms/${piece.formId}.json`),
+        film: read<FilmDoc>(`films/${piece.filmId}.json`),
+        pattern: piece.pattern,
+        found: [],
+        low: false,
+        chosen: null,
+        stock: { alcoholPercent: 70 },
+        practice: practiceWith(),
+      }
+      const { lay, work } = partQuestion(facts)
+      // The walls of a channel want a finer mesh than a plain panel.
+      const laid = required(layPart(lay, { triangles: facts.form.channels === undefined ? 900 : 3000 }))
+      expect(laid.worked.flipped).toBe(0)
+      const held = (pattern: PiecePattern) => {
+        const { place } = partQuestion({ ...facts, pattern })
+        const { check } = required(holdUp(required(placeOn(laid, place)), place, work.film, work.practice))
+        if (check === null) throw new Error('a piece of a kit is always held up')
+        return check
+      }
+      const check = held(piece.pattern)
+      expect(['fits', 'fits when moved']).toContain(check.verdict)
+      expect(check.covered).toBeGreaterThan(0.9)
+      const other = held(mirrored(piece.pattern)).verdict
+      if (alikeInAMirror.test(piece.id)) expect(other).not.toBe('other side')
+      else expect(other).toBe('other side')
+
+      const plan = required(planWork(required(placeOn(laid, partQuestion(facts).place)), { ...work, ...anyDay }))
+      const said = [...sentencesIn(plan)]
+      expect(said.length).toBeGreaterThan(50)
+      for (const sentence of said) expect(inInches(sentence)).not.toMatch(/\d ?(mm|cm|m|mL|L|°C)\b/)
+    },
+  )
 })
 
 describe('difficulty over the families of the demo shop', () => {

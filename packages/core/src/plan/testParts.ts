@@ -72,3 +72,13 @@ export const saidOf = (...sentences: readonly (Sentence | null | undefined)[]): 
   sentences.flatMap((s) => (s === null || s === undefined ? [] : [english(s)])).join(' ')
 export const cautionsOf = (plan: PartPlan, id: string): string =>
   saidOf(...(stepOf(plan, id)?.cautions ?? []).map((c) => c.says))
+
+/** Every sentence in a plan, wherever it stands. */
+export function* sentencesIn(value: unknown): Generator<Sentence> {
+  if (typeof value !== 'object' || value === null) return
+  if ('text' in value && 'with' in value) {
+    yield value as Sentence
+    return
+  }
+  for (const inner of Object.values(value)) yield* sentencesIn(inner)
+}

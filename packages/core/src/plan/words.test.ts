@@ -3,7 +3,7 @@ import { pseudo } from '@truelay/words/pseudo'
 import { beforeAll, describe, expect, test } from 'vitest'
 import { isEmpty, saidIn, type Sentence } from '../say/index.ts'
 import { findingKinds, inHandWords, type PartPlan } from './index.ts'
-import { planOf, testPart } from './testParts.ts'
+import { planOf, sentencesIn, testPart } from './testParts.ts'
 
 const parts = [
   ['pipit-bonnet', 'clearcoat-hull-180', 'pipit-bonnet-piece'],
@@ -12,16 +12,6 @@ const parts = [
   ['skua-tail-outer-left', 'weir-smoke-wet', 'skua-tail-outer-left'],
   ['drover-grille-bar', 'ebony-cast-dry', 'drover-grille-bar'],
 ] as const
-
-/** Every sentence in a plan, wherever it stands. */
-function* sentencesIn(value: unknown): Generator<Sentence> {
-  if (typeof value !== 'object' || value === null) return
-  if ('text' in value && 'with' in value) {
-    yield value as Sentence
-    return
-  }
-  for (const inner of Object.values(value)) yield* sentencesIn(inner)
-}
 
 describe.each(parts)('everything that a plan of %s says', (form, film, piece) => {
   let plan: PartPlan
