@@ -1,41 +1,14 @@
 import type { PiecePattern } from '@truelay/core/align'
-import {
-  type CutsAdvice,
-  cutsOf,
-  type LaidPart,
-  type LayInput,
-  layNaturally,
-  layWorked,
-  type NaturalPart,
-  type OrderOnPart,
-  orderOnPart,
-} from '@truelay/core/lay'
-import {
-  type HeatCourseOfUse,
-  type HeatUse,
-  type HeldUp,
-  heatCoursesOf,
-  holdUp,
-  orderPractice,
-  type PartPlan,
-  type PlacedPart,
-  type PlaceInput,
-  placeOn,
-  planWork,
-  type Today,
-  type WorkInput,
-} from '@truelay/core/plan'
+import { cutsOf, layNaturally, layWorked, orderOnPart } from '@truelay/core/lay'
+import type { CutsAdvice, LaidPart, LayInput, NaturalPart, OrderOnPart } from '@truelay/core/lay'
+import { heatCoursesOf, holdUp, orderPractice, placeOn, planWork } from '@truelay/core/plan'
+import type { HeatCourseOfUse, HeatUse, HeldUp, PartPlan, PlacedPart, PlaceInput, Today } from '@truelay/core/plan'
+import type { WorkInput } from '@truelay/core/plan'
 import { done, type Result } from '@truelay/core/result'
 import { enlargePattern, type GrowthByEdge } from '@truelay/core/stock'
 import { expose } from 'comlink'
-import {
-  type FirstAnswer,
-  firstAnswer,
-  type ShownPlacement,
-  shownPlacement,
-  type WorkedAnswer,
-  workedAnswer,
-} from './layWork.ts'
+import { firstAnswer, shownPlacement, workedAnswer } from './layWork.ts'
+import type { FirstAnswer, ShownPlacement, WorkedAnswer } from './layWork.ts'
 
 let natural: { readonly input: LayInput; readonly part: NaturalPart } | null = null
 let laid: LaidPart | null = null
