@@ -181,9 +181,6 @@ test('a scan becomes a form: unit, three places, outline and heights', async ({ 
   // Seen as it lies it has no height in the drawing: three places turn it.
   const view = page.getByRole('img', { name: /The scan/ }).locator('canvas')
   await expect(view).toBeVisible()
-  const box = await view.boundingBox()
-  if (box === null) throw new Error('no view')
-  const [mx, my] = [box.x + box.width / 2, box.y + box.height / 2]
   // Looking from below and in front, the dome is seen from its back edge upward; tap well inside it.
   // A tap is lost while the scan is still being drawn: it is made again until it counts.
   for (const [i, [dx, dy]] of (
@@ -195,7 +192,10 @@ test('a scan becomes a form: unit, three places, outline and heights', async ({ 
   ).entries())
     await expect(async () => {
       const counted = page.getByText(`${i + 1} of 3`)
-      if (!(await counted.isVisible())) await page.mouse.click(mx + dx, my + dy)
+      // The view takes its size only when it is drawn first: it is measured for every tap.
+      const box = await view.boundingBox()
+      if (box === null) throw new Error('no view')
+      if (!(await counted.isVisible())) await page.mouse.click(box.x + box.width / 2 + dx, box.y + box.height / 2 + dy)
       await expect(counted).toBeVisible({ timeout: 3000 })
     }).toPass()
   await page.getByRole('button', { name: 'Make it a form' }).click()
