@@ -76,7 +76,7 @@ const coreRules = Object.entries(layers).map(([folder, allowed]) => ({
   name: `core-${folder}`,
   comment: `core/${folder} may import only: ${allowed.join(', ') || 'nothing'}`,
   severity: 'error',
-  from: { path: `${core}${folder}/`, pathNot: '\\.test\\.ts$|test(Forms|Parts|Contexts|Rules)\\.ts$' },
+  from: { path: `${core}${folder}/`, pathNot: '\\.test\\.ts$|test(Forms|Parts|Contexts)\\.ts$' },
   to: { path: core, pathNot: `${core}(${[folder, ...allowed].join('|')})/` },
 }))
 
@@ -88,20 +88,20 @@ module.exports = {
       name: 'core-through-the-front-door',
       comment: 'another core folder is imported through its index, never deeper',
       severity: 'error',
-      from: { path: `${core}([^/]+)/`, pathNot: '\\.test\\.ts$|test(Forms|Parts|Contexts|Rules)\\.ts$' },
+      from: { path: `${core}([^/]+)/`, pathNot: '\\.test\\.ts$|test(Forms|Parts|Contexts)\\.ts$' },
       to: { path: core, pathNot: [`${core}$1/`, `${core}[^/]+/index\\.ts$`] },
     },
     {
       name: 'core-is-pure',
       comment: 'core knows no platform and no other package of ours',
       severity: 'error',
-      from: { path: core, pathNot: '\\.test\\.ts$|test(Forms|Parts|Contexts|Rules)\\.ts$' },
+      from: { path: core, pathNot: '\\.test\\.ts$|test(Forms|Parts|Contexts)\\.ts$' },
       to: { path: '^(packages/(contract|formats|words)|apps)/' },
     },
     {
       name: 'core-no-node',
       severity: 'error',
-      from: { path: core, pathNot: '\\.test\\.ts$|test(Forms|Parts|Contexts|Rules)\\.ts$' },
+      from: { path: core, pathNot: '\\.test\\.ts$|test(Forms|Parts|Contexts)\\.ts$' },
       to: { dependencyTypes: ['core'] },
     },
     {
