@@ -1,13 +1,14 @@
 /** Which folder may import which. Arrows point to core only; see docs/architecture.md. */
 const core = '^packages/core/src/'
 const layers = {
-  say: [],
+  schema: [],
+  say: ['schema'],
   units: [],
   numerics: ['result', 'say'],
   result: ['say'],
   judge: ['say'],
   practice: ['say'],
-  geometry: ['numerics', 'units', 'result', 'say'],
+  geometry: ['schema', 'numerics', 'units', 'result', 'say'],
   form: ['geometry', 'numerics', 'units', 'result', 'say'],
   lay: ['form', 'geometry', 'numerics', 'units', 'result', 'say'],
   align: ['lay', 'form', 'geometry', 'numerics', 'units', 'result', 'say'],
@@ -20,6 +21,7 @@ const layers = {
   pieces: ['numerics', 'units', 'result', 'say'],
   vehicle: ['geometry', 'units', 'result', 'say'],
   plan: [
+    'schema',
     'pieces',
     'judge',
     'stock',

@@ -2,8 +2,8 @@ import type { GapCheck } from '@truelay/core/align'
 import type { LightRequest } from '@truelay/core/light'
 import type { MixRequest, RepairRequest } from '@truelay/core/mix'
 import { z } from 'zod'
-import { point } from './geometry.ts'
-import { waitKind } from './partPlan.ts'
+import { point } from '@truelay/core/geometry'
+import { waitKind } from '@truelay/core/plan'
 
 const strength = z.strictObject({ alcoholPercent: z.number().optional(), soapMlPerL: z.number().optional() })
 const stock = z.strictObject({ alcoholPercent: z.number().optional() }).default({})

@@ -6,7 +6,7 @@ import { practiceWith } from '@truelay/core/practice'
 import { required } from '@truelay/core/result'
 import { describe, expect, test } from 'vitest'
 import { z } from 'zod'
-import { mirrors } from './mirrors.ts'
+import { mirrors } from '@truelay/core/schema'
 import { smallPlan, smallStep } from './testing/index.ts'
 import {
   applyFitEvent,

@@ -1,6 +1,5 @@
-import { name, say, type Sentence, verbatim } from '@truelay/core/say'
+import { name, say, type Sentence, verbatim, sentence } from '@truelay/core/say'
 import { z } from 'zod'
-import { sentence } from './sentence.ts'
 
 /** What the server answers when it cannot do what was asked. */
 export const wireFailure = z.strictObject({

@@ -2,9 +2,9 @@ import { edgeCodes, type FormDoc, partFamilies, partMaterials } from '@truelay/c
 import { list, say, verbatim } from '@truelay/core/say'
 import { z } from 'zod'
 import { asIssue } from './failure.ts'
-import { point, polygon } from './geometry.ts'
+import { point, polygon } from '@truelay/core/geometry'
 import { formId } from './ids.ts'
-import { mirrors } from './mirrors.ts'
+import { mirrors } from '@truelay/core/schema'
 
 const name = z.string().min(1).max(60)
 const marginMm = z.number().min(-80).max(40)

@@ -95,7 +95,7 @@ export {
   waterKind,
 } from './liquids.ts'
 export { type NewJob, newJob } from './newJob.ts'
-export { heatUse, ingredient, partPlan, strength, waitKind } from './partPlan.ts'
+export { ingredient, partPlan, strength } from './partPlan.ts'
 export { deviceStates } from './devices/defineDevice.ts'
 export {
   type DeviceAddresses,
@@ -116,7 +116,7 @@ export { type PartOfBundle, partQuestionOf, type QuestionSources } from './partQ
 export { type PartRecord, partRecord } from './record.ts'
 export { type DocumentKind, documents } from './saved/documents.ts'
 export { type Read, type SavedDocument, savedDocument } from './saved/savedDocument.ts'
-export { sentence } from './sentence.ts'
+export { sentence } from '@truelay/core/say'
 export {
   type Film,
   filmDoc,

@@ -5,7 +5,7 @@ import { filmId, formId, jobId, modelId, moment, partId, personId, pieceId } fro
 import { findings, signOff } from './walkRound.ts'
 import { formDoc } from './formDoc.ts'
 import { chosenOrder } from './layOrder.ts'
-import { sentence } from './sentence.ts'
+import { sentence } from '@truelay/core/say'
 import { person, shop } from './shop.ts'
 
 const share = z.number().min(0).max(1)

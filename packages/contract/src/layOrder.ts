@@ -1,9 +1,9 @@
 import { ordersMade, schoolNames } from '@truelay/core/lay'
 import type { ChosenOrder } from '@truelay/core/plan'
 import { z } from 'zod'
-import { point } from './geometry.ts'
-import { mirrors } from './mirrors.ts'
-import { sentence } from './sentence.ts'
+import { point } from '@truelay/core/geometry'
+import { mirrors } from '@truelay/core/schema'
+import { sentence } from '@truelay/core/say'
 
 const share = z.number().min(0).max(1)
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { waitKind } from './partPlan.ts'
+import { waitKind } from '@truelay/core/plan'
 
 /** What the answers of "was it ready?" have taught, by wait. */
 export const learned = z.strictObject({

@@ -1,10 +1,9 @@
 import { waterKinds } from '@truelay/core/mix'
-import { say } from '@truelay/core/say'
+import { say, sentence } from '@truelay/core/say'
 import { z } from 'zod'
 import { asIssue } from './failure.ts'
 import { batchId, jobId, moment, personId } from './ids.ts'
 import { addition, ingredient, liquidSchool, strength } from './partPlan.ts'
-import { sentence } from './sentence.ts'
 
 const volumeMl = z.number().min(0).max(100_000)
 export const waterKind = z.enum(waterKinds)

@@ -1,47 +1,24 @@
 import { pullHeats, pullWays } from '@truelay/core/lay'
 import { ingredients, liquidSchools } from '@truelay/core/mix'
 import {
-  bottleUses,
-  cautionTopics,
+  bottleUse,
   checkReadings,
-  filmStates,
   filmTypes,
-  findingKinds,
-  heatUses,
-  lineMarks,
-  liquids,
-  type Liquid,
+  gapMark,
+  heatUse,
   type PartPlan,
-  phases,
-  stepRecords,
-  stepTells,
-  type Tool,
-  tools,
+  planStep,
+  waitKind,
   waysLaid,
 } from '@truelay/core/plan'
-import { waitKinds } from '@truelay/core/wait'
 import { z } from 'zod'
 import { edgeCode, partMaterial } from './formDoc.ts'
-import { point, polygon } from './geometry.ts'
-import { mirrors } from './mirrors.ts'
-import { sentence } from './sentence.ts'
+import { point, polygon } from '@truelay/core/geometry'
+import { mirrors } from '@truelay/core/schema'
+import { sentence } from '@truelay/core/say'
 
 const text = z.string().max(600)
 const direction = z.tuple([z.number().min(-1.001).max(1.001), z.number().min(-1.001).max(1.001)])
-const gapMark = z.strictObject({ at: point, normal: direction, wantedMm: z.number() })
-
-const pictureMark = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('anchor'), number: z.number().int(), at: point }),
-  z.strictObject({ kind: z.literal('gap'), at: point, normal: direction, mm: z.number() }),
-  z.strictObject({ kind: z.literal('check'), id: text, at: point, normal: direction }),
-  z.strictObject({ kind: z.enum(lineMarks), from: point, to: point, text: sentence.optional() }),
-  z.strictObject({ kind: z.literal('edge'), edge: text, text: sentence.optional() }),
-  z.strictObject({ kind: z.literal('zone'), at: point, radiusMm: z.number(), text: sentence.optional() }),
-])
-
-export const heatUse = z.enum(heatUses)
-export const waitKind = z.enum(waitKinds)
-export const bottleUse = z.enum(bottleUses)
 
 const heatZone = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -86,54 +63,6 @@ const climateWait = z.strictObject({
   learned: z.number(),
   vapourPressureDeficitKpa: z.number(),
   bondFraction: z.number(),
-})
-
-const reference = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('anchor'), number: z.number().int() }),
-  z.strictObject({ kind: z.literal('check'), id: text }),
-  z.strictObject({ kind: z.literal('edge'), edge: text }),
-  z.strictObject({ kind: z.literal('pull'), letter: text }),
-  z.strictObject({ kind: z.literal('hollow'), name: text }),
-  z.strictObject({ kind: z.literal('finding'), finding: z.enum(findingKinds) }),
-])
-
-export const planStep = z.strictObject({
-  id: text,
-  phase: z.enum(phases),
-  headline: sentence,
-  detail: sentence,
-  why: sentence,
-  picture: z.strictObject({
-    film: z.enum(filmStates),
-    middle: point.optional(),
-    radiusMm: z.number().optional(),
-    marks: z.array(pictureMark).max(60),
-  }),
-  tools: z.array(z.enum(tools as [Tool, ...Tool[]])).max(12),
-  liquids: z.array(z.enum(liquids as [Liquid, ...Liquid[]])).max(6),
-  people: z.number().int().min(1).max(6),
-  minutes: z.number().min(0),
-  references: z.array(reference).max(60),
-  laidUpTo: z.union([z.number().int().min(1), z.literal('all')]).optional(),
-  heat: heatUse.optional(),
-  cutMm: z.number().min(0).optional(),
-  gate: sentence.optional(),
-  because: sentence.optional(),
-  wait: z
-    .strictObject({
-      label: sentence,
-      leastMinutes: z.number().min(0),
-      kind: waitKind,
-      usualMinutes: z.number().min(0),
-      factor: z.number().positive(),
-      alcoholPercent: z.number().min(0).max(100).optional(),
-    })
-    .optional(),
-  cautions: z.array(z.strictObject({ about: z.enum(cautionTopics), says: sentence })).max(20),
-  driesInMinutes: z.number().min(0).optional(),
-  records: z.enum(stepRecords).optional(),
-  tells: z.enum(stepTells).optional(),
-  uses: bottleUse.optional(),
 })
 
 export const liquidSchool = z.enum(liquidSchools)

@@ -1,9 +1,9 @@
-import { phases } from '@truelay/core/plan'
+import { phase } from '@truelay/core/plan'
 import { z } from 'zod'
 import { recordLines } from './fit/recordLines.ts'
 import { moment } from './ids.ts'
 import { job, part } from './job.ts'
-import { sentence } from './sentence.ts'
+import { sentence } from '@truelay/core/say'
 import { filmDoc } from './shelf.ts'
 import { finding } from './walkRound.ts'
 
@@ -27,7 +27,7 @@ export const partRecord = z.strictObject({
   steps: z.array(
     z.strictObject({
       headline: sentence,
-      phase: z.enum(phases),
+      phase,
       at: moment,
       by: z.string(),
       earlySeconds: z.number().nullable(),

@@ -4,9 +4,9 @@ import { type FilmHandling, filmFigures, filmProblem } from '@truelay/core/lay'
 import { pieceSides } from '@truelay/core/stock'
 import { z } from 'zod'
 import { asIssue } from './failure.ts'
-import { point, polygon } from './geometry.ts'
+import { point, polygon } from '@truelay/core/geometry'
 import { filmId, formId, kitId, modelId, pieceId } from './ids.ts'
-import { mirrors } from './mirrors.ts'
+import { mirrors } from '@truelay/core/schema'
 
 /** A figure of a film, within the range in which it is believed. */
 const figure = (key: keyof FilmHandling) => z.number().min(filmFigures[key].min).max(filmFigures[key].max)

@@ -6,7 +6,7 @@ import { z } from 'zod'
 import { partMaterial } from './formDoc.ts'
 import { asIssue } from './failure.ts'
 import { gunId, moment, personId } from './ids.ts'
-import { mirrors } from './mirrors.ts'
+import { mirrors } from '@truelay/core/schema'
 
 export const units = z.strictObject({
   length: z.enum(lengthUnits),

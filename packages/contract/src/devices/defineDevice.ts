@@ -1,7 +1,6 @@
-import { figure, say, type Sentence, verbatim } from '@truelay/core/say'
+import { figure, say, type Sentence, verbatim, sentence } from '@truelay/core/say'
 import { z } from 'zod'
 import { moment } from '../ids.ts'
-import { sentence } from '../sentence.ts'
 
 export const deviceStates = ['fresh', 'late', 'silent', 'nonsense', 'none'] as const
 

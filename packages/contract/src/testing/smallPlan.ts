@@ -1,6 +1,6 @@
 import { nothing, verbatim } from '@truelay/core/say'
-import type { PartPlan, PlanStep } from '@truelay/core/plan'
-import { partPlan, planStep } from '../partPlan.ts'
+import { type PlanStep, type PartPlan, planStep } from '@truelay/core/plan'
+import { partPlan } from '../partPlan.ts'
 
 const triangle = [
   [0, 0],

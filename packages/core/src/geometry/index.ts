@@ -26,6 +26,7 @@ export {
   selfCrossing,
   signedArea,
 } from './polygon.ts'
+export { point, polygon } from './schema.ts'
 export { thinOutline } from './thinOutline.ts'
 export { applyRigid, fitRigid, type RigidMove, standingStill, thenRigid, turnAbout } from './rigid.ts'
 export { type PlaceOnMesh, type TriangleLocator, triangleLocator } from './triangleLocator.ts'

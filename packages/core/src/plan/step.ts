@@ -1,122 +1,134 @@
-import type { Vec2 } from '../geometry/index.ts'
-import type { Sentence } from '../say/index.ts'
-import type { WaitKind } from '../wait/index.ts'
-import type { FindingKind } from './findings.ts'
-import type { Liquid, Tool } from './inHand.ts'
+import { z } from 'zod'
+import { point } from '../geometry/index.ts'
+import { sentence } from '../say/index.ts'
+import type { Held } from '../schema/index.ts'
+import { waitKinds } from '../wait/index.ts'
+import { findingKinds } from './findings.ts'
+import { type Liquid, liquids, type Tool, tools } from './inHand.ts'
 
-export const phases = ['prepare', 'mix', 'place', 'lay', 'edges', 'heat', 'look'] as const
-export type Phase = (typeof phases)[number]
+const text = z.string().max(600)
+const direction = z.tuple([z.number().min(-1.001).max(1.001), z.number().min(-1.001).max(1.001)])
 
-export const filmStates = ['none', 'floating', 'laid'] as const
-export const lineMarks = ['stroke', 'pull', 'sweep'] as const
+export const phase = z.enum(['prepare', 'mix', 'place', 'lay', 'edges', 'heat', 'look'])
+export const heatUse = z.enum(['soften', 'seal', 'post-heat'])
+export const bottleUse = z.enum(['slip', 'tack'])
+export const waitKind = z.enum(waitKinds)
 
-export type PictureMark =
-  | { readonly kind: 'anchor'; readonly number: number; readonly at: Vec2 }
-  | { readonly kind: 'gap'; readonly at: Vec2; readonly normal: Vec2; readonly mm: number }
-  | { readonly kind: 'check'; readonly id: string; readonly at: Vec2; readonly normal: Vec2 }
-  | {
-      readonly kind: (typeof lineMarks)[number]
-      readonly from: Vec2
-      readonly to: Vec2
-      readonly text?: Sentence | undefined
-    }
-  | { readonly kind: 'edge'; readonly edge: string; readonly text?: Sentence | undefined }
-  | { readonly kind: 'zone'; readonly at: Vec2; readonly radiusMm: number; readonly text?: Sentence | undefined }
+/** A gap between film and edge, measured along the inward normal; in the film plane. */
+export const gapMark = z.strictObject({ at: point, normal: direction, wantedMm: z.number() })
+
+const pictureMark = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('anchor'), number: z.number().int(), at: point }),
+  z.strictObject({ kind: z.literal('gap'), at: point, normal: direction, mm: z.number() }),
+  z.strictObject({ kind: z.literal('check'), id: text, at: point, normal: direction }),
+  z.strictObject({
+    kind: z.enum(['stroke', 'pull', 'sweep']),
+    from: point,
+    to: point,
+    text: sentence.optional(),
+  }),
+  z.strictObject({ kind: z.literal('edge'), edge: text, text: sentence.optional() }),
+  z.strictObject({ kind: z.literal('zone'), at: point, radiusMm: z.number(), text: sentence.optional() }),
+])
 
 /** What a step shows, in the film plane. Without a middle the whole part is shown. */
-export interface StepPicture {
-  readonly film: (typeof filmStates)[number]
-  readonly middle?: Vec2 | undefined
-  readonly radiusMm?: number | undefined
-  readonly marks: readonly PictureMark[]
-}
+const stepPicture = z.strictObject({
+  film: z.enum(['none', 'floating', 'laid']),
+  middle: point.optional(),
+  radiusMm: z.number().optional(),
+  marks: z.array(pictureMark).max(60),
+})
 
 /** A wait that begins when its step is done. */
-export interface StepWait {
-  readonly label: Sentence
-  readonly leastMinutes: number
-  readonly kind: WaitKind
+const stepWait = z.strictObject({
+  label: sentence,
+  leastMinutes: z.number().min(0),
+  kind: waitKind,
   /** What the shop says at ordinary room temperature, and what the day's air makes of it. */
-  readonly usualMinutes: number
-  readonly factor: number
+  usualMinutes: z.number().min(0),
+  factor: z.number().positive(),
   /** In the liquid that dries there; with it the wait can be worked out again when the air changes. */
-  readonly alcoholPercent?: number | undefined
-}
+  alcoholPercent: z.number().min(0).max(100).optional(),
+})
 
-export const heatUses = ['soften', 'seal', 'post-heat'] as const
-export type HeatUse = (typeof heatUses)[number]
-
-/** What a caution is about; `heat` falls away with the heat, all others stay whatever else is found. */
-export const cautionTopics = [
-  'heat',
-  'no heat',
-  'vapour',
-  'solvent',
-  'alcohol',
-  'blade',
-  'lifting',
-  'law',
-  'static',
-  'repaint',
-  'edge',
-  'liquid',
-  'other',
-] as const
-export type CautionTopic = (typeof cautionTopics)[number]
-
-export interface Caution {
-  readonly about: CautionTopic
-  readonly says: Sentence
-}
+/** `about`: `heat` falls away with the heat, all others stay whatever else is found. */
+const caution = z.strictObject({
+  about: z.enum([
+    'heat',
+    'no heat',
+    'vapour',
+    'solvent',
+    'alcohol',
+    'blade',
+    'lifting',
+    'law',
+    'static',
+    'repaint',
+    'edge',
+    'liquid',
+    'other',
+  ]),
+  says: sentence,
+})
 
 /** What a step is set, measured or worked by. */
-export type StepReference =
-  | { readonly kind: 'anchor'; readonly number: number }
-  | { readonly kind: 'check'; readonly id: string }
-  | { readonly kind: 'edge'; readonly edge: string }
-  | { readonly kind: 'pull'; readonly letter: string }
-  | { readonly kind: 'hollow'; readonly name: string }
-  | { readonly kind: 'finding'; readonly finding: FindingKind }
+const stepReference = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('anchor'), number: z.number().int() }),
+  z.strictObject({ kind: z.literal('check'), id: text }),
+  z.strictObject({ kind: z.literal('edge'), edge: text }),
+  z.strictObject({ kind: z.literal('pull'), letter: text }),
+  z.strictObject({ kind: z.literal('hollow'), name: text }),
+  z.strictObject({ kind: z.literal('finding'), finding: z.enum(findingKinds) }),
+])
 
-export const stepRecords = ['batches', 'gaps', 'fingers', 'edges', 'blade'] as const
-export type StepRecord = (typeof stepRecords)[number]
-/** What the customer is told by a step. */
-export const stepTells = ['aftercare'] as const
-export type StepTells = (typeof stepTells)[number]
-export const bottleUses = ['slip', 'tack'] as const
-export type BottleUse = (typeof bottleUses)[number]
-
-/** One step of a fit: data throughout, so that a screen, a paper and a scheduler can each make of it what they need. */
-export interface PlanStep {
-  readonly id: string
-  readonly phase: Phase
+/**
+ * One step of a fit: data throughout, so that a screen, a paper and a scheduler can each make of it what they need. What stands
+ * here is what the rules fill in, what crosses the wire and what is kept with a fit.
+ */
+export const planStep = z.strictObject({
+  id: text,
+  phase,
   /** What to do, read at two metres. */
-  readonly headline: Sentence
-  readonly detail: Sentence
-  readonly why: Sentence
-  readonly picture: StepPicture
-  readonly tools: readonly Tool[]
-  readonly liquids: readonly Liquid[]
-  readonly people: number
-  readonly minutes: number
-  readonly references: readonly StepReference[]
+  headline: sentence,
+  detail: sentence,
+  why: sentence,
+  picture: stepPicture,
+  tools: z.array(z.enum(tools as [Tool, ...Tool[]])).max(12),
+  liquids: z.array(z.enum(liquids as [Liquid, ...Liquid[]])).max(6),
+  people: z.number().int().min(1).max(6),
+  minutes: z.number().min(0),
+  references: z.array(stepReference).max(60),
   /** The last step of the rehearsal that this step does, or all of them. */
-  readonly laidUpTo?: number | 'all' | undefined
+  laidUpTo: z.union([z.number().int().min(1), z.literal('all')]).optional(),
   /** The use of heat in it, as worked out in the plan. */
-  readonly heat?: HeatUse | undefined
+  heat: heatUse.optional(),
   /** What is cut with a blade in it, mm. */
-  readonly cutMm?: number | undefined
+  cutMm: z.number().min(0).optional(),
   /** Must be true before one begins. */
-  readonly gate?: Sentence | undefined
+  gate: sentence.optional(),
   /** What was found on this vehicle that brought the step or changed it. */
-  readonly because?: Sentence | undefined
+  because: sentence.optional(),
   /** Counts down once the step is done, before the next may begin. */
-  readonly wait?: StepWait | undefined
-  readonly cautions: readonly Caution[]
+  wait: stepWait.optional(),
+  cautions: z.array(caution).max(20),
   /** Film that floats dries: minutes until it has to be wetted again. */
-  readonly driesInMinutes?: number | undefined
-  readonly records?: StepRecord | undefined
-  readonly tells?: StepTells | undefined
+  driesInMinutes: z.number().min(0).optional(),
+  records: z.enum(['batches', 'gaps', 'fingers', 'edges', 'blade']).optional(),
+  /** What the customer is told by it. */
+  tells: z.enum(['aftercare']).optional(),
   /** The liquid that has to be in hand, to be checked against the bottle. */
-  readonly uses?: BottleUse | undefined
-}
+  uses: bottleUse.optional(),
+})
+
+export type PlanStep = Held<z.infer<typeof planStep>>
+export type StepPicture = PlanStep['picture']
+export type PictureMark = StepPicture['marks'][number]
+export type StepWait = NonNullable<PlanStep['wait']>
+export type Caution = PlanStep['cautions'][number]
+export type CautionTopic = Caution['about']
+export type StepReference = PlanStep['references'][number]
+export type StepRecord = NonNullable<PlanStep['records']>
+export type StepTells = NonNullable<PlanStep['tells']>
+export type Phase = PlanStep['phase']
+export type HeatUse = NonNullable<PlanStep['heat']>
+export type BottleUse = NonNullable<PlanStep['uses']>

@@ -37,3 +37,4 @@ export {
   volume,
   warmer,
 } from './sentence.ts'
+export { sentence } from './sentenceSchema.ts'

@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { batchId, moment } from '../../ids.ts'
-import { bottleUse, strength } from '../../partPlan.ts'
-import { sentence } from '../../sentence.ts'
+import { bottleUse } from '@truelay/core/plan'
+import { strength } from '../../partPlan.ts'
+import { sentence } from '@truelay/core/say'
 import { defineFitEvent, eventOfStep } from '../defineFitEvent.ts'
 import { logged } from '../fitState.ts'
 

@@ -1,9 +1,8 @@
 import { correctionWords } from '@truelay/core/align'
 import { correctionFor, measuredGaps } from '@truelay/core/plan'
-import { say } from '@truelay/core/say'
+import { say, sentence } from '@truelay/core/say'
 import { z } from 'zod'
 import { moment } from '../../ids.ts'
-import { sentence } from '../../sentence.ts'
 import { defineFitEvent, eventOfStep } from '../defineFitEvent.ts'
 import { logged } from '../fitState.ts'
 

@@ -1,7 +1,7 @@
 import { faultKinds } from '@truelay/core/judge'
 import { z } from 'zod'
 import { moment } from '../../ids.ts'
-import { sentence } from '../../sentence.ts'
+import { sentence } from '@truelay/core/say'
 import { defineFitEvent, eventOfStep } from '../defineFitEvent.ts'
 import { logged } from '../fitState.ts'
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { waitKind } from '../../partPlan.ts'
+import { waitKind } from '@truelay/core/plan'
 import { defineFitEvent, eventOfStep } from '../defineFitEvent.ts'
 import { withLast } from '../fitState.ts'
 

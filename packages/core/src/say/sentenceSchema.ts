@@ -1,6 +1,6 @@
-import type { Said, Sentence } from '@truelay/core/say'
 import { z } from 'zod'
-import { mirrors } from './mirrors.ts'
+import { mirrors } from '../schema/index.ts'
+import type { Said, Sentence } from './sentence.ts'
 
 const value = z.number()
 const digits = z.number().int().min(0).max(6).optional()

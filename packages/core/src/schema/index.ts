@@ -1,0 +1,1 @@
+export { type Held, mirrors, type Same } from './mirrors.ts'
