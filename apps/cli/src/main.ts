@@ -6,11 +6,12 @@ import { lay } from './commands/lay.ts'
 import { light } from './commands/light.ts'
 import { mix } from './commands/mix.ts'
 import { plan } from './commands/plan.ts'
+import { story } from './commands/story.ts'
 import { wait } from './commands/wait.ts'
 import { BadInput } from './input.ts'
 import { inEnglish } from './inEnglish.ts'
 
-const commands = { form, lay, align, mix, heat, wait, light, plan }
+const commands = { form, lay, align, mix, heat, wait, light, plan, story }
 const text = { type: 'string' } as const
 const optionsOf: Record<keyof typeof commands, Record<string, typeof text>> = {
   form: { triangles: text, out: text },
@@ -21,6 +22,7 @@ const optionsOf: Record<keyof typeof commands, Record<string, typeof text>> = {
   wait: {},
   light: {},
   plan: { order: text },
+  story: {},
 }
 
 function run(words: string[]): unknown {
@@ -44,7 +46,8 @@ function run(words: string[]): unknown {
 }
 
 try {
-  process.stdout.write(`${JSON.stringify(inEnglish(run(process.argv.slice(2))))}\n`)
+  const answer = run(process.argv.slice(2))
+  process.stdout.write(`${typeof answer === 'string' ? answer : JSON.stringify(inEnglish(answer))}\n`)
 } catch (error) {
   if (!(error instanceof BadInput)) throw error
   process.stderr.write(`${error.message.replace(/\s*\n\s*/g, ' ')}\n`)

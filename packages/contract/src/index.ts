@@ -26,6 +26,7 @@ export {
   replayFit,
   standing,
 } from './fit/fitEvents.ts'
+export { dueLater, tightestLimit, unsettledSpoils, wettedAt } from './fit/clocks.ts'
 export { type Begun, type FitState, notBegun, runningWait } from './fit/fitState.ts'
 export { linesOf, noLines, type RecordLines } from './fit/recordLines.ts'
 export { edgeCode, type Form, formDoc, partMaterial } from './formDoc.ts'
@@ -160,3 +161,4 @@ export {
   type WalkRound,
   walkRound,
 } from './walkRound.ts'
+export { factsOfStory, stories, type Story, type StoryPart } from './stories.ts'

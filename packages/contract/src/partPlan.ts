@@ -101,7 +101,7 @@ export const partPlan = mirrors<PartPlan>()(
         label: sentence,
         at: point,
         onForm: point,
-        gaps: z.array(gapMark),
+        gaps: z.array(gapMark.extend({ edge: text })),
         drawn: z.boolean(),
       }),
     ),

@@ -1,3 +1,4 @@
+import { Hand as HandIcon } from 'lucide-react'
 import { useWords } from '../ui/words.ts'
 import { boundsOf, lerp, nearestOnOutline, type Vec2 } from '@truelay/core/geometry'
 import type { PictureMark, PlanDrawing, StepPicture } from '@truelay/core/plan'
@@ -156,6 +157,8 @@ function Mark(props: MarkProps) {
           text={mark.text ? t(mark.text) : undefined}
         />
       )
+    case 'hand':
+      return <Hand at={mark.at} unit={unit} />
     case 'zone':
       return (
         <g>
@@ -225,6 +228,7 @@ function Words({
 }
 
 function Gap({ mark, unit, magnify, length }: MarkProps & { readonly mark: Extract<PictureMark, { kind: 'gap' }> }) {
+  const t = useWords()
   const end: Vec2 = [mark.at[0] + mark.normal[0] * mark.mm * magnify, mark.at[1] + mark.normal[1] * mark.mm * magnify]
   const text: Vec2 = [mark.at[0] - mark.normal[0] * 84 * unit, mark.at[1] - mark.normal[1] * 40 * unit]
   return (
@@ -233,8 +237,31 @@ function Gap({ mark, unit, magnify, length }: MarkProps & { readonly mark: Extra
       <circle cx={mark.at[0]} cy={-mark.at[1]} r={8 * unit} fill="var(--amber)" />
       <circle cx={end[0]} cy={-end[1]} r={8 * unit} fill="var(--amber)" />
       <MarkText at={text} size={38 * unit} color="var(--amber)" rim={{ width: 8 * unit, color: 'var(--paper)' }}>
-        {length(mark.mm)}
+        {mark.mm < 0 ? t`${length(-mark.mm)} over` : length(mark.mm)}
       </MarkText>
+    </g>
+  )
+}
+
+/** A hand that holds the film there. */
+function Hand({ at, unit }: { readonly at: Vec2; readonly unit: number }) {
+  return (
+    <g>
+      <circle
+        cx={at[0]}
+        cy={-at[1]}
+        r={26 * unit}
+        fill="var(--amber-tint)"
+        stroke="var(--amber)"
+        strokeWidth={5 * unit}
+      />
+      <HandIcon
+        x={at[0] - 16 * unit}
+        y={-at[1] - 16 * unit}
+        width={32 * unit}
+        height={32 * unit}
+        color="var(--amber)"
+      />
     </g>
   )
 }

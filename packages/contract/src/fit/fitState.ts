@@ -56,7 +56,16 @@ export function withLast(state: Begun, stepId: string, more: Partial<DoneStep>):
   return last?.stepId === stepId ? { ...state, done: [...state.done.slice(0, -1), { ...last, ...more }] } : state
 }
 
-/** The wait that runs before the current step, if any: when it began and when it is over. */
+/** When a step that stands as done was done. */
+export const doneAt = (state: Begun, stepId: string): Date | null => {
+  const step = state.done.find((d) => d.stepId === stepId)
+  return step === undefined ? null : new Date(step.at)
+}
+
+/**
+ * The wait that runs before the current step, if any: when its clock began and when it is over. Null where it was over before the step
+ * after which it stands was done: what dries from one wetting dries meanwhile.
+ */
 export function runningWait(
   state: FitState,
 ): { readonly label: Sentence; readonly from: Date; readonly until: Date } | null {
@@ -64,10 +73,8 @@ export function runningWait(
   const last = state.done[state.done.length - 1]
   const step = state.plan.steps[state.done.length - 1]
   if (last === undefined || step?.wait === undefined || last.earlySeconds !== undefined) return null
-  const from = new Date(last.at)
-  return {
-    label: step.wait.label,
-    from,
-    until: new Date(from.getTime() + (last.waitMinutes ?? step.wait.leastMinutes) * 60_000),
-  }
+  const since = step.wait.since
+  const from = (since === undefined ? null : doneAt(state, since)) ?? new Date(last.at)
+  const until = new Date(from.getTime() + (last.waitMinutes ?? step.wait.leastMinutes) * 60_000)
+  return until <= new Date(last.at) ? null : { label: step.wait.label, from, until }
 }

@@ -13,6 +13,7 @@ import { vehicleModel } from '../vehicleModel.ts'
 import { finding, signOff } from '../walkRound.ts'
 import {
   batchWithSentences,
+  fitEventWithGapEdges,
   fitEventWithSentences,
   jobBundleWithSentences,
   orderWithSentences,
@@ -43,7 +44,7 @@ export const documents = {
   arrivedPiece: savedDocument(arrivedPiece),
   batch: savedDocument(batch, [batchWithSentences]),
   bladeEntry: savedDocument(bladeEntry),
-  fitEvent: savedDocument(fitEvent, [fitEventWithSentences]),
+  fitEvent: savedDocument(fitEvent, [fitEventWithSentences, fitEventWithGapEdges]),
   fitProgress: savedDocument(fitProgress),
   devices: savedDocument(deviceAddresses),
   room: savedDocument(enteredRoom),

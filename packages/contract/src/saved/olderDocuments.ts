@@ -20,6 +20,15 @@ export function fitEventWithSentences(event: unknown): unknown {
   }
 }
 
+/** Events of a fit, from before a gap to be set said which edge it belongs to. */
+export function fitEventWithGapEdges(event: unknown): unknown {
+  const old = asOld(event)
+  if (old.kind !== 'fitStarted') return event
+  const plan = asOld(old.plan)
+  const anchors = eachOld(plan.anchors, (a) => ({ ...a, gaps: eachOld(a.gaps, (gap) => ({ edge: '', ...gap })) }))
+  return { ...old, plan: { ...plan, anchors } }
+}
+
 /** Bottles of the bench, from before sentences were data. */
 export const batchWithSentences = (batch: unknown): unknown => {
   const old = asOld(batch)

@@ -21,6 +21,8 @@ export interface Correction {
   readonly turnDeg: number
   /** Centre of the turn: the mean of the checks. */
   readonly about: Vec2
+  /** From there to the farthest check, mm: what a turn moves there is what the hand sees. */
+  readonly farMm: number
   /** Gap that is left over its wish at each check after the correction, mm. */
   readonly residualMm: readonly number[]
   readonly sigma: { readonly moveMm: Vec2; readonly turnDeg: number }
@@ -62,6 +64,7 @@ export function correctionFromGaps(checks: readonly GapCheck[]): Result<Correcti
     moveMm: [value[0], value[1]],
     turnDeg: degFromRad(value[2] / leverMm),
     about,
+    farMm: Math.max(...arms.map(length2)),
     residualMm,
     sigma: { moveMm: [sigma[0], sigma[1]], turnDeg: degFromRad(sigma[2] / leverMm) },
   })

@@ -31,6 +31,9 @@ export const usualCalibration: CalibrationFigures = {
   hSpread: 0.35,
 }
 
+/** How well the rise of a gun is known that nobody has read, as a share: one standard deviation. */
+export const unreadRiseSigma = Math.hypot(usualCalibration.gasSpread, 0.9 * usualCalibration.hSpread)
+
 export interface GunCalibration {
   readonly factors: GunFactors
   /** How sure the rise that this gun brings is, one standard deviation as a share: what passes and margins are off by. */

@@ -1,7 +1,7 @@
 import type { PartMaterial } from '../form/index.ts'
 import { done, type Result, refused } from '../result/index.ts'
 import { say, type Sentence, verbatim } from '../say/index.ts'
-import { calibrateGun, type GunCalibration, usualCalibration } from './calibrateGun.ts'
+import { calibrateGun, type GunCalibration, unreadRiseSigma } from './calibrateGun.ts'
 import type { Gun, GunSetting } from './heatStep.ts'
 import { unmeasured } from './jet.ts'
 import { layersOf } from './materials.ts'
@@ -55,7 +55,7 @@ export const usualGun: CalibratedGun = {
     spotMm: 110,
   },
   factors: unmeasured,
-  riseSigma: Math.hypot(usualCalibration.gasSpread, 0.9 * usualCalibration.hSpread),
+  riseSigma: unreadRiseSigma,
   readings: 0,
 }
 

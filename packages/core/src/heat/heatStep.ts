@@ -1,5 +1,6 @@
 import { done, type Result, refused } from '../result/index.ts'
 import { count, figure, length, say, type Sentence, temperature } from '../say/index.ts'
+import { unreadRiseSigma } from './calibrateGun.ts'
 import { layerProblem, outside } from './checkLayers.ts'
 import type { Layer } from './heatTypes.ts'
 import { type GunFactors, type JetFigures, jetOf, unmeasured, usualJet } from './jet.ts'
@@ -56,12 +57,15 @@ export interface HeatAnswer {
   readonly outcome: PassesOutcome
   /** With the gun as strong, or as weak, as its readings allow. */
   readonly passesRange: readonly [number, number]
-  readonly risk: 'none' | 'near damage' | 'cannot be reached'
+  readonly risk: 'none' | 'near damage' | 'creep up' | 'cannot be reached'
+  /** "creep up": after these passes the thermometer decides about every further one. */
   readonly words: Sentence
   /** Says so where the step is risky or cannot be done; else null. */
   readonly warning: Sentence | null
 }
 
+/** A gun that is known hardly better than one that nobody has read. */
+const nearlyUnread = 0.8
 const distancesMm = [75, 90, 125]
 const speedsMmS = [120, 200, 300]
 const passesTried = 24
@@ -105,7 +109,11 @@ export function gunOnPart(
   return done({ gun, factors, riseSigma: question.riseSigma, ambientC, strokeMm, jetFigures, slab, held })
 }
 
-/** Setting, distance, pace and passes for one heat step: of every way to hold the gun the one with most room to damage in handy passes. */
+/**
+ * Setting, distance, pace and passes for one heat step: of every way to hold the gun the one with most room to damage in handy passes. Where
+ * the gun, as strong as it may be, would come to damage before the target is met, the way that gets nearest below damage, and from there one
+ * pass at a time by the thermometer.
+ */
 export function heatStep(on: GunOnPart, limits: HeatLimits): HeatAnswer {
   const { ambientC, strokeMm, gun, riseSigma } = on
   const { leastC, mostC, damageC } = limits
@@ -121,6 +129,7 @@ export function heatStep(on: GunOnPart, limits: HeatLimits): HeatAnswer {
       const excess = jet.gasC - ambientC
       if (excess <= 0) return []
       const tried = tryPasses(unit, excess, ambientC, targetC)
+      const safe = safePasses(unit, excess, { ambientC, riseSigma, damageC })
       return [
         {
           setting,
@@ -128,20 +137,43 @@ export function heatStep(on: GunOnPart, limits: HeatLimits): HeatAnswer {
           distanceMm,
           speedMmS,
           unit,
+          safe,
+          ends: safe === 0 ? ambientC : ambientC + excess * unit.surface[unit.passEnds[safe - 1]!]!,
+          inOne: tried.passes === null || tried.passes <= safe,
+          meets: tried.passes !== null,
           cost: costOf(tried, { speedMmS, mostC, damageC, riseSigma, ambientC }),
         },
       ]
     }),
   )
-  const best = ways.reduce((a, b) => (b.cost < a.cost ? b : a))
+  const cheapest = (of: typeof ways) => of.reduce((a, b) => (b.cost < a.cost ? b : a))
+  const inOne = ways.filter((way) => way.inOne && way.meets)
+  const creeping = ways.filter((way) => way.meets && !way.inOne && way.safe > 0)
+  const creeps = inOne.length === 0 && creeping.length > 0
+  const best =
+    inOne.length > 0 ? cheapest(inOne) : creeps ? creeping.reduce((a, b) => (b.ends > a.ends ? b : a)) : cheapest(ways)
   const { setting, jet, distanceMm, speedMmS, unit } = best
-  const outcome = outcomeOf(on.slab, unit, jet, { ...limits, ambientC, targetC, speedMmS, strokeMm, until: 'held' })
+  const outcome = outcomeOf(on.slab, unit, jet, {
+    ...limits,
+    ambientC,
+    targetC,
+    speedMmS,
+    strokeMm,
+    until: 'held',
+    ...(creeps ? { exactly: best.safe } : {}),
+  })
   const counted = (factor: number) =>
     passesWith(unit, factor * (jet.gasC - ambientC), targetC - ambientC) ?? passesTried
   const hottestC = ambientC + (1 + riseSigma) * (outcome.peakSurfaceC - ambientC)
-  const risk =
-    outcome.secondsToTarget === null ? 'cannot be reached' : hottestC > damageC - safetyC ? 'near damage' : 'none'
+  const risk = creeps
+    ? 'creep up'
+    : outcome.secondsToTarget === null
+      ? 'cannot be reached'
+      : hottestC > damageC - safetyC
+        ? 'near damage'
+        : 'none'
   const passSeconds = strokeMm / speedMmS
+  const held = heatWords({ setting: settingWords(setting.name), distanceMm, passes: outcome.passes, passSeconds })
   return {
     setting,
     distanceMm,
@@ -149,10 +181,16 @@ export function heatStep(on: GunOnPart, limits: HeatLimits): HeatAnswer {
     strokeMm,
     passSeconds,
     outcome,
-    passesRange: [counted(1 + riseSigma), counted(1 - riseSigma)],
+    passesRange: [creeps ? best.safe : counted(1 + riseSigma), counted(1 - riseSigma)],
     risk,
-    words: heatWords({ setting: settingWords(setting.name), distanceMm, passes: outcome.passes, passSeconds }),
-    warning: warningOf(risk, { targetC, hottestC, damageC, reachesC: outcome.readingC }),
+    words: creeps ? say`${held}; then one pass at a time, until it reads ${temperature(targetC)}` : held,
+    warning: warningOf(risk, {
+      targetC,
+      hottestC,
+      damageC,
+      reachesC: outcome.readingC,
+      unread: riseSigma > nearlyUnread * unreadRiseSigma,
+    }),
   }
 }
 
@@ -168,6 +206,19 @@ function tryPasses(unit: UnitCourse, excess: number, ambientC: number, targetC: 
   let most = 0
   for (let i = 0; i <= end; i++) most = Math.max(most, unit.surface[i]!)
   return { passes, peakC: ambientC + excess * most, readingC: ambientC + excess * unit.surface[end]! }
+}
+
+/** Passes after which the surface stays below damage however strong the gun is, as far as its readings allow. */
+function safePasses(
+  unit: UnitCourse,
+  excess: number,
+  c: { readonly ambientC: number; readonly riseSigma: number; readonly damageC: number },
+): number {
+  const mostRise = (c.damageC - c.ambientC) / ((1 + c.riseSigma) * excess)
+  let at = 0
+  for (let pass = 0; pass < unit.passEnds.length; pass++)
+    for (const end = unit.passEnds[pass]!; at <= end; at++) if (unit.surface[at]! >= mostRise) return pass
+  return unit.passEnds.length
 }
 
 /** Passes until the rise is read, or null. */
@@ -193,8 +244,12 @@ function costOf(
 
 function warningOf(
   risk: HeatAnswer['risk'],
-  c: { targetC: number; hottestC: number; damageC: number; reachesC: number },
+  c: { targetC: number; hottestC: number; damageC: number; reachesC: number; unread: boolean },
 ): Sentence | null {
+  if (risk === 'creep up')
+    return c.unread
+      ? say`Nobody has read this gun yet: read it on a scrap first. As strong as it may be, more in one go could damage the film, from about ${temperature(c.damageC)} on.`
+      : say`More in one go could damage the film, from about ${temperature(c.damageC)} on: read it after every pass.`
   if (risk === 'cannot be reached')
     return say`This gun does not get it to ${temperature(c.targetC)}: after ${count(passesTried)} passes it is at ${temperature(c.reachesC)}. Use a hotter setting or gun, or warm the room.`
   if (risk === 'near damage')

@@ -114,6 +114,8 @@ export interface PassesRequest extends Sweep {
   readonly mostPasses?: number | undefined
   /** When the target counts as met: touched while the gun goes by, or still there when the pass ends, as a thermometer reads it. */
   readonly until?: 'touched' | 'held' | undefined
+  /** So many passes and no more, whether they meet the target or not. */
+  readonly exactly?: number | undefined
 }
 
 /** What so many passes do. */
@@ -178,7 +180,9 @@ export function outcomeOf(
   const rise = (at: number) => ambientC + excess * unit.surface[at]!
   const last = unit.timesS.length - 1
   const met = meets(unit, (targetC - ambientC) / excess, request.until ?? 'touched')
-  const passes = met === null ? unit.passEnds.length : Math.max(1, unit.passEnds.findIndex((end) => end >= met) + 1)
+  const passes =
+    request.exactly ??
+    (met === null ? unit.passEnds.length : Math.max(1, unit.passEnds.findIndex((end) => end >= met) + 1))
   const end = unit.passEnds[passes - 1] ?? last
   const timesS = Array.from(unit.timesS.subarray(0, end + 1))
   const surfaceC = timesS.map((_, i) => rise(i))

@@ -19,7 +19,20 @@ const faultTable = {
   'burnt film': say`burnt film`,
 } as const satisfies Record<string, Sentence>
 
+/** Faults after which the piece is no longer good: what becomes of it has to be said before the part is done. */
+const spoiling = ['torn piece', 'burnt film'] as const satisfies readonly (keyof typeof faultTable)[]
+
 export type FaultKind = keyof typeof faultTable
 /** In the order in which they are offered. */
 export const faultKinds = Object.keys(faultTable) as [FaultKind, ...FaultKind[]]
 export const faultWords = (kind: FaultKind): Sentence => faultTable[kind]
+export const spoils = (kind: FaultKind): boolean => spoiling.some((fault) => fault === kind)
+
+const outcomeTable = {
+  'customer takes it': say`the customer has seen it and takes it`,
+  'laid again': say`it comes off and is laid again`,
+} as const satisfies Record<string, Sentence>
+/** What can become of a spoilt piece. */
+export type SpoilOutcome = keyof typeof outcomeTable
+export const spoilOutcomes = Object.keys(outcomeTable) as [SpoilOutcome, ...SpoilOutcome[]]
+export const spoilOutcomeWords = (outcome: SpoilOutcome): Sentence => outcomeTable[outcome]

@@ -1,1 +1,9 @@
-export { type FaultKind, faultKinds, faultWords } from './faults.ts'
+export {
+  type FaultKind,
+  faultKinds,
+  faultWords,
+  type SpoilOutcome,
+  spoilOutcomes,
+  spoilOutcomeWords,
+  spoils,
+} from './faults.ts'

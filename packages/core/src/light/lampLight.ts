@@ -42,7 +42,7 @@ export function lampLight({ lampCandela, layers, overlapLayers = 0 }: LightReque
     seeingDistanceRatio,
     ...(lampCandela === undefined ? {} : { outputCandela: lampCandela * outputRatio }),
     words: paragraph(
-      say`${of(outputRatio)} of the light is left; one sees about ${of(seeingDistanceRatio)} as far.`,
+      say`${of(outputRatio)} of the light is left; it reaches, and is seen, about ${of(seeingDistanceRatio)} as far.`,
       overlapLayers > 0 && say`Where pieces overlap only ${of(overlapRatio)} is left.`,
       say`Local law and the inspection decide whether that is allowed.`,
     ),

@@ -1,9 +1,9 @@
-import { centroid, distance, subtract, unit, type Vec2 } from '../geometry/index.ts'
+import { centroid, distance, dot2, lerp, subtract, unit, type Vec2 } from '../geometry/index.ts'
 import { type EdgeMargin, type EdgeRules, endOfEdge, ruleAt } from '../align/index.ts'
 import type { FormDoc, PartSurface } from '../form/index.ts'
 import { type FlatPart, type LayOrder, orderBySchool, type SchoolName } from '../lay/index.ts'
 import { name, say, type Sentence, verbatim } from '../say/index.ts'
-import type { Anchor, CheckPoint, GapMark } from './partPlan.ts'
+import type { Anchor, AnchorGap as GapMark, CheckPoint } from './partPlan.ts'
 
 interface AnchorInput {
   readonly form: FormDoc
@@ -23,7 +23,8 @@ export function anchorsFor(school: SchoolName, input: AnchorInput, order: LayOrd
     label,
     at: input.part.toFlat(at),
     onForm: at,
-    gaps: gapsNear(at, input),
+    // Only an order that was rehearsed fixes corners here: a flat place has no gap of its own.
+    gaps: order === null ? [] : gapsNear(at, input),
     drawn: pullShare > 0.25,
   }))
 }
@@ -35,7 +36,7 @@ function gapsNear(at: Vec2, { part, surface, rules }: AnchorInput): GapMark[] {
   const corner = polygon.findIndex(
     (p, i) => distance(p, at) < 30 && edgeOfSide[(i + count - 1) % count] !== edgeOfSide[i],
   )
-  return corner < 0 ? [] : [-1, 1].flatMap((way) => gapBeside(corner, way, part, rules))
+  return corner < 0 ? [] : ways.flatMap((way) => gapBeside(corner, way, part, rules))
 }
 
 /** The corners at which two edges meet, the one with the least room first, then each the neighbour of the last. */
@@ -59,7 +60,7 @@ function cornerAnchors({ form, part, surface, rules, margins }: AnchorInput): An
     label: cornerLabel(form, corner),
     at: corner.at,
     onForm: corner.onForm,
-    gaps: [-1, 1].flatMap((way) => gapBeside(corner.index, way, part, rules)),
+    gaps: ways.flatMap((way) => gapBeside(corner.index, way, part, rules)),
     drawn: false,
   }))
 }
@@ -82,26 +83,41 @@ function cornerLabel(form: FormDoc, corner: { onForm: Vec2; before: string; afte
   return say`corner of ${label(corner.before)} and ${label(corner.after)}`
 }
 
-/** The gap to set on one side of a corner, about 70 mm from it. */
-function gapBeside(corner: number, way: number, part: FlatPart, rules: EdgeRules): GapMark[] {
+/** Against the run of the outline, and with it. */
+const ways = [-1, 1] as const
+
+/** How far from a corner a gap is set with a rule, mm. */
+const besideCornerMm = 70
+
+/** The gap to set on one side of a corner, on the edge that leaves it there: some way along it, or in the middle of a short one. */
+function gapBeside(corner: number, way: 1 | -1, part: FlatPart, rules: EdgeRules): GapMark[] {
   const { polygon, edgeOfSide } = part.outline
   const count = polygon.length
-  let length = 0
-  let i = corner
-  while (length < 70) {
-    const next = (i + way + count) % count
-    const [a, b] = [polygon[i], polygon[next]]
-    if (a === undefined || b === undefined) return []
-    length += distance(a, b)
-    i = next
-  }
-  const at = polygon[i]
-  const after = polygon[(i + 1) % count]
-  if (at === undefined || after === undefined) return []
-  const rule = rules[edgeOfSide[i] ?? '']
+  const at = (i: number): Vec2 => polygon[(i + count) % count] ?? [0, 0]
+  const edgeFrom = (i: number) => edgeOfSide[((way > 0 ? i : i - 1) + count) % count] ?? ''
+  const edge = edgeFrom(corner)
+  const rule = rules[edge]
   if (rule === undefined) return []
-  const [dx, dy] = unit(subtract(after, at))
-  return [{ at, normal: [-dy, dx], wantedMm: (rule.minMm + rule.maxMm) / 2 }]
+  const sides: { from: Vec2; to: Vec2; mm: number }[] = []
+  for (let i = corner; sides.length < count && edgeFrom(i) === edge; i = (i + way + count) % count)
+    sides.push({ from: at(i), to: at(i + way), mm: distance(at(i), at(i + way)) })
+  let leftMm = Math.min(besideCornerMm, sides.reduce((sum, side) => sum + side.mm, 0) / 2)
+  for (const { from, to, mm } of sides) {
+    if (leftMm > mm) {
+      leftMm -= mm
+      continue
+    }
+    const [dx, dy] = unit(subtract(to, from))
+    return [
+      {
+        at: lerp(from, to, leftMm / Math.max(mm, 1e-9)),
+        normal: way > 0 ? [-dy, dx] : [dy, -dx],
+        wantedMm: (rule.minMm + rule.maxMm) / 2,
+        edge,
+      },
+    ]
+  }
+  return []
 }
 
 /** Two places on each long edge and one on each short one: enough for a move and a turn, few enough to be read. */
@@ -116,26 +132,44 @@ export function checkPointsFor({
   })
   const mean = stretches.reduce((sum, s) => sum + s.spots.length, 0) / Math.max(1, stretches.length)
   const checks = stretches.flatMap(({ edge, spots }) =>
-    (spots.length > 0.8 * mean ? [0.18, 0.82] : [0.5]).flatMap((share) => {
-      const spot = spots[Math.floor(share * (spots.length - 1))]
-      const rule = rules[edge.name]
-      if (spot === undefined || rule === undefined) return []
-      const passes = rule.maxMm < 0
-      return [
-        {
-          at: spot.at,
-          normal: spot.inward,
-          wantedMm: passes ? Math.round(spot.marginMm * 2) / 2 : (rule.minMm + rule.maxMm) / 2,
-          edge: edge.name,
-          label: placeOnEdge(edge.label, endOfEdge(form.directions, spots, spot)),
-          reads: passes ? ('film past the edge' as const) : ('gap' as const),
-        },
-      ]
-    }),
+    placesOn(spots, stretches.length === 1 ? 'all sides' : spots.length > 0.8 * mean ? 'both ends' : 'middle').flatMap(
+      (spot) => {
+        const rule = rules[edge.name]
+        if (rule === undefined) return []
+        const passes = rule.maxMm < 0
+        return [
+          {
+            at: spot.at,
+            normal: spot.inward,
+            wantedMm: passes ? Math.round(spot.marginMm * 2) / 2 : (rule.minMm + rule.maxMm) / 2,
+            edge: edge.name,
+            label: placeOnEdge(edge.label, endOfEdge(form.directions, spots, spot)),
+            reads: passes ? ('film past the edge' as const) : ('gap' as const),
+          },
+        ]
+      },
+    ),
   )
   return inWalkingOrder(checks, form.edges[0]?.name ?? '')
     .slice(0, 8)
     .map((check, i) => ({ id: String.fromCharCode(80 + i), ...check }))
+}
+
+/** The spots of an edge at which its gap is read: a rim that goes all round is read at its four sides. */
+function placesOn(spots: readonly EdgeMargin[], where: 'all sides' | 'both ends' | 'middle'): EdgeMargin[] {
+  const along = (share: number) => spots.slice(Math.floor(share * (spots.length - 1)))[0]
+  const most = (way: Vec2) =>
+    spots.reduce<EdgeMargin | undefined>(
+      (best, s) => (best === undefined || dot2(s.at, way) > dot2(best.at, way) ? s : best),
+      undefined,
+    )
+  const places =
+    where === 'all sides'
+      ? [most([0, 1]), most([1, 0]), most([0, -1]), most([-1, 0])]
+      : where === 'both ends'
+        ? [along(0.18), along(0.82)]
+        : [along(0.5)]
+  return places.filter((spot) => spot !== undefined)
 }
 
 /** "rear edge, driver’s side"; `end` is null in the middle of the edge. */

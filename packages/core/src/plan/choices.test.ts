@@ -41,13 +41,13 @@ describe('liquids', () => {
     }
   })
   test('the usual school follows the film and the form', () => {
-    expect(usualSchools({ family: 'panel' }, { laid: 'wet', type: 'paint film' }).slip).toBe('light slip')
-    expect(usualSchools({ family: 'lamp' }, { laid: 'dry', type: 'lens tint' })).toMatchObject({
+    expect(usualSchools({ family: 'panel', edges: [] }, { laid: 'wet', type: 'paint film' }).slip).toBe('light slip')
+    expect(usualSchools({ family: 'lamp', edges: [] }, { laid: 'dry', type: 'lens tint' })).toMatchObject({
       slip: 'dry',
       begin: 'flattest first',
     })
-    expect(usualSchools({ family: 'lamp' }, { laid: 'wet', type: 'lens tint' }).slip).toBe('water only')
-    expect(usualSchools({ family: 'panel' }, { laid: 'dry', type: 'trim vinyl' }).slip).toBe('dry')
+    expect(usualSchools({ family: 'lamp', edges: [] }, { laid: 'wet', type: 'lens tint' }).slip).toBe('water only')
+    expect(usualSchools({ family: 'panel', edges: [] }, { laid: 'dry', type: 'trim vinyl' }).slip).toBe('dry')
   })
 })
 
@@ -64,6 +64,7 @@ describe('gaps at the check points', () => {
   const plan = {
     checks: [check('P', 0, 300, [0, -1]), check('Q', 400, 300, [0, -1]), check('R', 400, 150, [-1, 0])],
     gapToleranceMm: 0.5,
+    edges: [],
   }
   test('a reading on the tolerance is right, one beyond is not, one of nowhere is left out', () => {
     const gaps = measuredGaps(plan, [

@@ -14,6 +14,7 @@ import type { Practice } from '../practice/index.ts'
 import { done, type Result } from '../result/index.ts'
 import { name, say, verbatim } from '../say/index.ts'
 import { usualClimate } from '../wait/index.ts'
+import { liesAsDome } from './lying.ts'
 import type { FilmDoc } from './filmDoc.ts'
 import type { RoomClimate } from './findings.ts'
 import type { HeatZone, PlannedEdge, PlannedHeat } from './partPlan.ts'
@@ -120,6 +121,7 @@ export function heatPlan(sources: HeatSources): Result<PlannedHeat[]> {
   if (!on.ok) return on
   const damageC = damageOf(film, practice)
   const layers = layersOf(film, form.material)
+  if (liesAsDome(form, film)) return done([])
   const uses: HeatUse[] = film.laid === 'dry' ? ['soften', 'seal', 'post-heat'] : ['soften', 'seal']
   const planned: PlannedHeat[] = []
   for (const use of uses) {
@@ -156,7 +158,8 @@ export function heatPlan(sources: HeatSources): Result<PlannedHeat[]> {
 
 /** Even an edge without any excess gets some of the time: as much as this excess, mm per 100 mm. */
 const baseMmPer100 = 0.3
-const sealed = new Set(['stop-short', 'wrap', 'butt', 'overlap', 'gap-cut', 'surface-cut'])
+/** Of dry film only what was cut or turned is warmed once more; wet film is sealed all round. */
+const warmed = new Set(['wrap', 'tuck', 'gap-cut', 'surface-cut'])
 
 /** Where heat of a use goes, the place with the most built-up film first and longest. */
 function zonesOf(use: HeatUse, { pulls, edges, form, toFlat, film }: HeatSources): HeatZone[] {
@@ -182,10 +185,12 @@ function zonesOf(use: HeatUse, { pulls, edges, form, toFlat, film }: HeatSources
     const tucks = edges.filter((e) => e.code === 'tuck' && film.laid === 'dry')
     return tucks.map((e) => ({ kind: 'edge', label: verbatim(e.label), edge: e.name, share: 1 / tucks.length }))
   }
-  if (use === 'seal')
-    return bySpare(edges.filter((e) => sealed.has(e.code) && (film.laid === 'wet' || e.code === 'wrap')))
+  if (use === 'seal') return bySpare(edges.filter((e) => film.laid === 'wet' || warmed.has(e.code)))
   const deep = spots(pulls)
-  const hollows = form.recesses.map((r): HeatZone => {
+  const hollows = [
+    ...form.recesses,
+    ...(form.channels ?? []).map(({ name: label, along }) => ({ name: label, outline: along })),
+  ].map((r): HeatZone => {
     const at = middleOf(r.outline)
     return {
       kind: 'spot',
@@ -193,11 +198,11 @@ function zonesOf(use: HeatUse, { pulls, edges, form, toFlat, film }: HeatSources
       at: toFlat(at),
       onForm: at,
       radiusMm: 40,
-      share: 1 / Math.max(1, form.recesses.length),
+      share: 1 / Math.max(1, form.recesses.length + (form.channels ?? []).length),
     }
   })
   const both = [...deep, ...hollows]
-  if (both.length === 0) return bySpare(edges)
+  if (both.length === 0) return form.family === 'trim' ? bySpare(edges) : []
   const whole = both.reduce((sum, zone) => sum + zone.share, 0)
   return both.map((zone) => ({ ...zone, share: zone.share / whole })).sort((a, b) => b.share - a.share)
 }

@@ -4,10 +4,12 @@ export { type FindingKind, findingKinds, findingMeanings, type FoundOnPart, type
 export { damageOf, gunOn, heatBand, type HeatCourseOfUse, heatCourses, heatCoursesOf } from './heatPlan.ts'
 export { type HeldUp, holdUp } from './holdUp.ts'
 export { heats, inHandWords, type Liquid, liquids, liquidWords, type Tool, tools, toolWords } from './inHand.ts'
-export { correctionFor, type MeasuredGap, measuredGaps } from './measuredGaps.ts'
+export { filmDoubt } from './lying.ts'
+export { correctionFor, gapIsRight, type MeasuredGap, measuredGaps, wrongAfter } from './measuredGaps.ts'
 export { bowEnoughMm, carryReadings, orderPractice, rehearsalOptions } from './orderFigures.ts'
 export {
   type Anchor,
+  type AnchorGap,
   type CheckPoint,
   checkReadings,
   type GapMark,
@@ -41,6 +43,7 @@ export {
   planStep,
   type StepPicture,
   type StepRecord,
+  type StepLimit,
   type StepReference,
   type StepTells,
   type StepWait,

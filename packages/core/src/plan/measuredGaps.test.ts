@@ -19,6 +19,7 @@ const check = (
 const plan = {
   checks: [check('P', [200, 300], [0, -1]), check('Q', [400, 150], [-1, 0]), check('R', [0, 150], [1, 0], -26)],
   gapToleranceMm: 0.5,
+  edges: [],
 }
 
 describe('gaps that were read', () => {

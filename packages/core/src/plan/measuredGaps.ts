@@ -10,17 +10,36 @@ export interface MeasuredGap {
   readonly right: boolean
 }
 
+type Checked = Pick<PartPlan, 'checks' | 'gapToleranceMm' | 'edges'>
+
+/** Whether a gap may stay as it is: near its wish, or anywhere within the rule of its edge. */
+export function gapIsRight({ edges, gapToleranceMm }: Checked, check: CheckPoint, gapMm: number): boolean {
+  const rule = edges.find((e) => e.name === check.edge)?.rule
+  const slack = 1e-9
+  return (
+    Math.abs(gapMm - check.wantedMm) <= gapToleranceMm + slack ||
+    (rule !== undefined && gapMm >= rule.minMm - slack && gapMm <= rule.maxMm + slack)
+  )
+}
+
 /** Readings with their check points; readings of points that the plan does not have are left out. */
 export function measuredGaps(
-  plan: Pick<PartPlan, 'checks' | 'gapToleranceMm'>,
+  plan: Checked,
   readings: readonly { readonly checkId: string; readonly measuredMm: number }[],
 ): MeasuredGap[] {
   return readings.flatMap(({ checkId, measuredMm }) => {
     const check = plan.checks.find((c) => c.id === checkId)
     if (check === undefined) return []
-    return [{ check, measuredMm, right: Math.abs(measuredMm - check.wantedMm) <= plan.gapToleranceMm + 1e-9 }]
+    return [{ check, measuredMm, right: gapIsRight(plan, check, measuredMm) }]
   })
 }
+
+/** Gaps that stay wrong after a correction, by how much each is off its wish, mm. */
+export const wrongAfter = (plan: Checked, gaps: readonly MeasuredGap[], { residualMm }: Correction): number[] =>
+  gaps.flatMap(({ check }, i) => {
+    const offMm = residualMm[i] ?? 0
+    return gapIsRight(plan, check, check.wantedMm + offMm) ? [] : [Math.abs(offMm)]
+  })
 
 /** The move and turn that those gaps ask for. Can be refused as `correctionFromGaps` can. */
 export const correctionFor = (gaps: readonly MeasuredGap[], sigmaMm: number): Result<Correction> =>

@@ -1,4 +1,5 @@
 import { findingMeanings } from './findings.ts'
+import { filmDoubt } from './lying.ts'
 import { list, percent, say } from '../say/index.ts'
 import type { PlanNote } from './partPlan.ts'
 import type { PlanContext } from './planContext.ts'
@@ -9,6 +10,8 @@ export function notesOf(c: PlanContext): PlanNote[] {
   const kinds = [...new Set(c.found.map((found) => found.kind))]
   const notes = kinds.map((kind) => ({ because: findingMeanings[kind].says, says: findingMeanings[kind].follows }))
   const warmPulls = c.pulls.filter((pull) => pull.heat === 'warm')
+  const doubt = filmDoubt(c.form, c.film)
+  if (doubt !== null) notes.push({ because: say`film for something else`, says: doubt })
   if (barsHeat(c) && warmPulls.length > 0)
     notes.push({
       because: say`no heat allowed`,

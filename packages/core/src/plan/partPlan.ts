@@ -25,6 +25,11 @@ export interface GapMark {
   readonly wantedMm: number
 }
 
+/** A gap that is set where film is fixed. */
+export interface AnchorGap extends GapMark {
+  readonly edge: string
+}
+
 export interface Anchor {
   readonly number: number
   readonly label: Sentence
@@ -32,7 +37,7 @@ export interface Anchor {
   readonly at: Vec2
   /** On the drawing of the form, mm. */
   readonly onForm: Vec2
-  readonly gaps: readonly GapMark[]
+  readonly gaps: readonly AnchorGap[]
   /** The film is drawn before it is fixed there. */
   readonly drawn: boolean
 }

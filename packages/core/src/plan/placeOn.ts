@@ -32,6 +32,7 @@ export interface PlacedPart {
   readonly registered: RigidMove
   /** The pattern that is placed: the piece's own, or one cut to the rules. */
   readonly pattern: PiecePattern
+  readonly fromRoll: boolean
   /** The piece where it was registered, before anybody moves it. */
   readonly piece: PlacedPiece
 }
@@ -49,7 +50,17 @@ export function placeOn(laid: LaidPart, { pattern: given, rules }: PlaceInput): 
   const registered = registerPiece(part, targets, pattern, spots, rules)
   if (!registered.ok) return registered
   const piece = place(pattern, registered.value)
-  return done({ laid, part, targets, spots, rules, registered: registered.value, pattern, piece })
+  return done({
+    laid,
+    part,
+    targets,
+    spots,
+    rules,
+    registered: registered.value,
+    pattern,
+    fromRoll: given === null,
+    piece,
+  })
 }
 
 /** A pattern that ends every edge in the middle of its rule. */

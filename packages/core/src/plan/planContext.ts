@@ -18,6 +18,8 @@ export interface PlanContext {
   /** The part's outline as it was measured, mm. */
   readonly outlineOnForm: Polygon
   readonly form: FormDoc
+  /** The piece is cut from the roll for this part, not from a kit. */
+  readonly fromRoll: boolean
   readonly film: FilmDoc
   readonly schools: Schools
   readonly areaMm2: number
@@ -37,6 +39,8 @@ export interface PlanContext {
     readonly letterOfStep: ReadonlyMap<number, string>
   } | null
   readonly checks: readonly CheckPoint[]
+  /** How far the piece may be off where it was placed before film leaves the rule of an edge, each way of the drawing, mm. */
+  readonly roomMm: { readonly left: number; readonly right: number; readonly up: number; readonly down: number }
   readonly solutions: readonly PlannedBatch[]
   readonly fingers: readonly FingerPlace[]
   readonly drawing: PlanDrawing

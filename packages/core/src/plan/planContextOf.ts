@@ -1,4 +1,4 @@
-import { edgeMargins, thenPlaced } from '../align/index.ts'
+import { edgeMargins, thenPlaced, tolerance } from '../align/index.ts'
 import { edgePlan } from '../edges/index.ts'
 import { usualGun } from '../heat/index.ts'
 import { fingerForecast, pullsOfRehearsal, stretchPlan } from '../lay/index.ts'
@@ -6,6 +6,12 @@ import { done, type Result } from '../result/index.ts'
 import { usualClimate } from '../wait/index.ts'
 import { anchorsFor, checkPointsFor } from './anchors.ts'
 import { edgeAdvice } from './edgeRules.ts'
+import { centroid } from '../geometry/index.ts'
+import type { EdgeMargin, EdgeRules } from '../align/index.ts'
+import type { Pull } from '../lay/index.ts'
+import type { Practice } from '../practice/index.ts'
+import { liesAsDome } from './lying.ts'
+import type { PlanDrawing } from './partPlan.ts'
 import type { FilmDoc } from './filmDoc.ts'
 import { heatPlan } from './heatPlan.ts'
 import type { PlannedEdge } from './partPlan.ts'
@@ -32,9 +38,13 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
   )
   if (!solutions.ok) return solutions
   const inOrder = rehearsal === null ? [] : pullsOfRehearsal(surface, rehearsal, film.handling)
-  const pulls =
-    rehearsal === null ? stretchPlan(surface, laid.worked, film.handling) : inOrder.map(({ steps: _, ...pull }) => pull)
   const edges = plannedEdges(placed, film)
+  const pulls =
+    rehearsal !== null
+      ? inOrder.map(({ steps: _, ...pull }) => pull)
+      : liesAsDome(form, film)
+        ? []
+        : worthPulling(stretchPlan(surface, laid.worked, film.handling), edges, practice)
   const anchorInput = { form, surface, part, rules, margins }
   const anchors = anchorsFor(schools.begin, anchorInput, rehearsal?.order ?? null)
   const checks = checkPointsFor(anchorInput)
@@ -78,12 +88,27 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
             letterOfStep: new Map(inOrder.flatMap((p) => p.steps.map((number) => [number, p.letter] as const))),
           },
     checks,
+    roomMm: roomOf(margins, rules, drawing),
+    fromRoll: placed.fromRoll,
     solutions: solutions.value,
     fingers: fingerForecast(surface, natural, film.handling.take),
     drawing,
     practice,
     toFlat: part.toFlat,
   })
+}
+
+function roomOf(margins: readonly EdgeMargin[], rules: EdgeRules, drawing: PlanDrawing): PlanContext['roomMm'] {
+  const { sideMm, upMm } = tolerance(margins, rules, centroid(drawing.part))
+  return { left: sideMm.minus, right: sideMm.plus, up: upMm.plus, down: upMm.minus }
+}
+
+/** Pulls that are worth a hand: where a little is left over it lies down, and a pull would only mark the film. */
+function worthPulling(pulls: readonly Pull[], edges: readonly PlannedEdge[], practice: Practice): Pull[] {
+  const left = (edge: string) => edges.find((e) => e.name === edge)?.unpulledMmPer100 ?? 0
+  return pulls
+    .filter((pull) => left(pull.edge) >= practice.pullFrom)
+    .map((pull, i) => ({ ...pull, letter: String.fromCharCode(65 + i) }))
 }
 
 /** Each edge with its rule, and film left over at it when nobody pulls and after the pulls. */

@@ -9,7 +9,7 @@ import type { PlacedPart } from './placeOn.ts'
 import { planContextOf } from './planContextOf.ts'
 import { barsHeat } from './rules/rule.ts'
 import { explainSchools } from './schools.ts'
-import { stepsOf } from './stepsOf.ts'
+import { minutesOf, stepsOf } from './stepsOf.ts'
 
 /**
  * The third storey: the whole plan of one part from its placing: solutions, anchors, pulls, edges, checks and steps. What differs from part
@@ -22,7 +22,10 @@ export function planWork(placed: PlacedPart, conditions: Conditions): Result<Par
   const context = found.value
   const { form, surface, natural, rehearsal } = placed.laid
   const { film, practice, schools, chosen } = conditions
-  const light = film.transmission === undefined ? null : lampLight({ layers: [{ transmission: film.transmission }] })
+  const light =
+    film.transmission === undefined || form.material !== 'lens plastic'
+      ? null
+      : lampLight({ layers: [{ transmission: film.transmission }] })
   if (light !== null && !light.ok) return light
   const steps = stepsOf(context)
   const graded = gradePart(form, surface, layFigures(surface.mesh, natural), film.handling)
@@ -33,7 +36,7 @@ export function planWork(placed: PlacedPart, conditions: Conditions): Result<Par
     material: form.material,
     grade: graded.grade,
     gradeWords: say`${clauses(graded.reasons.slice(0, 3))}.`,
-    schools: explainSchools(schools, film, practice, chosen),
+    schools: explainSchools(schools, form, film, practice, { chosen, fromRoll: placed.fromRoll }),
     solutions: context.solutions,
     anchors: context.anchors,
     pulls: context.pulls,
@@ -52,7 +55,7 @@ export function planWork(placed: PlacedPart, conditions: Conditions): Result<Par
     drawing: context.drawing,
     notes: notesOf(context),
     steps,
-    minutes: steps.reduce((sum, s) => sum + s.minutes + (s.wait?.leastMinutes ?? 0), 0),
+    minutes: minutesOf(steps),
   })
 }
 

@@ -25,6 +25,7 @@ import { planOf, type TestPart, testPart } from './testParts.ts'
 
 /** Figures that are read by a screen or the server itself: where, so that this list cannot outlive the code. */
 const readElsewhere: Partial<Record<PracticeKey, string>> = {
+  outlineReading: 'apps/web/src/screens/laySheet/numbers/WorstEdge.tsx',
   patternGap: 'apps/web/src/screens/shelf/ImportScreen.tsx',
   patternThin: 'apps/web/src/screens/shelf/ImportScreen.tsx',
   batchKeeps: 'apps/web/src/screens/fit/useStandIns.ts',
@@ -35,6 +36,10 @@ const lamp = testPart('pipit-headlamp-left', 'dusk-glass-dry', 'pipit-headlamp-l
 const tail = testPart('skua-tail-outer-left', 'weir-smoke-wet', null, 400)
 const bar = testPart('skua-trim-left', 'ebony-cast-dry', null, 400)
 const panel = testPart('drover-side-panel', 'clearcoat-hull-180', null, 1200)
+
+const dome = testPart('pipit-fog-left', 'clear-dome-dry', 'pipit-fog-left', 400)
+const bonnet = testPart('pipit-bonnet', 'clearcoat-hull-180', null, 400)
+const clear = { ...dome.facts.film, transmission: 0.92 }
 
 const codes = ['wrap', 'tuck', 'gap-cut', 'surface-cut', 'lip-stop', 'stop-short', 'butt', 'overlap'] as const
 const behinds = ['flange, 14 mm', 'flange, 7 mm', 'gap to the wing']
@@ -96,7 +101,8 @@ const probes: readonly ((practice: Practice) => unknown)[] = [
   (p) => planOf(door, { practice: p, found: [{ kind: 'out of true', at: [0.5, 0.5] }] }),
   (p) => planOf(lamp, { practice: p, room: { temperatureC: 13, humidityPercent: 33 } }),
   (p) => planOf(door, { practice: p, form: allCut(door), pattern: null }),
-  (p) => [bar, panel, tail, lamp].map((part) => planOf(part, { practice: p })),
+  (p) => [bar, panel, tail, lamp, dome, bonnet].map((part) => planOf(part, { practice: p })),
+  (p) => planOf(dome, { practice: p, film: clear }),
   (p) => [door, lamp].map((part) => planOf(part, { practice: p, form: coded(part), pattern: null })),
 ]
 const answerOf = (probe: (practice: Practice) => unknown, own: Partial<Practice>) =>

@@ -234,7 +234,8 @@ const ruleTable: readonly RuleRow[] = [
         id: 'degrease',
         phase: 'prepare',
         headline: 'Degrease the edges',
-        detail: 'Degreaser on a cloth, most of all along and under the edges.',
+        detail:
+          'Degreaser on a cloth, along the edges; alcohol on a cloth along the underside that the film is turned onto.',
         tools: ['lint-free cloth'],
         liquids: ['degreaser'],
         cautions: ['solvent'],
@@ -304,14 +305,14 @@ const ruleTable: readonly RuleRow[] = [
   },
   {
     rule: 'dry film wants a dry part',
-    holds: ['dry lamp …', 'trim …'],
+    holds: ['dry lamp …', 'trim …', 'dome …', 'dry panel with a channel …'],
     shownBy: 'dry lamp',
     steps: [
       {
         id: 'bone-dry',
         phase: 'prepare',
         headline: 'Bone dry?',
-        detail: 'Blow the gap out, wipe, look along the lens against a light. No drop, no haze.',
+        detail: 'Blow gaps and ends out, wipe, look along the lens against a light. No drop, no haze.',
         tools: ['dry cloth', 'lamp light'],
         liquids: [],
         cautions: [],
@@ -323,7 +324,14 @@ const ruleTable: readonly RuleRow[] = [
   },
   {
     rule: 'mix',
-    holds: ['door …', 'wet lamp …', 'panel with a channel …', 'mirror cap …'],
+    holds: [
+      'door …',
+      'wet lamp …',
+      'panel with a channel …',
+      'bonnet from the roll …',
+      'tinted panel …',
+      'mirror cap …',
+    ],
     shownBy: 'door',
     steps: [
       {
@@ -349,7 +357,8 @@ const ruleTable: readonly RuleRow[] = [
         id: 'dry-check',
         phase: 'prepare',
         headline: 'Hold the piece up, liner on',
-        detail: 'Right piece, right side, covers from end to end. Then take the cover sheet off its face.',
+        detail:
+          'Right piece, right side, covers from end to end. Pick specks off it as it hangs. Then take the cover sheet off its face.',
         tools: ['piece', 'tape measure'],
         liquids: [],
         cautions: [],
@@ -380,7 +389,14 @@ const ruleTable: readonly RuleRow[] = [
   },
   {
     rule: 'soak and peel',
-    holds: ['door …', 'wet lamp …', 'panel with a channel …', 'mirror cap …'],
+    holds: [
+      'door …',
+      'wet lamp …',
+      'panel with a channel …',
+      'bonnet from the roll …',
+      'tinted panel …',
+      'mirror cap …',
+    ],
     shownBy: 'door',
     steps: [
       {
@@ -422,8 +438,27 @@ const ruleTable: readonly RuleRow[] = [
     ],
   },
   {
-    rule: 'peel dry film by its bleed',
-    holds: ['dry lamp …', 'trim …'],
+    rule: 'check how dry film sits before it is peeled',
+    holds: ['dry lamp …', 'trim …', 'dome …', 'dry panel with a channel …'],
+    shownBy: 'dry lamp',
+    steps: [
+      {
+        id: 'measure-gaps',
+        phase: 'place',
+        headline: 'Check how it sits',
+        detail: 'Liner on, hold it over the lens and read how far the film passes the edge at 6 places.',
+        tools: ['rule'],
+        liquids: [],
+        cautions: [],
+        heat: null,
+        people: 1,
+        minutes: 4,
+      },
+    ],
+  },
+  {
+    rule: 'peel dry film',
+    holds: ['dry lamp …', 'trim …', 'dome …', 'dry panel with a channel …'],
     shownBy: 'dry lamp',
     steps: [
       {
@@ -442,7 +477,14 @@ const ruleTable: readonly RuleRow[] = [
   },
   {
     rule: 'measure the gaps while it still floats',
-    holds: 'always',
+    holds: [
+      'door …',
+      'wet lamp …',
+      'panel with a channel …',
+      'bonnet from the roll …',
+      'tinted panel …',
+      'mirror cap …',
+    ],
     shownBy: 'door',
     steps: [
       {
@@ -468,7 +510,8 @@ const ruleTable: readonly RuleRow[] = [
         id: 'anchor-1',
         phase: 'lay',
         headline: 'Set the front bottom',
-        detail: '2.5 mm and −16 mm from the edges. Lift, tack under it, hold, three short strokes towards the corner.',
+        detail:
+          '2.5 mm from the front edge and 16 mm over the bottom edge. Lift, tack under it, hold, three short strokes towards the corner.',
         tools: ['soft squeegee'],
         liquids: ['tack'],
         cautions: [],
@@ -480,7 +523,7 @@ const ruleTable: readonly RuleRow[] = [
         id: 'anchor-2',
         phase: 'lay',
         headline: 'Set the rear bottom',
-        detail: '−16 mm from both edges. Lift, tack under it, hold, three short strokes towards the corner.',
+        detail: '16 mm over both edges. Lift, tack under it, hold, three short strokes towards the corner.',
         tools: ['soft squeegee'],
         liquids: ['tack'],
         cautions: [],
@@ -493,7 +536,7 @@ const ruleTable: readonly RuleRow[] = [
         phase: 'lay',
         headline: 'Set the rear top',
         detail:
-          '−16 mm and −22.5 mm from the edges. Lift, tack under it, hold, three short strokes towards the corner.',
+          '16 mm over the rear edge and 22.5 mm over the window edge. Lift, tack under it, hold, three short strokes towards the corner.',
         tools: ['soft squeegee'],
         liquids: ['tack'],
         cautions: [],
@@ -506,7 +549,7 @@ const ruleTable: readonly RuleRow[] = [
         phase: 'lay',
         headline: 'Set the front top',
         detail:
-          '−22.5 mm and 2.5 mm from the edges. Lift, tack under it, hold, three short strokes towards the corner.',
+          '22.5 mm over the window edge and 2.5 mm from the front edge. Lift, tack under it, hold, three short strokes towards the corner.',
         tools: ['soft squeegee'],
         liquids: ['tack'],
         cautions: [],
@@ -518,7 +561,7 @@ const ruleTable: readonly RuleRow[] = [
   },
   {
     rule: 'hollows before what lies round them',
-    holds: ['panel with a channel …'],
+    holds: ['panel with a channel …', 'dry panel with a channel …'],
     shownBy: 'panel with a channel',
     steps: [
       {
@@ -538,7 +581,7 @@ const ruleTable: readonly RuleRow[] = [
   },
   {
     rule: 'pulls of a bulge',
-    holds: ['dry lamp …', 'mirror cap …'],
+    holds: ['dry lamp …', 'bonnet from the roll', 'tinted panel …', 'mirror cap …'],
     shownBy: 'dry lamp',
     steps: [
       {
@@ -546,7 +589,7 @@ const ruleTable: readonly RuleRow[] = [
         phase: 'lay',
         headline: 'Pull A: along the top edge, both ways',
         detail:
-          '5.9 % longer there, warm: 48 °C over a band at least 80 mm wide, cool a few seconds. A little past the mark, let go fast (it takes back 70 % of that), then lay.',
+          'A hand on the bleed at each side, the line between them across its middle. 9 mm longer (5.9 %), warm: 48 °C over a band at least 80 mm wide, cool two seconds. A little past the mark, let go fast (it takes back 70 % of that), then lay.',
         tools: ['heat gun', 'infra-red thermometer'],
         liquids: [],
         cautions: ['heat', 'heat'],
@@ -559,7 +602,7 @@ const ruleTable: readonly RuleRow[] = [
         phase: 'lay',
         headline: 'Pull B: along the bottom edge, both ways',
         detail:
-          '5.9 % longer there, warm: 48 °C over a band at least 80 mm wide, cool a few seconds. A little past the mark, let go fast (it takes back 70 % of that), then lay.',
+          'A hand on the bleed at each side, the line between them across its middle. 9 mm longer (5.9 %), warm: 48 °C over a band at least 80 mm wide, cool two seconds. A little past the mark, let go fast (it takes back 70 % of that), then lay.',
         tools: ['heat gun', 'infra-red thermometer'],
         liquids: [],
         cautions: ['heat', 'heat'],
@@ -570,9 +613,9 @@ const ruleTable: readonly RuleRow[] = [
       {
         id: 'pull-C',
         phase: 'lay',
-        headline: 'Pull C: towards the wing edge',
+        headline: 'Pull C: over the bulge, towards the wing edge',
         detail:
-          '5.9 % longer there, warm: 48 °C over a band at least 50 mm wide, cool a few seconds. A little past the mark, let go fast (it takes back 70 % of that), then lay.',
+          'A hand on the bleed at each side, the line between them across its middle. 5 mm longer (5.9 %), warm: 48 °C over a band at least 50 mm wide, cool two seconds. A little past the mark, let go fast (it takes back 70 % of that), then lay.',
         tools: ['heat gun', 'infra-red thermometer'],
         liquids: [],
         cautions: ['heat', 'heat'],
@@ -603,7 +646,14 @@ const ruleTable: readonly RuleRow[] = [
   },
   {
     rule: 'light pass, wet',
-    holds: ['door … but rehearsed', 'wet lamp …', 'panel with a channel …', 'mirror cap …'],
+    holds: [
+      'door … but rehearsed',
+      'wet lamp …',
+      'panel with a channel …',
+      'bonnet from the roll …',
+      'tinted panel …',
+      'mirror cap …',
+    ],
     shownBy: 'door',
     steps: [
       {
@@ -622,7 +672,14 @@ const ruleTable: readonly RuleRow[] = [
   },
   {
     rule: 'firm pass, wet',
-    holds: ['door …', 'wet lamp …', 'panel with a channel …', 'mirror cap …'],
+    holds: [
+      'door …',
+      'wet lamp …',
+      'panel with a channel …',
+      'bonnet from the roll …',
+      'tinted panel …',
+      'mirror cap …',
+    ],
     shownBy: 'door',
     steps: [
       {
@@ -636,6 +693,38 @@ const ruleTable: readonly RuleRow[] = [
         heat: null,
         people: 1,
         minutes: 4,
+      },
+    ],
+  },
+  {
+    rule: 'growing circles over a dome',
+    holds: ['dome …'],
+    shownBy: 'dome',
+    steps: [
+      {
+        id: 'circles',
+        phase: 'lay',
+        headline: 'Growing circles from the middle',
+        detail: 'Each round about 6 mm wider. Where it bunches: lift that sector, lay it again, never one big fold.',
+        tools: ['dry gloves'],
+        liquids: [],
+        cautions: [],
+        heat: null,
+        people: 1,
+        minutes: 6,
+      },
+      {
+        id: 'massage',
+        phase: 'lay',
+        headline: 'From 25 mm before the rim: massage',
+        detail:
+          'Going round, 3 mm to 6 mm at a time, each fold spread over a wider sector until only tiny ones are left at the crest.',
+        tools: ['dry gloves'],
+        liquids: [],
+        cautions: [],
+        heat: null,
+        people: 1,
+        minutes: 8,
       },
     ],
   },
@@ -661,7 +750,7 @@ const ruleTable: readonly RuleRow[] = [
   },
   {
     rule: 'lay dry outward',
-    holds: ['dry lamp …'],
+    holds: ['dry lamp …', 'dry panel with a channel …'],
     shownBy: 'dry lamp',
     steps: [
       {
@@ -681,14 +770,22 @@ const ruleTable: readonly RuleRow[] = [
   },
   {
     rule: 'flush the edges',
-    holds: ['door …', 'wet lamp …', 'panel with a channel …', 'mirror cap …'],
+    holds: [
+      'door …',
+      'wet lamp …',
+      'panel with a channel …',
+      'bonnet from the roll …',
+      'tinted panel …',
+      'mirror cap …',
+    ],
     shownBy: 'door',
     steps: [
       {
         id: 'flush-edges',
         phase: 'edges',
         headline: 'Edges: flush with tack, press dry',
-        detail: 'Tack along and under the edge, then press the moisture out with a cloth over the squeegee.',
+        detail:
+          'Tack along and under the edge, then within 10 minutes press the moisture out with a cloth over the squeegee.',
         tools: ['cloth over the squeegee'],
         liquids: ['tack'],
         cautions: [],
@@ -719,14 +816,19 @@ const ruleTable: readonly RuleRow[] = [
   },
   {
     rule: 'fingers that the pulls leave',
-    holds: ['dry lamp, nobody pulls', 'mirror cap, nobody pulls'],
+    holds: [
+      'dry lamp, nobody pulls',
+      'bonnet from the roll, nobody pulls',
+      'tinted panel, nobody pulls',
+      'mirror cap, nobody pulls',
+    ],
     shownBy: 'dry lamp, nobody pulls',
     steps: [
       {
         id: 'fingers',
         phase: 'edges',
         headline: 'Work the fingers out: top edge, wing edge and bottom edge',
-        detail: 'Lift, warm a broad area, pull outward so that the excess runs out into the bleed, lay.',
+        detail: 'Lift, warm a broad area, pull outward so that the excess runs out, lay.',
         tools: ['heat gun', 'felt squeegee'],
         liquids: [],
         cautions: ['heat', 'heat'],
@@ -737,34 +839,42 @@ const ruleTable: readonly RuleRow[] = [
     ],
   },
   {
-    rule: 'initial grab of wet film',
-    holds: ['door …', 'wet lamp …', 'panel with a channel …', 'mirror cap …'],
+    rule: 'trim and notch a wrapped edge',
+    holds: ['door … but tuck / gap-cut / surface-cut / lip-stop / butt / overlap'],
+    shownBy: 'door',
+    steps: [
+      {
+        id: 'trim-wrap',
+        phase: 'edges',
+        headline: 'Trim and notch: bottom edge and rear edge',
+        detail: 'Leave 12 mm to 20 mm over. Notch the corner: two cuts of 25.8 mm at 46°, ending 2 mm before it.',
+        tools: ['scissors'],
+        liquids: [],
+        cautions: ['blade', 'edge', 'edge'],
+        heat: null,
+        people: 1,
+        minutes: 4,
+      },
+    ],
+  },
+  {
+    rule: 'wet film grabs and dries',
+    holds: [
+      'door …',
+      'wet lamp …',
+      'panel with a channel …',
+      'bonnet from the roll …',
+      'tinted panel …',
+      'mirror cap …',
+    ],
     shownBy: 'door',
     steps: [
       {
         id: 'grab',
         phase: 'edges',
-        headline: 'Let it grab',
-        detail: 'Wipe up, note small fingers for later. Do not touch the film.',
-        tools: [],
-        liquids: [],
-        cautions: [],
-        heat: null,
-        people: 1,
-        minutes: 1,
-      },
-    ],
-  },
-  {
-    rule: 'dry before a wet edge is cut',
-    holds: ['door … but cracked lens / crazed lens / wrap / lip-stop / butt / overlap', 'mirror cap …'],
-    shownBy: 'door',
-    steps: [
-      {
-        id: 'dry-trim',
-        phase: 'edges',
-        headline: 'Let the edges dry before the cut',
-        detail: 'Press them once more with a dry cloth, then leave them. Work on another part meanwhile.',
+        headline: 'Let it grab and dry',
+        detail:
+          'Wipe up, note small fingers for later, then leave it. From the flush: turn at 15 minutes, cut at 18 minutes and seal at 20 minutes.',
         tools: ['dry cloth'],
         liquids: [],
         cautions: [],
@@ -775,40 +885,8 @@ const ruleTable: readonly RuleRow[] = [
     ],
   },
   {
-    rule: 'turn a wrapped edge',
-    holds: ['door … but tuck / gap-cut / surface-cut / lip-stop / butt / overlap'],
-    shownBy: 'door',
-    steps: [
-      {
-        id: 'trim-wrap',
-        phase: 'edges',
-        headline: 'Trim and notch: bottom edge and rear edge',
-        detail:
-          'Leave 12 mm to 20 mm over. Notch the corner: two cuts of 25.8 mm at 46°, ending 2 mm before it. Then let it dry, or steam it and press with a towel.',
-        tools: ['scissors'],
-        liquids: [],
-        cautions: ['blade', 'edge', 'edge'],
-        heat: null,
-        people: 1,
-        minutes: 4,
-      },
-      {
-        id: 'turn-wrap',
-        phase: 'edges',
-        headline: 'Turn bottom edge and rear edge',
-        detail: 'Turn under, press and hold, then seal with heat.',
-        tools: ['cloth', 'heat gun'],
-        liquids: [],
-        cautions: ['heat', 'heat', 'heat'],
-        heat: 'seal',
-        people: 1,
-        minutes: 4,
-      },
-    ],
-  },
-  {
-    rule: 'post-heat deep dry shapes before the cut',
-    holds: ['dry lamp … but cracked lens / crazed lens', 'trim …'],
+    rule: 'post-heat what was stretched, before the cut',
+    holds: ['dry lamp … but cracked lens / crazed lens'],
     shownBy: 'dry lamp',
     steps: [
       {
@@ -816,7 +894,7 @@ const ruleTable: readonly RuleRow[] = [
         phase: 'heat',
         headline: 'Post-heat, 92 °C',
         detail:
-          'Most at the washer cover: what was stretched there draws back. Read it with the thermometer. A wet glove follows and presses.',
+          'What was stretched, broad and moving. Most at the washer cover: what was stretched there draws back. Read it with the thermometer. A wet glove follows the gun and presses while it is warm.',
         tools: ['heat gun', 'infra-red thermometer', 'wet glove'],
         liquids: [],
         cautions: ['heat', 'heat', 'heat'],
@@ -827,42 +905,21 @@ const ruleTable: readonly RuleRow[] = [
     ],
   },
   {
-    rule: 'cut in the gap',
-    holds: ['door, gap-cut', 'dry lamp …', 'wet lamp …'],
+    rule: 'relax dry edges before they are cut',
+    holds: ['dry lamp …'],
     shownBy: 'dry lamp',
     steps: [
       {
-        id: 'gap-cut',
+        id: 'relax-edges',
         phase: 'edges',
-        headline: 'Cut in the gap',
-        detail:
-          'Top edge, wing edge and bottom edge: blade in the empty gap, its back on the lamp, about 45°, away from the vehicle. Waste taut, off slowly.',
-        tools: ['knife', 'sharps box'],
+        headline: 'Relax the edges',
+        detail: 'Along every edge: lift, warm it, cool two seconds, lay without tension.',
+        tools: ['heat gun'],
         liquids: [],
-        cautions: ['blade'],
-        heat: null,
+        cautions: ['heat', 'heat'],
+        heat: 'soften',
         people: 1,
-        minutes: 5,
-      },
-    ],
-  },
-  {
-    rule: 'stop on the crest of a lip',
-    holds: ['door, lip-stop'],
-    shownBy: 'door, lip-stop',
-    steps: [
-      {
-        id: 'lip-stop',
-        phase: 'edges',
-        headline: 'Stop on the crest',
-        detail:
-          'Bottom edge, front edge, window edge and rear edge: centred, the film ends on the crest all round. Trim what runs over it.',
-        tools: ['sharp scissors', 'lamp light'],
-        liquids: [],
-        cautions: [],
-        heat: null,
-        people: 1,
-        minutes: 3,
+        minutes: 4,
       },
     ],
   },
@@ -873,6 +930,7 @@ const ruleTable: readonly RuleRow[] = [
       'dry lamp …',
       'wet lamp …',
       'trim …',
+      'tinted panel …',
       'mirror cap …',
     ],
     shownBy: 'door',
@@ -881,13 +939,158 @@ const ruleTable: readonly RuleRow[] = [
         id: 'tuck',
         phase: 'edges',
         headline: 'Tuck window edge',
-        detail: 'As deep as it goes with the thin tool, then trim the rest in the gap.',
-        tools: ['tucking tool', 'knife'],
+        detail:
+          'As deep as it goes with the thin tool, the other hand holds the film away. Draw the cut line with a finger.',
+        tools: ['tucking tool'],
+        liquids: [],
+        cautions: [],
+        heat: null,
+        people: 1,
+        minutes: 4,
+      },
+    ],
+  },
+  {
+    rule: 'cut in the gap',
+    holds: [
+      'door … but wrap / surface-cut / lip-stop / butt / overlap',
+      'dry lamp …',
+      'wet lamp …',
+      'trim …',
+      'tinted panel …',
+      'mirror cap …',
+    ],
+    shownBy: 'door',
+    steps: [
+      {
+        id: 'gap-cut',
+        phase: 'edges',
+        headline: 'Cut in the gap',
+        detail:
+          'Window edge: blade in the empty gap, its back on the part, about 45°, away from the vehicle. Waste taut, off slowly; the tight place last. Not through somewhere: go over it lightly with a new segment, never pull.',
+        tools: ['knife', 'sharps box'],
         liquids: [],
         cautions: ['blade'],
         heat: null,
         people: 1,
+        minutes: 5,
+      },
+    ],
+  },
+  {
+    rule: 'cut on the surface',
+    holds: ['door, surface-cut'],
+    shownBy: 'door, surface-cut',
+    steps: [
+      {
+        id: 'surface-cut',
+        phase: 'edges',
+        headline: 'Cut on the surface: bottom edge, front edge, window edge and rear edge',
+        detail:
+          'Masking tape as the line. Fresh segment, blade at about 10°: incise two thirds deep, never through, every corner rounded. Then pull sharply: it parts along the line. A fresh segment now, and again every 3000 mm.',
+        tools: ['knife', 'masking tape', 'sharps box'],
+        liquids: [],
+        cautions: ['blade', 'edge'],
+        heat: null,
+        people: 1,
+        minutes: 6,
+      },
+    ],
+  },
+  {
+    rule: 'stop on the crest of a lip',
+    holds: ['door, lip-stop', 'dome …'],
+    shownBy: 'dome',
+    steps: [
+      {
+        id: 'lip-stop',
+        phase: 'edges',
+        headline: 'Ends on the crest all round?',
+        detail: 'Look round the lip against the light. Where it runs over: lift that sector, lay it again further in.',
+        tools: ['lamp light'],
+        liquids: [],
+        cautions: [],
+        heat: null,
+        people: 1,
+        minutes: 2,
+      },
+    ],
+  },
+  {
+    rule: 'turn a wrapped edge',
+    holds: ['door … but tuck / gap-cut / surface-cut / lip-stop / butt / overlap'],
+    shownBy: 'door',
+    steps: [
+      {
+        id: 'turn-wrap',
+        phase: 'edges',
+        headline: 'Turn bottom edge and rear edge',
+        detail:
+          'Turn under, press and hold. In a hurry: steam it and press with a towel. Does it lift: more drying, then again.',
+        tools: ['cloth'],
+        liquids: [],
+        cautions: [],
+        heat: null,
+        people: 1,
         minutes: 4,
+      },
+    ],
+  },
+  {
+    rule: 'warm the cut edges of dry film',
+    holds: ['dry lamp … but cracked lens / crazed lens', 'trim …'],
+    shownBy: 'dry lamp',
+    steps: [
+      {
+        id: 'warm-edges',
+        phase: 'heat',
+        headline: 'Warm the cut edges, 68 °C',
+        detail: 'Along every edge that was cut; a glove follows the gun and presses while it is warm.',
+        tools: ['heat gun', 'gloves'],
+        liquids: [],
+        cautions: ['heat', 'heat'],
+        heat: 'seal',
+        people: 1,
+        minutes: 4,
+      },
+    ],
+  },
+  {
+    rule: 'look for bubbles before the post-heat of dry film',
+    holds: ['dry panel with a channel …'],
+    shownBy: 'dry panel with a channel',
+    steps: [
+      {
+        id: 'bubbles',
+        phase: 'look',
+        headline: 'Look for bubbles first',
+        detail: 'Light low over all of it. Air: prick, warm, cool, press out towards the hole.',
+        tools: ['lamp light'],
+        liquids: [],
+        cautions: [],
+        heat: null,
+        people: 1,
+        minutes: 3,
+      },
+    ],
+  },
+  {
+    rule: 'post-heat dry film last of all',
+    holds: ['trim …', 'dry panel with a channel …'],
+    shownBy: 'trim',
+    steps: [
+      {
+        id: 'post-heat',
+        phase: 'heat',
+        headline: 'Post-heat, 92 °C',
+        detail:
+          'All of it, ends and bends longest. Read it with the thermometer. A wet glove follows the gun and presses while it is warm.',
+        tools: ['heat gun', 'infra-red thermometer', 'wet glove'],
+        liquids: [],
+        cautions: ['heat', 'heat', 'heat'],
+        heat: 'post-heat',
+        people: 1,
+        minutes: 5,
       },
     ],
   },
@@ -897,6 +1100,8 @@ const ruleTable: readonly RuleRow[] = [
       'door … but cracked lens / crazed lens',
       'wet lamp … but cracked lens / crazed lens',
       'panel with a channel …',
+      'bonnet from the roll …',
+      'tinted panel …',
       'mirror cap …',
     ],
     shownBy: 'door',
@@ -905,13 +1110,33 @@ const ruleTable: readonly RuleRow[] = [
         id: 'seal-edges',
         phase: 'heat',
         headline: 'Seal the edges, 68 °C',
-        detail: 'Gun along the edges only, a cloth follows. Corners with most built-up film get the most time.',
+        detail:
+          'Gun along the edges only; the cloth follows at once and presses while it is warm. Corners with most built-up film get the most time.',
         tools: ['heat gun', 'cloth', 'infra-red thermometer'],
         liquids: [],
         cautions: ['heat', 'heat', 'heat'],
         heat: 'seal',
         people: 1,
         minutes: 5,
+      },
+    ],
+  },
+  {
+    rule: 'masking tape comes off',
+    holds: ['door, surface-cut', 'dry lamp …', 'wet lamp …'],
+    shownBy: 'dry lamp',
+    steps: [
+      {
+        id: 'unmask',
+        phase: 'look',
+        headline: 'Take the tape off',
+        detail: 'Flat back on itself and slowly, away from the film; look at each edge as it comes free.',
+        tools: [],
+        liquids: [],
+        cautions: [],
+        heat: null,
+        people: 1,
+        minutes: 2,
       },
     ],
   },

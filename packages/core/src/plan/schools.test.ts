@@ -20,18 +20,20 @@ describe('what a shop chooses without thinking twice', () => {
     ['lamp', dry, { slip: 'dry', tack: 'dry', begin: 'flattest first' }],
     ['trim', dry, { slip: 'dry', tack: 'dry', begin: 'one end and follow' }],
   ])('a %s under %j', (family, film, schools) => {
-    expect(usualSchools({ family }, film)).toEqual(schools)
+    expect(usualSchools({ family, edges: [] }, film)).toEqual(schools)
   })
   test.each(['cracked lens', 'crazed lens'] as const)('a %s takes no alcohol', (kind) => {
-    expect(usualSchools({ family: 'lamp' }, wet, found(kind))).toEqual({
+    expect(usualSchools({ family: 'lamp', edges: [] }, wet, found(kind))).toEqual({
       slip: 'water only',
       tack: 'water only',
       begin: 'flattest first',
     })
-    expect(usualSchools({ family: 'lamp' }, dry, found(kind))).toMatchObject({ slip: 'dry', tack: 'dry' })
+    expect(usualSchools({ family: 'lamp', edges: [] }, dry, found(kind))).toMatchObject({ slip: 'dry', tack: 'dry' })
   })
   test.each(['chip', 'coating', 'repaint', 'swirls'] as const)('%s changes no liquid', (kind) => {
-    expect(usualSchools({ family: 'panel' }, wet, found(kind))).toEqual(usualSchools({ family: 'panel' }, wet))
+    expect(usualSchools({ family: 'panel', edges: [] }, wet, found(kind))).toEqual(
+      usualSchools({ family: 'panel', edges: [] }, wet),
+    )
   })
 })
 
@@ -51,12 +53,14 @@ const chosen = (school: SchoolName, because = say`It was rehearsed.`): ChosenOrd
 
 describe('an order that was chosen', () => {
   test('decides where to begin, and nothing else', () => {
-    expect(schoolsFor({ family: 'panel' }, wet, [], chosen('centre out'))).toEqual({
+    expect(schoolsFor({ family: 'panel', edges: [] }, wet, [], chosen('centre out'))).toEqual({
       slip: 'light slip',
       tack: 'weak tack',
       begin: 'centre out',
     })
-    expect(schoolsFor({ family: 'panel' }, wet, [], null)).toEqual(usualSchools({ family: 'panel' }, wet))
+    expect(schoolsFor({ family: 'panel', edges: [] }, wet, [], null)).toEqual(
+      usualSchools({ family: 'panel', edges: [] }, wet),
+    )
   })
 })
 
@@ -64,12 +68,16 @@ describe('each choice is explained', () => {
   const film = demoFilm('clearcoat-hull-180')
   const dryFilm = demoFilm('dusk-glass-dry')
   const practice = practiceWith()
-  const explained = (schools: Partial<Schools>, more: { dry?: boolean; chosen?: ChosenOrder } = {}) =>
+  const explained = (
+    schools: Partial<Schools>,
+    more: { dry?: boolean; chosen?: ChosenOrder; fromRoll?: boolean } = {},
+  ) =>
     explainSchools(
-      { ...usualSchools({ family: 'panel' }, more.dry === true ? dry : wet), ...schools },
+      { ...usualSchools({ family: 'panel', edges: [] }, more.dry === true ? dry : wet), ...schools },
+      { family: 'panel' },
       more.dry === true ? dryFilm : film,
       practice,
-      more.chosen ?? null,
+      { chosen: more.chosen ?? null, fromRoll: more.fromRoll ?? false },
     )
   test.each(schoolNames)('“%s” with its reason and what another school would change', (begin) => {
     const [, where] = explained({ begin })
@@ -86,8 +94,10 @@ describe('each choice is explained', () => {
   test('the length that is released is the shop’s own', () => {
     const own = explainSchools(
       { slip: 'light slip', tack: 'weak tack', begin: 'one end and follow' },
+      { family: 'trim' },
       film,
       practiceWith({ releaseLength: 400 }),
+      { chosen: null, fromRoll: false },
     )
     expect(own[1]?.reason).toSay('400 mm at a time')
   })
@@ -96,6 +106,20 @@ describe('each choice is explained', () => {
     expect(with_[1]?.reason).toSay('Less film is left at the nose.')
     const without = explained({ begin: 'spiral' }, { chosen: chosen('spiral', { text: '', with: [] }) })
     expect(without[1]?.reason).toEqual(explained({ begin: 'spiral' })[1]?.reason)
+  })
+  test('a piece from the roll is not called pre-cut', () => {
+    expect(explained({ begin: 'corners first' })[1]?.reason).toSay('pre-cut')
+    expect(explained({ begin: 'corners first' }, { fromRoll: true })[1]?.reason).not.toSay('pre-cut')
+  })
+  test('each family has its own reason for its liquid', () => {
+    const of = (family: 'panel' | 'lamp' | 'trim') =>
+      explainSchools({ slip: 'light slip', tack: 'weak tack', begin: 'centre out' }, { family }, film, practice, {
+        chosen: null,
+        fromRoll: false,
+      })[0]?.reason
+    expect(of('panel')).toSay('A panel is large')
+    expect(of('lamp')).toSay('A lens shows every trace of soap')
+    expect(of('trim')).toSay('A narrow part')
   })
   test('wet and dry film are told apart', () => {
     expect(explained({})[0]?.choice).toSay('light slip, weak tack')

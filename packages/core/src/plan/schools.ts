@@ -5,6 +5,7 @@ import { type LiquidSchool, liquidSchoolWords } from '../mix/index.ts'
 import { isEmpty, name, say, type Sentence, length } from '../say/index.ts'
 import type { FilmDoc } from './filmDoc.ts'
 import type { FoundOnPart } from './findings.ts'
+import { liesAsDome } from './lying.ts'
 import type { SchoolChoice } from './partPlan.ts'
 
 /** Named choices, one a question. */
@@ -22,10 +23,11 @@ export interface ChosenOrder {
 
 /** The schools that suit a film on a form, as a shop would choose them without thinking twice. */
 export function usualSchools(
-  form: Pick<FormDoc, 'family'>,
+  form: Pick<FormDoc, 'family' | 'edges'>,
   film: Pick<FilmDoc, 'laid' | 'type'>,
   found: readonly FoundOnPart[] = [],
 ): Schools {
+  if (liesAsDome(form, film)) return { slip: 'dry', tack: 'dry', begin: 'spiral' }
   if (film.laid === 'dry')
     return { slip: 'dry', tack: 'dry', begin: form.family === 'panel' ? 'corners first' : beginOf[form.family] }
   // A damaged lens takes no alcohol: water washes the slip out instead, and bonds a day later.
@@ -44,7 +46,7 @@ const beginOf: Readonly<Record<FormDoc['family'], SchoolName>> = {
 
 /** The usual schools, with where to begin as the chosen order says. */
 export function schoolsFor(
-  form: Pick<FormDoc, 'family'>,
+  form: Pick<FormDoc, 'family' | 'edges'>,
   film: Pick<FilmDoc, 'laid' | 'type'>,
   found: readonly FoundOnPart[],
   chosen: ChosenOrder | null,
@@ -56,19 +58,20 @@ export function schoolsFor(
 /** Each choice with its reason and what the other school would change. */
 export function explainSchools(
   schools: Schools,
+  form: Pick<FormDoc, 'family'>,
   film: FilmDoc,
   practice: Pick<Practice, 'releaseLength'>,
-  chosen: ChosenOrder | null = null,
+  { chosen, fromRoll }: { readonly chosen: ChosenOrder | null; readonly fromRoll: boolean },
 ): SchoolChoice[] {
-  const because =
-    chosen === null || isEmpty(chosen.because) ? beginReasons(practice)[schools.begin].reason : chosen.because
+  const reasons = beginReasons(practice, fromRoll)[schools.begin]
+  const because = chosen === null || isEmpty(chosen.because) ? reasons.reason : chosen.because
   return [
-    schools.slip === 'dry' ? dryChoice(film) : wetChoice(schools),
+    schools.slip === 'dry' ? dryChoice(film) : wetChoice(schools, form),
     {
       question: say`Where to begin`,
       choice: chosen === null ? schoolWords[schools.begin] : orderName(chosen.order),
       reason: because,
-      otherwise: beginReasons(practice)[schools.begin].otherwise,
+      otherwise: reasons.otherwise,
     },
   ]
 }
@@ -76,26 +79,37 @@ export function explainSchools(
 const dryChoice = (film: FilmDoc): SchoolChoice => ({
   question: say`Liquid`,
   choice: say`dry`,
-  reason: say`${name(film.name)} lets air out by itself; water under it stops the adhesive for good.`,
+  reason: say`${name(film.name)} is made to be laid dry; water under it stops the adhesive for good.`,
   otherwise: say`A mist of water would let you slide it, but it bonds a day later.`,
 })
 
-const wetChoice = ({ slip, tack }: Schools): SchoolChoice => ({
+const wetReasons: Readonly<Record<FormDoc['family'], Sentence>> = {
+  panel: say`A panel is large: the film floats until it sits right, then weak tack flushes the soap out.`,
+  lamp: say`A lens shows every trace of soap, and its film has to hold at once where it is pulled.`,
+  trim: say`A narrow part wants little: slip enough to level it, then weak tack at its edges.`,
+}
+
+const wetChoice = ({ slip, tack }: Schools, { family }: Pick<FormDoc, 'family'>): SchoolChoice => ({
   question: say`Liquid`,
   choice: say`${liquidSchoolWords[slip]}, ${liquidSchoolWords[tack]}`,
-  reason: say`Clear film on a panel: floats on little soap, and weak tack flushes it.`,
+  reason: wetReasons[family],
   otherwise:
-    slip === 'heavy slip' ? say`Light slip would bond sooner.` : say`Heavy slip would slide further and bond later.`,
+    slip === 'water only'
+      ? say`A little soap would give more time, and wants to be flushed out.`
+      : slip === 'heavy slip'
+        ? say`Light slip would bond sooner.`
+        : say`Heavy slip would slide further and bond later.`,
 })
 
 /** Why one would begin there, and what another school would change. */
-const beginReasons = ({
-  releaseLength,
-}: Pick<Practice, 'releaseLength'>): Readonly<
-  Record<SchoolName, { readonly reason: Sentence; readonly otherwise: Sentence }>
-> => ({
+const beginReasons = (
+  { releaseLength }: Pick<Practice, 'releaseLength'>,
+  fromRoll: boolean,
+): Readonly<Record<SchoolName, { readonly reason: Sentence; readonly otherwise: Sentence }>> => ({
   'corners first': {
-    reason: say`The piece is pre-cut: the corners fix the gap all round.`,
+    reason: fromRoll
+      ? say`The corners say how far the film passes every edge, and hold it there.`
+      : say`The piece is pre-cut: the corners fix the gap all round.`,
     otherwise: say`Centre out would lay faster, but the gap comes out as it likes.`,
   },
   'centre out': {

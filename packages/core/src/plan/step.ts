@@ -27,6 +27,7 @@ const pictureMark = z.discriminatedUnion('kind', [
     to: point,
     text: sentence.optional(),
   }),
+  z.strictObject({ kind: z.literal('hand'), at: point }),
   z.strictObject({ kind: z.literal('edge'), edge: text, text: sentence.optional() }),
   z.strictObject({ kind: z.literal('zone'), at: point, radiusMm: z.number(), text: sentence.optional() }),
 ])
@@ -49,6 +50,17 @@ const stepWait = z.strictObject({
   factor: z.number().positive(),
   /** In the liquid that dries there; with it the wait can be worked out again when the air changes. */
   alcoholPercent: z.number().min(0).max(100).optional(),
+  /** The step whose end starts the clock: what dries from one wetting dries together. Left out: this step. */
+  since: text.optional(),
+})
+
+/** What a step must not be later than, or the work is spoilt or done again. */
+const stepLimit = z.strictObject({
+  /** The step whose end starts the clock. */
+  since: text,
+  mostMinutes: z.number().positive(),
+  /** What happens after it, and what to do then. */
+  says: sentence,
 })
 
 /** `about`: `heat` falls away with the heat, all others stay whatever else is found. */
@@ -110,7 +122,11 @@ export const planStep = z.strictObject({
   because: sentence.optional(),
   /** Counts down once the step is done, before the next may begin. */
   wait: stepWait.optional(),
+  /** Greatest waits: this step has to come before they are over. */
+  within: z.array(stepLimit).max(4).optional(),
   cautions: z.array(caution).max(20),
+  /** Adhesive and part are wetted all over in it. */
+  wets: z.boolean().optional(),
   /** Film that floats dries: minutes until it has to be wetted again. */
   driesInMinutes: z.number().min(0).optional(),
   records: z.enum(['batches', 'gaps', 'fingers', 'edges', 'blade']).optional(),
@@ -124,6 +140,7 @@ export type PlanStep = Held<z.infer<typeof planStep>>
 export type StepPicture = PlanStep['picture']
 export type PictureMark = StepPicture['marks'][number]
 export type StepWait = NonNullable<PlanStep['wait']>
+export type StepLimit = NonNullable<PlanStep['within']>[number]
 export type Caution = PlanStep['cautions'][number]
 export type CautionTopic = Caution['about']
 export type StepReference = PlanStep['references'][number]

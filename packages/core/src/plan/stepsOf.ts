@@ -1,8 +1,43 @@
 import type { PlanContext } from './planContext.ts'
 import { planRules } from './rules/index.ts'
 import { finishStep } from './rules/rule.ts'
-import type { PlanStep } from './step.ts'
+import type { PlanStep, StepWait } from './step.ts'
 
-/** The steps of a part: every rule whose condition holds, in the order of the work. Nothing is taken back from a step afterwards. */
-export const stepsOf = (context: PlanContext): PlanStep[] =>
-  planRules.filter((rule) => rule.when(context)).flatMap((rule) => rule.steps(context).map(finishStep))
+/**
+ * The steps of a part: every rule whose condition holds, in the order of the work. Nothing is taken back from a step afterwards; what a
+ * step must not come before is waited for after the one before it.
+ */
+export function stepsOf(context: PlanContext): PlanStep[] {
+  const drafts = planRules.filter((rule) => rule.when(context)).flatMap((rule) => rule.steps(context))
+  const ids = new Set(drafts.map((d) => d.id))
+  return drafts.map((draft, i) => {
+    const { within, ...step } = finishStep(draft)
+    const wait = longer(draft.wait, waitedFor(drafts[i + 1]?.notBefore, draft.id, ids))
+    const limits = within?.filter(({ since }) => ids.has(since)) ?? []
+    return { ...step, ...(wait === undefined ? {} : { wait }), ...(limits.length === 0 ? {} : { within: limits }) }
+  })
+}
+
+/** A wait before a step as the wait after the one before it; counted from there where the clock of its own does not run. */
+function waitedFor(wait: StepWait | undefined, after: string, ids: ReadonlySet<string>): StepWait | undefined {
+  if (wait?.since === undefined || (wait.since !== after && ids.has(wait.since))) return wait
+  const { since: _, ...fromHere } = wait
+  return fromHere
+}
+
+function longer(own: StepWait | undefined, next: StepWait | undefined): StepWait | undefined {
+  if (own === undefined || next === undefined) return own ?? next
+  return next.leastMinutes > own.leastMinutes ? next : own
+}
+
+/** How long the steps take, one after the other by one pair of hands, with waits that run from the same wetting running together. */
+export function minutesOf(steps: readonly Pick<PlanStep, 'id' | 'minutes' | 'wait'>[]): number {
+  const doneAt = new Map<string, number>()
+  let now = 0
+  for (const { id, minutes, wait } of steps) {
+    now += minutes
+    doneAt.set(id, now)
+    if (wait !== undefined) now = Math.max(now, (doneAt.get(wait.since ?? id) ?? now) + wait.leastMinutes)
+  }
+  return now
+}

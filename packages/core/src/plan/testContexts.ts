@@ -20,7 +20,7 @@ function contextOf({ facts, laid }: TestPart, otherwise: Otherwise = {}): PlanCo
 const codes = ['wrap', 'tuck', 'gap-cut', 'surface-cut', 'lip-stop', 'butt', 'overlap'] as const
 
 /**
- * Six parts of the demo shop, one of each kind of job, and three of them under every condition that a rule asks for: found on the
+ * Ten parts of the demo shop, one of each kind of job, and three of them under every condition that a rule asks for: found on the
  * walk-round, low and cold, with other edges, with film left over, in an order that was rehearsed.
  */
 export function testContexts(): ReadonlyMap<string, PlanContext> {
@@ -33,6 +33,10 @@ export function testContexts(): ReadonlyMap<string, PlanContext> {
     'wet lamp': wetLamp,
     trim: testPart('skua-trim-left', 'ebony-cast-dry', 'skua-trim-left', 400),
     'panel with a channel': testPart('drover-side-panel', 'clearcoat-hull-180', 'drover-side-panel', 1500),
+    dome: testPart('pipit-fog-left', 'clear-dome-dry', 'pipit-fog-left', 400),
+    'bonnet from the roll': testPart('pipit-bonnet', 'clearcoat-hull-180', null, 400),
+    'dry panel with a channel': testPart('drover-side-panel', 'ebony-cast-dry', null, 1500),
+    'tinted panel': testPart('pipit-mirror-left', 'weir-smoke-wet', null, 400),
     'mirror cap': testPart('pipit-mirror-left', 'clearcoat-hull-180', 'pipit-mirror-left', 400),
   }
   const three = Object.entries({ door, 'dry lamp': lamp, 'wet lamp': wetLamp })

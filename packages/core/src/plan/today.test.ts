@@ -27,7 +27,7 @@ test('what a shop has learned of a wait counts in its plans', () => {
 test('a panel is sealed at its edges, a dry lamp softened at its pulls and post-heated; shares add up', () => {
   expect(planOf(bonnet).heat.map((h) => h.use)).toEqual(['seal'])
   const heat = planOf(lamp).heat
-  expect(heat.map((h) => h.use)).toEqual(['soften', 'post-heat'])
+  expect(heat.map((h) => h.use)).toEqual(['soften', 'seal', 'post-heat'])
   for (const { zones, words, steamSeconds, use } of heat) {
     expect(zones.reduce((sum, z) => sum + z.share, 0)).toBeCloseTo(1, 6)
     expect(english(words)).toContain('each way')

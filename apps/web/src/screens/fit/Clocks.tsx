@@ -1,5 +1,6 @@
 import { useWords } from '../../ui/words.ts'
 import { inHandWords, type PlanStep } from '@truelay/core/plan'
+import { tightestLimit, wettedAt } from '@truelay/contract'
 import { countText } from '../../ui/clockText.ts'
 import type { Fitting } from './fitting.ts'
 
@@ -8,24 +9,53 @@ interface ClocksProps {
   readonly now: Date
   readonly step: PlanStep
   readonly waiting: boolean
+  readonly onWetted: () => void
 }
 
+/** A greatest wait is shown when it is this near, and warned of in its last quarter. */
+const shownBeforeMs = 15 * 60_000
+const warnShareMs = 0.25 * 60_000
+
 /** What runs: how long the film stays wet, how long the part takes, and what should be in hand. */
-export function Clocks({ state, now, step, waiting }: ClocksProps) {
+export function Clocks({ state, now, step, waiting, onWetted }: ClocksProps) {
   const t = useWords()
   const inHand = inHandWords(step)
-  const last = state.done[state.done.length - 1]
-  const since = now.getTime() - new Date(last?.at ?? state.startedAt).getTime()
-  const dryIn = step.driesInMinutes === undefined || waiting ? null : step.driesInMinutes * 60_000 - since
+  const dryIn =
+    step.driesInMinutes === undefined || waiting
+      ? null
+      : step.driesInMinutes * 60_000 - (now.getTime() - wettedAt(state, step, now).getTime())
+  const limit = waiting ? null : tightestLimit(state, step)
+  const limitLeft = limit === null ? null : limit.over.getTime() - now.getTime()
   return (
-    <dl className="grid shrink-0 grid-cols-[auto_auto_1fr] divide-x divide-hair border-t border-hair bg-paper">
+    <dl className="flex shrink-0 divide-x divide-hair border-t border-hair bg-paper">
       {dryIn === null ? null : (
-        <div className="min-w-52 px-6 py-2.5">
-          <dt className="label-strong text-body text-quiet">
-            {dryIn > 0 ? t`film dries here in` : t`wet it again now`}
+        <div className="flex min-w-52 items-center gap-5 px-6 py-2.5">
+          <div>
+            <dt className="label-strong text-body text-quiet">
+              {dryIn > 0 ? t`film dries here in` : t`wet it again now`}
+            </dt>
+            <dd className={`text-figure font-bold leading-none ${dryIn < 120_000 ? 'text-amber' : ''}`}>
+              {countText(dryIn)}
+            </dd>
+          </div>
+          {step.wets === true ? null : (
+            <button
+              type="button"
+              onClick={onWetted}
+              className="label-strong min-h-14 border border-ink/50 bg-paper px-4 text-lead hover:border-petrol"
+            >{t`wetted again`}</button>
+          )}
+        </div>
+      )}
+      {limit === null || limitLeft === null || limitLeft > shownBeforeMs ? null : (
+        <div className="max-w-110 px-6 py-2.5">
+          <dt className={`label-strong text-body ${limitLeft > 0 ? 'text-quiet' : 'text-amber'}`}>
+            {limitLeft > 0 ? t`at the latest in` : t`too late: ${limit.limit.says}`}
           </dt>
-          <dd className={`text-figure font-bold leading-none ${dryIn < 120_000 ? 'text-amber' : ''}`}>
-            {countText(dryIn)}
+          <dd
+            className={`text-figure font-bold leading-none ${limitLeft < limit.limit.mostMinutes * warnShareMs ? 'text-amber' : ''}`}
+          >
+            {limitLeft > 0 ? countText(limitLeft) : t`${countText(-limitLeft)} over`}
           </dd>
         </div>
       )}
@@ -35,7 +65,7 @@ export function Clocks({ state, now, step, waiting }: ClocksProps) {
           {countText(now.getTime() - new Date(state.startedAt).getTime())}
         </dd>
       </div>
-      <div className="px-6 py-2.5">
+      <div className="flex-1 px-6 py-2.5">
         <dt className="label-strong text-body text-quiet">
           {step.people > 1 ? t`${step.people} people; in your hand` : t`in your hand`}
         </dt>

@@ -1,7 +1,7 @@
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import { type JobBundle, type Part, standing } from '@truelay/contract'
-import { faultWords } from '@truelay/core/judge'
+import { faultWords, spoilOutcomeWords } from '@truelay/core/judge'
 import { Link } from 'react-router'
 import { countText } from '../../ui/clockText.ts'
 import type { Fitting } from './fitting.ts'
@@ -18,6 +18,7 @@ interface FitFinishedProps {
 export function FitFinished({ bundle, part, state, happened }: FitFinishedProps) {
   const t = useWords()
   const problems = standing(state, 'problemSeen')
+  const settled = standing(state, 'spoilSettled').at(-1)
   const aftercare = state.plan.steps.find((step) => step.tells === 'aftercare')
   const last = state.done[state.done.length - 1]
   const tookMs = new Date(last?.at ?? state.startedAt).getTime() - new Date(state.startedAt).getTime()
@@ -28,7 +29,9 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
         <p className="text-lead text-quiet">
           {bundle.job.vehicle.model}, {bundle.job.vehicle.plate}
         </p>
-        <Title look="far">{t`${part.name} is done`}</Title>
+        <Title look="far">
+          {settled?.outcome === 'laid again' ? t`${part.name} is to be laid again` : t`${part.name} is done`}
+        </Title>
         <p className="mt-2 text-title">{t`${state.done.length} steps in ${countText(tookMs)}. ${problems.length === 0 ? t`Nothing stands on the come-back list.` : t`${problems.length} on the come-back list.`}`}</p>
         {problems.length === 0 ? null : (
           <ul className="mt-4 text-head">
@@ -37,6 +40,9 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
                 <strong>{t(faultWords(p.problem))}</strong>, {p.place}
               </li>
             ))}
+            {settled === undefined ? null : (
+              <li className="font-bold first-letter:uppercase">{t(spoilOutcomeWords(settled.outcome))}</li>
+            )}
           </ul>
         )}
         <p className="mt-6 max-w-3xl border-l-5 border-petrol pl-4 text-head leading-snug">

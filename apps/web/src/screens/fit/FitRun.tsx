@@ -1,4 +1,4 @@
-import type { JobBundle, Part } from '@truelay/contract'
+import { dueLater, type JobBundle, type Part, unsettledSpoils } from '@truelay/contract'
 import { faultWords } from '@truelay/core/judge'
 import { practiceWith } from '@truelay/core/practice'
 import { say, type Sentence } from '@truelay/core/say'
@@ -44,10 +44,11 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
   const gaps = useGapRounds(state, step, waiting)
   const [fresh, setFresh] = useState(true)
   const [wrong, setWrong] = useState(false)
+  const spoilt = index === plan.steps.length - 1 ? unsettledSpoils(state) : []
   const [noted, setNoted] = useState<string | null>(null)
 
   const done = () => {
-    if (step === undefined || waiting) return
+    if (step === undefined || waiting || spoilt.length > 0) return
     if (gaps.answering) {
       const readings = gaps.read()
       if (readings !== null) happened({ kind: 'gapsMeasured', stepId: step.id, readings })
@@ -80,6 +81,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
           then={t(step.headline)}
           air={air}
           usualMinutes={waits.usualMinutes}
+          later={dueLater(state)}
           onReady={waits.readyEarly}
         />
       ) : (
@@ -95,14 +97,22 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
             fresh={fresh}
             onFresh={setFresh}
             noted={noted}
+            spoilt={spoilt}
           />
           <StepPicture plan={plan} step={step} gaps={gaps} />
         </div>
       )}
-      <Clocks state={state} now={now} step={step} waiting={waiting} />
+      <Clocks
+        state={state}
+        now={now}
+        step={step}
+        waiting={waiting}
+        onWetted={() => happened({ kind: 'filmWetted', stepId: step.id })}
+      />
       <DoneTargets
         gaps={gaps}
         waiting={waiting}
+        settling={spoilt.length > 0}
         canGoBack={state.done.length > 0}
         onDone={done}
         onWrong={() => setWrong(true)}
@@ -126,6 +136,8 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
 interface DoneTargetsProps {
   readonly gaps: GapRounds
   readonly waiting: boolean
+  /** What becomes of a spoilt piece has to be said first. */
+  readonly settling: boolean
   readonly canGoBack: boolean
   readonly onDone: () => void
   readonly onWrong: () => void
@@ -133,7 +145,7 @@ interface DoneTargetsProps {
 }
 
 /** The big target says what pressing it does now. */
-function DoneTargets({ gaps, waiting, ...presses }: DoneTargetsProps) {
+function DoneTargets({ gaps, waiting, settling, ...presses }: DoneTargetsProps) {
   const t = useWords()
   const { answering, measuring, typed, last, allGood } = gaps
   return (
@@ -148,9 +160,15 @@ function DoneTargets({ gaps, waiting, ...presses }: DoneTargetsProps) {
             : t`Done`
       }
       hint={
-        waiting ? t`waiting until it may go on` : answering && !typed ? t`enter the gaps first` : t`or space, or foot`
+        settling
+          ? t`say first what becomes of the piece`
+          : waiting
+            ? t`waiting until it may go on`
+            : answering && !typed
+              ? t`enter the gaps first`
+              : t`or space, or foot`
       }
-      disabled={waiting || (answering && !typed)}
+      disabled={settling || waiting || (answering && !typed)}
       {...presses}
     />
   )

@@ -2,8 +2,16 @@ import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import type { GapReading } from '@truelay/contract'
 import { type Correction, correctionWords } from '@truelay/core/align'
-import { type CheckPoint, correctionFor, measuredGaps, type PartPlan } from '@truelay/core/plan'
-import { angle, length, list, name, paragraph, say, type Sentence } from '@truelay/core/say'
+import {
+  type CheckPoint,
+  correctionFor,
+  type MeasuredGap,
+  measuredGaps,
+  type PartPlan,
+  wrongAfter,
+} from '@truelay/core/plan'
+import { radFromDeg } from '@truelay/core/units'
+import { length, list, name, paragraph, say, type Sentence } from '@truelay/core/say'
 import { Minus, Plus } from 'lucide-react'
 import { useId } from 'react'
 import { useUnits } from '../../ui/units.ts'
@@ -145,13 +153,15 @@ function Answer({ plan, readings, again }: AnswerProps) {
       <p className="text-title font-bold leading-[1.1]" data-testid="correction">
         {t(correctionWords(answer.value, plan.directions))}
       </p>
-      <p className="mt-1 text-note leading-snug portrait:text-lead">{t(sureness(answer.value, plan))}</p>
+      <p className="mt-1 text-note leading-snug portrait:text-lead">{t(sureness(answer.value, gaps, plan))}</p>
     </div>
   )
 }
 
-function sureness({ sigma, residualMm }: Correction, plan: PartPlan): Sentence {
+function sureness(answer: Correction, gaps: readonly MeasuredGap[], plan: PartPlan): Sentence {
+  const { sigma, residualMm } = answer
   const leftMm = Math.max(...residualMm.map(Math.abs))
+  const wrong = wrongAfter(plan, gaps, answer)
   const [x, y] = sigma.moveMm
   const { left, right, up, down } = plan.directions
   const unknown = [
@@ -160,12 +170,12 @@ function sureness({ sigma, residualMm }: Correction, plan: PartPlan): Sentence {
     Number.isFinite(sigma.turnDeg) ? null : say`for the turn`,
   ].filter((w) => w !== null)
   const after =
-    leftMm <= plan.gapToleranceMm
+    wrong.length === 0
       ? say`Then every gap is right to ${length(leftMm)}.`
-      : say`Even then one gap stays ${length(leftMm)} off: the piece and the part differ.`
+      : say`Even then one gap stays ${length(Math.max(...wrong))} off: the piece and the part differ.`
   const sure =
     unknown.length > 0
       ? say`These gaps say nothing ${list(unknown)}: measure another edge too.`
-      : say`Sure to about ${length(Math.max(x, y))} and ${angle(sigma.turnDeg, 2)}.`
+      : say`Sure to about ${length(Math.max(x, y))}, ${length(radFromDeg(sigma.turnDeg) * answer.farMm)} at the far end.`
   return paragraph(after, sure)
 }

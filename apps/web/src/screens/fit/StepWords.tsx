@@ -1,4 +1,4 @@
-import type { JobBundle } from '@truelay/contract'
+import type { FitEventOf, JobBundle } from '@truelay/contract'
 import type { PlanStep } from '@truelay/core/plan'
 import { useWords } from '../../ui/words.ts'
 import { BatchList } from './BatchList.tsx'
@@ -11,6 +11,7 @@ import type { Happened } from './useFit.ts'
 import type { GapRounds } from './useGapRounds.ts'
 import type { StandIn } from './useStandIns.ts'
 import type { Waits } from './useWaits.ts'
+import { SpoiltPiece } from './SpoiltPiece.tsx'
 import { WasItReady } from './WasItReady.tsx'
 
 interface StepWordsProps {
@@ -26,6 +27,8 @@ interface StepWordsProps {
   readonly onFresh: (fresh: boolean) => void
   /** What was noted just now. */
   readonly noted: string | null
+  /** Faults that spoilt the piece and are not settled. */
+  readonly spoilt: readonly FitEventOf<'problemSeen'>[]
 }
 
 /** What to do, with what, when, why, and what to mind: the step as it is read from two metres away. */
@@ -40,6 +43,7 @@ export function StepWords({
   fresh,
   onFresh,
   noted,
+  spoilt,
 }: StepWordsProps) {
   const t = useWords()
   const { plan } = state
@@ -57,7 +61,7 @@ export function StepWords({
       </h2>
       {measuring || step.records === 'batches' ? null : <p className="mt-3 text-head leading-snug">{t(step.detail)}</p>}
       {step.records === 'batches' ? <BatchList batches={plan.solutions} standIns={standIns} /> : null}
-      {heat === undefined ? null : <HeatHow heat={heat} />}
+      {heat === undefined ? null : <HeatHow heat={heat} thenCut={step.wait?.kind === 'coolBeforeCut'} />}
       {step.uses === undefined ? null : (
         <BottleInHand
           key={step.id}
@@ -74,6 +78,12 @@ export function StepWords({
       )}
       {step.gate === undefined ? null : (
         <p className="mt-3 border-l-5 border-petrol pl-3 text-head font-bold">{t`Only if: ${step.gate}`}</p>
+      )}
+      {spoilt.length === 0 ? null : (
+        <SpoiltPiece
+          spoilt={spoilt}
+          onSettled={(outcome) => happened({ kind: 'spoilSettled', stepId: step.id, outcome })}
+        />
       )}
       {step.cautions.map((caution) => (
         <p

@@ -10,11 +10,13 @@ interface WaitViewProps {
   readonly air: Air
   /** At ordinary room temperature; null where the wait does not hang on the air. */
   readonly usualMinutes: number | null
+  /** What else becomes due on the same clock. */
+  readonly later: readonly { readonly headline: Sentence; readonly at: Date }[]
   readonly onReady: () => void
 }
 
 /** A wait that counts down, and what comes after it. */
-export function WaitView({ wait, now, then, air, usualMinutes, onReady }: WaitViewProps) {
+export function WaitView({ wait, now, then, air, usualMinutes, later, onReady }: WaitViewProps) {
   const t = useWords()
   const whole = wait.until.getTime() - wait.from.getTime()
   const left = Math.max(0, wait.until.getTime() - now.getTime())
@@ -31,6 +33,15 @@ export function WaitView({ wait, now, then, air, usualMinutes, onReady }: WaitVi
         {t`Ready at`} <strong>{clockText(wait.until)}</strong>
         {t`, then: ${then}`}
       </p>
+      {later.length === 0 ? null : (
+        <ul className="text-head">
+          {later.map(({ headline, at }) => (
+            <li key={t(headline)}>
+              <strong>{clockText(at)}</strong> {t(headline)}
+            </li>
+          ))}
+        </ul>
+      )}
       <p className="text-lead text-quiet">
         {usualMinutes === null
           ? t`In still air, as the heat model has it. A wet cloth is faster: feel it, or read the thermometer.`

@@ -85,6 +85,7 @@ test('a wait counts down, says when it is over and what comes then', () => {
           settled: true,
         }}
         usualMinutes={20}
+        later={[{ headline: say`Seal it`, at: new Date('2030-05-01T09:24:00') }]}
         onReady={nothing}
       />,
     ),
@@ -92,17 +93,22 @@ test('a wait counts down, says when it is over and what comes then', () => {
   expect(view).toContain('14:30')
   expect(view).toContain('09:20')
   expect(view).toContain('then: Seal the edges')
+  expect(view).toContain('09:24 Seal it')
 })
 
 describe('the clocks', () => {
-  const state = smallFit(smallPlan([smallStep('float'), smallStep('tack')]), {
+  const state = smallFit(smallPlan([smallStep('float', { wets: true }), smallStep('tack')]), {
     kind: 'stepDone',
     stepId: 'float',
     after: 10,
   })
   const step = smallStep('tack', { liquids: ['tack'], tools: ['soft squeegee'], people: 2, driesInMinutes: 6 })
   const show = (at: string, waiting = false) =>
-    text(renderToStaticMarkup(<Clocks state={state} now={new Date(at)} step={step} waiting={waiting} />))
+    text(
+      renderToStaticMarkup(
+        <Clocks state={state} now={new Date(at)} step={step} waiting={waiting} onWetted={nothing} />,
+      ),
+    )
 
   test('tell how long the film stays wet, how long the part takes, and what is in hand', () => {
     const clocks = show('2030-05-01T09:12:20.000Z')

@@ -3,7 +3,7 @@ import { measuredGaps, type PartPlan } from '@truelay/core/plan'
 
 /** The measured gaps as the picture shows them, by check point. */
 export function readingsShown(
-  plan: Pick<PartPlan, 'checks' | 'gapToleranceMm'>,
+  plan: Pick<PartPlan, 'checks' | 'gapToleranceMm' | 'edges'>,
   readings: readonly GapReading[] | undefined,
   length: (mm: number) => string,
 ) {

@@ -50,8 +50,8 @@ export function HeatUses({ heat, shown, gun, gunId, film, onShow }: HeatUsesProp
         <Figure label={t`room to damage`} amber={shown.marginC < 15}>
           <Quantity of={warmer(shown.marginC)} />
         </Figure>
-        <Figure label={t`press after`}>{t(secondsWords(shown.coolToPressS))}</Figure>
-        <Figure label={t`cut after`}>{t(secondsWords(shown.coolToCutS))}</Figure>
+        <Figure label={t`press`}>{t`warm, at once`}</Figure>
+        <Figure label={t`before a cut`}>{t(secondsWords(shown.coolToCutS))}</Figure>
       </dl>
       <p className="mt-2 text-body" data-testid="passes-range">
         {shown.passesRange[0] === shown.passesRange[1]

@@ -145,7 +145,7 @@ describe('one lay for all its views', () => {
 describe('heat', () => {
   test('of a lamp: softening and post-heating, each with its words, temperatures and times', async () => {
     const visit = shop.visit('/jobs/0412/lay-sheets/0412-headlamp-left/heat')
-    await visit.sees(/thermometer right after ?\d+ °C ?room to damage ?\d+ °C ?press after/)
+    await visit.sees(/thermometer right after ?\d+ °C ?room to damage ?\d+ °C ?press ?warm, at once/)
     await visit.presses('Post-heat')
     await visit.sees('Waiting does not end the film’s memory.')
     await visit.presses('Soften')

@@ -54,15 +54,14 @@ test('how to hold the gun is said with what the thermometer should read', () => 
     readingC: 48.4,
     passes: 4,
     passesRange: [3, 6] as const,
-    coolToPressS: 1,
     coolToCutS: 40,
     warning: null,
   }
-  const said = text(renderToStaticMarkup(<HeatHow heat={heat} />))
+  const said = text(renderToStaticMarkup(<HeatHow heat={heat} thenCut />))
   expect(said).toContain('third notch')
   expect(said).toContain('48 °C')
   expect(said).toContain('from pass 3 on')
-  expect(said).toContain('Press at once, cut after 40 s')
+  expect(said).toContain('Press while it is warm, cut after 40 s')
 })
 
 test('a wait is asked about, a blade shows what it will cut', () => {

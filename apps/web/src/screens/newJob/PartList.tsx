@@ -1,8 +1,10 @@
 import { Heading } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { Film, FilmId, ModelPart, NewJob } from '@truelay/contract'
+import { filmDoubt } from '@truelay/core/plan'
 import { X } from 'lucide-react'
 import { SelectInput } from '../../ui/Field.tsx'
+import { isLensSlot } from './usualFilm.ts'
 
 type Parts = NewJob['parts']
 
@@ -13,6 +15,18 @@ interface PartListProps {
   readonly onChange: (parts: Parts) => void
   readonly onToggle: (slot: string) => void
   readonly problem: boolean
+}
+
+/** A film that is meant for something else is asked about. */
+function Doubt({ part, film }: { readonly part: Parts[number]; readonly film: Film | undefined }) {
+  const t = useWords()
+  const material = isLensSlot(part.slot) ? 'lens plastic' : 'painted steel'
+  const doubt = film === undefined ? null : filmDoubt({ name: part.name, material }, film)
+  return doubt === null ? null : (
+    <p role="status" className="mt-1 border-l-5 border-amber bg-amber-tint px-3 py-1.5 text-body leading-snug">
+      {t(doubt)}
+    </p>
+  )
 }
 
 /** What is to be covered, each with its film. */
@@ -56,6 +70,7 @@ export function PartList({ parts, choices, films, onChange, onToggle, problem }:
                 </option>
               ))}
             </SelectInput>
+            <Doubt part={part} film={films.find((film) => film.id === part.filmId)} />
           </li>
         ))}
       </ul>

@@ -1,4 +1,4 @@
-import { faultWords } from '@truelay/core/judge'
+import { faultWords, spoilOutcomeWords } from '@truelay/core/judge'
 import { counted, length, temperature, volume } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { PartRecord } from '@truelay/contract'
@@ -45,6 +45,7 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
     waitSet: air,
     bladeUsed: strokes,
     problemSeen: problems,
+    spoilSettled,
   } = record.lines
   const fresh = strokes.filter((stroke) => stroke.fresh).length
   const cutMm = strokes.reduce((sum, stroke) => sum + stroke.cutMm, 0)
@@ -176,6 +177,12 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
                 {p.place}
                 {p.comeBack ? t`, come-back list` : ''}
                 <span className="text-quiet">{t`, during “${p.during}”, ${p.by}, ${clockText(p.at)}`}</span>
+              </Line>
+            ))}
+            {spoilSettled.map((settled) => (
+              <Line key={settled.at} label={t`The piece`}>
+                <span className="first-letter:uppercase">{t(spoilOutcomeWords(settled.outcome))}</span>
+                <span className="text-quiet">{t`, ${settled.by}, ${clockText(settled.at)}`}</span>
               </Line>
             ))}
           </Part>

@@ -1,9 +1,11 @@
 import { batchMixed } from './batchMixed.ts'
 import { bladeUsed } from './bladeUsed.ts'
 import { bottleTaken } from './bottleTaken.ts'
+import { filmWetted } from './filmWetted.ts'
 import { fitStarted } from './fitStarted.ts'
 import { gapsMeasured } from './gapsMeasured.ts'
 import { problemSeen } from './problemSeen.ts'
+import { spoilSettled } from './spoilSettled.ts'
 import { stepDone } from './stepDone.ts'
 import { stepReopened } from './stepReopened.ts'
 import { waitAnswered } from './waitAnswered.ts'
@@ -23,4 +25,6 @@ export const fitEventKinds = {
   bladeUsed,
   gapsMeasured,
   problemSeen,
+  filmWetted,
+  spoilSettled,
 } as const

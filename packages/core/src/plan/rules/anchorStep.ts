@@ -3,7 +3,7 @@ import { atStart, distinct, length, list, nothing, paragraph, say, type Sentence
 import type { Anchor } from '../partPlan.ts'
 import type { PlanContext } from '../planContext.ts'
 import type { PictureMark } from '../step.ts'
-import { isWet, type StepDraft, wholePart } from './rule.ts'
+import { edgeName, isDome, isWet, type StepDraft, wholePart } from './rule.ts'
 import { middleOf } from './strokes.ts'
 
 /** A spot fixed before the rest: a corner with its gaps, a hinge, the flattest place, or what a rehearsal asks for. */
@@ -19,7 +19,20 @@ export function anchorStep(c: PlanContext, anchor: Anchor): StepDraft {
     references: [{ kind: 'anchor', number: anchor.number }],
     laidUpTo: anchor.number,
   } as const
-  return isWet(c) ? { ...common, ...tackedDown(c, anchor, marks) } : { ...common, ...pressedDown(c, anchor, marks) }
+  if (isWet(c)) return { ...common, ...tackedDown(c, anchor, marks) }
+  const soon =
+    anchor.number === 1
+      ? {
+          within: [
+            {
+              since: 'peel',
+              mostMinutes: c.practice.mostPeelToLayDry,
+              says: say`the adhesive has gathered dust: look it over against a light`,
+            },
+          ],
+        }
+      : {}
+  return { ...common, ...pressedDown(c, anchor, marks), ...soon }
 }
 
 type OwnPart = Omit<StepDraft, 'id' | 'phase' | 'minutes'>
@@ -34,7 +47,7 @@ function tackedDown(c: PlanContext, anchor: Anchor, marks: readonly PictureMark[
   return {
     headline: corner ? say`Set the ${anchor.label}` : say`Fix the ${anchor.label}`,
     detail: paragraph(
-      gapWords(anchor),
+      gapWords(c, anchor),
       drawnWords(anchor),
       corner
         ? say`Lift, tack under it, hold, three short strokes towards the corner.`
@@ -60,6 +73,14 @@ function tackedDown(c: PlanContext, anchor: Anchor, marks: readonly PictureMark[
 }
 
 function pressedDown(c: PlanContext, anchor: Anchor, marks: readonly PictureMark[]): OwnPart {
+  if (isDome(c))
+    return {
+      headline: say`Touch down in the middle`,
+      detail: say`Centred, with the thumb, no bigger than a coin; nothing else touches.`,
+      why: say`From here every fold has the same way to go.`,
+      tools: ['dry gloves'],
+      picture: wholePart('floating', [...marks, { kind: 'zone', at: anchor.at, radiusMm: 12 }]),
+    }
   const place = say`${atStart(anchor.label)}.`
   const hinged = fromOneEnd(c) && anchor.number === 1
   const dryWords = hinged
@@ -71,23 +92,34 @@ function pressedDown(c: PlanContext, anchor: Anchor, marks: readonly PictureMark
       ? say`Fix the ${anchor.label}`
       : fromOneEnd(c)
         ? say`Hinge at one end`
-        : say`Fix the flattest place`,
-    detail: paragraph(place, drawnWords(anchor), dryWords),
+        : say`Fix the ${anchor.label}`,
+    detail: paragraph(fromOneEnd(c) && place, drawnWords(anchor), dryWords),
     why: rehearsed
       ? whyAnchor(anchor)
       : fromOneEnd(c)
         ? say`It holds the line while the rest is still under its liner.`
-        : say`Nothing has to stretch there: it holds while you pull the rest.`,
+        : anchor.number === 1
+          ? say`Nothing has to stretch there: it holds while you pull the rest.`
+          : say`Held here too, the film cannot turn while you pull the rest.`,
     tools: ['felt squeegee', 'dry gloves'],
     picture: wholePart('floating', [...marks, { kind: 'zone', at: anchor.at, radiusMm: 45 }]),
   }
 }
 
-function gapWords({ gaps }: Anchor): Sentence {
+/** "3 mm from both edges", "22.5 mm over both edges", or each by its edge; film past an edge is never told as a gap below nothing. */
+function gapWords(c: PlanContext, { gaps }: Anchor): Sentence {
+  const [first] = gaps
+  if (first === undefined) return nothing
   const wanted = distinct(gaps.map((gap) => say`${length(gap.wantedMm)}`))
-  const [only] = wanted
-  if (only === undefined) return nothing
-  return wanted.length === 1 ? say`${only} from both edges.` : say`${list(wanted)} from the edges.`
+  const by = length(Math.abs(first.wantedMm))
+  if (wanted.length === 1 && gaps.length > 1)
+    return first.wantedMm < 0 ? say`${by} over both edges.` : say`${by} from both edges.`
+  const each = gaps.map(({ wantedMm, edge }) =>
+    wantedMm < 0
+      ? say`${length(-wantedMm)} over the ${edgeName(c, edge)}`
+      : say`${length(wantedMm)} from the ${edgeName(c, edge)}`,
+  )
+  return say`${atStart(say`${list(each)}`)}.`
 }
 
 export const fromOneEnd = (c: PlanContext) =>

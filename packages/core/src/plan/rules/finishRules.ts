@@ -7,6 +7,8 @@ import {
   hours,
   isEmpty,
   list,
+  minutes,
+  nothing,
   paragraph,
   say,
   type Sentence,
@@ -27,13 +29,18 @@ import {
   caution,
   edgesWith,
   hasCode,
+  isDome,
   isLens,
+  isMasked,
+  isTrim,
   isWet,
   labelsOf,
   type PlanRule,
+  type StepDraft,
   spotOf,
   wholePart,
 } from './rule.ts'
+import { strokes } from './strokes.ts'
 
 const named = (c: PlanContext, ...codes: readonly EdgeCode[]) => labelsOf(edgesWith(c, ...codes))
 const marked = (c: PlanContext, text: Sentence, ...codes: readonly EdgeCode[]): PictureMark[] =>
@@ -41,17 +48,29 @@ const marked = (c: PlanContext, text: Sentence, ...codes: readonly EdgeCode[]): 
 const worthMmPer100 = 0.1
 const wait = (c: PlanContext, kind: WaitKind) => stepWait(kind, c.waits, c.solutions)
 
-/** Edges, heat, waits and the last look. */
+/** Edges that a blade cuts, in the gap or on the surface; a tucked edge is trimmed in its gap. */
+const cutCodes = ['gap-cut', 'tuck'] as const
+
+/** Everything wet dries from one wetting: the flush of the edges. */
+const fromFlush = (c: PlanContext, kind: WaitKind): StepWait => ({ ...wait(c, kind), since: 'flush-edges' })
+
+/** Dry film that was stretched over a bulge keeps its memory until it is heated through. */
+const holdsStretch = (c: PlanContext) => !isWet(c) && isLens(c) && c.pulls.length > 0 && !barsHeat(c)
+/** Dry film elsewhere is heated through last of all. */
+const heatedLast = (c: PlanContext) => !isWet(c) && !barsHeat(c) && !isLens(c) && !isEmpty(postHeatPlace(c))
+const cutWarm = (c: PlanContext) => !isWet(c) && !barsHeat(c) && hasCode(c, ...cutCodes, 'surface-cut')
+
+/** Edges, heat, waits and the last look, in the order of the end. */
 export const finishRules: readonly PlanRule[] = [
   {
     name: 'flush the edges',
     when: isWet,
-    steps: () => [
+    steps: (c) => [
       {
         id: 'flush-edges',
         phase: 'edges',
         headline: say`Edges: flush with tack, press dry`,
-        detail: say`Tack along and under the edge, then press the moisture out with a cloth over the squeegee.`,
+        detail: say`Tack along and under the edge, then within ${minutes(c.practice.mostFlushToPress)} press the moisture out with a cloth over the squeegee.`,
         why: say`Soap left at an edge is where it lifts.`,
         minutes: 5,
         liquids: ['tack'],
@@ -88,7 +107,7 @@ export const finishRules: readonly PlanRule[] = [
   },
   {
     name: 'fingers that the pulls leave',
-    when: (c) => c.edges.some((e) => e.leftMmPer100 > worthMmPer100),
+    when: (c) => !isDome(c) && c.edges.some((e) => e.leftMmPer100 > worthMmPer100),
     steps: (c) => {
       const left = c.edges.filter((e) => e.leftMmPer100 > worthMmPer100)
       const heat = isWet(c) ? null : heated(c, 'soften')
@@ -99,10 +118,10 @@ export const finishRules: readonly PlanRule[] = [
           laidUpTo: 'all',
           headline: say`Work the fingers out: ${labelsOf(left)}`,
           detail: isWet(c)
-            ? say`Lift, flood with tack, pull outward so that the excess runs out, lay. Saw small ones down along the edge.`
+            ? say`Lift, flood with tack, pull outward so that the excess runs out, lay. Saw small ones down along the edge with the squeegee tilted, firmer each time.`
             : barsHeat(c)
-              ? say`Lift, pull outward cold so that the excess runs out into the bleed, lay.`
-              : say`Lift, warm a broad area, pull outward so that the excess runs out into the bleed, lay.`,
+              ? say`Lift, pull outward cold so that the excess runs out, lay.`
+              : say`Lift, warm a broad area, pull outward so that the excess runs out, lay.`,
           why: say`The film is at its limit there: about ${list(left.map((e) => say`${inSpan(e.leftMmPer100)} per ${span}`))} stays.`,
           minutes: 5,
           ...heat,
@@ -120,119 +139,105 @@ export const finishRules: readonly PlanRule[] = [
     },
   },
   {
-    name: 'initial grab of wet film',
+    name: 'trim and notch a wrapped edge',
+    when: (c) => hasCode(c, 'wrap'),
+    steps: (c) => [
+      {
+        id: 'trim-wrap',
+        phase: 'edges',
+        headline: say`Trim and notch: ${named(c, 'wrap')}`,
+        detail: notchWords(c),
+        why: say`What is turned under must not fold over itself at a corner.`,
+        minutes: 4,
+        tools: ['scissors'],
+        cautions: [
+          caution('blade', say`Scissors, not a knife, near paint. Blade away from hands.`),
+          ...doubtsOn(c, 'wrap'),
+        ],
+        references: byEdges(edgesWith(c, 'wrap')),
+        picture: wholePart('laid', marked(c, say`wrap`, 'wrap')),
+      },
+    ],
+  },
+  {
+    name: 'wet film grabs and dries',
     when: isWet,
     steps: (c) => [
       {
         id: 'grab',
         phase: 'edges',
-        headline: say`Let it grab`,
-        detail: say`Wipe up, note small fingers for later. Do not touch the film.`,
-        why: say`The adhesive needs time before heat or a finger comes near the edge.`,
+        headline: say`Let it grab and dry`,
+        detail: paragraph(say`Wipe up, note small fingers for later, then leave it.`, dueWords(c)),
+        why: say`One clock for all: everything dries from the same wetting. Work on another part meanwhile.`,
         minutes: 1,
-        wait: wait(c, c.schools.slip === 'water only' ? 'waterLaid' : 'initialGrab'),
+        tools: ['dry cloth'],
         picture: wholePart('laid'),
       },
     ],
   },
   {
-    name: 'dry before a wet edge is cut',
-    when: (c) => isWet(c) && c.schools.slip !== 'water only' && hasCode(c, 'gap-cut', 'tuck', 'surface-cut'),
+    name: 'post-heat what was stretched, before the cut',
+    when: holdsStretch,
     steps: (c) => [
-      {
-        id: 'dry-trim',
-        phase: 'edges',
-        headline: say`Let the edges dry before the cut`,
-        detail: say`Press them once more with a dry cloth, then leave them. Work on another part meanwhile.`,
-        why: say`The blade drags wet film along and leaves a ragged edge. A skilled hand may cut wet, with the waste held taut.`,
-        minutes: 1,
-        tools: ['dry cloth'],
-        wait: wait(c, 'beforeTrim'),
-        references: byEdges(edgesWith(c, 'gap-cut', 'tuck', 'surface-cut')),
-        picture: wholePart('laid', marked(c, say`dry`, 'gap-cut', 'tuck', 'surface-cut')),
-      },
+      postHeat(c, {
+        wait: coolBeforeCut(c),
+        why: say`It ends the memory of the film: what is not heated now draws back from the cut tomorrow.`,
+      }),
     ],
   },
   {
-    name: 'turn a wrapped edge',
-    when: (c) => hasCode(c, 'wrap'),
+    name: 'relax dry edges before they are cut',
+    when: (c) => !isWet(c) && isLens(c) && hasCode(c, 'gap-cut', 'tuck'),
     steps: (c) => {
-      const heat = heated(c, 'seal')
+      const heat = heated(c, 'soften')
       return [
         {
-          id: 'trim-wrap',
+          id: 'relax-edges',
           phase: 'edges',
-          headline: say`Trim and notch: ${named(c, 'wrap')}`,
-          detail: paragraph(
-            notchWords(c),
-            isWet(c) && !barsHeat(c)
-              ? say`Then let it dry, or steam it and press with a towel.`
-              : say`Then let it dry.`,
-          ),
-          why: say`A wet edge slides off when it is turned.`,
-          minutes: 4,
-          tools: ['scissors'],
-          cautions: [
-            caution('blade', say`Scissors, not a knife, near paint. Blade away from hands.`),
-            ...doubtsOn(c, 'wrap'),
-          ],
-          ...(isWet(c) ? { wait: wait(c, 'beforeWrap') } : {}),
-          references: byEdges(edgesWith(c, 'wrap')),
-          picture: wholePart('laid', marked(c, say`wrap`, 'wrap')),
-        },
-        {
-          id: 'turn-wrap',
-          phase: 'edges',
-          headline: say`Turn ${named(c, 'wrap')}`,
+          headline: say`Relax the edges`,
           detail: barsHeat(c)
-            ? say`Turn under, press and hold.`
-            : say`Turn under, press and hold, then seal with heat.`,
-          why: barsHeat(c) ? say`Held long enough it stays.` : say`Held and sealed it stays.`,
+            ? say`Along every edge: lift, let it draw back by itself, lay without tension.`
+            : say`Along every edge: lift, warm it, cool two seconds, lay without tension.`,
+          why: say`An edge that is cut under tension shrinks away from its line.`,
           minutes: 4,
           ...heat,
-          tools: ['cloth', ...heat.tools],
-          references: byEdges(edgesWith(c, 'wrap')),
-          picture: wholePart('laid', marked(c, say`wrap`, 'wrap')),
+          references: byEdges(edgesWith(c, 'gap-cut', 'tuck')),
+          picture: wholePart('laid', marked(c, say`relax`, 'gap-cut', 'tuck')),
         },
       ]
     },
   },
   {
-    name: 'post-heat deep dry shapes before the cut',
-    when: (c) => !isWet(c) && !barsHeat(c),
+    name: 'tuck',
+    when: (c) => hasCode(c, 'tuck'),
     steps: (c) => {
-      const heat = heated(c, 'post-heat')
-      const most = mostWords(c, 'post-heat')
+      const heat = isWet(c) || barsHeat(c) || heatOf(c, 'soften') === undefined ? null : heated(c, 'soften')
       return [
         {
-          id: 'post-heat',
-          phase: 'heat',
-          headline: say`Post-heat, ${temperature(c.practice.heatPost)}`,
+          id: 'tuck',
+          phase: 'edges',
+          headline: say`Tuck ${named(c, 'tuck')}`,
           detail: paragraph(
-            isEmpty(most) ? say`All over, most where it was pulled most.` : most,
-            say`Read it with the thermometer. A wet glove follows and presses.`,
+            heat !== null && say`Warm it until it gives.`,
+            say`As deep as it goes with the thin tool, the other hand holds the film away. Draw the cut line with a finger.`,
           ),
-          why: say`It ends the memory of the film: what is not heated now draws back tomorrow.`,
-          minutes: 5,
-          ...heat,
-          tools: [...heat.tools, 'infra-red thermometer', 'wet glove'],
-          cautions: [...heat.cautions, caution('heat', say`Hot film burns: glove on.`)],
-          wait: coolBeforeCut(c),
-          references: c.pulls.map(({ letter }) => ({ kind: 'pull', letter })),
-          picture: wholePart(
-            'laid',
-            c.pulls.map((p) => ({ kind: 'zone', at: c.toFlat(p.at), radiusMm: 50, text: say`most here` })),
-          ),
+          why: say`A tucked edge cannot be caught by water or a cloth.`,
+          minutes: 4,
+          ...(heat ?? {}),
+          tools: ['tucking tool', ...(heat?.tools ?? [])],
+          references: byEdges(edgesWith(c, 'tuck')),
+          picture: wholePart('laid', marked(c, say`tuck`, 'tuck')),
         },
       ]
     },
   },
   {
     name: 'cut in the gap',
-    when: (c) => hasCode(c, 'gap-cut'),
+    when: (c) => hasCode(c, ...cutCodes),
     steps: (c) => {
-      const edges = atStart(say`${named(c, 'gap-cut')}`)
+      const edges = atStart(say`${named(c, ...cutCodes)}`)
       const blade = angle(c.practice.bladeGap)
+      const dryAfter = wait(c, 'beforeTrim').leastMinutes
       return [
         {
           id: 'gap-cut',
@@ -240,25 +245,68 @@ export const finishRules: readonly PlanRule[] = [
           headline: say`Cut in the gap`,
           detail: paragraph(
             isLens(c)
-              ? say`${edges}: blade in the empty gap, its back on the lamp, about ${blade}, away from the vehicle. Waste taut, off slowly.`
-              : say`${edges}: blade in the empty gap, its back on the part, about ${blade}, away from the vehicle. Waste taut, off slowly.`,
+              ? say`${edges}: blade in the empty gap, its back on the lamp, about ${blade}, away from the vehicle. Waste taut, off slowly; the tight place last.`
+              : say`${edges}: blade in the empty gap, its back on the part, about ${blade}, away from the vehicle. Waste taut, off slowly; the tight place last.`,
+            say`Not through somewhere: go over it lightly with a new segment, never pull.`,
             segmentWords(c),
           ),
-          why: say`Cooled film cuts clean; an uncut bridge pulls the piece off.`,
+          why: isWet(c)
+            ? say`The blade drags wet film along. A skilled hand may cut sooner, with the waste held taut.`
+            : say`Cooled film cuts clean; an uncut bridge pulls the piece off.`,
           minutes: 5,
           tools: ['knife', 'sharps box'],
-          gate: isWet(c) ? say`The film has dried.` : say`The film has cooled.`,
+          gate: isWet(c) ? say`The edge has dried.` : say`The film has cooled.`,
           cautions: [
             caution('blade', say`Blade never on paint, away from your other hand. Old segment into the sharps box.`),
-            ...doubtsOn(c, 'gap-cut'),
+            ...cutCodes.flatMap((code) => doubtsOn(c, code)),
           ],
           records: 'blade',
-          cutMm: cutLengthMm(c, 'gap-cut'),
-          references: byEdges(edgesWith(c, 'gap-cut')),
-          picture: wholePart('laid', marked(c, say`cut`, 'gap-cut')),
+          cutMm: cutCodes.reduce((sum, code) => sum + cutLengthMm(c, code), 0),
+          references: byEdges(edgesWith(c, ...cutCodes)),
+          picture: wholePart('laid', marked(c, say`cut`, ...cutCodes)),
+          ...(isWet(c)
+            ? {
+                notBefore: fromFlush(c, 'beforeTrim'),
+                within: [
+                  {
+                    since: 'flush-edges',
+                    mostMinutes: dryAfter + c.practice.mostDryToTrim,
+                    says: say`the edge bonds where it is to be cut off: warm it before the blade`,
+                  },
+                ],
+              }
+            : {}),
         },
       ]
     },
+  },
+  {
+    name: 'cut on the surface',
+    when: (c) => hasCode(c, 'surface-cut'),
+    steps: (c) => [
+      {
+        id: 'surface-cut',
+        phase: 'edges',
+        headline: say`Cut on the surface: ${named(c, 'surface-cut')}`,
+        detail: paragraph(
+          say`Masking tape as the line. Fresh segment, blade at about ${angle(c.practice.bladeSurface)}: incise two thirds deep, never through, every corner rounded. Then pull sharply: it parts along the line.`,
+          segmentWords(c),
+        ),
+        why: say`The film’s last third keeps the blade off the paint.`,
+        minutes: 6,
+        tools: ['knife', 'masking tape', 'sharps box'],
+        gate: isWet(c) ? say`The edge has dried.` : say`The film has cooled.`,
+        cautions: [
+          caution('blade', say`Only with a steady, practised hand: a blade through the film marks the paint.`),
+          ...doubtsOn(c, 'surface-cut'),
+        ],
+        records: 'blade',
+        cutMm: cutLengthMm(c, 'surface-cut'),
+        references: byEdges(edgesWith(c, 'surface-cut')),
+        picture: wholePart('laid', marked(c, say`cut`, 'surface-cut')),
+        ...(isWet(c) ? { notBefore: fromFlush(c, 'beforeTrim') } : {}),
+      },
+    ],
   },
   {
     name: 'stop on the crest of a lip',
@@ -267,39 +315,100 @@ export const finishRules: readonly PlanRule[] = [
       {
         id: 'lip-stop',
         phase: 'edges',
-        headline: say`Stop on the crest`,
-        detail: say`${atStart(say`${named(c, 'lip-stop')}`)}: centred, the film ends on the crest all round. Trim what runs over it.`,
+        headline: say`Ends on the crest all round?`,
+        detail: say`Look round the ${named(c, 'lip-stop')} against the light. Where it runs over: lift that sector, lay it again further in.`,
         why: say`Film past a sharp return has nothing flat to hold on to, and lifts.`,
-        minutes: 3,
-        tools: ['sharp scissors', 'lamp light'],
+        minutes: 2,
+        tools: ['lamp light'],
         references: byEdges(edgesWith(c, 'lip-stop')),
         picture: wholePart('laid', marked(c, say`crest`, 'lip-stop')),
       },
     ],
   },
   {
-    name: 'tuck',
-    when: (c) => hasCode(c, 'tuck'),
+    name: 'turn a wrapped edge',
+    when: (c) => hasCode(c, 'wrap'),
     steps: (c) => {
-      const heat = isWet(c) || barsHeat(c) ? null : heatOf(c, 'soften')
+      const heat = isWet(c) ? null : heated(c, 'seal')
       return [
         {
-          id: 'tuck',
+          id: 'turn-wrap',
           phase: 'edges',
-          headline: say`Tuck ${named(c, 'tuck')}`,
-          detail: say`As deep as it goes with the thin tool, then trim the rest in the gap.`,
-          why: say`A tucked edge cannot be caught by water or a cloth.`,
+          headline: say`Turn ${named(c, 'wrap')}`,
+          detail: paragraph(
+            say`Turn under, press and hold.`,
+            isWet(c) && !barsHeat(c)
+              ? say`In a hurry: steam it and press with a towel. Does it lift: more drying, then again.`
+              : say`Does it lift: hold it longer.`,
+          ),
+          why: isWet(c) ? say`A wet edge slides off when it is turned.` : say`Held long enough it stays.`,
           minutes: 4,
-          tools: ['tucking tool', 'knife'],
-          ...(heat ? { heat: heat.use } : {}),
-          cautions: [caution('blade', say`Blade away from hands and paint.`), ...doubtsOn(c, 'tuck')],
-          records: 'blade',
-          cutMm: cutLengthMm(c, 'tuck'),
-          references: byEdges(edgesWith(c, 'tuck')),
-          picture: wholePart('laid', marked(c, say`tuck`, 'tuck')),
+          ...(heat ?? {}),
+          tools: ['cloth', ...(heat?.tools ?? [])],
+          references: byEdges(edgesWith(c, 'wrap')),
+          picture: wholePart('laid', marked(c, say`wrap`, 'wrap')),
+          ...(isWet(c)
+            ? {
+                notBefore: fromFlush(c, 'beforeWrap'),
+                within: [
+                  {
+                    since: 'trim-wrap',
+                    mostMinutes: c.practice.mostTrimToTurn,
+                    says: say`the cut edge gathers dust: wipe it with tack before it is turned`,
+                  },
+                ],
+              }
+            : {}),
         },
       ]
     },
+  },
+  {
+    name: 'warm the cut edges of dry film',
+    when: cutWarm,
+    steps: (c) => {
+      const heat = heated(c, 'seal')
+      const codes = [...cutCodes, 'surface-cut'] as const
+      return [
+        {
+          id: 'warm-edges',
+          phase: 'heat',
+          headline: say`Warm the cut edges, ${temperature(c.practice.heatSeal)}`,
+          detail: say`Along every edge that was cut; a glove follows the gun and presses while it is warm.`,
+          why: say`The blade has lifted it a little: warm and pressed it lies down.`,
+          minutes: 4,
+          ...heat,
+          tools: [...heat.tools, 'gloves'],
+          references: byEdges(edgesWith(c, ...codes)),
+          picture: wholePart('laid', marked(c, say`heat`, ...codes)),
+        },
+      ]
+    },
+  },
+  {
+    name: 'look for bubbles before the post-heat of dry film',
+    when: (c) => heatedLast(c) && !isTrim(c),
+    steps: (c) => [
+      {
+        id: 'bubbles',
+        phase: 'look',
+        headline: say`Look for bubbles first`,
+        detail: say`Light low over all of it. Air: prick, warm, cool, press out towards the hole.`,
+        why: say`Post-heat sets the film: a bubble that is heated through stays.`,
+        minutes: 3,
+        tools: ['lamp light'],
+        picture: wholePart('laid', strokes(c)),
+      },
+    ],
+  },
+  {
+    name: 'post-heat dry film last of all',
+    when: heatedLast,
+    steps: (c) => [
+      postHeat(c, {
+        why: say`It ends the memory of the film; before the cut it would have shrunk away from the line.`,
+      }),
+    ],
   },
   {
     name: 'seal the edges',
@@ -313,7 +422,7 @@ export const finishRules: readonly PlanRule[] = [
           phase: 'heat',
           headline: say`Seal the edges, ${temperature(c.practice.heatSeal)}`,
           detail: paragraph(
-            say`Gun along the edges only, a cloth follows.`,
+            say`Gun along the edges only; the cloth follows at once and presses while it is warm.`,
             isEmpty(most) ? say`Corners with most built-up film get the most time.` : most,
           ),
           why: say`In the flat the film has bonded: there is nothing to heat.`,
@@ -321,9 +430,33 @@ export const finishRules: readonly PlanRule[] = [
           ...heat,
           tools: [...heat.tools, 'cloth', 'infra-red thermometer'],
           picture: wholePart('laid', [{ kind: 'edge', edge: '*', text: say`heat` }]),
+          notBefore: fromFlush(c, 'initialGrab'),
+          within: [
+            {
+              since: 'flush-edges',
+              mostMinutes: wait(c, 'initialGrab').leastMinutes + c.practice.mostGrabToSeal,
+              says: say`edges begin to lift by themselves: press each down before it is sealed`,
+            },
+          ],
         },
       ]
     },
+  },
+  {
+    name: 'masking tape comes off',
+    when: (c) => isMasked(c) || hasCode(c, 'surface-cut'),
+    steps: (c) => [
+      {
+        id: 'unmask',
+        phase: 'look',
+        headline: say`Take the tape off`,
+        detail: say`Flat back on itself and slowly, away from the film; look at each edge as it comes free.`,
+        why: say`Tape left on leaves its glue, and torn off it takes an edge along.`,
+        minutes: 2,
+        references: byEdges(c.edges),
+        picture: wholePart('laid', [{ kind: 'edge', edge: '*' }]),
+      },
+    ],
   },
   {
     name: 'last look',
@@ -335,7 +468,9 @@ export const finishRules: readonly PlanRule[] = [
         headline: say`Walk the edges, light low`,
         detail: isLens(c)
           ? say`Finger along every edge, light at a low angle, step back. Lamps on, both sides alike.`
-          : say`Mist of slip over all of it, finger along every edge, light at a low angle, step back.`,
+          : isWet(c)
+            ? say`Mist of slip over all of it, finger along every edge, light at a low angle, step back.`
+            : say`Finger along every edge, light at a low angle, step back.`,
         why: isWet(c)
           ? say`Small haze and pin-size bubbles leave in about ${wholeDays(c, 'haze')}; larger pockets want a syringe now. A finger or a lifting edge stays.`
           : say`Air in dry film stays unless it is pricked or drawn out.`,
@@ -351,7 +486,11 @@ export const finishRules: readonly PlanRule[] = [
         id: 'hand-on',
         phase: 'look',
         headline: say`Wipe, photograph, done`,
-        detail: say`No washing for ${wholeDays(c, 'beforeWash')}, no solvents, press nothing. Look at the edges again within ${hours(Math.round(wait(c, 'edgeLook').leastMinutes / 60))}.`,
+        detail: paragraph(
+          c.schools.slip === 'water only' &&
+            say`The last haze is gone in about ${hours(Math.round(wait(c, 'waterLaid').leastMinutes / 60))}.`,
+          say`No washing for ${wholeDays(c, 'beforeWash')}, no solvents, press nothing. Look at the edges again within ${hours(Math.round(wait(c, 'edgeLook').leastMinutes / 60))}.`,
+        ),
         why: say`Full bond takes days, and edges that lift do so early.`,
         minutes: 3,
         tools: ['dry cloth', 'camera'],
@@ -361,6 +500,51 @@ export const finishRules: readonly PlanRule[] = [
     ],
   },
 ]
+
+/** Heat all over what holds a memory; the two places that it may have in the order of the end differ in what they wait for. */
+function postHeat(c: PlanContext, own: Pick<StepDraft, 'why' | 'wait'>): StepDraft {
+  const heat = heated(c, 'post-heat')
+  return {
+    id: 'post-heat',
+    phase: 'heat',
+    headline: say`Post-heat, ${temperature(c.practice.heatPost)}`,
+    detail: paragraph(
+      postHeatPlace(c),
+      mostWords(c, 'post-heat'),
+      say`Read it with the thermometer. A wet glove follows the gun and presses while it is warm.`,
+    ),
+    minutes: 5,
+    ...heat,
+    tools: [...heat.tools, 'infra-red thermometer', 'wet glove'],
+    cautions: [...heat.cautions, caution('heat', say`Hot film burns: glove on.`)],
+    references: c.pulls.map(({ letter }) => ({ kind: 'pull', letter })),
+    picture: wholePart(
+      'laid',
+      c.pulls.map((p) => ({ kind: 'zone', at: c.toFlat(p.at), radiusMm: 50, text: say`most here` })),
+    ),
+    ...own,
+  }
+}
+
+/** Where film holds a memory: what was stretched, hollows, all of a bar; nothing where it lies by itself. */
+function postHeatPlace(c: PlanContext): Sentence {
+  if (isTrim(c)) return say`All of it, ends and bends longest.`
+  if (isLens(c)) return say`What was stretched, broad and moving.`
+  const hollows = [...(c.form.channels ?? []), ...c.form.recesses]
+  if (hollows.length > 0)
+    return say`Only in the ${list(hollows.map((h) => h.name))}: too hot, and the film drags and wrinkles.`
+  return c.pulls.length > 0 ? say`What was stretched, broad and moving.` : nothing
+}
+
+/** What becomes due on the one clock that runs from the flush. */
+function dueWords(c: PlanContext): Sentence {
+  const due = (kind: WaitKind) => minutes(Math.round(wait(c, kind).leastMinutes))
+  const turned = hasCode(c, 'wrap') && say`turn at ${due('beforeWrap')}`
+  const cut = hasCode(c, ...cutCodes, 'surface-cut') && say`cut at ${due('beforeTrim')}`
+  const sealed = !barsHeat(c) && say`seal at ${due('initialGrab')}`
+  const all = [turned, cut, sealed].filter((w) => w !== false)
+  return all.length === 0 ? nothing : say`From the flush: ${list(all)}.`
+}
 
 const wholeDays = (c: PlanContext, kind: WaitKind) => days(Math.max(1, Math.round(wait(c, kind).leastMinutes / 1440)))
 

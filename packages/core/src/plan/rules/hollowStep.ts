@@ -55,12 +55,13 @@ export function hollowStep(c: PlanContext, hollow: Hollow, number: number): Step
   const { into, lengthsMm } = hollow
   const stretch = percent(100 * into.stretch, 1)
   const [each] = lengthsMm
+  const rest = isWet(c) ? say`the rest still afloat` : say`the rest still held off`
   const how =
     each === undefined
-      ? say`Work it down from the middle of its bottom with two hands or a finger, the rest still afloat.`
+      ? say`Work it down from the middle of its bottom with two hands or a finger, ${rest}.`
       : lengthsMm.length === 1
-        ? say`Lay a thin cord in it, work it in one length with two hands, the rest still afloat, then draw the cord.`
-        : say`Lay a thin cord in it, work ${count(lengthsMm.length)} lengths of ${length(each)} with two hands, the rest still afloat, then draw the cord.`
+        ? say`Lay a thin cord in it, work it in one length with two hands, ${rest}, then draw the cord.`
+        : say`Lay a thin cord in it, work ${count(lengthsMm.length)} lengths of ${length(each)} with two hands, ${rest}, then draw the cord.`
   const spans =
     into.comesDown === 'not at all'
       ? say`Laid over from its rim it would want ${stretch}: more than this film gives.`

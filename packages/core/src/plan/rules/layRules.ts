@@ -1,37 +1,20 @@
-import { count, distinct, length, say, type Sentence } from '../../say/index.ts'
+import { counted, length, say, type Sentence } from '../../say/index.ts'
+import { distance } from '../../geometry/index.ts'
 import type { PlanContext } from '../planContext.ts'
 import { anchorStep, fromOneEnd } from './anchorStep.ts'
+import { gapsStep } from './gapsStep.ts'
 import { hollowStep, hollowsOf } from './hollowStep.ts'
 import { pullStep } from './pullStep.ts'
 import { rehearsedSteps } from './rehearsedSteps.ts'
-import { isWet, type PlanRule, wholePart } from './rule.ts'
+import { isDome, isWet, type PlanRule, wholePart } from './rule.ts'
 import { strokes } from './strokes.ts'
 
 /** Everything from the first tack to film that lies. */
 export const layRules: readonly PlanRule[] = [
   {
     name: 'measure the gaps while it still floats',
-    when: (c) => c.checks.length >= 2,
-    steps: (c) => [
-      {
-        id: 'measure-gaps',
-        phase: 'place',
-        headline: isWet(c) ? say`Measure the gaps` : say`Check how it sits`,
-        detail: isWet(c)
-          ? say`At ${count(c.checks.length)} places, wanted ${wantedWords(c)}. Shift it until it fits, then measure again.`
-          : say`Hold it over the lens and read how far the film passes the edge at ${count(c.checks.length)} places.`,
-        why: say`A millimetre here is a crooked far end there. Now it still costs nothing.`,
-        minutes: 4,
-        tools: ['rule'],
-        references: c.checks.map(({ id }) => ({ kind: 'check', id })),
-        picture: wholePart(
-          'floating',
-          c.checks.map(({ id, at, normal }) => ({ kind: 'check', id, at, normal })),
-        ),
-        records: 'gaps',
-        ...(isWet(c) ? { liquids: ['slip'], driesInMinutes: c.wetMinutes } : {}),
-      },
-    ],
+    when: (c) => isWet(c) && c.checks.length >= 2,
+    steps: (c) => [gapsStep(c)],
   },
   {
     name: 'set the anchors',
@@ -91,6 +74,36 @@ export const layRules: readonly PlanRule[] = [
     ],
   },
   {
+    name: 'growing circles over a dome',
+    when: isDome,
+    steps: (c) => [
+      {
+        id: 'circles',
+        phase: 'lay',
+        headline: say`Growing circles from the middle`,
+        detail: say`Each round about ${length(c.practice.circleStep)} wider. Where it bunches: lift that sector, lay it again, never one big fold.`,
+        why: say`Many small wrinkles spread wide lie down; one big fold never does.`,
+        minutes: 6,
+        tools: ['dry gloves'],
+        picture: wholePart('floating', strokes(c)),
+      },
+      {
+        id: 'massage',
+        phase: 'lay',
+        laidUpTo: 'all',
+        headline: say`From ${length(c.practice.massageFrom)} before the rim: massage`,
+        detail: say`Going round, ${length(0.5 * c.practice.circleStep)} to ${length(c.practice.circleStep)} at a time, each fold spread over a wider sector until only tiny ones are left at the crest.`,
+        why: wrinkleWords(c),
+        minutes: 8,
+        tools: ['dry gloves'],
+        picture: wholePart(
+          'floating',
+          c.edges.map((e) => ({ kind: 'edge', edge: e.name, text: say`massage` })),
+        ),
+      },
+    ],
+  },
+  {
     name: 'release a dry strip from its hinge',
     when: (c) => !isWet(c) && fromOneEnd(c) && c.rehearsed === null,
     steps: (c) => [
@@ -109,7 +122,7 @@ export const layRules: readonly PlanRule[] = [
   },
   {
     name: 'lay dry outward',
-    when: (c) => !isWet(c) && !fromOneEnd(c) && c.rehearsed === null,
+    when: (c) => !isWet(c) && !fromOneEnd(c) && !isDome(c) && c.rehearsed === null,
     steps: (c) => [
       {
         id: 'lay-outward',
@@ -126,10 +139,17 @@ export const layRules: readonly PlanRule[] = [
   },
 ]
 
-function wantedWords(c: PlanContext): Sentence {
-  const wanted = distinct(c.checks.map((check) => say`${length(Math.abs(check.wantedMm))}`))
-  const [only] = wanted
-  return wanted.length === 1 && only !== undefined ? say`${only} everywhere` : say`as marked`
+/** What is left over round the rim, as the hand meets it: so many wrinkles, each small enough to lie down by itself. */
+function wrinkleWords(c: PlanContext): Sentence {
+  const excessMm = c.edges.reduce((sum, e) => sum + (e.unpulledMmPer100 / 100) * lineLength(c, e.name), 0)
+  if (excessMm < c.practice.wrinkleTakes) return say`Hardly any film is left over round the rim.`
+  const wrinkles = Math.ceil(excessMm / c.practice.wrinkleTakes)
+  return say`Round the rim ${length(excessMm)} of film are left over: ${counted(wrinkles, '# small wrinkle', '# small wrinkles')} of ${length(excessMm / wrinkles)} each; these lie down by themselves.`
+}
+
+function lineLength(c: PlanContext, edge: string): number {
+  const line = c.drawing.edges.find((e) => e.name === edge)?.line ?? []
+  return line.slice(1).reduce((sum, p, i) => sum + distance(line[i] ?? p, p), 0)
 }
 
 const minutesByArea = (c: PlanContext, perM2: number) => Math.max(2, Math.round((c.areaMm2 / 1e6) * perM2))

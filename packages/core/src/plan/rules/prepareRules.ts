@@ -1,7 +1,24 @@
 import { list, percent, say, type Sentence, volume } from '../../say/index.ts'
 import type { PlanContext } from '../planContext.ts'
 import { staticCautions } from './findingRules.ts'
-import { barsHeat, bottleOf, caution, isLens, isWet, type PlanRule, wholePart } from './rule.ts'
+import { gapsStep } from './gapsStep.ts'
+import { filmDoubt } from '../lying.ts'
+import {
+  barsHeat,
+  bottleOf,
+  caution,
+  hasBleed,
+  hasCode,
+  isDome,
+  isLens,
+  isMasked,
+  isTrim,
+  isWet,
+  partWord,
+  type PlanRule,
+  type StepDraft,
+  wholePart,
+} from './rule.ts'
 import { strokes } from './strokes.ts'
 
 const largeMm2 = 600_000
@@ -15,21 +32,15 @@ export const cleaningRules: readonly PlanRule[] = [
       {
         id: 'clean',
         phase: 'prepare',
-        headline: isLens(c) ? say`Wash the lens, clean its gap` : say`Wash, clay, wipe`,
-        detail: isLens(c)
-          ? say`No-residue wash, cloth over a thin tool through the gap all round. New lenses: wash the mould oil off.`
-          : say`Wash round the part and in the shut lines, clay with slip as lubricant, wipe off.`,
+        ...washing(c),
         why: say`Dirt left in a gap is drawn under the film by the first stroke.`,
-        minutes: isLens(c) ? 6 : 12,
         liquids: ['no-residue wash'],
-        tools: isLens(c) ? ['cloth', 'thin tool'] : ['clay', 'cloth'],
-        picture: wholePart('none', isLens(c) ? [{ kind: 'edge', edge: '*', text: say`gap all round` }] : strokes(c)),
       },
     ],
   },
   {
     name: 'mask around a lens',
-    when: isLens,
+    when: isMasked,
     steps: () => [
       {
         id: 'mask',
@@ -50,12 +61,20 @@ export const cleaningRules: readonly PlanRule[] = [
       {
         id: 'degrease',
         phase: 'prepare',
-        headline: isLens(c) ? say`Degrease with a damp cloth` : say`Degrease the edges`,
+        headline: isLens(c)
+          ? say`Degrease with a damp cloth`
+          : isTrim(c)
+            ? say`Degrease all of it`
+            : say`Degrease the edges`,
         detail: barsHeat(c)
           ? say`No alcohol: soapy water on the cloth, then clear water. Wipe dry.`
           : isLens(c)
             ? say`Weak alcohol on the cloth, 70 % or less, never sprayed on. Wipe dry.`
-            : say`Degreaser on a cloth, most of all along and under the edges.`,
+            : isTrim(c)
+              ? say`Degreaser on a cloth, into the ends and the gaps. Wipe dry.`
+              : hasCode(c, 'wrap')
+                ? say`Degreaser on a cloth, along the edges; alcohol on a cloth along the underside that the film is turned onto.`
+                : say`Degreaser on a cloth, most of all along and under the edges.`,
         why: isLens(c) ? say`Strong alcohol crazes lens plastic.` : say`Edges are where lifting starts.`,
         minutes: 3,
         liquids: [barsHeat(c) ? 'soapy water' : isLens(c) ? 'weak alcohol' : 'degreaser'],
@@ -66,7 +85,9 @@ export const cleaningRules: readonly PlanRule[] = [
             ? [
                 caution(
                   'vapour',
-                  say`Alcohol vapour catches fire: fresh air, no flame, no hot gun near. Follow the maker’s instructions.`,
+                  isDome(c)
+                    ? say`Alcohol vapour catches fire: fresh air, no flame. Follow the maker’s instructions.`
+                    : say`Alcohol vapour catches fire: fresh air, no flame, no hot gun near. Follow the maker’s instructions.`,
                 ),
               ]
             : [caution('solvent', say`Follow the degreaser’s instructions: gloves and fresh air.`)],
@@ -81,16 +102,16 @@ export const readyRules: readonly PlanRule[] = [
   {
     name: 'dry film wants a dry part',
     when: (c) => !isWet(c),
-    steps: () => [
+    steps: (c) => [
       {
         id: 'bone-dry',
         phase: 'prepare',
         headline: say`Bone dry?`,
-        detail: say`Blow the gap out, wipe, look along the lens against a light. No drop, no haze.`,
+        detail: say`Blow gaps and ends out, wipe, look along ${partWord(c)} against a light. No drop, no haze.`,
         why: say`Any water under dry film stops the adhesive for good, even with heat.`,
         minutes: 2,
         tools: ['dry cloth', 'lamp light'],
-        gate: say`The lens and its gap are bone dry.`,
+        gate: isLens(c) ? say`The lens and its gap are bone dry.` : say`Part and gaps are bone dry.`,
       },
     ],
   },
@@ -120,18 +141,21 @@ export const readyRules: readonly PlanRule[] = [
         id: 'dry-check',
         phase: 'prepare',
         headline: say`Hold the piece up, liner on`,
-        detail: say`Right piece, right side, covers from end to end. Then take the cover sheet off its face.`,
+        detail: c.fromRoll
+          ? say`Covers from end to end, and passes every edge as far as it is to. Then take the cover sheet off its face.`
+          : say`Right piece, right side, covers from end to end. Pick specks off it as it hangs. Then take the cover sheet off its face.`,
         why: say`Sides are mirror images and get mixed up; once the liner is off it is too late.`,
         minutes: 2,
         tools: ['piece', 'tape measure'],
         people: handsFor(c),
         picture: wholePart('floating'),
+        ...doubtOf(c),
       },
     ],
   },
   {
     name: 'lens law',
-    when: (c) => isLens(c) && c.film.transmission !== undefined && c.film.transmission < 1,
+    when: (c) => isLens(c) && 100 * (c.film.transmission ?? 1) < c.practice.tintBelow,
     steps: (c) => [
       {
         id: 'lens-law',
@@ -164,11 +188,24 @@ export const readyRules: readonly PlanRule[] = [
         liquids: ['slip'],
         uses: 'slip',
         picture: wholePart('none', strokes(c)),
+        within: [
+          {
+            since: 'clean',
+            mostMinutes: c.practice.mostWashedToLaid,
+            says: say`dust has settled on it: wash it again`,
+          },
+          {
+            since: 'degrease',
+            mostMinutes: c.practice.mostDegreasedToWet,
+            says: say`grease is back on the edges: wipe them once more`,
+          },
+        ],
       },
       {
         id: 'peel',
         phase: 'place',
         headline: handsFor(c) > 1 ? say`Peel together, soak the adhesive` : say`Peel, soak the adhesive`,
+        wets: true,
         detail: say`Liner off low and flat; spray the adhesive at once as it comes free.`,
         why:
           handsFor(c) > 1
@@ -180,14 +217,32 @@ export const readyRules: readonly PlanRule[] = [
         tools: ['wet hands'],
         cautions: staticCautions(c),
         picture: wholePart('floating'),
+        within: [
+          {
+            since: 'soak',
+            mostMinutes: c.practice.mostSoakToPeel,
+            says: say`the part has dry spots: spray it once more`,
+          },
+        ],
       },
       {
         id: 'float',
         phase: 'place',
         headline: say`Float it on`,
+        wets: true,
         detail: say`Lay it down by its middle and let it glide. If it grabs, lift and spray.`,
-        why: say`It has to slide until the corners are set.`,
+        why:
+          c.schools.begin === 'corners first'
+            ? say`It has to slide until the corners are set.`
+            : say`It has to slide until it sits right.`,
         minutes: 2,
+        within: [
+          {
+            since: 'peel',
+            mostMinutes: c.practice.mostPeelToLay,
+            says: say`the adhesive dries and gathers dust: spray it once more`,
+          },
+        ],
         people: handsFor(c),
         liquids: ['slip'],
         tools: ['wet hands'],
@@ -197,14 +252,26 @@ export const readyRules: readonly PlanRule[] = [
     ],
   },
   {
-    name: 'peel dry film by its bleed',
+    name: 'check how dry film sits before it is peeled',
+    when: (c) => !isWet(c) && c.checks.length >= 2,
+    steps: (c) => [gapsStep(c)],
+  },
+  {
+    name: 'peel dry film',
     when: (c) => !isWet(c),
     steps: (c) => [
       {
         id: 'peel',
         phase: 'place',
-        headline: say`Peel, hold by the bleed only`,
-        detail: say`Liner off from the flat side. Touch only what will be cut away.`,
+        ...(hasBleed(c)
+          ? {
+              headline: say`Peel, hold by the bleed only`,
+              detail: say`Liner off from the flat side. Touch only what will be cut away.`,
+            }
+          : {
+              headline: say`Peel, hold it by its rim`,
+              detail: say`Liner off from one side. Touch only the outermost rim, with dry gloves.`,
+            }),
         why: say`Fingerprints on the adhesive show for good.`,
         minutes: 1,
         tools: ['piece', 'gloves'],
@@ -214,6 +281,42 @@ export const readyRules: readonly PlanRule[] = [
     ],
   },
 ]
+
+/** How the part is washed, by what it is and whether water may stay. */
+function washing(c: PlanContext): Pick<StepDraft, 'headline' | 'detail' | 'minutes' | 'tools' | 'picture'> {
+  const gaps = wholePart('none', [{ kind: 'edge', edge: '*', text: say`gap all round` }])
+  if (isLens(c))
+    return {
+      headline: say`Wash the lens, clean its gap`,
+      detail: say`No-residue wash, cloth over a thin tool through the gap all round. New lenses: wash the mould oil off.`,
+      minutes: 6,
+      tools: ['cloth', 'thin tool'],
+      picture: gaps,
+    }
+  if (isTrim(c))
+    return {
+      headline: say`Wash, clean its gaps`,
+      detail: say`No-residue wash, cloth over a thin tool through the gaps and round the ends, wipe off.`,
+      minutes: 8,
+      tools: ['cloth', 'thin tool'],
+      picture: gaps,
+    }
+  return {
+    headline: say`Wash, clay, wipe`,
+    detail: isWet(c)
+      ? say`Wash round the part and in the shut lines, clay with slip as lubricant, wipe off.`
+      : say`Wash round the part and in the shut lines, clay with soapy water, rinse, wipe off.`,
+    minutes: 12,
+    tools: ['clay', 'cloth'],
+    picture: wholePart('none', strokes(c)),
+  }
+}
+
+/** A film that is meant for something else is asked about while it still costs nothing. */
+function doubtOf(c: PlanContext): Pick<StepDraft, 'because' | 'gate'> {
+  const doubt = filmDoubt(c.form, c.film)
+  return doubt === null ? {} : { because: doubt, gate: say`It is meant so.` }
+}
 
 const handsFor = (c: PlanContext) => (c.areaMm2 > largeMm2 ? 2 : 1)
 

@@ -1,9 +1,10 @@
 import { boundsOf, type Vec2 } from '../../geometry/index.ts'
-import { list, name, type Said, type Sentence } from '../../say/index.ts'
+import { list, name, type Said, say, type Sentence } from '../../say/index.ts'
 import type { FindingKind, FoundOnPart } from '../findings.ts'
 import type { PlannedBatch } from '../partPlan.ts'
+import { liesAsDome } from '../lying.ts'
 import type { PlanContext } from '../planContext.ts'
-import type { BottleUse, Caution, CautionTopic, PlanStep, StepPicture, StepReference } from '../step.ts'
+import type { BottleUse, Caution, CautionTopic, PlanStep, StepPicture, StepReference, StepWait } from '../step.ts'
 
 /** A condition and the steps it brings. Rules stand in the order in which their steps are done. */
 export interface PlanRule {
@@ -13,27 +14,35 @@ export interface PlanRule {
 }
 
 /** A step with the usual values left out. */
-export type StepDraft = Pick<PlanStep, 'id' | 'phase' | 'headline' | 'detail' | 'why' | 'minutes'> & Partial<PlanStep>
+export type StepDraft = Pick<PlanStep, 'id' | 'phase' | 'headline' | 'detail' | 'why' | 'minutes'> &
+  Partial<PlanStep> & {
+    /** What has to be over before it: the step done before it waits for that. */
+    readonly notBefore?: StepWait | undefined
+  }
 
 export const wholePart = (film: StepPicture['film'] = 'none', marks: StepPicture['marks'] = []): StepPicture => ({
   film,
   marks,
 })
 
-export const finishStep = (draft: StepDraft): PlanStep => ({
-  picture: wholePart(),
-  tools: [],
-  liquids: [],
-  people: 1,
-  cautions: [],
-  references: [],
-  ...draft,
-})
+export function finishStep({ notBefore: _, ...draft }: StepDraft): PlanStep {
+  return { picture: wholePart(), tools: [], liquids: [], people: 1, cautions: [], references: [], ...draft }
+}
 
 export const caution = (about: CautionTopic, says: Sentence): Caution => ({ about, says })
 
 export const isWet = (c: PlanContext) => c.schools.slip !== 'dry'
 export const isLens = (c: PlanContext) => c.form.material === 'lens plastic'
+export const isTrim = (c: Pick<PlanContext, 'form'>) => c.form.family === 'trim'
+/** What the film is laid on, as one says it: the lens, the trim, the panel. */
+export const partWord = (c: PlanContext): Sentence =>
+  isLens(c) ? say`the lens` : isTrim(c) ? say`the trim` : say`the panel`
+/** Tape is put on round it before the work, and has to come off again. */
+export const isMasked = (c: PlanContext) => isLens(c) && !isDome(c)
+/** A piece without bleed on a dome: it is massaged down, neither pulled nor heated nor cut. */
+export const isDome = (c: Pick<PlanContext, 'form' | 'film'>) => liesAsDome(c.form, c.film)
+/** Film that passes an edge somewhere: there it can be held, and pulled. */
+export const hasBleed = (c: Pick<PlanContext, 'edges'>) => c.edges.some((e) => e.rule.maxMm < 0)
 export const hasCode = (c: PlanContext, ...codes: readonly string[]) => c.edges.some((e) => codes.includes(e.code))
 export const edgesWith = (c: PlanContext, ...codes: readonly string[]) => c.edges.filter((e) => codes.includes(e.code))
 

@@ -1,4 +1,7 @@
 import { correctionWords, endOfEdge } from '@truelay/core/align'
+import { boundsOf, type Vec2 } from '@truelay/core/geometry'
+import { practiceWith } from '@truelay/core/practice'
+import { radFromDeg } from '@truelay/core/units'
 import { length, name, percent, say, type Sentence, verbatim } from '@truelay/core/say'
 import { pieceMoved } from '../../../bench/shiftSlice.ts'
 import { useSaveShiftMutation } from '../../../remote/api.ts'
@@ -22,6 +25,7 @@ export function WorstEdge({ placed }: { readonly placed: PlacedMargins }) {
   const covered = useCoverage(full.placement, placed.piece)
   const suggestion = useSuggestion(full.placement, placed, shift)
   const worst = placed.edges[0]
+  const practice = practiceWith(bundle.shop.practice)
   if (worst === undefined) return null
   const rule = full.placement.rules[worst.edge]
   const over = worst.worst.marginMm < 0
@@ -32,6 +36,11 @@ export function WorstEdge({ placed }: { readonly placed: PlacedMargins }) {
     placed.margins.filter((m) => m.edge === worst.edge),
     worst.worst,
   )
+  const move = (suggestion?.move ?? { moveMm: [0, 0], turnDeg: 0 }) as {
+    readonly moveMm: Vec2
+    readonly turnDeg: number
+  }
+  const movedMm = Math.hypot(...move.moveMm) + Math.abs(radFromDeg(move.turnDeg)) * farOf(plan.drawing.piece)
   const show = (mm: number) => t`${length(mm)}`
   return (
     <section className="px-4 pb-3 pt-3">
@@ -55,7 +64,10 @@ export function WorstEdge({ placed }: { readonly placed: PlacedMargins }) {
       <div className="mt-2">
         {bad && suggestion !== null ? (
           <Notice look="caution">
-            {t(correctionWords(suggestion.move as { moveMm: [number, number]; turnDeg: number }, plan.directions))}{' '}
+            {t(correctionWords({ ...move, farMm: farOf(plan.drawing.piece) }, plan.directions))}{' '}
+            {movedMm < practice.outlineReading
+              ? t`That is less than the form is known to (${length(practice.outlineReading)}): no need. `
+              : ''}
             {suggestion.clears
               ? t`Then it clears the rule all round.`
               : t`That is the best it can do: the piece does not fit the rule all round.`}
@@ -83,6 +95,12 @@ export function WorstEdge({ placed }: { readonly placed: PlacedMargins }) {
       </p>
     </section>
   )
+}
+
+/** From the middle of a piece to its farthest corner, mm. */
+function farOf(piece: readonly Vec2[]): number {
+  const { min, max } = boundsOf(piece)
+  return Math.hypot(max[0] - min[0], max[1] - min[1]) / 2
 }
 
 function marginPlace(unit: string, over: boolean, edge: string, end: string | null): Sentence {

@@ -1,0 +1,8 @@
+import { defineFitEvent, eventOfStep } from '../defineFitEvent.ts'
+import { logged } from '../fitState.ts'
+
+/** Film that was drying has been wetted again, all over: its clock begins anew. */
+export const filmWetted = defineFitEvent({
+  schema: eventOfStep('filmWetted', {}),
+  fold: logged('with its step'),
+})

@@ -1,0 +1,17 @@
+import { spoilOutcomes } from '@truelay/core/judge'
+import { z } from 'zod'
+import { moment } from '../../ids.ts'
+import { defineFitEvent, eventOfStep } from '../defineFitEvent.ts'
+import { logged } from '../fitState.ts'
+
+const outcome = z.enum(spoilOutcomes)
+
+/** What becomes of a piece that was torn or burnt. */
+export const spoilSettled = defineFitEvent({
+  schema: eventOfStep('spoilSettled', { outcome }),
+  fold: logged('with its step'),
+  line: {
+    schema: z.strictObject({ outcome, at: moment, by: z.string() }),
+    of: ({ outcome, at, personId }, { nameOf }) => ({ outcome, at, by: nameOf(personId) }),
+  },
+})

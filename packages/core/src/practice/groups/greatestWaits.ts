@@ -1,0 +1,77 @@
+import { say } from '../../say/index.ts'
+import { figures } from '../practiceFigure.ts'
+
+export const greatestWaits = figures(say`Greatest waits`, {
+  mostSoakToPeel: {
+    label: say`From the soaked part to peeling`,
+    unit: 'min',
+    value: 5,
+    min: 2,
+    max: 15,
+    reason: say`A dry spot on the part grabs the film as it comes down.`,
+  },
+  mostPeelToLay: {
+    label: say`From peeling to laying, wet`,
+    unit: 'min',
+    value: 2,
+    min: 1,
+    max: 6,
+    reason: say`Wet adhesive gathers dust and begins to dry.`,
+  },
+  mostPeelToLayDry: {
+    label: say`From peeling to laying, dry`,
+    unit: 'min',
+    value: 5,
+    min: 1,
+    max: 15,
+    reason: say`Open adhesive gathers dust and folds onto itself.`,
+  },
+  mostFlushToPress: {
+    label: say`From flushing an edge to pressing it`,
+    unit: 'min',
+    value: 10,
+    min: 3,
+    max: 20,
+    reason: say`Tack that dries under an edge before it is pressed leaves it open.`,
+  },
+  mostGrabToSeal: {
+    label: say`From the grab to sealing`,
+    unit: 'min',
+    value: 90,
+    min: 30,
+    max: 240,
+    reason: say`Edges that stand under tension lift by themselves.`,
+  },
+  mostTrimToTurn: {
+    label: say`From the cut of a wrap to turning it`,
+    unit: 'min',
+    value: 45,
+    min: 15,
+    max: 120,
+    reason: say`A cut edge gathers dust on its adhesive.`,
+  },
+  mostDryToTrim: {
+    label: say`From the dry edge to trimming`,
+    unit: 'min',
+    value: 60,
+    min: 20,
+    max: 240,
+    reason: say`Waste that has bonded tears as it comes off.`,
+  },
+  mostDegreasedToWet: {
+    label: say`From degreasing to wetting`,
+    unit: 'min',
+    value: 60,
+    min: 15,
+    max: 120,
+    reason: say`Hands and the air of the shop put grease back.`,
+  },
+  mostWashedToLaid: {
+    label: say`From washing to laying`,
+    unit: 'min',
+    value: 420,
+    min: 120,
+    max: 960,
+    reason: say`Dust settles: after most of a day it is washed again.`,
+  },
+})
