@@ -30,16 +30,18 @@ export function correctionWords(
   directions: DirectionWords = plainDirections,
 ): Sentence {
   const [x, y] = moveMm
+  // What the gaps do not determine is no better known when it is left out.
+  const known = (of: number | undefined) => (of !== undefined && Number.isFinite(of) ? of : 0)
   const towards = (mm: number, sigmaMm: number, plus: string, minus: string) =>
     Math.abs(mm) >= Math.max(leastMoveMm, sigmaMm)
       ? say`${length(Math.abs(mm))} towards ${name(mm > 0 ? plus : minus)}`
       : null
   const ways = [
-    towards(x, sigma?.moveMm[0] ?? 0, directions.right, directions.left),
-    towards(y, sigma?.moveMm[1] ?? 0, directions.up, directions.down),
+    towards(x, known(sigma?.moveMm[0]), directions.right, directions.left),
+    towards(y, known(sigma?.moveMm[1]), directions.up, directions.down),
   ].filter((way) => way !== null)
   if (Math.abs(y) > Math.abs(x)) ways.reverse()
-  const turn = Math.abs(turnDeg) >= Math.max(leastTurnDeg, sigma?.turnDeg ?? 0) ? turnWords(turnDeg, farMm) : null
+  const turn = Math.abs(turnDeg) >= Math.max(leastTurnDeg, known(sigma?.turnDeg)) ? turnWords(turnDeg, farMm) : null
   if (turn !== null && ways.length > 0) return say`Turn the film ${turn}, then move it ${list(ways)}.`
   if (turn !== null) return say`Turn the film ${turn}.`
   if (ways.length > 0) return say`Move the film ${list(ways)}.`

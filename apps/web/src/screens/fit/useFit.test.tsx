@@ -66,6 +66,7 @@ describe('a fit is what its events add up to', () => {
     const { fit, log, begin } = await openFit()
     await begin()
     await waitFor(() => expect(fit().state.phase).toBe('fitting'))
+    await settled()
     await act(async () =>
       fit().happened(
         { kind: 'bladeUsed', stepId: 'float', fresh: true, cutMm: 400 },
@@ -79,6 +80,7 @@ describe('a fit is what its events add up to', () => {
     const { fit, log, begin } = await openFit()
     await begin()
     await waitFor(() => expect(fit().state.phase).toBe('fitting'))
+    await settled()
     await act(async () => {
       fit().happened({ kind: 'stepDone', stepId: 'float' })
       fit().happened({ kind: 'stepDone', stepId: 'float' })
