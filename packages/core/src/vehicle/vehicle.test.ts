@@ -46,6 +46,40 @@ describe.each(bodyKinds)('the unfolded %s', (kind) => {
     expect(spotOnSheet(left!, [0.5, 0])[1]).toBeLessThan(left!.at[1])
     expect(spotOnSheet(right!, [0.5, 0])[1]).toBeGreaterThan(right!.at[1])
   })
+  test('both sides of everything mirror each other, and their names say which is which', () => {
+    const middleY = plan.slots.find((s) => s.id === 'bonnet')?.at[1] ?? 0
+    for (const left of plan.slots.filter((s) => s.id.endsWith('-left'))) {
+      const right = plan.slots.find((s) => s.id === left.id.replace(/-left$/, '-right'))
+      expect(right?.size, left.id).toEqual(left.size)
+      expect(right?.at[0], left.id).toBeCloseTo(left.at[0], 9)
+      expect((right?.at[1] ?? 0) + left.at[1], left.id).toBeCloseTo(2 * middleY, 9)
+      expect(left.name).toMatch(/, driver’s side$/)
+      expect(right?.name).toMatch(/, passenger’s side$/)
+    }
+  })
+  test('the front is to the left, the rear to the right, and every face stays on the sheet', () => {
+    const at = (id: string) => plan.slots.find((s) => s.id === id)?.at[0] ?? Number.NaN
+    expect(at('front-bumper')).toBeLessThan(at('bonnet'))
+    expect(at('bonnet')).toBeLessThan(at('roof'))
+    expect(at('roof')).toBeLessThan(at('rear-bumper'))
+    for (const { line } of plan.silhouettes)
+      for (const [x, y] of line) {
+        expect(x).toBeGreaterThanOrEqual(-1e-6)
+        expect(x).toBeLessThanOrEqual(plan.width + 1e-6)
+        expect(y).toBeGreaterThanOrEqual(-1e-6)
+        expect(y).toBeLessThanOrEqual(plan.height + 1e-6)
+      }
+  })
+  test('glass seen from above is between bonnet and roof, and as wide as the body allows', () => {
+    const [screen] = plan.silhouettes.filter((s) => s.face === 'top' && s.glass)
+    const bonnet = plan.slots.find((s) => s.id === 'bonnet')
+    const xs = screen?.line.map(([x]) => x) ?? []
+    const ys = screen?.line.map(([, y]) => y) ?? []
+    expect(Math.min(...xs)).toBeGreaterThan((bonnet?.at[0] ?? 0) + (bonnet?.size[1] ?? 0) / 2 - 1)
+    const wide = Math.max(...ys) - Math.min(...ys)
+    expect(wide).toBeGreaterThan(800)
+    expect((Math.max(...ys) + Math.min(...ys)) / 2).toBeCloseTo(bonnet?.at[1] ?? 0, 6)
+  })
   test('bumpers and lower parts are low, bonnet and roof are not', () => {
     expect(plan.slots.find((s) => s.id === 'front-bumper')?.low).toBe(true)
     expect(plan.slots.find((s) => s.id === 'bonnet')?.low).toBe(false)
