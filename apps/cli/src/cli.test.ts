@@ -247,6 +247,28 @@ const sweep = {
   damageC: 110,
 }
 
+describe('a kind of job, read aloud', () => {
+  test('each step with its words, what is in hand, waits and the latest moment', async () => {
+    const { code, out, err } = await run(['story', 'K17'])
+    expect([code, err]).toEqual([0, ''])
+    expect(out).toMatch(/^K17 {2}Door with mirror and handle openings/)
+    expect(out).toMatch(/1\. \[clean\] Wash, clay, wipe/)
+    expect(out).toContain('2.5 mm from the front edge and 16 mm over the bottom edge.')
+    expect(out).toContain('At most 5 minutes after soak')
+    expect(out).toMatch(/Then dry before the trim: 18 minutes, from flush-edges/)
+    expect(out).toContain('In hand: tack')
+  })
+  test('all parts of the job are told', async () => {
+    const { out } = await run(['story', 'K01'])
+    expect(out.match(/\[massage\]/g)?.length).toBe(2)
+  })
+  test('one that there is not is told which there are', async () => {
+    const { code, out, err } = await run(['story', 'K99'])
+    expect([code, out]).toEqual([2, ''])
+    expect(err).toMatch(/story K99: give one of K01, K02/)
+  })
+})
+
 describe('heat and waits', () => {
   test('a thin metal plate under steady air warms as a lump, and cools again', async () => {
     const plate = { name: 'plate', thicknessMm: 0.8, conductivityWmK: 50, densityKgm3: 7850, specificHeatJkgK: 470 }

@@ -122,6 +122,24 @@ describe('the picture of a step', () => {
     expect(near).toMatch(/gap drawn \d+ times too large/)
     expect(near).toContain('>3<')
   })
+  test('film past the edge is drawn outward and told as over, never as a gap', () => {
+    const over = draw({ film: 'floating', marks: [{ kind: 'gap', at: [70, 0], normal: [0, 1], mm: -9 }] })
+    expect(over).toContain('9.0 mm over')
+    const ends = [...over.matchAll(/<line x1="70" y1="-0" x2="70" y2="(-?[\d.]+)"/g)].map((m) => Number(m[1]))
+    expect(ends[0]).toBeGreaterThan(0)
+  })
+  test('a pull shows both hands, and how far', () => {
+    const pull = draw({
+      film: 'floating',
+      marks: [
+        { kind: 'pull', from: [200, 150], to: [400, 150], text: verbatim('9 mm') },
+        { kind: 'hand', at: [400, 150] },
+        { kind: 'hand', at: [0, 150] },
+      ],
+    })
+    expect(pull.match(/lucide-hand/g)?.length).toBe(2)
+    expect(pull).toContain('9 mm')
+  })
   test('check points carry their letters, and their readings once there are some', () => {
     const marks = [{ kind: 'check' as const, id: 'P', at: [100, 300] as Vec2, normal: [0, -1] as Vec2 }]
     expect(draw({ film: 'floating', marks })).toContain('>P<')

@@ -210,6 +210,32 @@ test('a correction in words', () => {
   expect(english(correctionWords({ moveMm: [0, 0], turnDeg: 0 }))).toBe('It sits right: leave it.')
 })
 
+describe('a turn is told by what it moves', () => {
+  const said = (turnDeg: number, more: object = {}) => english(correctionWords({ moveMm: [0, 0], turnDeg, ...more }))
+  test('at the far end, where the hand sees it', () => {
+    expect(said(0.1, { farMm: 600 })).toBe('Turn the film counter-clockwise, 1 mm at the far end.')
+    expect(said(-0.2, { farMm: 900 })).toBe('Turn the film clockwise, 3.1 mm at the far end.')
+  })
+  test('the farthest gap is the far end', () => {
+    const at = (x: number, y: number): GapCheck => ({ at: [x, y], normal: [0, 1], measuredMm: 3, wantedMm: 3 })
+    const found = correctionFromGaps([at(0, 0), at(600, 0), at(300, 0)])
+    expect(found.ok ? found.value.farMm : Number.NaN).toBeCloseTo(300, 0)
+  })
+  test('nothing finer than was read is asked for, and that is said', () => {
+    const sigma = { moveMm: [0.3, 0.3] as Vec2, turnDeg: 0.05 }
+    const words = (moveMm: Vec2, turnDeg: number) => english(correctionWords({ moveMm, turnDeg, farMm: 500, sigma }))
+    expect(words([0.2, 1.4], 0.04)).toBe('Move the film 1.4 mm towards the top.')
+    expect(words([0.2, -0.1], 0.04)).toBe('What is left is less than a rule can tell: leave it.')
+    expect(words([0, 0], 0)).toBe('It sits right: leave it.')
+  })
+  test('what the gaps do not determine is still said: it makes them right', () => {
+    const sigma = { moveMm: [Number.POSITIVE_INFINITY, 0.2] as Vec2, turnDeg: Number.POSITIVE_INFINITY }
+    expect(english(correctionWords({ moveMm: [0.8, 0], turnDeg: 0, sigma }))).toBe(
+      'Move the film 0.8 mm towards the right.',
+    )
+  })
+})
+
 test('a spot near an end of its edge is named after that end', () => {
   const along = [0, 100, 200, 300].map((x) => ({ at: [x, 0] as Vec2 }))
   expect(endOfEdge(plainDirections, along, { at: [20, 0] })).toBe('the left')

@@ -13,8 +13,10 @@ import {
   surfaceArea,
   type TriangleMesh,
   thenRigid,
+  thinOutline,
   triangleLocator,
   turnAbout,
+  vertexNormals,
   type Vec2,
 } from './index.ts'
 
@@ -51,6 +53,62 @@ describe('polygons', () => {
     ).toEqual([5, 5])
   })
 })
+
+describe('a mesh is checked before film is laid on it', () => {
+  test('a corner that is not there is named, with its triangle', () => {
+    const refusal = checkSheet(mesh(two, [0, 1, 2, 0, 2, 9]), { holesExpected: false })
+    expect(refusal.ok ? null : refusal.failure).toMatchObject({
+      code: 'MESH_BAD_INDEX',
+      facts: { triangle: 2, vertex: 10, vertices: 4 },
+    })
+  })
+  test('the normals of a roof lean to both sides and are of length one', () => {
+    const roof = mesh(
+      [0, 0, 0, 10, 0, 5, 10, 10, 5, 0, 10, 0, 20, 0, 0, 20, 10, 0],
+      [0, 1, 2, 0, 2, 3, 1, 4, 5, 1, 5, 2],
+    )
+    const normals = vertexNormals(roof)
+    for (let i = 0; i < normals.length; i += 3)
+      expect(Math.hypot(normals[i]!, normals[i + 1]!, normals[i + 2]!)).toBeCloseTo(1, 12)
+    expect(normals[0]!).toBeLessThan(0)
+    expect(normals[12]!).toBeGreaterThan(0)
+    for (let i = 2; i < normals.length; i += 3) expect(normals[i]!).toBeGreaterThan(0.5)
+  })
+})
+
+describe('an outline with needless points left out', () => {
+  const wavy = Array.from({ length: 240 }, (_, k): Vec2 => {
+    const r = 100 + 0.3 * Math.sin(k)
+    return [r * Math.cos((k * Math.PI) / 120), r * Math.sin((k * Math.PI) / 120)]
+  })
+  test('no point that was left out lies further off than was allowed', () => {
+    for (const tolerance of [0.1, 0.5, 2]) {
+      const thin = thinOutline(wavy, tolerance)
+      expect(thin.length).toBeLessThan(wavy.length)
+      for (const p of wavy) expect(nearestOnOutline(thin, p).distanceMm).toBeLessThanOrEqual(tolerance + 1e-9)
+    }
+  })
+  test('sides stay no longer than asked, but for those that were longer', () => {
+    const square = densified([0, 0], [400, 0], [400, 400], [0, 400])
+    const thin = thinOutline(square, 0.1, 100)
+    const longest = Math.max(...thin.map((p, i) => Math.hypot(...minus(thin[(i + 1) % thin.length] ?? p, p))))
+    expect(longest).toBeLessThanOrEqual(100 + 1e-9)
+    expect(thin.length).toBeLessThan(square.length)
+    expect(thinOutline(square, 0.1).length).toBe(4)
+  })
+})
+
+const minus = (a: Vec2, b: Vec2): Vec2 => [a[0] - b[0], a[1] - b[1]]
+/** A closed outline with a point every 10 mm. */
+const densified = (...corners: Vec2[]): Vec2[] =>
+  corners.flatMap((a, i) => {
+    const b = corners[(i + 1) % corners.length] ?? a
+    const steps = Math.round(Math.hypot(...minus(b, a)) / 10)
+    return Array.from(
+      { length: steps },
+      (_, k): Vec2 => [a[0] + ((b[0] - a[0]) * k) / steps, a[1] + ((b[1] - a[1]) * k) / steps],
+    )
+  })
 
 test('a gauge answers as the plain questions do, whatever side it is told to begin at', () => {
   const star: Vec2[] = Array.from({ length: 24 }, (_, k) => {

@@ -16,6 +16,24 @@ test('layers multiply and distance goes with the root', () => {
   expect(light.value.words).toSay('Local law')
 })
 
+test('the words say what is left, how far it reaches, and where pieces overlap', () => {
+  const said = (overlapLayers: number) => {
+    const light = lampLight({ layers: [{ transmission: 0.5 }], overlapLayers })
+    return light.ok ? english(light.value.words) : english(light.failure.sentence)
+  }
+  expect(said(0)).toBe(
+    '50 % of the light is left; it reaches, and is seen, about 71 % as far. Local law and the inspection decide whether that is allowed.',
+  )
+  expect(said(1)).toContain('Where pieces overlap only 25 % is left.')
+})
+
+test('clear film lets all light through; the layer that cannot be is named', () => {
+  const clear = lampLight({ layers: [{ transmission: 1 }] })
+  expect(clear.ok && clear.value.outputRatio).toBe(1)
+  const wrong = lampLight({ layers: [{ transmission: 0.5 }, { transmission: 1.2 }] })
+  expect(wrong.ok ? '' : english(wrong.failure.sentence)).toMatch(/\b2\b/)
+})
+
 test.each([
   [[], 'LIGHT_NO_LAYER'],
   [[{ transmission: 0 }], 'LIGHT_OUT_OF_RANGE'],

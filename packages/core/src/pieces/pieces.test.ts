@@ -45,6 +45,15 @@ describe('a line carried over a row of pieces', () => {
     expect(carryRows(placed, rules)[0]?.datum).toBe('p0')
     expect(carryRows(placed)[0]?.datum).toBe('p1')
   })
+  test('who has to be measured up again is named, or that it is everybody, or nobody', () => {
+    const words = (lengths: readonly number[], seenMm: number) =>
+      english(carryLine(row(lengths), { ...carryDefaults, seenMm })?.words ?? { text: '', with: [] })
+    expect(words([200, 200, 200], 8)).toContain('The others take their line from it.')
+    expect(words([900, 900, 900], 0.4)).toContain('at the far end of every other piece')
+    const some = words([900, 900, 900, 900, 900], 4)
+    expect(some).toMatch(/Measure up again at the far end of Piece \d/)
+    expect(some).not.toContain('every other piece')
+  })
   test('one piece alone carries nothing', () => expect(carryLine(row([500]))).toBeNull())
   test('rows are found by their numbered places, each side for itself', () => {
     const slots = ['lower-2-left', 'bonnet', 'lower-1-left', 'lower-1-right', 'lower-10-left', 'lower-2-right']

@@ -1,8 +1,17 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { boundsOf, nearestOnOutline, signedArea, standingStill, thinOutline, type Vec2 } from '../geometry/index.ts'
+import {
+  boundsOf,
+  contains,
+  nearestOnOutline,
+  signedArea,
+  standingStill,
+  thinOutline,
+  type Vec2,
+} from '../geometry/index.ts'
 import { practiceWith } from '../practice/index.ts'
 import { barWidthMm, cutPattern, cutSize, enlargePattern, growByEdges, rollOrPattern } from './index.ts'
+import { edgeStretches } from './growByEdges.ts'
 
 const box = (w: number, h: number) => ({
   polygon: [
@@ -47,6 +56,45 @@ describe('an outline grown edge by edge', () => {
         expect(nearestOnOutline(box(100, 50).polygon, p).distanceMm).toBeGreaterThan(Math.abs(by) - 0.02)
       expect(size(grown)[0]).toBeCloseTo(100 + 2 * by, 1)
     }
+  })
+  test('the stretches of an outline begin at a corner, wherever its points begin', () => {
+    const { polygon, edgeOfSide } = box(100, 50)
+    for (let turn = 0; turn < 4; turn++) {
+      const turned = {
+        polygon: [...polygon.slice(turn), ...polygon.slice(0, turn)],
+        edgeOfSide: [...edgeOfSide.slice(turn), ...edgeOfSide.slice(0, turn)],
+      }
+      const stretches = edgeStretches(turned)
+      expect(stretches.map((s) => s.edge).sort()).toEqual(['bottom', 'left', 'right', 'top'])
+      for (const { line } of stretches) expect(line.length).toBe(2)
+    }
+    const split = edgeStretches({ ...box(100, 50), edgeOfSide: ['a', 'b', 'b', 'a'] })
+    expect(split.map((s) => [s.edge, s.line.length])).toEqual([
+      ['b', 3],
+      ['a', 3],
+    ])
+    expect(edgeStretches({ ...box(10, 10), edgeOfSide: ['rim', 'rim', 'rim', 'rim'] })).toMatchObject([{ edge: 'rim' }])
+  })
+  test('a sharp corner between two edges that grow differently is filled to where they meet', () => {
+    const wedge = {
+      polygon: [
+        [0, 0],
+        [200, 0],
+        [0, 120],
+      ] as Vec2[],
+      edgeOfSide: ['base', 'slope', 'side'],
+    }
+    const grown = growByEdges(wedge, { base: 6, slope: 14 })
+    for (const p of [
+      [0, -6],
+      [200, -6],
+    ] as Vec2[])
+      expect(nearestOnOutline(grown, p).distanceMm).toBeLessThan(0.6)
+    // Along the slope everything up to its distance is film, and nothing beyond it.
+    const [nx, ny] = [120 / Math.hypot(120, 200), 200 / Math.hypot(120, 200)]
+    const at = (off: number): Vec2 => [100 + nx * off, 60 + ny * off]
+    expect(contains(grown, at(13.8))).toBe(true)
+    expect(contains(grown, at(14.3))).toBe(false)
   })
   test('drawn in too far, nothing is left', () => {
     expect(growByEdges(box(10, 10), { bottom: -6, right: -6, top: -6, left: -6 })).toEqual([])

@@ -1,10 +1,12 @@
 import { say, type Sentence, verbatim } from '@truelay/core/say'
-import { smallFit, smallPlan, smallStep } from '@truelay/contract/testing'
+import { unsettledSpoils } from '@truelay/contract'
+import { minutesIn, smallFit, smallPlan, smallStep } from '@truelay/contract/testing'
 import { renderToStaticMarkup } from 'react-dom/server'
 import { describe, expect, test } from 'vitest'
 import { BatchList } from './BatchList.tsx'
 import { Clocks } from './Clocks.tsx'
 import { GapEntry } from './GapEntry.tsx'
+import { SpoiltPiece } from './SpoiltPiece.tsx'
 import { Targets } from './Targets.tsx'
 import { WaitView } from './WaitView.tsx'
 
@@ -119,6 +121,111 @@ describe('the clocks', () => {
   test('say when it has dried, and hold still while one waits', () => {
     expect(show('2030-05-01T09:30:00.000Z')).toContain('wet it again now 0:00')
     expect(show('2030-05-01T09:12:20.000Z', true)).not.toContain('film dries')
+  })
+})
+
+describe('greatest waits beside the clocks', () => {
+  const plan = smallPlan([
+    smallStep('soak'),
+    smallStep('peel', { within: [{ since: 'soak', mostMinutes: 5, says: say`spray it once more` }] }),
+  ])
+  const state = smallFit(plan, { kind: 'stepDone', stepId: 'soak', after: 2 })
+  const step = plan.steps[1] ?? smallStep('peel')
+  const show = (minutes: number, waiting = false) =>
+    text(
+      renderToStaticMarkup(
+        <Clocks state={state} now={minutesIn(minutes)} step={step} waiting={waiting} onWetted={nothing} />,
+      ),
+    )
+  test('count down to the last moment, then say how late it is and what to do', () => {
+    expect(show(4)).toContain('at the latest in 3:00')
+    expect(show(9)).toContain('too late: spray it once more 2:00 over')
+    expect(show(4, true)).not.toContain('at the latest')
+  })
+  test('one that is hours away is not shown', () => {
+    const far = smallStep('peel', { within: [{ since: 'soak', mostMinutes: 420, says: say`wash it again` }] })
+    const shown = text(
+      renderToStaticMarkup(<Clocks state={state} now={minutesIn(4)} step={far} waiting={false} onWetted={nothing} />),
+    )
+    expect(shown).not.toContain('at the latest')
+  })
+  test('film that dries can be wetted again with one tap, but not in the step that wets it', () => {
+    const tack = (more: object) =>
+      text(
+        renderToStaticMarkup(
+          <Clocks
+            state={state}
+            now={minutesIn(4)}
+            step={smallStep('tack', { driesInMinutes: 6, ...more })}
+            waiting={false}
+            onWetted={nothing}
+          />,
+        ),
+      )
+    expect(tack({})).toContain('wetted again')
+    expect(tack({ wets: true })).not.toContain('wetted again')
+  })
+})
+
+test('a spoilt piece: what is wrong, where, and what may become of it', () => {
+  const state = smallFit(smallPlan([smallStep('lay'), smallStep('look')]), {
+    kind: 'problemSeen',
+    stepId: 'lay',
+    problem: 'torn piece',
+    place: 'front edge',
+    comeBack: true,
+    after: 3,
+  })
+  const shown = text(renderToStaticMarkup(<SpoiltPiece spoilt={unsettledSpoils(state)} onSettled={nothing} />))
+  expect(shown).toContain('torn piece, front edge')
+  expect(shown).toContain('What becomes of it?')
+  expect(shown).toContain('the customer has seen it and takes it')
+  expect(shown).toContain('it comes off and is laid again')
+})
+
+describe('film that is to pass the edge', () => {
+  const past = (id: string, wantedMm: number) => ({
+    ...check(id, [100, 0], [0, 1]),
+    wantedMm,
+    reads: 'film past the edge' as const,
+  })
+  const wrapped = smallPlan([smallStep('gaps')], {
+    checks: [past('P', -28), { ...past('Q', -22), at: [300, 0] }],
+    edges: [
+      {
+        name: 'rear',
+        label: 'rear edge',
+        code: 'wrap',
+        rule: { minMm: -30, maxMm: -12 },
+        advice: say`turn it`,
+        unpulledMmPer100: 0,
+        leftMmPer100: 0,
+      },
+    ],
+  })
+  const answer = (p: number, q: number) =>
+    text(
+      renderToStaticMarkup(
+        <GapEntry
+          plan={wrapped}
+          drafts={{}}
+          rounds={[
+            [
+              { checkId: 'P', measuredMm: p },
+              { checkId: 'Q', measuredMm: q },
+            ],
+          ]}
+          problem={null}
+          onDraft={nothing}
+        />,
+      ),
+    )
+  test('is right exactly as wished, and anywhere else within its rule', () => {
+    expect(answer(-28, -22)).toContain('Leave it.')
+    expect(answer(-14, -29)).toContain('Leave it.')
+  })
+  test('and wrong where it passes it by too little', () => {
+    expect(answer(-4, -22)).toMatch(/(Move|Turn) the film/)
   })
 })
 

@@ -46,7 +46,7 @@ describe('the lay sheet of a bonnet', () => {
       await visit.sees(`${i + 1} of 22`)
       await visit.seesNo('[object Object]')
     }
-    fireEvent.change(slider, { target: { value: "19" } })
+    fireEvent.change(slider, { target: { value: '19' } })
     await visit.sees(/20 of 22.*Seal the edges.*Never hold the gun still/)
   })
 })

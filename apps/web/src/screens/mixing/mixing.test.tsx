@@ -62,6 +62,9 @@ test('how to hold the gun is said with what the thermometer should read', () => 
   expect(said).toContain('48 °C')
   expect(said).toContain('from pass 3 on')
   expect(said).toContain('Press while it is warm, cut after 40 s')
+  const pull = text(renderToStaticMarkup(<HeatHow heat={heat} thenCut={false} />))
+  expect(pull).toContain('Press while it is warm')
+  expect(pull).not.toContain('cut after')
 })
 
 test('a wait is asked about, a blade shows what it will cut', () => {

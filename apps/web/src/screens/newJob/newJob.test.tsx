@@ -44,6 +44,16 @@ describe('taking a vehicle in', () => {
     await visit.presses('Take it in')
     expect(visit.address()).toBe('/jobs/new')
   })
+  test('film that is meant for something else is asked about, at the part', async () => {
+    const visit = shop.visit('/jobs/new')
+    await visit.presses(/Velmora Pipit/)
+    await visit.presses('Bonnet')
+    await visit.seesNo('Really?')
+    await visit.user.selectOptions(screen.getByLabelText('Film for Bonnet'), 'Weir smoke, gloss, wet')
+    await visit.sees('Weir smoke, gloss, wet is film for lenses, and Bonnet is none. Really?')
+    await visit.user.selectOptions(screen.getByLabelText('Film for Bonnet'), 'Hullskin 180 clear')
+    await visit.seesNo('Really?')
+  })
   test('chosen parts get the film that is usual for them; another one can be chosen, and a part left out', async () => {
     const visit = shop.visit('/jobs/new')
     await visit.presses(/Velmora Pipit/)
