@@ -125,7 +125,7 @@ describe('the picture of a step', () => {
   test('film past the edge is drawn outward and told as over, never as a gap', () => {
     const over = draw({ film: 'floating', marks: [{ kind: 'gap', at: [70, 0], normal: [0, 1], mm: -9 }] })
     expect(over).toContain('9.0 mm over')
-    const ends = [...over.matchAll(/<line x1="70" y1="-0" x2="70" y2="(-?[\d.]+)"/g)].map((m) => Number(m[1]))
+    const ends = [...over.matchAll(/<line x1="70" y1="-?0" x2="70" y2="(-?[\d.]+)"/g)].map((m) => Number(m[1]))
     expect(ends[0]).toBeGreaterThan(0)
   })
   test('a pull shows both hands, and how far', () => {
