@@ -35,7 +35,7 @@ import {
   stageTriangles,
   workedLay,
 } from '@truelay/core/lay'
-import { anyDay, climb, partQuestion, placeOn, planWork } from '@truelay/core/plan'
+import { nothingChosen, anyDay, climb, partQuestion, placeOn, planWork } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
 import { required } from '@truelay/core/result'
 import { english } from '@truelay/words'
@@ -69,6 +69,7 @@ const questionOf = (form: Form, film: Film, pattern: PiecePattern | null) =>
     found: [],
     low: false,
     chosen: null,
+    choices: nothingChosen,
     stock: { alcoholPercent: 70 },
     practice: practiceWith(),
   })

@@ -89,6 +89,7 @@ const routes: readonly Route[] = [
     good: { arrived: 1, lot: 'H180-2611-04', personId: 'ines' },
   },
   { method: 'PUT', path: '/parts/0412-bonnet/shift', good: { xMm: 1, yMm: 0, turnDeg: 0 } },
+  { method: 'PUT', path: '/parts/0412-bonnet/choices', good: { ends: { nose: 'wrap' }, liquids: null } },
   { method: 'PUT', path: '/parts/0412-bonnet/form', good: { formId: 'pipit-bonnet' } },
   { method: 'PUT', path: '/parts/0412-bonnet/piece', good: { pieceId: 'pipit-bonnet-piece' } },
   {

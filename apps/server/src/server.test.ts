@@ -38,6 +38,58 @@ test('is healthy, and shows the bay with its vehicle', async () => {
   expect(jobs[0]?.parts.map((p) => p.state)).toEqual(['waiting', 'waiting'])
 })
 
+test('what was chosen for a part is kept, comes back in its job, and outlives a restart', async () => {
+  const choices = { ends: { nose: 'wrap' }, liquids: { slip: 'heavy slip', tack: 'strong tack' } }
+  const saved = await send('PUT', '/api/parts/0412-bonnet/choices', choices)
+  expect(saved).toMatchObject({ status: 200, body: { id: '0412-bonnet', choices } })
+  await demo.stop()
+  await demo.start()
+  const bundle = jobBundle.parse((await get('/api/jobs/0412')).body)
+  expect(bundle.parts.map((p) => p.choices)).toEqual([choices, { ends: {}, liquids: null }])
+  const question = partQuestionOf(bundle, bundle.parts[0]!)
+  expect(question?.place.rules.nose).toEqual({ minMm: -20, maxMm: -12 })
+  expect(question?.work.schools).toMatchObject({ slip: 'heavy slip', tack: 'strong tack' })
+})
+
+test.each([
+  ['an edge that the part does not have', { ends: { keel: 'wrap' }, liquids: null }, 422, /has no edge "keel"/],
+  ['a way of ending that there is not', { ends: { nose: 'glued' }, liquids: null }, 400, /./],
+  [
+    'a film for wet laying, laid dry',
+    { ends: {}, liquids: { slip: 'dry', tack: 'dry' } },
+    422,
+    /Hullskin 180 clear is made to be laid wet/,
+  ],
+])('%s is refused in a sentence, and nothing is changed', async (_, choices, status, says) => {
+  const answer = await send('PUT', '/api/parts/0412-bonnet/choices', choices)
+  expect(answer.status).toBe(status)
+  expect(said(answer)).toMatch(says)
+  const bundle = jobBundle.parse((await get('/api/jobs/0412')).body)
+  expect(bundle.parts[0]?.choices).toEqual({ ends: {}, liquids: null })
+})
+
+test('for a part that nobody has measured there is nothing to choose yet', async () => {
+  const made = await send('POST', '/api/jobs', {
+    customer: 'Private owner',
+    modelId: 'velmora-pipit',
+    year: null,
+    colour: 'signal white',
+    plate: 'QF 901',
+    bay: 'Bay 1',
+    personId: 'ines',
+    arrivesAt: '2030-05-02T08:00:00.000Z',
+    dueAt: '2030-05-03T16:00:00.000Z',
+    parts: [{ slot: 'roof', name: 'Roof', filmId: 'clearcoat-hull-180' }],
+  })
+  expect(made.status).toBe(201)
+  const [part] = jobBundle.parse((await get(`/api/jobs/${made.body.id}`)).body).parts
+  if (part === undefined) throw new Error('the job has no part')
+  expect(part.formId).toBeNull()
+  const answer = await send('PUT', `/api/parts/${part.id}/choices`, { ends: {}, liquids: null })
+  expect(answer.status).toBe(422)
+  expect(said(answer)).toContain('This part has no form yet')
+})
+
 test('a fit is stored event by event, once, and stands after a restart', async () => {
   const plan = await bonnetPlan()
   const first = plan.steps[0]!

@@ -1,7 +1,7 @@
 import { english } from '@truelay/words'
 import { verbatim } from '@truelay/core/say'
 import { readFileSync } from 'node:fs'
-import { anyDay, climb, partQuestion } from '@truelay/core/plan'
+import { nothingChosen, anyDay, climb, partQuestion } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
 import { required } from '@truelay/core/result'
 import { describe, expect, test } from 'vitest'
@@ -234,6 +234,7 @@ describe('a schema mirrors the type of the core', () => {
       found: [{ kind: 'coating' as const, at: [0.5, 0.5] as const }],
       low: true,
       chosen: null,
+      choices: nothingChosen,
       stock: { alcoholPercent: 70 },
       practice: practiceWith(),
     }

@@ -162,3 +162,4 @@ export {
   walkRound,
 } from './walkRound.ts'
 export { factsOfStory, stories, type Story, type StoryPart } from './stories.ts'
+export { workChoices } from './workChoices.ts'

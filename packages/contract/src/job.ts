@@ -7,6 +7,7 @@ import { formDoc } from './formDoc.ts'
 import { chosenOrder } from './layOrder.ts'
 import { sentence } from '@truelay/core/say'
 import { person, shop } from './shop.ts'
+import { workChoices } from './workChoices.ts'
 
 const share = z.number().min(0).max(1)
 
@@ -36,6 +37,7 @@ export const part = z.strictObject({
   shift: pieceShift,
   /** The order in which it is laid; null = as the usual school says. */
   order: chosenOrder.nullable(),
+  choices: workChoices,
 })
 export type Part = z.infer<typeof part>
 

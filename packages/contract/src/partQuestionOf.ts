@@ -3,7 +3,7 @@ import { practiceWith } from '@truelay/core/practice'
 import { bodyPlan } from '@truelay/core/vehicle'
 import type { JobBundle, Part } from './job.ts'
 
-export type PartOfBundle = Pick<Part, 'id' | 'name' | 'slot' | 'formId' | 'filmId' | 'pieceId' | 'order'>
+export type PartOfBundle = Pick<Part, 'id' | 'name' | 'slot' | 'formId' | 'filmId' | 'pieceId' | 'order' | 'choices'>
 export type QuestionSources = Pick<JobBundle, 'job' | 'forms' | 'films' | 'pieces' | 'shop' | 'findings'>
 
 /** What the storeys of a part of a job are asked; null where the job lacks its form, film or piece. */
@@ -24,5 +24,6 @@ export function partQuestionOf(sources: QuestionSources, part: PartOfBundle): Pa
     chosen: part.order,
     stock: { alcoholPercent: shop.stockAlcoholPercent },
     practice: practiceWith(shop.practice),
+    choices: part.choices,
   })
 }

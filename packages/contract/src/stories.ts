@@ -1,5 +1,5 @@
 import { edgeCodes } from '@truelay/core/form'
-import { findingKinds, type PartFacts } from '@truelay/core/plan'
+import { findingKinds, nothingChosen, type PartFacts } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
 import { z } from 'zod'
 import { documents } from './saved/documents.ts'
@@ -46,5 +46,6 @@ export function factsOfStory(part: StoryPart, read: (file: string) => unknown): 
     chosen: null,
     stock: { alcoholPercent: 70 },
     practice: practiceWith(),
+    choices: nothingChosen,
   }
 }

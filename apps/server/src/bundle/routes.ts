@@ -1,12 +1,16 @@
-import { jobId } from '@truelay/contract'
+import { jobId, partId, workChoices } from '@truelay/contract'
 import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
+import { chooseWork } from './chooseWork.ts'
 import { readBundle } from './readBundle.ts'
 
 export function bundleRoutes(database: Database): Router {
   const routes = Router()
   routes.get('/jobs/:jobId', async (req, res) => {
     res.json(await readBundle(database, jobId.parse(req.params.jobId)))
+  })
+  routes.put('/parts/:partId/choices', async (req, res) => {
+    res.json(await chooseWork(database, partId.parse(req.params.partId), workChoices.parse(req.body)))
   })
   return routes
 }

@@ -1,3 +1,4 @@
+import { nothingChosen } from '@truelay/core/plan'
 import { type Job, type JobId, job, type Part, type PartId, part, type Shift } from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
 import { asc, eq } from 'drizzle-orm'
@@ -41,6 +42,7 @@ const toPart = (row: typeof parts.$inferSelect): Part =>
     pieceId: row.pieceId,
     shift: { xMm: row.shiftXMm, yMm: row.shiftYMm, turnDeg: row.shiftTurnDeg },
     order: row.layOrder === null ? null : readStored('chosenOrder', row.id, row.layOrder),
+    choices: row.choices === null ? nothingChosen : readStored('workChoices', row.id, row.choices),
   })
 
 export async function readJob({ read }: Database, id: JobId): Promise<Job> {
@@ -79,6 +81,17 @@ export async function saveOrder(database: Database, id: PartId, order: Part['ord
     db
       .update(parts)
       .set({ layOrder: order === null ? null : toStored('chosenOrder', order) })
+      .where(eq(parts.id, id)),
+  )
+  return readPart(database, id)
+}
+
+/** How the edges of a part end and on what it floats; what is asked for has been looked at before. */
+export async function saveChoices(database: Database, id: PartId, choices: Part['choices']): Promise<Part> {
+  await database.write((db) =>
+    db
+      .update(parts)
+      .set({ choices: toStored('workChoices', choices) })
       .where(eq(parts.id, id)),
   )
   return readPart(database, id)

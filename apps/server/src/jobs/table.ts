@@ -53,4 +53,5 @@ export const parts = sqliteTable('parts', {
   shiftYMm: real('shift_y_mm').notNull(),
   shiftTurnDeg: real('shift_turn_deg').notNull(),
   layOrder: storedColumn('lay_order'),
+  choices: storedColumn('work_choices'),
 })

@@ -49,7 +49,7 @@ const jobFile = z.strictObject({
   parts: z.array(
     part
       .omit({ jobId: true, shift: true, formVersion: true, order: true })
-      .extend({ shift: part.shape.shift.optional() }),
+      .extend({ shift: part.shape.shift.optional(), choices: part.shape.choices.optional() }),
   ),
   findings: z.array(finding.omit({ jobId: true, foundAt: true, photos: true, later: true })),
 })
@@ -114,6 +114,7 @@ export async function seedDemo(database: Database, folder: string, now: Date): P
           shiftXMm: p.shift?.xMm ?? 0,
           shiftYMm: p.shift?.yMm ?? 0,
           shiftTurnDeg: p.shift?.turnDeg ?? 0,
+          choices: p.choices === undefined ? null : toStored('workChoices', p.choices),
         })
       for (const f of found) {
         const foundAt = at(j.arrivesDay, j.arrivesHour)

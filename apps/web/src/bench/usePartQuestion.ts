@@ -5,10 +5,10 @@ import { useMemo } from 'react'
 /** What the storeys of a part are asked, made anew only when something in it has changed; null where its form, film or piece is missing. */
 export function usePartQuestion(bundle: JobBundle, part: Part): PartQuestion | null {
   const { job, forms, films, pieces, shop, findings } = bundle
-  const { id, name, slot, formId, filmId, pieceId, order } = part
+  const { id, name, slot, formId, filmId, pieceId, order, choices } = part
   return useMemo(() => {
     const sources: QuestionSources = { job, forms, films, pieces, shop, findings }
-    const asked: PartOfBundle = { id, name, slot, formId, filmId, pieceId, order }
+    const asked: PartOfBundle = { id, name, slot, formId, filmId, pieceId, order, choices }
     return partQuestionOf(sources, asked)
-  }, [job, forms, films, pieces, shop, findings, id, name, slot, formId, filmId, pieceId, order])
+  }, [job, forms, films, pieces, shop, findings, id, name, slot, formId, filmId, pieceId, order, choices])
 }

@@ -231,6 +231,11 @@ export const api = createApi({
       responseSchema: part,
       invalidatesTags: ['Job', 'Bay'],
     }),
+    saveChoices: build.mutation<Part, { jobId: JobId; partId: PartId; choices: Part['choices'] }>({
+      query: ({ partId, choices }) => ({ url: `parts/${at(partId)}/choices`, method: 'PUT', body: choices }),
+      responseSchema: part,
+      invalidatesTags: ['Job', 'Bay'],
+    }),
     saveShift: build.mutation<Part, { jobId: JobId; partId: PartId; shift: Shift }>({
       query: ({ partId, shift }) => ({ url: `parts/${at(partId)}/shift`, method: 'PUT', body: shift }),
       responseSchema: part,
@@ -260,6 +265,7 @@ export const {
   useKitCheckQuery,
   useSaveArrivedMutation,
   useFormsQuery,
+  useSaveChoicesMutation,
   useSaveFormMutation,
   useTakeFormMutation,
   useShelfQuery,

@@ -10,9 +10,7 @@ import {
   type LayFigures,
   layFigures,
   type NaturalPart,
-  type Pull,
   type StageFilm,
-  stretchPlan,
 } from '@truelay/core/lay'
 import type { PlacedPart } from '@truelay/core/plan'
 import { clauses, type Sentence } from '@truelay/core/say'
@@ -22,7 +20,6 @@ export interface ShownLay {
   readonly lay: Lay
   readonly figures: LayFigures
   readonly fingers: readonly FingerPlace[]
-  readonly pulls: readonly Pull[]
 }
 
 /** What is shown at once: the form, and film on it as it wants to lie by itself. */
@@ -72,5 +69,4 @@ const shownLay = (surface: PartSurface, lay: Lay, { handling }: StageFilm): Show
   lay,
   figures: layFigures(surface.mesh, lay),
   fingers: fingerForecast(surface, lay, handling.take),
-  pulls: lay.mode === 'worked' ? stretchPlan(surface, lay, handling) : [],
 })

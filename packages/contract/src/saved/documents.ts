@@ -9,14 +9,17 @@ import { batch } from '../liquids.ts'
 import { deviceAddresses, enteredRoom } from '../devices/devices.ts'
 import { filmDoc, kitDoc, pieceDoc } from '../shelf.ts'
 import { shop } from '../shop.ts'
+import { workChoices } from '../workChoices.ts'
 import { vehicleModel } from '../vehicleModel.ts'
 import { finding, signOff } from '../walkRound.ts'
 import {
   batchWithSentences,
   fitEventWithGapEdges,
   fitEventWithSentences,
+  jobBundleWithChoices,
   jobBundleWithSentences,
   orderWithSentences,
+  partWithChoices,
   shopWithOneTake,
 } from './olderDocuments.ts'
 import { savedDocument } from './savedDocument.ts'
@@ -37,7 +40,8 @@ export const documents = {
   kit: savedDocument(kitDoc),
   model: savedDocument(vehicleModel),
   job: savedDocument(job),
-  part: savedDocument(part),
+  part: savedDocument(part, [partWithChoices]),
+  workChoices: savedDocument(workChoices),
   chosenOrder: savedDocument(chosenOrder, [orderWithSentences]),
   finding: savedDocument(finding),
   signOff: savedDocument(signOff),
@@ -48,6 +52,6 @@ export const documents = {
   fitProgress: savedDocument(fitProgress),
   devices: savedDocument(deviceAddresses),
   room: savedDocument(enteredRoom),
-  jobBundle: savedDocument(jobBundle, [jobBundleWithSentences]),
+  jobBundle: savedDocument(jobBundle, [jobBundleWithSentences, jobBundleWithChoices]),
 } as const
 export type DocumentKind = keyof typeof documents

@@ -1,4 +1,5 @@
 import { recipes } from '@truelay/core/mix'
+import { nothingChosen } from '@truelay/core/plan'
 import { planWithSentences } from './planWithSentences.ts'
 import { asOld, asWritten, eachOld, type Old, withWords } from './upcastWords.ts'
 
@@ -70,4 +71,13 @@ export function jobBundleWithSentences(bundle: unknown): unknown {
     shop: shopWithOneTake(old.shop),
     parts: eachOld(old.parts, (part: Old) => ({ ...part, order: orderWithSentences(part.order) })),
   }
+}
+
+/** A part from before anything could be chosen for it. */
+export const partWithChoices = (part: unknown): unknown => ({ choices: nothingChosen, ...asOld(part) })
+
+/** A whole job from then. */
+export function jobBundleWithChoices(bundle: unknown): unknown {
+  const old = asOld(bundle)
+  return { ...old, parts: eachOld(old.parts, partWithChoices) }
 }

@@ -1,6 +1,7 @@
 import type { CalibratedGun } from '../heat/index.ts'
 import type { Stock } from '../mix/index.ts'
 import type { Practice } from '../practice/index.ts'
+import type { Sentence } from '../say/index.ts'
 import type { FilmDoc } from './filmDoc.ts'
 import type { FoundOnPart, RoomClimate } from './findings.ts'
 import type { ChosenOrder, Schools } from './schools.ts'
@@ -12,6 +13,8 @@ export interface WorkInput {
   readonly partName: string
   readonly film: FilmDoc
   readonly schools: Schools
+  /** Why the liquids that were chosen are not used; null where they are, or none were chosen. */
+  readonly liquidRefused: Sentence | null
   readonly stock: Stock
   readonly practice: Practice
   /** What the walk-round found on this part. */

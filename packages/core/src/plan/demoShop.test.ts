@@ -7,7 +7,7 @@ import { gradePart, layFigures, layPart, naturalLay } from '../lay/index.ts'
 import { required } from '../result/index.ts'
 import { practiceWith } from '../practice/index.ts'
 import { sentencesIn } from './testParts.ts'
-import { anyDay, type FilmDoc, holdUp, partQuestion, placeOn, planWork } from './index.ts'
+import { anyDay, nothingChosen, type FilmDoc, holdUp, partQuestion, placeOn, planWork } from './index.ts'
 
 const demo = new URL('../../../../demo/', import.meta.url)
 const read = <T>(file: string): T => JSON.parse(readFileSync(new URL(file, demo), 'utf8'))
@@ -40,6 +40,7 @@ describe('every piece of the demo kits', () => {
         chosen: null,
         stock: { alcoholPercent: 70 },
         practice: practiceWith(),
+        choices: nothingChosen,
       }
       const { lay, work } = partQuestion(facts)
       // The walls of a channel want a finer mesh than a plain panel.

@@ -10,6 +10,7 @@ export function notesOf(c: PlanContext): PlanNote[] {
   const kinds = [...new Set(c.found.map((found) => found.kind))]
   const notes = kinds.map((kind) => ({ because: findingMeanings[kind].says, says: findingMeanings[kind].follows }))
   const warmPulls = c.pulls.filter((pull) => pull.heat === 'warm')
+  if (c.liquidRefused !== null) notes.push({ because: say`other liquids than chosen`, says: c.liquidRefused })
   const doubt = filmDoubt(c.form, c.film)
   if (doubt !== null) notes.push({ because: say`film for something else`, says: doubt })
   if (barsHeat(c) && warmPulls.length > 0)

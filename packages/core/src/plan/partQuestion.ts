@@ -12,7 +12,9 @@ import type { PartPlan } from './partPlan.ts'
 import { type PlacedPart, type PlaceInput, placeOn } from './placeOn.ts'
 import type { Today, WorkInput } from './conditions.ts'
 import { planWork } from './planWork.ts'
+import { liquidRefused } from './liquidOptions.ts'
 import { type ChosenOrder, schoolsFor } from './schools.ts'
+import { withEnds, type WorkChoices } from './workChoices.ts'
 
 /** What is known of a part, from whatever brought it: a job, a file, a test. */
 export interface PartFacts {
@@ -25,6 +27,8 @@ export interface PartFacts {
   readonly found: readonly FoundOnPart[]
   readonly low: boolean
   readonly chosen: ChosenOrder | null
+  /** How its edges end and on what it floats, where somebody has chosen. */
+  readonly choices: WorkChoices
   readonly stock: Stock
   readonly practice: Practice
 }
@@ -37,12 +41,25 @@ export interface PartQuestion {
 }
 
 /** The facts of a part, handed to the storeys that hang on them. */
-export function partQuestion({ form, film, pattern, found, chosen, practice, ...part }: PartFacts): PartQuestion {
-  const rules: EdgeRules = edgeRulesOf(form, practice, found)
+export function partQuestion(facts: PartFacts): PartQuestion {
+  const { form, film, pattern, found, chosen, practice, choices, ...part } = facts
+  const ended = withEnds(form, choices.ends)
+  const rules: EdgeRules = edgeRulesOf(ended, practice, found)
+  const { liquids } = choices
+  const cannot = liquids === null ? null : liquidRefused(liquids, { form, film, found }, practice)
   return {
     lay: { form, film: filmToLay(film), order: chosen?.order ?? null, rehearsal: rehearsalOptions(practice) },
-    place: { pattern, rules },
-    work: { ...part, film, found, chosen, practice, schools: schoolsFor(form, film, found, chosen) },
+    place: { pattern, rules, ends: choices.ends },
+    work: {
+      ...part,
+      film,
+      found,
+      chosen,
+      practice,
+      // What was found since may forbid what was chosen: then the usual way is taken, and that is said.
+      schools: schoolsFor(ended, film, found, chosen, cannot === null ? liquids : null),
+      liquidRefused: cannot,
+    },
   }
 }
 

@@ -14,17 +14,22 @@ import type { RigidMove } from '../geometry/index.ts'
 import { type FlatPart, flatPart, type LaidPart } from '../lay/index.ts'
 import { done, type Result } from '../result/index.ts'
 import { cutPattern } from '../stock/index.ts'
+import { withEnds, type WorkChoices } from './workChoices.ts'
 
 /** What a placing hangs on besides the lay. */
 export interface PlaceInput {
   /** Null where the film is cut from the roll, to the middle of each edge's rule. */
   readonly pattern: PiecePattern | null
   readonly rules: EdgeRules
+  /** How edges end where it is not as the form says. */
+  readonly ends: WorkChoices['ends']
 }
 
 /** The second storey: the part in the film plane, and the piece where it belongs on it. */
 export interface PlacedPart {
   readonly laid: LaidPart
+  /** The form with its edges as they end here. */
+  readonly form: FormDoc
   readonly part: FlatPart
   readonly targets: readonly TargetMark[]
   readonly spots: EdgeSpots
@@ -41,8 +46,9 @@ export interface PlacedPart {
 const spotStepMm = 8
 
 /** Carries a laid part into the film and registers the piece on it. Can be refused: what `registerPiece` finds. */
-export function placeOn(laid: LaidPart, { pattern: given, rules }: PlaceInput): Result<PlacedPart> {
-  const { form, surface, worked } = laid
+export function placeOn(laid: LaidPart, { pattern: given, rules, ends }: PlaceInput): Result<PlacedPart> {
+  const { surface, worked } = laid
+  const form = withEnds(laid.form, ends)
   const part = flatPart(surface, worked)
   const spots = edgeSpots(part, spotStepMm)
   const targets = form.marks.map((m) => ({ name: m.name, at: part.toFlat(m.at), weight: m.weight }))
@@ -52,6 +58,7 @@ export function placeOn(laid: LaidPart, { pattern: given, rules }: PlaceInput): 
   const piece = place(pattern, registered.value)
   return done({
     laid,
+    form,
     part,
     targets,
     spots,

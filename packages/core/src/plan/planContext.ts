@@ -3,6 +3,7 @@ import type { EdgePlan } from '../edges/index.ts'
 import type { FormDoc } from '../form/index.ts'
 import type { FingerPlace, LayOrder, Pull, RehearsalStep } from '../lay/index.ts'
 import type { Practice } from '../practice/index.ts'
+import type { Sentence } from '../say/index.ts'
 import type { ClimateWait } from '../wait/index.ts'
 import type { FilmDoc } from './filmDoc.ts'
 import type { FoundOnPart, RoomClimate } from './findings.ts'
@@ -42,6 +43,8 @@ export interface PlanContext {
   /** How far the piece may be off where it was placed before film leaves the rule of an edge, each way of the drawing, mm. */
   readonly roomMm: { readonly left: number; readonly right: number; readonly up: number; readonly down: number }
   readonly solutions: readonly PlannedBatch[]
+  /** Why the liquids that were chosen are not used. */
+  readonly liquidRefused: Sentence | null
   readonly fingers: readonly FingerPlace[]
   readonly drawing: PlanDrawing
   readonly practice: Practice

@@ -24,8 +24,8 @@ import { waitPlan, wetMinutes } from './waitPlan.ts'
 
 /** Everything that the rules look at, from a placing and the conditions of the work. Can be refused: what `mixBatch`, `waitNow` and `gunOnPart` find. */
 export function planContextOf(placed: PlacedPart, conditions: Conditions): Result<PlanContext> {
-  const { laid, part, rules } = placed
-  const { form, surface, natural, rehearsal } = laid
+  const { form, laid, part, rules } = placed
+  const { surface, natural, rehearsal } = laid
   const { film, practice, schools, found, room } = conditions
   const piece = thenPlaced(placed.piece, conditions.shift)
   const margins = edgeMargins(placed.spots, piece)
@@ -91,6 +91,7 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
     roomMm: roomOf(margins, rules, drawing),
     fromRoll: placed.fromRoll,
     solutions: solutions.value,
+    liquidRefused: conditions.liquidRefused,
     fingers: fingerForecast(surface, natural, film.handling.take),
     drawing,
     practice,
@@ -112,8 +113,8 @@ function worthPulling(pulls: readonly Pull[], edges: readonly PlannedEdge[], pra
 }
 
 /** Each edge with its rule, and film left over at it when nobody pulls and after the pulls. */
-function plannedEdges({ laid, rules }: PlacedPart, film: FilmDoc): PlannedEdge[] {
-  const { form, surface, natural, worked, rehearsal } = laid
+function plannedEdges({ form, laid, rules }: PlacedPart, film: FilmDoc): PlannedEdge[] {
+  const { surface, natural, worked, rehearsal } = laid
   const { take } = film.handling
   const unpulled = fingerForecast(surface, natural, take)
   const left =

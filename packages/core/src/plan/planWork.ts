@@ -20,7 +20,8 @@ export function planWork(placed: PlacedPart, conditions: Conditions): Result<Par
   const found = planContextOf(placed, conditions)
   if (!found.ok) return found
   const context = found.value
-  const { form, surface, natural, rehearsal } = placed.laid
+  const { form } = placed
+  const { surface, natural, rehearsal } = placed.laid
   const { film, practice, schools, chosen } = conditions
   const light =
     film.transmission === undefined || form.material !== 'lens plastic'

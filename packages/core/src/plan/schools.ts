@@ -7,6 +7,7 @@ import type { FilmDoc } from './filmDoc.ts'
 import type { FoundOnPart } from './findings.ts'
 import { liesAsDome } from './lying.ts'
 import type { SchoolChoice } from './partPlan.ts'
+import type { LiquidPair } from './workChoices.ts'
 
 /** Named choices, one a question. */
 export interface Schools {
@@ -44,14 +45,15 @@ const beginOf: Readonly<Record<FormDoc['family'], SchoolName>> = {
   trim: 'one end and follow',
 }
 
-/** The usual schools, with where to begin as the chosen order says. */
+/** The usual schools, with where to begin as the chosen order says and liquids as they were chosen. */
 export function schoolsFor(
   form: Pick<FormDoc, 'family' | 'edges'>,
   film: Pick<FilmDoc, 'laid' | 'type'>,
   found: readonly FoundOnPart[],
   chosen: ChosenOrder | null,
+  liquids: LiquidPair | null = null,
 ): Schools {
-  const usual = usualSchools(form, film, found)
+  const usual = { ...usualSchools(form, film, found), ...liquids }
   return chosen === null ? usual : { ...usual, begin: chosen.order.school }
 }
 

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { practiceWith } from '../practice/index.ts'
 import { say } from '../say/index.ts'
-import { type PartFacts, partQuestion } from './index.ts'
+import { nothingChosen, type PartFacts, partQuestion } from './index.ts'
 import { demoFilm, demoForm, demoPattern } from './testParts.ts'
 
 const facts: PartFacts = {
@@ -13,6 +13,7 @@ const facts: PartFacts = {
   found: [],
   low: false,
   chosen: null,
+  choices: nothingChosen,
   stock: { alcoholPercent: 70 },
   practice: practiceWith(),
 }

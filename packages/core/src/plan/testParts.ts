@@ -8,6 +8,7 @@ import { type Result, required } from '../result/index.ts'
 import type { Sentence } from '../say/index.ts'
 import {
   anyDay,
+  nothingChosen,
   type FilmDoc,
   type PartFacts,
   type PartPlan,
@@ -46,6 +47,7 @@ export function testPart(formId: string, filmId: string, pieceId: string | null,
     chosen: null,
     stock: { alcoholPercent: 70 },
     practice: practiceWith(),
+    choices: nothingChosen,
   }
   return { facts, laid: required(layPart(partQuestion(facts).lay, { triangles })) }
 }

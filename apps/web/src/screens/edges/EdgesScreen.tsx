@@ -1,5 +1,5 @@
 import { edgePlan } from '@truelay/core/edges'
-import { edgeCodeWords } from '@truelay/core/plan'
+import { edgeCodeWords, withEnds } from '@truelay/core/plan'
 import { length } from '@truelay/core/say'
 import { useMemo, useState } from 'react'
 import { Quantity } from '../../ui/Quantity.tsx'
@@ -13,7 +13,7 @@ import { edgeLetters } from './edgeLetters.ts'
 export function EdgesScreen() {
   const t = useWords()
   const { question, first, full } = useLaidPart()
-  const { form } = question.lay
+  const form = useMemo(() => withEnds(question.lay.form, question.place.ends), [question])
   const { practice } = question.work
   const { rules } = full.placement
   const edges = useMemo(() => edgePlan(form, first.surface, rules, practice), [form, first, rules, practice])

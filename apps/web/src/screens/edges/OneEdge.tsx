@@ -5,6 +5,7 @@ import { edgeAdvice, edgeCodeWords } from '@truelay/core/plan'
 import type { Practice } from '@truelay/core/practice'
 import type { ReactNode } from 'react'
 import { Notice } from '../../ui/Notice.tsx'
+import { EndChoice } from './EndChoice.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 
 interface OneEdgeProps {
@@ -68,6 +69,7 @@ export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
         ) : null}
         {edge.seal === null ? null : <Row label={t`Seal`}>{t(edge.seal)}</Row>}
       </dl>
+      <EndChoice edge={edge.edge} code={edge.code} />
       {edge.schools.map((school) => (
         <section key={t(school.question)} className="mt-4 border-t border-hair pt-3">
           <h3 className="label-strong text-body">{t(school.question)}</h3>

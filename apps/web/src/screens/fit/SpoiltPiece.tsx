@@ -15,7 +15,9 @@ export function SpoiltPiece({ spoilt, onSettled }: SpoiltPieceProps) {
       aria-label={t`A spoilt piece`}
       className="mt-3 border-l-8 border-stop bg-stop-tint px-4 py-3 text-head leading-snug"
     >
-      <p className="font-bold first-letter:uppercase">{spoilt.map((s) => t`${faultWords(s.problem)}, ${s.place}`).join('; ')}</p>
+      <p className="font-bold first-letter:uppercase">
+        {spoilt.map((s) => t`${faultWords(s.problem)}, ${s.place}`).join('; ')}
+      </p>
       <p>{t`What becomes of it?`}</p>
       <div className="mt-2 flex flex-wrap gap-3">
         {spoilOutcomes.map((outcome) => (

@@ -80,7 +80,7 @@ export function OnThePart({
               stretch={shown.lay.stretch}
               full={scale}
               anchors={anchors}
-              pulls={mode === 'worked' ? shown.pulls : []}
+              pulls={mode === 'worked' && full !== null ? full.plan.pulls : []}
               lines={form.bodyLines.map((line) => line.along)}
               pointed={pointed}
               onPoint={onPoint}

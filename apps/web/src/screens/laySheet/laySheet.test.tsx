@@ -31,7 +31,7 @@ describe('the lay sheet of a bonnet', () => {
   })
   test('by itself, worked, or in order', async () => {
     const visit = shop.visit(bonnet)
-    await visit.sees('4 anchors, 4 pulls')
+    await visit.sees('4 anchors, 3 pulls')
     await visit.presses('By itself')
     await visit.sees(/4 anchors, 0 pulls.*Too much film if nobody pulls/)
     await visit.presses('In order')
@@ -157,14 +157,46 @@ describe('edges', () => {
   test('one edge at a time: how much film, with what, when, and which school', async () => {
     const visit = shop.visit('/jobs/0412/lay-sheets/0412-headlamp-left/edges')
     await visit.sees(/over the edge|short of it/)
-    const edges = screen.getAllByRole('button').filter((b) => b.getAttribute('aria-pressed') !== null)
-    expect(edges.length).toBeGreaterThan(2)
-    const last = edges[edges.length - 1]
-    if (last === undefined) throw new Error('no edge')
+    const last = screen.getByRole('button', { name: /^T? ?grille edge tuck/ })
     await visit.user.click(last)
     expect(last.getAttribute('aria-pressed')).toBe('true')
     const amount = screen.getByTestId('edge-amount').textContent
     expect(amount).toMatch(/\d+ to \d+ mm/)
+  })
+})
+
+describe('what is chosen for one part', () => {
+  const chosen = async () => (await partOf('0412-bonnet')).choices
+  afterAll(async () => {
+    await shop.server.send('PUT', '/api/parts/0412-bonnet/choices', { ends: {}, liquids: null })
+  })
+  test('an edge ends otherwise: its steps, its margin and its doubt follow at once', async () => {
+    const visit = shop.visit(`${bonnet}/edges`)
+    await visit.user.click(await screen.findByRole('button', { name: /nose edge stop short/ }))
+    await visit.user.click(screen.getByRole('button', { name: /wrap ?12 mm to 20 mm over/ }))
+    await visit.sees(/nose edge ?wrap ?12 to 20 mm ?over the edge/i)
+    await visit.sees('Does this suit?')
+    expect((await chosen()).ends).toEqual({ nose: 'wrap' })
+    await shop.visit(bonnet).sees('1 of 24, Prepare Wash, clay, wipe')
+  })
+  test('the form’s own way takes the choice back', async () => {
+    const visit = shop.visit(`${bonnet}/edges`)
+    await visit.user.click(await screen.findByRole('button', { name: /nose edge wrap/ }))
+    await visit.user.click(screen.getByRole('button', { name: /stop short ?as the form says/ }))
+    await visit.sees(/nose edge ?stop short ?2 to 3 mm ?short of it/i)
+    expect((await chosen()).ends).toEqual({})
+  })
+  test('another liquid: what it would do is told before, and it is mixed after', async () => {
+    const visit = shop.visit(bonnet)
+    await visit.sees('Mix for this part')
+    await visit.user.click(screen.getByText('Other liquids for this part'))
+    await visit.sees(/light slip, weak tack.*slides \d+(\.5)? minutes, holds after \d+ minutes/i)
+    expect(screen.getByRole('button', { name: /^dry .* is made to be laid wet/i })).toHaveProperty('disabled', true)
+    await visit.user.click(screen.getByRole('button', { name: /^hybrid/i }))
+    await expect.poll(async () => (await chosen()).liquids).toEqual({ slip: 'hybrid', tack: 'hybrid' })
+    await visit.sees(/Mix for this part ?hybrid 15 % alcohol/)
+    await visit.presses('As usual for this part')
+    await visit.sees(/Mix for this part ?light slip/)
   })
 })
 

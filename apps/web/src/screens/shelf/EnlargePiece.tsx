@@ -1,7 +1,7 @@
 import { useWords } from '../../ui/words.ts'
 import type { Film, Form, Piece, Shop } from '@truelay/contract'
 import type { PiecePattern } from '@truelay/core/align'
-import { partQuestion } from '@truelay/core/plan'
+import { nothingChosen, partQuestion } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
 import { wholeFailure } from '@truelay/core/result'
 import type { Sentence } from '@truelay/core/say'
@@ -41,6 +41,7 @@ export function EnlargePiece({ piece, form, film, shop, enlarged, onEnlarged }: 
       found: [],
       low: false,
       chosen: null,
+      choices: nothingChosen,
     })
     const laid = await worker.lay(question)
     const result = laid.ok ? await worker.enlarge(question.place, wanted) : laid
