@@ -6,7 +6,7 @@ export { type HeldUp, holdUp } from './holdUp.ts'
 export { heats, inHandWords, type Liquid, liquids, liquidWords, type Tool, tools, toolWords } from './inHand.ts'
 export { type LiquidOption, liquidOptions, liquidRefused } from './liquidOptions.ts'
 export { filmDoubt } from './lying.ts'
-export { correctionFor, gapIsRight, type MeasuredGap, measuredGaps, wrongAfter } from './measuredGaps.ts'
+export { correctionFor, gapIsRight, type MeasuredGap, measuredGaps, planOfStep, wrongAfter } from './measuredGaps.ts'
 export { bowEnoughMm, carryReadings, orderPractice, rehearsalOptions } from './orderFigures.ts'
 export {
   type Anchor,

@@ -1,6 +1,7 @@
 import { type Correction, correctionFromGaps } from '../align/index.ts'
 import type { Result } from '../result/index.ts'
 import type { CheckPoint, PartPlan } from './partPlan.ts'
+import type { PlanStep } from './step.ts'
 
 /** A gap as it was read at a check point of the plan. */
 export interface MeasuredGap {
@@ -8,6 +9,12 @@ export interface MeasuredGap {
   /** Signed as margins are: negative where film passes the edge. */
   readonly measuredMm: number
   readonly right: boolean
+}
+
+/** The plan with the check points of one step only: those that it refers to, or all where it names none. */
+export function planOfStep(plan: PartPlan, step: Pick<PlanStep, 'references'> | undefined): PartPlan {
+  const own = new Set(step?.references.flatMap((r) => (r.kind === 'check' ? [r.id] : [])))
+  return own.size === 0 ? plan : { ...plan, checks: plan.checks.filter((check) => own.has(check.id)) }
 }
 
 type Checked = Pick<PartPlan, 'checks' | 'gapToleranceMm' | 'edges'>

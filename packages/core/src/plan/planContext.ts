@@ -8,6 +8,7 @@ import type { ClimateWait } from '../wait/index.ts'
 import type { FilmDoc } from './filmDoc.ts'
 import type { FoundOnPart, RoomClimate } from './findings.ts'
 import type { Anchor, CheckPoint, PlanDrawing, PlannedBatch, PlannedEdge, PlannedHeat } from './partPlan.ts'
+import type { OpeningChain } from './openings.ts'
 import type { Schools } from './schools.ts'
 
 /** What the rules look at. */
@@ -40,6 +41,8 @@ export interface PlanContext {
     readonly letterOfStep: ReadonlyMap<number, string>
   } | null
   readonly checks: readonly CheckPoint[]
+  /** Openings by which film is set, in the order of the work. */
+  readonly openings: OpeningChain
   /** How far the piece may be off where it was placed before film leaves the rule of an edge, each way of the drawing, mm. */
   readonly roomMm: { readonly left: number; readonly right: number; readonly up: number; readonly down: number }
   readonly solutions: readonly PlannedBatch[]

@@ -15,6 +15,7 @@ import type { PlanDrawing } from './partPlan.ts'
 import type { FilmDoc } from './filmDoc.ts'
 import { heatPlan } from './heatPlan.ts'
 import type { PlannedEdge } from './partPlan.ts'
+import { openingChain } from './openings.ts'
 import type { PlacedPart } from './placeOn.ts'
 import type { PlanContext } from './planContext.ts'
 import { drawingOf } from './planDrawing.ts'
@@ -88,6 +89,7 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
             letterOfStep: new Map(inOrder.flatMap((p) => p.steps.map((number) => [number, p.letter] as const))),
           },
     checks,
+    openings: openingChain(form, part, margins, rules),
     roomMm: roomOf(margins, rules, drawing),
     fromRoll: placed.fromRoll,
     solutions: solutions.value,

@@ -29,6 +29,7 @@ export function planWork(placed: PlacedPart, conditions: Conditions): Result<Par
       : lampLight({ layers: [{ transmission: film.transmission }] })
   if (light !== null && !light.ok) return light
   const steps = stepsOf(context)
+  const checks = [...context.checks, ...context.openings.flat().flatMap((opening) => opening.checks)]
   const graded = gradePart(form, surface, layFigures(surface.mesh, natural), film.handling)
   return done({
     partId: conditions.partId,
@@ -42,8 +43,8 @@ export function planWork(placed: PlacedPart, conditions: Conditions): Result<Par
     anchors: context.anchors,
     pulls: context.pulls,
     edges: context.edges,
-    checks: context.checks,
-    gapToleranceMm: gapTolerance(context.edges, context.checks),
+    checks,
+    gapToleranceMm: gapTolerance(context.edges, checks),
     gapSigmaMm: practice.gapReading,
     directions: form.directions,
     order:

@@ -326,6 +326,7 @@ const ruleTable: readonly RuleRow[] = [
     rule: 'mix',
     holds: [
       'door …',
+      'bumper …',
       'wet lamp …',
       'panel with a channel …',
       'bonnet from the roll …',
@@ -391,6 +392,7 @@ const ruleTable: readonly RuleRow[] = [
     rule: 'soak and peel',
     holds: [
       'door …',
+      'bumper …',
       'wet lamp …',
       'panel with a channel …',
       'bonnet from the roll …',
@@ -479,6 +481,7 @@ const ruleTable: readonly RuleRow[] = [
     rule: 'measure the gaps while it still floats',
     holds: [
       'door …',
+      'bumper …',
       'wet lamp …',
       'panel with a channel …',
       'bonnet from the roll …',
@@ -494,6 +497,51 @@ const ruleTable: readonly RuleRow[] = [
         detail: 'At 7 places, wanted as marked. Shift it until it fits, then measure again.',
         tools: ['rule'],
         liquids: ['slip'],
+        cautions: [],
+        heat: null,
+        people: 1,
+        minutes: 4,
+      },
+    ],
+  },
+  {
+    rule: 'a chain of openings before the corners',
+    holds: ['bumper …'],
+    shownBy: 'bumper',
+    steps: [
+      {
+        id: 'opening-1',
+        phase: 'lay',
+        headline: "Centre the inner sensor, driver's side and inner sensor, passenger's side",
+        detail:
+          '1.5 mm, 1 mm either way, all round. Sits high on one side: lift from there to the nearest edge, shift it, lay it again; then fix it with tack.',
+        tools: ['rule'],
+        liquids: ['slip', 'tack'],
+        cautions: [],
+        heat: null,
+        people: 1,
+        minutes: 4,
+      },
+      {
+        id: 'line',
+        phase: 'lay',
+        headline: 'Bring the top edge to its line',
+        detail: '2.5 mm along all of it. Rides up against it: pull back, lower it. Short strokes lock it.',
+        tools: ['soft squeegee'],
+        liquids: ['tack'],
+        cautions: [],
+        heat: null,
+        people: 1,
+        minutes: 3,
+      },
+      {
+        id: 'opening-2',
+        phase: 'lay',
+        headline: "Centre the outer sensor, passenger's side and outer sensor, driver's side",
+        detail:
+          '1.5 mm, 1 mm either way, all round. Sits high on one side: lift from there to the nearest edge, shift it, lay it again; then fix it with tack.',
+        tools: ['rule'],
+        liquids: ['slip', 'tack'],
         cautions: [],
         heat: null,
         people: 1,
@@ -560,6 +608,39 @@ const ruleTable: readonly RuleRow[] = [
     ],
   },
   {
+    rule: 'openings after the corners',
+    holds: ['door …'],
+    shownBy: 'door',
+    steps: [
+      {
+        id: 'opening-1',
+        phase: 'lay',
+        headline: 'Centre the mirror foot',
+        detail:
+          '1.8 mm, 1.3 mm either way, all round. Sits high on one side: lift from there to the nearest edge, shift it, lay it again; then fix it with tack.',
+        tools: ['rule'],
+        liquids: ['slip', 'tack'],
+        cautions: [],
+        heat: null,
+        people: 1,
+        minutes: 2,
+      },
+      {
+        id: 'opening-2',
+        phase: 'lay',
+        headline: 'Centre the handle',
+        detail:
+          '1.8 mm, 1.3 mm either way, all round. Sits high on one side: lift from there to the nearest edge, shift it, lay it again; then fix it with tack.',
+        tools: ['rule'],
+        liquids: ['slip', 'tack'],
+        cautions: [],
+        heat: null,
+        people: 1,
+        minutes: 2,
+      },
+    ],
+  },
+  {
     rule: 'hollows before what lies round them',
     holds: ['panel with a channel …', 'dry panel with a channel …'],
     shownBy: 'panel with a channel',
@@ -581,7 +662,7 @@ const ruleTable: readonly RuleRow[] = [
   },
   {
     rule: 'pulls of a bulge',
-    holds: ['dry lamp …', 'bonnet from the roll', 'tinted panel …', 'mirror cap …'],
+    holds: ['bumper …', 'dry lamp …', 'bonnet from the roll', 'tinted panel …', 'mirror cap …'],
     shownBy: 'dry lamp',
     steps: [
       {
@@ -648,6 +729,7 @@ const ruleTable: readonly RuleRow[] = [
     rule: 'light pass, wet',
     holds: [
       'door … but rehearsed',
+      'bumper …',
       'wet lamp …',
       'panel with a channel …',
       'bonnet from the roll …',
@@ -674,6 +756,7 @@ const ruleTable: readonly RuleRow[] = [
     rule: 'firm pass, wet',
     holds: [
       'door …',
+      'bumper …',
       'wet lamp …',
       'panel with a channel …',
       'bonnet from the roll …',
@@ -772,6 +855,7 @@ const ruleTable: readonly RuleRow[] = [
     rule: 'flush the edges',
     holds: [
       'door …',
+      'bumper …',
       'wet lamp …',
       'panel with a channel …',
       'bonnet from the roll …',
@@ -817,6 +901,7 @@ const ruleTable: readonly RuleRow[] = [
   {
     rule: 'fingers that the pulls leave',
     holds: [
+      'bumper, nobody pulls',
       'dry lamp, nobody pulls',
       'bonnet from the roll, nobody pulls',
       'tinted panel, nobody pulls',
@@ -840,7 +925,7 @@ const ruleTable: readonly RuleRow[] = [
   },
   {
     rule: 'trim and notch a wrapped edge',
-    holds: ['door … but tuck / gap-cut / surface-cut / lip-stop / butt / overlap'],
+    holds: ['door … but tuck / gap-cut / surface-cut / lip-stop / butt / overlap', 'bumper …'],
     shownBy: 'door',
     steps: [
       {
@@ -861,6 +946,7 @@ const ruleTable: readonly RuleRow[] = [
     rule: 'wet film grabs and dries',
     holds: [
       'door …',
+      'bumper …',
       'wet lamp …',
       'panel with a channel …',
       'bonnet from the roll …',
@@ -1018,7 +1104,7 @@ const ruleTable: readonly RuleRow[] = [
   },
   {
     rule: 'turn a wrapped edge',
-    holds: ['door … but tuck / gap-cut / surface-cut / lip-stop / butt / overlap'],
+    holds: ['door … but tuck / gap-cut / surface-cut / lip-stop / butt / overlap', 'bumper …'],
     shownBy: 'door',
     steps: [
       {
@@ -1098,6 +1184,7 @@ const ruleTable: readonly RuleRow[] = [
     rule: 'seal the edges',
     holds: [
       'door … but cracked lens / crazed lens',
+      'bumper …',
       'wet lamp … but cracked lens / crazed lens',
       'panel with a channel …',
       'bonnet from the roll …',

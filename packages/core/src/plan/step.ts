@@ -88,6 +88,7 @@ const stepReference = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('anchor'), number: z.number().int() }),
   z.strictObject({ kind: z.literal('check'), id: text }),
   z.strictObject({ kind: z.literal('edge'), edge: text }),
+  z.strictObject({ kind: z.literal('opening'), opening: text }),
   z.strictObject({ kind: z.literal('pull'), letter: text }),
   z.strictObject({ kind: z.literal('hollow'), name: text }),
   z.strictObject({ kind: z.literal('finding'), finding: z.enum(findingKinds) }),

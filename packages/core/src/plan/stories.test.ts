@@ -4,7 +4,16 @@ import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
 import { layPart } from '../lay/index.ts'
 import { required } from '../result/index.ts'
-import { anyDay, damageOf, type PartFacts, type PartPlan, partQuestion, placeOn, planWork } from './index.ts'
+import {
+  anyDay,
+  damageOf,
+  type PartFacts,
+  type PartPlan,
+  partQuestion,
+  placeOn,
+  planOfStep,
+  planWork,
+} from './index.ts'
 import { saidOf, sentencesIn, stepOf } from './testParts.ts'
 
 const demo = new URL('../../../../demo/', import.meta.url)
@@ -52,14 +61,17 @@ const end = 'look hand-on'
 describe('each kind of job comes out in the order in which it is done', () => {
   test.each([
     ['K01', `${dryStart} circles massage lip-stop ${end}`],
-    ['K02', `clean degrease ${wetStart} ${corners} ${pressed} trim-wrap grab tuck gap-cut turn-wrap seal-edges ${end}`],
+    [
+      'K02',
+      `clean degrease ${wetStart} ${corners} opening-1 opening-2 ${pressed} trim-wrap grab tuck gap-cut turn-wrap seal-edges ${end}`,
+    ],
     ['K03', `clean mask degrease ${tint} anchor-1 ${pressed} grab tuck gap-cut seal-edges unmask ${end}`],
     ['K04', `clean mask degrease ${tint} anchor-1 ${pressed} grab tuck gap-cut seal-edges unmask ${end}`],
     ['K05', `${dryStart} release tuck gap-cut warm-edges post-heat ${end}`],
     ['K06', `${dryStart} release tuck gap-cut warm-edges post-heat ${end}`],
     [
       'K07',
-      `clean degrease ${wetStart} ${corners} pull-A pull-B pull-C pull-D ${pressed} trim-wrap grab turn-wrap seal-edges ${end}`,
+      `clean degrease ${wetStart} opening-1 line opening-2 ${corners} pull-A pull-B pull-C pull-D ${pressed} trim-wrap grab turn-wrap seal-edges ${end}`,
     ],
     ['K08', `clean degrease ${wetStart} ${corners} ${pressed} grab tuck gap-cut seal-edges ${end}`],
     [
@@ -78,7 +90,10 @@ describe('each kind of job comes out in the order in which it is done', () => {
       `clean degrease ${wetStart} ${corners} pull-A pull-B pull-C ${pressed} trim-wrap grab turn-wrap seal-edges ${end}`,
     ],
     ['K16', `${dryStart} release tuck gap-cut warm-edges post-heat ${end}`],
-    ['K17', `clean degrease ${wetStart} ${corners} ${pressed} trim-wrap grab tuck gap-cut turn-wrap seal-edges ${end}`],
+    [
+      'K17',
+      `clean degrease ${wetStart} ${corners} opening-1 opening-2 ${pressed} trim-wrap grab tuck gap-cut turn-wrap seal-edges ${end}`,
+    ],
     ['K19', `raise clean degrease ${wetStart} ${corners} ${pressed} trim-wrap grab turn-wrap seal-edges ${end}`],
     [
       'K21',
@@ -139,7 +154,31 @@ describe('what is worked out for each', () => {
         expect(said(bar, 'post-heat')).toContain('All of it')
       }
   })
-  test('K07: four pulls, each with how far, and one for the worst corner', () => {
+  test('K07: middle sensors, top line, outer sensors, then the corners; each with its wish, read like a gap', () => {
+    const bumper = first('K07')
+    expect(said(bumper, 'opening-1')).toMatch(
+      /Centre the inner sensor, .* and inner sensor, .*1\.5 mm, 1 mm either way/,
+    )
+    expect(said(bumper, 'line')).toContain('Bring the top edge to its line 2.5 mm along all of it.')
+    expect(said(bumper, 'opening-2')).toContain('Centre the outer sensor')
+    const own = planOfStep(bumper.plan, stepOf(bumper.plan, 'opening-1'))
+    expect(own.checks.map((c) => c.id).join('')).toBe('abcd')
+    expect(new Set(own.checks.map((c) => c.edge)).size).toBe(2)
+    expect(planOfStep(bumper.plan, stepOf(bumper.plan, 'measure-gaps')).checks.every((c) => /[P-W]/.test(c.id))).toBe(
+      true,
+    )
+  })
+  test('K17: mirror foot, then handle, each read on its four sides', () => {
+    const door = first('K17')
+    expect(said(door, 'opening-1')).toContain('Centre the mirror foot')
+    expect(said(door, 'opening-2')).toContain('Centre the handle')
+    for (const id of ['opening-1', 'opening-2'])
+      expect(planOfStep(door.plan, stepOf(door.plan, id)).checks.length).toBe(4)
+  })
+  test('K14: a badge alone is no reference: the piece is cut for it', () => {
+    expect(stepOf(first('K14').plan, 'opening-1')).toBeUndefined()
+  })
+  test('K07: four pulls, each with how far', () => {
     const bumper = first('K07')
     for (const { letter } of bumper.plan.pulls) expect(said(bumper, `pull-${letter}`)).toMatch(/\d+ mm longer/)
   })

@@ -20,7 +20,7 @@ function contextOf({ facts, laid }: TestPart, otherwise: Otherwise = {}): PlanCo
 const codes = ['wrap', 'tuck', 'gap-cut', 'surface-cut', 'lip-stop', 'butt', 'overlap'] as const
 
 /**
- * Ten parts of the demo shop, one of each kind of job, and three of them under every condition that a rule asks for: found on the
+ * Eleven parts of the demo shop, one of each kind of job, and three of them under every condition that a rule asks for: found on the
  * walk-round, low and cold, with other edges, with film left over, in an order that was rehearsed.
  */
 export function testContexts(): ReadonlyMap<string, PlanContext> {
@@ -33,6 +33,7 @@ export function testContexts(): ReadonlyMap<string, PlanContext> {
     'wet lamp': wetLamp,
     trim: testPart('skua-trim-left', 'ebony-cast-dry', 'skua-trim-left', 400),
     'panel with a channel': testPart('drover-side-panel', 'clearcoat-hull-180', 'drover-side-panel', 1500),
+    bumper: testPart('pipit-bumper', 'clearcoat-hull-180', 'pipit-bumper', 400),
     dome: testPart('pipit-fog-left', 'clear-dome-dry', 'pipit-fog-left', 400),
     'bonnet from the roll': testPart('pipit-bonnet', 'clearcoat-hull-180', null, 400),
     'dry panel with a channel': testPart('drover-side-panel', 'ebony-cast-dry', null, 1500),

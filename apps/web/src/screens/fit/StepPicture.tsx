@@ -15,7 +15,7 @@ interface StepPictureProps {
 }
 
 /** What the step looks like: bottles and what goes in, or the part with film, marks and measured gaps. */
-export function StepPicture({ plan, step, gaps: { measuring, last } }: StepPictureProps) {
+export function StepPicture({ plan, step, gaps: { plan: gapPlan, measuring, last } }: StepPictureProps) {
   const t = useWords()
   const [ref, aspect] = useAspect()
   const show = useCallback((mm: number) => t`${length(mm)}`, [t])
@@ -30,7 +30,7 @@ export function StepPicture({ plan, step, gaps: { measuring, last } }: StepPictu
           length={show}
           label={t`Picture of the step: ${step.headline}`}
           aspect={aspect}
-          readings={readingsShown(plan, last, show)}
+          readings={readingsShown(gapPlan, last, show)}
         />
       )}
     </div>

@@ -95,7 +95,7 @@ export function StepWords({
       ))}
       {measuring ? (
         <GapEntry
-          plan={plan}
+          plan={gaps.plan}
           drafts={gaps.drafts}
           rounds={gaps.rounds}
           problem={gaps.problem}

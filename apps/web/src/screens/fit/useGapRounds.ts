@@ -1,12 +1,14 @@
 import { type GapReading, standing } from '@truelay/contract'
-import { measuredGaps, type PlanStep } from '@truelay/core/plan'
+import { measuredGaps, type PartPlan, planOfStep, type PlanStep } from '@truelay/core/plan'
 import type { Sentence } from '@truelay/core/say'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useUnits } from '../../ui/units.ts'
 import type { Fitting } from './fitting.ts'
 import { type GapDrafts, readGaps } from './readGaps.ts'
 
 export interface GapRounds {
+  /** The plan with the check points of the step in hand. */
+  readonly plan: PartPlan
   /** The step in hand asks for gaps, and nothing has to be waited for. */
   readonly measuring: boolean
   /** Gaps are typed, or none has been measured yet: the big target reads them. */
@@ -27,7 +29,7 @@ export interface GapRounds {
 /** The gaps of the step in hand: as they are typed, and as they have been measured. */
 export function useGapRounds(state: Fitting, step: PlanStep | undefined, waiting: boolean): GapRounds {
   const units = useUnits()
-  const { plan } = state
+  const plan = useMemo(() => planOfStep(state.plan, step), [state.plan, step])
   const [drafts, setDrafts] = useState<GapDrafts>({})
   const [problem, setProblem] = useState<Sentence | null>(null)
   const rounds = standing(state, 'gapsMeasured')
@@ -37,6 +39,7 @@ export function useGapRounds(state: Fitting, step: PlanStep | undefined, waiting
   const measuring = step?.records === 'gaps' && !waiting
   const typed = Object.values(drafts).some((text) => text.trim() !== '')
   return {
+    plan,
     measuring,
     answering: measuring && (typed || last === undefined),
     typed,

@@ -1,13 +1,24 @@
 import { counted, length, say, type Sentence } from '../../say/index.ts'
 import { distance } from '../../geometry/index.ts'
+import type { Opening } from '../openings.ts'
 import type { PlanContext } from '../planContext.ts'
 import { anchorStep, fromOneEnd } from './anchorStep.ts'
 import { gapsStep } from './gapsStep.ts'
 import { hollowStep, hollowsOf } from './hollowStep.ts'
+import { lineStep, openingStep } from './openingStep.ts'
 import { pullStep } from './pullStep.ts'
 import { rehearsedSteps } from './rehearsedSteps.ts'
 import { isDome, isWet, type PlanRule, wholePart } from './rule.ts'
 import { strokes } from './strokes.ts'
+
+/** Where a row of openings decides, as the sensors of a bumper do, film is set by them; by one or two only once the corners hold it. */
+const setByOpenings = (c: PlanContext) => c.openings.flat().length > 2
+
+function outward(c: PlanContext): readonly (readonly Opening[])[] {
+  const from = c.anchors[0]?.at
+  const away = (set: readonly Opening[]) => (from === undefined ? 0 : Math.min(...set.map((o) => distance(o.at, from))))
+  return [...c.openings].sort((a, b) => away(a) - away(b))
+}
 
 /** Everything from the first tack to film that lies. */
 export const layRules: readonly PlanRule[] = [
@@ -17,9 +28,23 @@ export const layRules: readonly PlanRule[] = [
     steps: (c) => [gapsStep(c)],
   },
   {
+    name: 'a chain of openings before the corners',
+    when: (c) => setByOpenings(c),
+    steps: (c) => {
+      const line = lineStep(c)
+      return c.openings.flatMap((set, i) => [openingStep(c, set, i + 1), ...(i === 0 && line !== null ? [line] : [])])
+    },
+  },
+  {
     name: 'set the anchors',
     when: (c) => c.anchors.length > 0,
     steps: (c) => c.anchors.map((anchor) => anchorStep(c, anchor)),
+  },
+  {
+    name: 'openings after the corners',
+    when: (c) => c.openings.length > 0 && !setByOpenings(c),
+    // The one beside the corner that holds comes first.
+    steps: (c) => outward(c).map((set, i) => openingStep(c, set, i + 1)),
   },
   {
     name: 'hollows before what lies round them',

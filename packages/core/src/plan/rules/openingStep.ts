@@ -1,0 +1,77 @@
+import { distance, lerp } from '../../geometry/index.ts'
+import { length, list, name, say, type Sentence } from '../../say/index.ts'
+import type { Opening } from '../openings.ts'
+import type { PlanContext } from '../planContext.ts'
+import type { PictureMark } from '../step.ts'
+import { isWet, type StepDraft } from './rule.ts'
+
+/** One opening, or a pair of them, centred before what comes next: the film is set by it and read at it. */
+export function openingStep(c: PlanContext, set: readonly Opening[], number: number): StepDraft {
+  const [first, second] = set
+  const checks = set.flatMap((opening) => opening.checks)
+  const middle = first === undefined ? undefined : second === undefined ? first.at : lerp(first.at, second.at, 0.5)
+  const reachMm = Math.max(...set.map((o) => o.radiusMm + (middle === undefined ? 0 : distance(o.at, middle))))
+  const marks: PictureMark[] = [
+    ...set.map((o) => ({ kind: 'zone' as const, at: o.at, radiusMm: 1.35 * o.radiusMm })),
+    ...checks.map(({ id, at, normal }) => ({ kind: 'check' as const, id, at, normal })),
+  ]
+  return {
+    id: `opening-${number}`,
+    phase: 'lay',
+    headline: say`Centre the ${list(set.map((o) => o.label))}`,
+    detail: say`${wish(first)} all round. Sits high on one side: lift from there to the nearest edge, shift it, lay it again; then fix it with ${isWet(c) ? say`tack` : say`one short stroke`}.`,
+    why:
+      number === 1
+        ? say`An opening shows every millimetre, and what is set here moves everything further out.`
+        : say`Each opening is centred before the next: from here on the film can only be drawn.`,
+    minutes: 2 * set.length,
+    tools: ['rule'],
+    liquids: isWet(c) ? ['slip', 'tack'] : [],
+    references: [
+      ...set.map((o) => ({ kind: 'opening' as const, opening: o.name })),
+      ...checks.map(({ id }) => ({ kind: 'check' as const, id })),
+    ],
+    records: 'gaps',
+    picture: {
+      film: 'floating',
+      ...(middle === undefined ? {} : { middle }),
+      radiusMm: Math.max(120, 1.25 * reachMm),
+      marks,
+    },
+    ...(isWet(c) ? { driesInMinutes: c.wetMinutes } : {}),
+  }
+}
+
+/** "1.5 mm, 1 mm either way": what an opening wishes and what it forgives. */
+function wish(opening: Opening | undefined): Sentence {
+  if (opening === undefined) return say`Even`
+  const { minMm, maxMm } = opening.rule
+  return say`${length((minMm + maxMm) / 2)}, ${length((maxMm - minMm) / 2)} either way,`
+}
+
+/** The one edge that is a line: film stops short of it while the others are turned or cut. */
+export const lineOf = (c: PlanContext) => {
+  const short = c.edges.filter((e) => e.code === 'stop-short')
+  const [only] = short
+  return short.length === 1 && c.edges.length > 1 && only !== undefined ? only : null
+}
+
+/** The line between the middle pair and what lies further out: measured along, carried, mended while it floats. */
+export function lineStep(c: PlanContext): StepDraft | null {
+  const line = lineOf(c)
+  if (line === null) return null
+  const { minMm, maxMm } = line.rule
+  return {
+    id: 'line',
+    phase: 'lay',
+    headline: say`Bring the ${name(line.label)} to its line`,
+    detail: say`${length((minMm + maxMm) / 2)} along all of it. Rides up against it: pull back, lower it. Short strokes lock it.`,
+    why: say`The eye follows this line; the openings further out are drawn to it.`,
+    minutes: 3,
+    tools: ['soft squeegee'],
+    liquids: isWet(c) ? ['tack'] : [],
+    references: [{ kind: 'edge', edge: line.name }],
+    picture: { film: 'floating', marks: [{ kind: 'edge', edge: line.name, text: say`line` }] },
+    ...(isWet(c) ? { driesInMinutes: c.wetMinutes } : {}),
+  }
+}
