@@ -83,7 +83,7 @@ test('a bonnet from the first wash to the record, through a closed browser and a
   expect(pdf.length).toBeGreaterThan(2000)
 })
 
-test('a lamp laid dry: no mixing, mask, pull, shrink, cut in the gap, tuck', async ({ page, shop }) => {
+test('a lamp laid dry: no mixing, mask, pull, shrink, post-heat, tuck, cut, tape off', async ({ page, shop }) => {
   await openLaySheet(page, shop, 'Headlamp')
   await startFit(page)
   const seen: string[] = []
@@ -91,8 +91,8 @@ test('a lamp laid dry: no mixing, mask, pull, shrink, cut in the gap, tuck', asy
     /Mask the paint/,
     /Bone dry/,
     /agreed to the tint/,
-    /hold by the bleed/,
     /Check how it sits/,
+    /hold by the bleed/,
     /flattest place/,
     /Pull A/,
     /Shrink the flaps/,
@@ -104,9 +104,10 @@ test('a lamp laid dry: no mixing, mask, pull, shrink, cut in the gap, tuck', asy
   await expect(page.getByText(/Never hold the gun still/)).toBeVisible()
   await page.keyboard.press('PageDown')
   await expect(page.getByRole('heading', { name: 'Wait: cool before the cut' })).toBeVisible()
+  await goOnTo(page, /Tuck/)
   await goOnTo(page, /Cut in the gap/)
   await expect(page.getByText(/sharps box/).first()).toBeVisible()
-  await goOnTo(page, /Tuck/)
+  await goOnTo(page, /Take the tape off/)
   expect(seen.join()).not.toContain('Mix')
   await page.goto(`${shop.url}/jobs/0412/record/0412-headlamp-left`)
   await expect(page.getByText(/62 % of the light is left/)).toBeVisible()

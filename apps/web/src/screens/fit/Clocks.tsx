@@ -29,22 +29,22 @@ export function Clocks({ state, now, step, waiting, onWetted }: ClocksProps) {
   return (
     <dl className="flex shrink-0 divide-x divide-hair border-t border-hair bg-paper">
       {dryIn === null ? null : (
-        <div className="flex min-w-52 items-center gap-5 px-6 py-2.5">
-          <div>
-            <dt className="label-strong text-body text-quiet">
-              {dryIn > 0 ? t`film dries here in` : t`wet it again now`}
-            </dt>
-            <dd className={`text-figure font-bold leading-none ${dryIn < 120_000 ? 'text-amber' : ''}`}>
+        <div className="min-w-52 px-6 py-2.5">
+          <dt className="label-strong text-body text-quiet">
+            {dryIn > 0 ? t`film dries here in` : t`wet it again now`}
+          </dt>
+          <dd className="flex items-center gap-5">
+            <span className={`text-figure font-bold leading-none ${dryIn < 120_000 ? 'text-amber' : ''}`}>
               {countText(dryIn)}
-            </dd>
-          </div>
-          {step.wets === true ? null : (
-            <button
-              type="button"
-              onClick={onWetted}
-              className="label-strong min-h-14 border border-ink/50 bg-paper px-4 text-lead hover:border-petrol"
-            >{t`wetted again`}</button>
-          )}
+            </span>
+            {step.wets === true ? null : (
+              <button
+                type="button"
+                onClick={onWetted}
+                className="label-strong -my-2 min-h-12 border border-ink/50 bg-paper px-4 text-lead hover:border-petrol"
+              >{t`wetted again`}</button>
+            )}
+          </dd>
         </div>
       )}
       {limit === null || limitLeft === null || limitLeft > shownBeforeMs ? null : (

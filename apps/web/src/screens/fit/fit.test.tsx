@@ -1,4 +1,5 @@
 import { screen } from '@testing-library/react'
+import { smallEvents, smallPlan, smallStep } from '@truelay/contract/testing'
 import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest'
 import { store } from '../../store/store.ts'
 import { type OpenShop, openShop, page, type Visit } from '../../testing/openShop.tsx'
@@ -175,6 +176,61 @@ describe('the record', () => {
   test('a part that is not begun has none', async () => {
     const { sees } = shop.visit('/jobs/0412/record/0412-headlamp-left')
     await sees('Headlamp, driver’s side has not been begun.')
+  })
+})
+
+describe('a torn piece on the list', () => {
+  test('the part is not done before somebody says what becomes of it', async () => {
+    const [part] = (await shop.bundle('0415')).bundle.parts
+    if (part === undefined) throw new Error('job 0415 has parts')
+    const plan = smallPlan([smallStep('lay it'), smallStep('hand it on')], { partId: part.id, partName: part.name })
+    expect((await shop.server.send('POST', `/api/parts/${part.id}/fit`, smallEvents(plan))).status).toBe(200)
+    const visit = shop.visit(`/jobs/0415/fit/${part.id}`)
+    await visit.sees('step 1 of 2')
+    await visit.presses('Something is wrong')
+    await visit.presses(/^Torn piece/i)
+    await visit.presses('At a corner')
+    await visit.sees('Noted: torn piece')
+    await visit.presses(/^Done/)
+    await visit.sees(/step 2 of 2.*torn piece, at a corner ?What becomes of it\?/)
+    await visit.user.keyboard('{PageDown}')
+    await visit.sees('say first what becomes of the piece')
+    await visit.presses('it comes off and is laid again')
+    await visit.seesNo('What becomes of it?')
+    await visit.presses(/^Done/)
+    await visit.sees(/is to be laid again/)
+    await settled()
+    expect((await log(part.id)).map((e) => e.kind)).toEqual([
+      'fitStarted',
+      'problemSeen',
+      'stepDone',
+      'spoilSettled',
+      'stepDone',
+    ])
+    await shop.visit(`/jobs/0415/record/${part.id}`).sees(/The piece ?it comes off and is laid again, (Bo|Ines)/i)
+  })
+})
+
+describe('film that dries', () => {
+  test('is wetted again with one tap, and its clock begins anew', async () => {
+    const part = (await shop.bundle('0415')).bundle.parts[1]
+    if (part === undefined) throw new Error('job 0415 has two parts')
+    const plan = smallPlan(
+      [smallStep('float it', { wets: true }), smallStep('set it', { driesInMinutes: 6 }), smallStep('end')],
+      { partId: part.id, partName: part.name },
+    )
+    const [started] = smallEvents(plan)
+    const at = new Date(Date.now() - 4 * 60_000).toISOString()
+    const done = { ...started, kind: 'stepDone', stepId: 'float it', id: '00000000-0000-4000-8000-000000000077', at }
+    const { plan: _, ...float } = done as typeof done & { plan: unknown }
+    const sent = [{ ...started, id: '00000000-0000-4000-8000-000000000076', at }, float]
+    expect((await shop.server.send('POST', `/api/parts/${part.id}/fit`, sent)).status).toBe(200)
+    const visit = shop.visit(`/jobs/0415/fit/${part.id}`)
+    await visit.sees(/film dries here in ?(2:00|1:59)/)
+    await visit.presses('wetted again')
+    await visit.sees(/film dries here in ?(6:00|5:59)/)
+    await settled()
+    expect((await log(part.id)).map((e) => e.kind)).toEqual(['fitStarted', 'stepDone', 'filmWetted'])
   })
 })
 
