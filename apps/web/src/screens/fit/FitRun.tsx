@@ -147,7 +147,7 @@ interface DoneTargetsProps {
 /** The big target says what pressing it does now. */
 function DoneTargets({ gaps, waiting, settling, ...presses }: DoneTargetsProps) {
   const t = useWords()
-  const { answering, measuring, typed, last, allGood } = gaps
+  const { answering, measuring, byEye, typed, last, allGood } = gaps
   return (
     <Targets
       text={
@@ -155,7 +155,7 @@ function DoneTargets({ gaps, waiting, settling, ...presses }: DoneTargetsProps) 
           ? last === undefined
             ? t`How do I move it?`
             : t`Measured again`
-          : measuring && !allGood
+          : measuring && !allGood && !(byEye && last === undefined)
             ? t`Go on as it is`
             : t`Done`
       }

@@ -59,7 +59,9 @@ export function StepWords({
       >
         {t(step.headline)}
       </h2>
-      {measuring || step.records === 'batches' ? null : <p className="mt-3 text-head leading-snug">{t(step.detail)}</p>}
+      {(measuring && !gaps.byEye) || step.records === 'batches' ? null : (
+        <p className="mt-3 text-head leading-snug">{t(step.detail)}</p>
+      )}
       {step.records === 'batches' ? <BatchList batches={plan.solutions} standIns={standIns} /> : null}
       {heat === undefined ? null : <HeatHow heat={heat} thenCut={step.wait?.kind === 'coolBeforeCut'} />}
       {step.uses === undefined ? null : (

@@ -1,4 +1,5 @@
 import { screen } from '@testing-library/react'
+import { name, say } from '@truelay/core/say'
 import { smallEvents, smallPlan, smallStep } from '@truelay/contract/testing'
 import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest'
 import { store } from '../../store/store.ts'
@@ -208,6 +209,54 @@ describe('a torn piece on the list', () => {
       'stepDone',
     ])
     await shop.visit(`/jobs/0415/record/${part.id}`).sees(/The piece ?it comes off and is laid again, (Bo|Ines)/i)
+  })
+})
+
+describe('an opening', () => {
+  test('is centred by eye, or read where the eye is not sure', async () => {
+    const part = (await shop.bundle('0415')).bundle.parts[2]
+    if (part === undefined) throw new Error('job 0415 has three parts')
+    const check = (id: string, at: readonly number[], normal: readonly number[]) => ({
+      id,
+      at,
+      normal,
+      wantedMm: 1.5,
+      edge: 'handle',
+      label: say`handle, towards ${name(id)}`,
+      reads: 'gap',
+    })
+    const reads = (id: string) => ({ kind: 'check', id })
+    const plan = smallPlan(
+      [
+        smallStep('centre the handle', {
+          records: 'gaps',
+          detail: say`1.5 mm all round.`,
+          references: [{ kind: 'opening', opening: 'handle' }, reads('a'), reads('b')],
+        }),
+        smallStep('end'),
+      ],
+      {
+        partId: part.id,
+        partName: part.name,
+        checks: [check('P', [0, 0], [0, 1]), check('a', [0, 40], [-1, 0]), check('b', [20, 60], [0, 1])],
+      },
+    )
+    const begun = smallEvents(plan).map((event) => ({ ...event, id: '00000000-0000-4000-8000-000000000078' }))
+    expect((await shop.server.send('POST', `/api/parts/${part.id}/fit`, begun)).status).toBe(200)
+    const visit = shop.visit(`/jobs/0415/fit/${part.id}`)
+    await visit.sees(/centre the handle ?1\.5 mm all round\./)
+    await visit.seesNo('enter the gaps first')
+    expect(screen.queryByLabelText(/^P /, { selector: 'input' })).toBeNull()
+    await visit.user.type(screen.getByLabelText(/^a /, { selector: 'input' }), '3')
+    await visit.user.type(screen.getByLabelText(/^b /, { selector: 'input' }), '1.5')
+    await visit.presses(/How do I move it/)
+    await visit.sees(/(Move|Turn) the film/)
+    await visit.presses(/Go on as it is/)
+    await visit.sees('step 2 of 2')
+    await visit.presses('Back one step')
+    await visit.presses(/^Done/)
+    await visit.sees('step 2 of 2')
+    await settled()
   })
 })
 

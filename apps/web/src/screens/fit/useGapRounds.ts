@@ -11,7 +11,9 @@ export interface GapRounds {
   readonly plan: PartPlan
   /** The step in hand asks for gaps, and nothing has to be waited for. */
   readonly measuring: boolean
-  /** Gaps are typed, or none has been measured yet: the big target reads them. */
+  /** Its gaps may be left unread: an opening is centred by eye, and read where the eye is not sure. */
+  readonly byEye: boolean
+  /** Gaps are typed, or have to be and none has been measured yet: the big target reads them. */
   readonly answering: boolean
   readonly typed: boolean
   readonly drafts: GapDrafts
@@ -37,11 +39,13 @@ export function useGapRounds(state: Fitting, step: PlanStep | undefined, waiting
     .map((round) => round.readings)
   const last = rounds[rounds.length - 1]
   const measuring = step?.records === 'gaps' && !waiting
+  const byEye = step?.references.some((r) => r.kind === 'opening') ?? false
   const typed = Object.values(drafts).some((text) => text.trim() !== '')
   return {
     plan,
     measuring,
-    answering: measuring && (typed || last === undefined),
+    byEye,
+    answering: measuring && (typed || (last === undefined && !byEye)),
     typed,
     drafts,
     setDraft: (checkId, text) => setDrafts((before) => ({ ...before, [checkId]: text })),
