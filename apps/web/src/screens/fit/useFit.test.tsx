@@ -73,8 +73,8 @@ describe('a fit is what its events add up to', () => {
         { kind: 'stepDone', stepId: 'float' },
       ),
     )
-    await settled()
-    expect((await log()).map((e) => e.kind)).toEqual(['fitStarted', 'bladeUsed', 'stepDone'])
+    // What happened is kept on the tablet first: only then does it wait to be sent.
+    await expect.poll(async () => (await log()).map((e) => e.kind)).toEqual(['fitStarted', 'bladeUsed', 'stepDone'])
   })
   test('a second press before the first is kept is the same press', async () => {
     const { fit, log, begin } = await openFit()
@@ -85,6 +85,7 @@ describe('a fit is what its events add up to', () => {
       fit().happened({ kind: 'stepDone', stepId: 'float' })
       fit().happened({ kind: 'stepDone', stepId: 'float' })
     })
+    await expect.poll(async () => (await log()).map((e) => e.kind)).toContain('stepDone')
     await settled()
     expect((await log()).filter((e) => e.kind === 'stepDone')).toHaveLength(1)
   })
@@ -124,6 +125,7 @@ describe('what was said of a wait', () => {
     await begin()
     await waitFor(() => expect(fit().state.phase).toBe('fitting'))
     await act(async () => fit().happened({ kind: 'stepDone', stepId: 'float' }))
+    await waitFor(() => expect(fit().state).toMatchObject({ done: [{ stepId: 'float' }] }))
     await settled()
     const before = shop.asked.filter((a) => a === 'GET /api/learned').length
     expect(result.current.learned.initialGrab ?? 1).toBeCloseTo(1, 6)
