@@ -191,6 +191,8 @@ describe('in a shop of inches', () => {
     const inches = ((before + 1) / 25.4).toFixed(4)
     await visit.types('to x', inches)
     await visit.sees('Keep this form')
+    // What was refused while half of the figure stood there is asked anew.
+    await visit.seesNo(/touches the part/)
     await keeps(visit)
     const [first] = (await form('pipit-fog-left')).outline
     expect(first.to[0]).toBeCloseTo(before + 1, 2)
