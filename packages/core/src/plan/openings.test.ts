@@ -68,10 +68,10 @@ describe('a chain of openings', () => {
         expect(out).toBeGreaterThan(0.9 * radiusMm)
       }
     expect(chain[0]?.[0]?.checks.map((c) => english(c.label))).toEqual([
-      'b, towards the rear',
-      'b, towards the roof',
-      'b, towards the front',
-      'b, towards the ground',
+      'towards the rear: b',
+      'towards the roof: b',
+      'towards the front: b',
+      'towards the ground: b',
     ])
   })
 })

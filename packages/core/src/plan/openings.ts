@@ -79,7 +79,8 @@ export function openingChain(
             normal: spot.inward,
             wantedMm: (rule.minMm + rule.maxMm) / 2,
             edge: hole.name,
-            label: say`${name(hole.label)}, towards ${name(towards)}`,
+            // The way first: that is what tells the readings of one opening apart.
+            label: say`towards ${name(towards)}: ${name(hole.label)}`,
             reads: 'gap' as const,
           },
         ]

@@ -136,6 +136,10 @@ describe('what is worked out for each', () => {
       expect(waitOf(door, 'turn-wrap')).toMatchObject({ kind: 'initialGrab', since: 'flush-edges', leastMinutes: 20 })
     }
   })
+  test('K15: what is wished is over the edge, not a gap', () => {
+    expect(said(first('K15'), 'measure-gaps')).toContain('wanted 16 mm over the edge everywhere')
+    expect(said(first('K14'), 'measure-gaps')).toContain('wanted 2.5 mm everywhere')
+  })
   test('K03, K04, K10, K13: nobody waits a day before the cut; the day is for the cure', () => {
     for (const id of ['K03', 'K04', 'K10', 'K13']) {
       const lamp = first(id)
@@ -206,6 +210,7 @@ describe('what is worked out for each', () => {
     )
     expect(said(panel, 'bubbles')).toContain('Look for bubbles first')
     expect(said(panel, 'post-heat')).toContain('Only in the')
+    expect(said(panel, 'post-heat')).not.toContain('before the cut')
   })
 })
 
@@ -237,6 +242,16 @@ const contradictions: readonly {
   { name: 'a gap below nothing', on: () => true, never: /[−-]\d+(\.\d+)? mm/ },
   { name: 'a wait before pressing beside a glove that follows', on: () => true, never: /press(ed)? after/i },
   { name: 'a figure that is none', on: () => true, never: /NaN|undefined|Infinity/ },
+  {
+    name: 'the room of a corner where none is set',
+    on: ({ plan }) => plan.anchors.every((a) => a.gaps.length === 0),
+    never: /corner has the least room|towards the corner/,
+  },
+  {
+    name: 'mirrored sides of a piece from the roll',
+    on: ({ facts }) => facts.pattern === null,
+    never: /mirror images/,
+  },
   { name: 'an insurance pass', on: () => true, never: /insurance/i },
 ]
 
@@ -251,6 +266,10 @@ describe.each([...parts].flatMap(([id, of]) => of.map((part) => [`${id} ${part.p
         expect(never.exec(words)?.[0] ?? null).toBeNull()
       },
     )
+    test('soap is flushed out only where there is some', () => {
+      const soap = plan.solutions.some((s) => s.strength.soapMlPerL > 0)
+      expect(/Soap left/.test(words)).toBe(soap)
+    })
     test('no two steps are called the same', () => {
       const headlines = plan.steps.map((s) => english(s.headline))
       expect(new Set(headlines).size).toBe(headlines.length)

@@ -56,9 +56,11 @@ function tackedDown(c: PlanContext, anchor: Anchor, marks: readonly PictureMark[
     why:
       c.rehearsed !== null
         ? whyAnchor(anchor)
-        : anchor.number === 1
-          ? say`This corner has the least room: set it first and the rest follows.`
-          : say`Next to the last one, so that the edge between them is fixed.`,
+        : !corner
+          ? whyHeld(anchor)
+          : anchor.number === 1
+            ? say`This corner has the least room: set it first and the rest follows.`
+            : say`Next to the last one, so that the edge between them is fixed.`,
     tools: ['soft squeegee'],
     liquids: ['tack'],
     uses: 'tack',
@@ -98,9 +100,7 @@ function pressedDown(c: PlanContext, anchor: Anchor, marks: readonly PictureMark
       ? whyAnchor(anchor)
       : fromOneEnd(c)
         ? say`It holds the line while the rest is still under its liner.`
-        : anchor.number === 1
-          ? say`Nothing has to stretch there: it holds while you pull the rest.`
-          : say`Held here too, the film cannot turn while you pull the rest.`,
+        : whyHeld(anchor),
     tools: ['felt squeegee', 'dry gloves'],
     picture: wholePart('floating', [...marks, { kind: 'zone', at: anchor.at, radiusMm: 45 }]),
   }
@@ -126,6 +126,12 @@ export const fromOneEnd = (c: PlanContext) =>
   c.schools.begin === 'one end and follow' || c.schools.begin === 'hinge and release'
 
 const drawnWords = (anchor: Anchor) => anchor.drawn && say`Draw the film out first, as far as it gives by hand.`
+
+/** Why film is held at a place that is no corner. */
+const whyHeld = (anchor: Anchor) =>
+  anchor.number === 1
+    ? say`Nothing has to stretch there: it holds while you work the rest.`
+    : say`Held here too, the film cannot turn while you work the rest.`
 
 const whyAnchor = (anchor: Anchor) =>
   anchor.drawn

@@ -54,6 +54,9 @@ const cutCodes = ['gap-cut', 'tuck'] as const
 /** Everything wet dries from one wetting: the flush of the edges. */
 const fromFlush = (c: PlanContext, kind: WaitKind): StepWait => ({ ...wait(c, kind), since: 'flush-edges' })
 
+/** There is soap to be flushed out. */
+const floatsOnSoap = (c: PlanContext) => c.solutions.some((s) => s.strength.soapMlPerL > 0)
+
 /** Dry film that was stretched over a bulge keeps its memory until it is heated through. */
 const holdsStretch = (c: PlanContext) => !isWet(c) && isLens(c) && c.pulls.length > 0 && !barsHeat(c)
 /** Dry film elsewhere is heated through last of all. */
@@ -71,7 +74,9 @@ export const finishRules: readonly PlanRule[] = [
         phase: 'edges',
         headline: say`Edges: flush with tack, press dry`,
         detail: say`Tack along and under the edge, then within ${minutes(c.practice.mostFlushToPress)} press the moisture out with a cloth over the squeegee.`,
-        why: say`Soap left at an edge is where it lifts.`,
+        why: floatsOnSoap(c)
+          ? say`Soap left at an edge is where it lifts.`
+          : say`Water left under an edge keeps it open.`,
         minutes: 5,
         liquids: ['tack'],
         tools: ['cloth over the squeegee'],
@@ -406,7 +411,9 @@ export const finishRules: readonly PlanRule[] = [
     when: heatedLast,
     steps: (c) => [
       postHeat(c, {
-        why: say`It ends the memory of the film; before the cut it would have shrunk away from the line.`,
+        why: hasCode(c, ...cutCodes, 'surface-cut')
+          ? say`It ends the memory of the film; before the cut it would have shrunk away from the line.`
+          : say`It ends the memory of the film: what is not heated now draws back tomorrow.`,
       }),
     ],
   },

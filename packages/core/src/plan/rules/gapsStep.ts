@@ -38,7 +38,10 @@ function offCentreWords(c: PlanContext): Sentence {
 }
 
 function wantedWords(c: PlanContext): Sentence {
-  const wanted = distinct(c.checks.map((check) => say`${length(Math.abs(check.wantedMm))}`))
-  const [only] = wanted
-  return wanted.length === 1 && only !== undefined ? say`${only} everywhere` : say`as marked`
+  const wanted = distinct(c.checks.map((check) => say`${length(check.wantedMm)}`))
+  const [check] = c.checks
+  if (wanted.length !== 1 || check === undefined) return say`as marked`
+  return check.wantedMm < 0
+    ? say`${length(-check.wantedMm)} over the edge everywhere`
+    : say`${length(check.wantedMm)} everywhere`
 }

@@ -144,7 +144,9 @@ export const readyRules: readonly PlanRule[] = [
         detail: c.fromRoll
           ? say`Covers from end to end, and passes every edge as far as it is to. Then take the cover sheet off its face.`
           : say`Right piece, right side, covers from end to end. Pick specks off it as it hangs. Then take the cover sheet off its face.`,
-        why: say`Sides are mirror images and get mixed up; once the liner is off it is too late.`,
+        why: c.fromRoll
+          ? say`What does not reach now never will; once the liner is off it is too late.`
+          : say`Sides are mirror images and get mixed up; once the liner is off it is too late.`,
         minutes: 2,
         tools: ['piece', 'tape measure'],
         people: handsFor(c),
