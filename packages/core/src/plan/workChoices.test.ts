@@ -22,7 +22,7 @@ describe('how an edge ends is chosen for a part', () => {
     expect(withEnds(form, { [first.name]: first.code }).edges[0]).toMatchObject({ marginMaxMm: 7 })
     const wrapped = withEnds(form, { [first.name]: 'wrap' }).edges[0]
     expect(wrapped).toMatchObject({ name: first.name, label: first.label, code: 'wrap' })
-    expect(wrapped).not.toHaveProperty('marginMaxMm')
+    expect(wrapped?.marginMaxMm).toBeUndefined()
   })
   test('the steps follow it: a nose that is wrapped is trimmed, dried and turned', () => {
     expect(ids(bonnet, {})).not.toContain('turn-wrap')

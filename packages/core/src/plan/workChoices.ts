@@ -16,13 +16,15 @@ export interface WorkChoices {
 
 export const nothingChosen: WorkChoices = { ends: {}, liquids: null }
 
+type Ended = Pick<FormDoc['edges'][number], 'name' | 'code' | 'marginMinMm' | 'marginMaxMm'>
+
 /** The form with its edges as they were chosen to end. A margin of its own goes with the way that it was given for. */
 export function withEnds(form: FormDoc, ends: WorkChoices['ends']): FormDoc {
-  const changed = <E extends { readonly name: string; readonly code: EdgeCode }>(edge: E): E => {
+  const changed = <E extends Ended>(edge: E): E => {
     const code = ends[edge.name]
-    if (code === undefined || code === edge.code) return edge
-    const { marginMinMm: _, marginMaxMm: __, ...own } = edge as E & { marginMinMm?: number; marginMaxMm?: number }
-    return { ...own, code } as unknown as E
+    return code === undefined || code === edge.code
+      ? edge
+      : { ...edge, code, marginMinMm: undefined, marginMaxMm: undefined }
   }
   return Object.keys(ends).length === 0
     ? form
