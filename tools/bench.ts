@@ -70,6 +70,8 @@ const questionOf = (form: Form, film: Film, pattern: PiecePattern | null) =>
     low: false,
     chosen: null,
     choices: nothingChosen,
+    set: null,
+    line: null,
     stock: { alcoholPercent: 70 },
     practice: practiceWith(),
   })

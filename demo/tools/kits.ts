@@ -195,10 +195,58 @@ export const kits: readonly DemoKit[] = [
       reason: n === 3 ? 'Side strips before those of the rear face.' : 'Bottom strips before top strips.',
     })),
   },
+  {
+    id: 'drover-tail-kit',
+    name: 'Drover tail lamps, one piece',
+    model: 'tarnbeck-drover',
+    note: 'With a deep recess at the reversing lamp: do not stretch the film into it.',
+    pieces: both('drover-tail', 'Tail lamp', 'tail-lamp', weir, { turnDeg: 2 }),
+    rules: [],
+  },
+  {
+    id: 'finch-lamp-kit',
+    name: 'Finch lamp kit',
+    model: 'hallowen-finch',
+    note: 'Much bleed all round. The inner tail lamp sets the line of the outer one.',
+    pieces: [
+      ...both('finch-headlamp', 'Headlamp', 'headlamp', dusk, { turnDeg: -6 }),
+      ...both('finch-tail-inner', 'Tail lamp, inner part', 'tail-lamp-inner', weir, { turnDeg: 3 }),
+      ...both('finch-tail-outer', 'Tail lamp, outer part', 'tail-lamp', weir, { turnDeg: -4 }),
+    ],
+    rules: (['left', 'right'] as const).map((side) => ({
+      first: `finch-tail-inner-${side}`,
+      next: `finch-tail-outer-${side}`,
+      reason: 'The inner lamp sets the line of the outer one.',
+    })),
+  },
+  {
+    id: 'finch-door-kit',
+    name: 'Finch doors',
+    model: 'hallowen-finch',
+    note: 'The liner comes in two parts, the second from the handle on.',
+    pieces: both('finch-door', 'Front door', 'door-front', hull, { turnDeg: 1 }),
+    rules: [],
+  },
+  {
+    id: 'finch-trim-kit',
+    name: 'Finch front trim',
+    model: 'hallowen-finch',
+    note: 'Each bar is lined up where the last one ended; the other side in the same order.',
+    pieces: [
+      ...both('finch-trim-1', 'Front trim 1', 'grille-top', ebony),
+      ...both('finch-trim-2', 'Front trim 2', 'grille-bar', ebony),
+    ].map((piece) => ({ ...piece, slot: piece.slot.replace(/-(left|right)$/, '') })),
+    rules: (['left', 'right'] as const).map((side) => ({
+      first: `finch-trim-1-${side}`,
+      next: `finch-trim-2-${side}`,
+      reason: 'The second bar begins where the first one ends.',
+    })),
+  },
 ]
 
 export const models = [
   { id: 'velmora-pipit', name: 'Velmora Pipit', kind: 'city hatch' },
   { id: 'ondrel-skua', name: 'Ondrel Skua', kind: 'estate' },
   { id: 'tarnbeck-drover', name: 'Tarnbeck Drover', kind: 'van' },
+  { id: 'hallowen-finch', name: 'Hallowen Finch', kind: 'saloon' },
 ] as const

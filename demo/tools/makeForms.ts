@@ -5,7 +5,7 @@
  */
 import { readFileSync, writeFileSync } from 'node:fs'
 import { formDoc } from '@truelay/contract'
-import { type FormDoc, type FormEdge, mirrorForm, type OutlineSegment } from '@truelay/core/form'
+import { type FormDoc, type FormEdge, mirrorForm, type Obstacle, type OutlineSegment } from '@truelay/core/form'
 import type { Vec2 } from '@truelay/core/geometry'
 import { at, circle, line, readBow, readGrid, round, roundedBox, spline } from './shapes.ts'
 
@@ -91,7 +91,7 @@ const cornerMarks = (corners: readonly Vec2[], labels: readonly string[]) =>
     edges: [
       edge('flap', 'bottom flap', 'wrap', { behind: 'open flange, 25 mm' }),
       edge('arch driver', "arch edge, driver's side", 'wrap', { behind: 'wheel arch lip' }),
-      edge('top', 'top edge', 'stop-short'),
+      edge('top', 'top edge', 'stop-short', { line: 'trim above' }),
       edge('arch passenger', "arch edge, passenger's side", 'wrap', { behind: 'wheel arch lip' }),
     ],
     bow: [
@@ -285,7 +285,10 @@ for (const [which, label, lean, wide] of [
       edge('bottom', 'bottom edge', 'gap-cut', { behind: 'gap to the bumper' }),
       edge('wing', 'wing edge', 'gap-cut', { behind: 'gap to the wing' }),
       edge('top', 'top edge', 'gap-cut', { behind: 'gap to the wing' }),
-      edge('inner', 'edge beside the inner lamp', 'tuck', { behind: 'gap to the boot lid' }),
+      edge('inner', 'edge beside the inner lamp', 'tuck', {
+        behind: 'gap to the boot lid',
+        line: 'line of the inner lamp',
+      }),
     ],
     bow: readGrid({ left: -118, right: 128, bottom: -68, top: 70 }, outerHeight),
     marks: [
@@ -392,13 +395,19 @@ for (const [which, label, lean, wide] of [
         edges: [
           lower
             ? edge('lower', 'bottom edge', 'gap-cut', { behind: 'gap to the body', ...bleed })
-            : edge('lower', row.name === 'middle' ? 'colour change below' : 'seam below', 'butt', seam),
+            : edge('lower', row.name === 'middle' ? 'colour change below' : 'seam below', 'butt', {
+                ...seam,
+                ...(row.name === 'middle' ? { line: 'colour change' } : {}),
+              }),
           column.name === 'side'
             ? edge('outer', 'wing edge', 'gap-cut', { behind: 'gap to the wing', ...bleed })
             : edge('outer', 'seam to the side strip', 'butt', seam),
           upper
             ? edge('upper', 'top edge', 'gap-cut', { behind: 'gap to the body', ...bleed })
-            : edge('upper', row.name === 'bottom' ? 'colour change above' : 'seam above', 'butt', seam),
+            : edge('upper', row.name === 'bottom' ? 'colour change above' : 'seam above', 'butt', {
+                ...seam,
+                ...(row.name === 'bottom' ? { line: 'colour change' } : {}),
+              }),
           column.name === 'front'
             ? edge('inner', 'edge at the boot lid', 'gap-cut', { behind: 'gap to the boot lid', ...bleed })
             : edge('inner', 'seam to the rear face', 'butt', seam),
@@ -420,6 +429,9 @@ for (const [which, label, lean, wide] of [
 {
   const height = (x: number, y: number) => -6e-5 * x * x - 2e-3 * y * y
   const bar = (id: string, name: string, long: number, tall: number, badge: boolean) => {
+    const obstacles: Obstacle[] = badge
+      ? [{ name: 'foot of the badge', kind: 'badge', at: at(0, -tall / 2), widthMm: 40, reachMm: 10 }]
+      : [{ name: 'centre pillar', kind: 'pillar', at: at(0, tall / 2), widthMm: 16, reachMm: 12 }]
     const corners = [
       at(-long / 2, -tall / 2),
       at(long / 2, -tall / 2),
@@ -469,6 +481,7 @@ for (const [which, label, lean, wide] of [
             ],
           }
         : {}),
+      obstacles,
       marks: [
         mark('driver end', "end, driver's side", at(long / 2, 0)),
         mark('passenger end', "end, passenger's side", at(-long / 2, 0)),
@@ -539,4 +552,234 @@ for (const [which, label, lean, wide] of [
     channels: [{ name: 'rail channel', along: [at(-380, 40), at(380, 40)], widthMm: 60, depthMm: 8, wallDeg: 35 }],
     marks: cornerMarks(corners, ['rear bottom', 'front bottom', 'front top', 'rear top']),
   })
+}
+
+// Tarnbeck Drover, tail lamps in one piece with a deep recess
+
+{
+  const height = (x: number, y: number) => -4e-4 * (x - 20) ** 2 - 1e-4 * y * y
+  const corners = [at(-88, -182), at(84, -186), at(94, 180), at(-82, 186)] as const
+  const form = write('drover-tail-right', "Tarnbeck Drover tail lamp, passenger's side", {
+    family: 'lamp',
+    material: 'lens plastic',
+    directions: seenFromRear,
+    ...fourSided(corners, ['bottom', 'wing', 'top', 'door'], [4, 6, 4, 3]),
+    edges: [
+      edge('bottom', 'bottom edge', 'gap-cut', { behind: 'gap to the bumper' }),
+      edge('wing', 'wing edge', 'gap-cut', { behind: 'gap to the wing' }),
+      edge('top', 'top edge', 'gap-cut', { behind: 'gap to the roof' }),
+      edge('door', 'edge at the rear door', 'gap-cut', { behind: 'gap to the rear door' }),
+    ],
+    // Straightedges are laid past the recess, not over it.
+    bow: [
+      ...[-150, 70, 110, 150].map((y) => readBow(`across at ${y}`, at(-74, y), at(74, y), height)),
+      ...[-68, 66].map((x) => readBow(`up at ${x}`, at(x, -170), at(x, 170), height)),
+    ],
+    recesses: [{ name: 'reversing lamp', outline: roundedBox(at(0, -40), 96, 150, 28), depthMm: 16, wallDeg: 48 }],
+    marks: cornerMarks(corners, ['lower door', 'lower wing', 'upper wing', 'upper door']),
+  })
+  writeOtherSide(form, 'drover-tail-left', "Tarnbeck Drover tail lamp, driver's side")
+}
+
+// Hallowen Finch, saloon
+
+{
+  const height = (x: number, y: number) => -1.2e-3 * (x + 20) ** 2 - 6.5e-3 * (y - 2) ** 2
+  const corners = [at(-168, -58), at(150, -76), at(186, 66), at(-150, 60)] as const
+  const form = write('finch-headlamp-right', "Hallowen Finch headlamp, passenger's side", {
+    family: 'lamp',
+    material: 'lens plastic',
+    directions: { right: 'the wing', left: 'the grille', up: 'the bonnet', down: 'the bumper' },
+    ...fourSided(corners, ['bottom', 'wing', 'top', 'inner'], [9, 16, 12, 5]),
+    edges: [
+      edge('bottom', 'bottom edge', 'gap-cut', { behind: 'gap to the bumper' }),
+      edge('wing', 'wing edge', 'gap-cut', { behind: 'gap to the wing' }),
+      edge('top', 'edge under the bonnet', 'tuck', { behind: 'gap to the bonnet' }),
+      edge('inner', 'edge at the grille', 'gap-cut', { behind: 'gap to the grille' }),
+    ],
+    bow: readGrid({ left: -150, right: 165, bottom: -58, top: 58 }, height, 4, 4),
+    obstacles: [
+      { name: 'wing that stands proud', kind: 'neighbour stands proud', at: at(175, 10), widthMm: 60, reachMm: 0 },
+    ],
+    marks: cornerMarks(corners, ['lower inner', 'lower wing', 'upper wing', 'upper inner']),
+  })
+  writeOtherSide(form, 'finch-headlamp-left', "Hallowen Finch headlamp, driver's side")
+}
+
+{
+  const innerHeight = (x: number, y: number) => -1.2e-4 * x * x - 3e-4 * y * y
+  const inner = [at(-140, -60), at(110, -66), at(110, 72), at(-140, 64)] as const
+  const innerForm = write('finch-tail-inner-right', "Hallowen Finch tail lamp, inner part, passenger's side", {
+    family: 'lamp',
+    material: 'lens plastic',
+    directions: seenFromRear,
+    ...fourSided(inner, ['bottom', 'outer', 'top', 'plate'], [3, 0, 4, 8]),
+    edges: [
+      edge('bottom', 'bottom edge', 'gap-cut', { behind: 'gap to the boot lid' }),
+      edge('outer', 'edge beside the outer lamp', 'gap-cut', { behind: 'gap to the wing' }),
+      edge('top', 'top edge', 'gap-cut', { behind: 'gap to the boot lid' }),
+      edge('plate', 'edge at the number plate', 'gap-cut', { behind: 'gap to the plate panel' }),
+    ],
+    bow: readGrid({ left: -130, right: 104, bottom: -56, top: 60 }, innerHeight),
+    marks: cornerMarks(inner, ['lower plate', 'lower outer', 'upper outer', 'upper plate']),
+  })
+  writeOtherSide(innerForm, 'finch-tail-inner-left', "Hallowen Finch tail lamp, inner part, driver's side")
+  const outerHeight = (x: number, y: number) => -3.5e-4 * (x + 60) ** 2 - 5e-4 * y * y
+  const outer = [at(-126, -72), at(122, -78), at(134, 70), at(-126, 76)] as const
+  const hump = (name: string, x: number) => ({
+    name,
+    outline: roundedBox(at(x, 0), 74, 92, 30),
+    heightMm: 7,
+    wallDeg: 36,
+  })
+  const form = write('finch-tail-outer-right', "Hallowen Finch tail lamp, outer part, passenger's side", {
+    family: 'lamp',
+    material: 'lens plastic',
+    directions: seenFromRear,
+    ...fourSided(outer, ['bottom', 'wing', 'top', 'inner'], [5, 12, 7, 0]),
+    edges: [
+      edge('bottom', 'bottom edge', 'gap-cut', { behind: 'gap to the bumper' }),
+      edge('wing', 'wing edge', 'gap-cut', { behind: 'gap to the wing' }),
+      edge('top', 'top edge', 'tuck', { behind: 'gap to the wing' }),
+      edge('inner', 'edge beside the inner lamp', 'gap-cut', {
+        behind: 'gap to the boot lid',
+        line: 'line of the inner lamp',
+      }),
+    ],
+    bow: [
+      ...[-62, 0, 60].map((y) => readBow(`across at ${y}`, at(-114, y), at(120, y), outerHeight)),
+      ...[-108, -6, 104].map((x) => readBow(`up at ${x}`, at(x, -68), at(x, 66), outerHeight)),
+    ],
+    raised: [hump('inner lamp ring', -58), hump('outer lamp ring', 46)],
+    opens: 'boot',
+    marks: cornerMarks(outer, ['lower inner', 'lower wing', 'upper wing', 'upper inner']),
+  })
+  writeOtherSide(form, 'finch-tail-outer-left', "Hallowen Finch tail lamp, outer part, driver's side")
+}
+
+{
+  // A door as doors are: the window edge leans, the rear edge follows the wheel arch.
+  const height = (x: number, y: number) => -2.2e-5 * x * x - 1.1e-4 * (y - 40) ** 2
+  const form = write('finch-door-right', "Hallowen Finch front door, passenger's side", {
+    family: 'panel',
+    material: 'painted steel',
+    start: at(-390, -305),
+    outline: [
+      spline([at(-100, -318), at(220, -322)], at(430, -318), 'bottom'),
+      spline([at(458, -120), at(470, 90)], at(462, 262), 'front'),
+      spline([at(150, 292), at(-160, 306)], at(-436, 306), 'window'),
+      spline([at(-492, 150), at(-512, 20)], at(-505, -70), 'rear'),
+      spline([at(-462, -150), at(-420, -225)], at(-390, -305), 'arch'),
+    ],
+    edges: [
+      edge('bottom', 'bottom edge', 'wrap', { behind: 'open flange, 16 mm' }),
+      edge('front', 'front edge', 'stop-short'),
+      edge('window', 'window edge', 'tuck', { behind: 'window seal' }),
+      edge('rear', 'rear edge', 'wrap', { behind: 'open flange, 18 mm' }),
+      edge('arch', 'edge at the wheel arch', 'wrap', { behind: 'open flange, 16 mm' }),
+    ],
+    bow: readGrid({ left: -420, right: 420, bottom: -290, top: 255 }, height, 4, 4),
+    bodyLines: [
+      {
+        name: 'bend below the handle',
+        along: [at(-480, 52), at(-200, 66), at(150, 72), at(448, 62)],
+        turnDeg: -24,
+        radiusMm: 14,
+        reachMm: 80,
+      },
+    ],
+    holes: [
+      { name: 'handle', label: 'handle', outline: roundedBox(at(-370, 178), 170, 44, 16), code: 'stop-short' },
+      { name: 'mirror', label: 'mirror foot', outline: roundedBox(at(372, 200), 92, 58, 18), code: 'stop-short' },
+    ],
+    marks: [
+      mark('front bottom', 'front bottom', at(430, -318)),
+      mark('front top', 'front top', at(462, 262)),
+      mark('rear top', 'rear top', at(-436, 306)),
+      mark('rear bottom', 'rear bottom', at(-390, -305)),
+    ],
+  })
+  writeOtherSide(form, 'finch-door-left', "Hallowen Finch front door, driver's side")
+}
+
+{
+  // The whole front round both headlamps, for a sheet.
+  const height = (x: number, y: number) => -7e-5 * x * x - 3e-4 * (y - 20) ** 2
+  write('finch-front', 'Hallowen Finch bumper front', {
+    family: 'panel',
+    material: 'painted plastic',
+    directions: seenFromFront,
+    start: at(-700, -225),
+    outline: [
+      spline([at(-350, -240), at(0, -246), at(350, -240)], at(700, -225), 'bottom'),
+      line(at(770, 40), "end driver's"),
+      spline([at(700, 66), at(610, 112)], at(540, 190), "lamp driver's"),
+      spline([at(270, 206), at(0, 212), at(-270, 206)], at(-540, 190), 'top'),
+      spline([at(-610, 112), at(-700, 66)], at(-770, 40), "lamp passenger's"),
+      line(at(-700, -225), "end passenger's"),
+    ],
+    edges: [
+      edge('bottom', 'bottom edge', 'surface-cut'),
+      edge("end driver's", "end, driver's side", 'surface-cut'),
+      edge("lamp driver's", "edge under the headlamp, driver's side", 'surface-cut'),
+      edge('top', 'edge under the bonnet', 'surface-cut'),
+      edge("lamp passenger's", "edge under the headlamp, passenger's side", 'surface-cut'),
+      edge("end passenger's", "end, passenger's side", 'surface-cut'),
+    ],
+    bow: [
+      ...[-200, -20, 40].map((y) => readBow(`across at ${y}`, at(-650, y), at(650, y), height)),
+      ...[-610, -420, 420, 610].map((x) => readBow(`up at ${x}`, at(x, -205), at(x, 60), height)),
+      ...[-420, 420].map((x) => readBow(`up at ${x}, high`, at(x, -20), at(x, 190), height)),
+      readBow('up, middle, high', at(0, -20), at(0, 190), height),
+    ],
+    recesses: [{ name: 'air intake', outline: roundedBox(at(0, -110), 620, 96, 40), depthMm: 12, wallDeg: 28 }],
+    obstacles: [
+      {
+        name: "headlamp, driver's side",
+        kind: 'neighbour stands proud',
+        at: at(610, 112),
+        widthMm: 180,
+        reachMm: 0,
+      },
+      {
+        name: "headlamp, passenger's side",
+        kind: 'neighbour stands proud',
+        at: at(-610, 112),
+        widthMm: 180,
+        reachMm: 0,
+      },
+    ],
+    marks: [mark('middle', 'middle of the badge', at(0, 150), 2)],
+  })
+}
+
+for (const [number, label, long, last] of [
+  ['1', 'bar under the headlamp', 620, null],
+  ['2', 'bar beside the grille', 380, 'end of the bar under the headlamp'],
+] as const) {
+  const height = (x: number, y: number) => -9e-5 * x * x - 4e-3 * y * y
+  const corners = [at(-long / 2, -17), at(long / 2, -17), at(long / 2, 17), at(-long / 2, 17)] as const
+  const face = { marginMinMm: -14, marginMaxMm: -5 }
+  const form = write(`finch-trim-${number}-right`, `Hallowen Finch ${label}, passenger's side`, {
+    family: 'trim',
+    material: 'gloss trim',
+    directions: seenFromFront,
+    ...fourSided(corners, ['lower', 'outer', 'upper', 'inner'], [2, 0, 2, 0]),
+    edges: [
+      edge('lower', 'lower edge', 'tuck', { behind: 'slot below the bar', ...face }),
+      last === null
+        ? edge('outer', 'outer end', 'tuck', { behind: 'slot at the lamp', ...face })
+        : edge('outer', 'end beside the first bar', 'butt', { line: last }),
+      edge('upper', 'upper edge', 'tuck', { behind: 'slot above the bar', ...face }),
+      edge('inner', 'inner end', 'tuck', { behind: 'slot at the grille', ...face }),
+    ],
+    bow: [
+      readBow('along', at(-long / 2 + 10, 0), at(long / 2 - 10, 0), height),
+      ...[-0.35, 0.35].map((share) =>
+        readBow(`across at ${round(share * long, 1)}`, at(share * long, -15), at(share * long, 15), height),
+      ),
+    ],
+    marks: [mark('outer end', 'outer end', at(long / 2, 0)), mark('inner end', 'inner end', at(-long / 2, 0))],
+  })
+  writeOtherSide(form, `finch-trim-${number}-left`, `Hallowen Finch ${label}, driver's side`)
 }

@@ -89,14 +89,23 @@ const routes: readonly Route[] = [
     good: { arrived: 1, lot: 'H180-2611-04', personId: 'ines' },
   },
   { method: 'PUT', path: '/parts/0412-bonnet/shift', good: { xMm: 1, yMm: 0, turnDeg: 0 } },
-  { method: 'PUT', path: '/parts/0412-bonnet/choices', good: { ends: { nose: 'wrap' }, liquids: null } },
+  {
+    method: 'PUT',
+    path: '/parts/0412-bonnet/choices',
+    good: { ends: { nose: 'wrap' }, liquids: null, cut: null, hands: 1 },
+  },
+  {
+    method: 'PUT',
+    path: '/jobs/0412/sets',
+    good: { sets: [{ mode: 'to and fro', partIds: ['0412-bonnet', '0412-headlamp-left'] }] },
+  },
   { method: 'PUT', path: '/parts/0412-bonnet/form', good: { formId: 'pipit-bonnet' } },
   { method: 'PUT', path: '/parts/0412-bonnet/piece', good: { pieceId: 'pipit-bonnet-piece' } },
   {
     method: 'PUT',
     path: '/forms/pipit-bonnet',
     good: read('forms/pipit-bonnet.json'),
-    optional: ['channels', 'raised'],
+    optional: ['channels', 'raised', 'obstacles', 'opens'],
   },
   {
     method: 'PUT',

@@ -1,6 +1,6 @@
 import { english } from '@truelay/words'
 import { bay, fitLog, jobBundle, partPlan, partQuestionOf, partRecord } from '@truelay/contract'
-import { anyDay, climb } from '@truelay/core/plan'
+import { anyDay, nothingChosen, climb } from '@truelay/core/plan'
 import { required } from '@truelay/core/result'
 import { verbatim } from '@truelay/core/say'
 import { afterEach, beforeEach, expect, test } from 'vitest'
@@ -39,24 +39,31 @@ test('is healthy, and shows the bay with its vehicle', async () => {
 })
 
 test('what was chosen for a part is kept, comes back in its job, and outlives a restart', async () => {
-  const choices = { ends: { nose: 'wrap' }, liquids: { slip: 'heavy slip', tack: 'strong tack' } }
+  const choices = {
+    ends: { nose: 'wrap' },
+    liquids: { slip: 'heavy slip', tack: 'strong tack' },
+    cut: 'from the roll',
+    hands: 2,
+  }
   const saved = await send('PUT', '/api/parts/0412-bonnet/choices', choices)
   expect(saved).toMatchObject({ status: 200, body: { id: '0412-bonnet', choices } })
   await demo.stop()
   await demo.start()
   const bundle = jobBundle.parse((await get('/api/jobs/0412')).body)
-  expect(bundle.parts.map((p) => p.choices)).toEqual([choices, { ends: {}, liquids: null }])
+  expect(bundle.parts.map((p) => p.choices)).toEqual([choices, nothingChosen])
   const question = partQuestionOf(bundle, bundle.parts[0]!)
   expect(question?.place.rules.nose).toEqual({ minMm: -20, maxMm: -12 })
   expect(question?.work.schools).toMatchObject({ slip: 'heavy slip', tack: 'strong tack' })
+  expect(question?.place.cut.way).toBe('from the roll')
+  expect(question?.work.hands).toBe(2)
 })
 
 test.each([
-  ['an edge that the part does not have', { ends: { keel: 'wrap' }, liquids: null }, 422, /has no edge "keel"/],
-  ['a way of ending that there is not', { ends: { nose: 'glued' }, liquids: null }, 400, /./],
+  ['an edge that the part does not have', { ...nothingChosen, ends: { keel: 'wrap' } }, 422, /has no edge "keel"/],
+  ['a way of ending that there is not', { ...nothingChosen, ends: { nose: 'glued' } }, 400, /./],
   [
     'a film for wet laying, laid dry',
-    { ends: {}, liquids: { slip: 'dry', tack: 'dry' } },
+    { ...nothingChosen, liquids: { slip: 'dry', tack: 'dry' } },
     422,
     /Hullskin 180 clear is made to be laid wet/,
   ],
@@ -65,7 +72,7 @@ test.each([
   expect(answer.status).toBe(status)
   expect(said(answer)).toMatch(says)
   const bundle = jobBundle.parse((await get('/api/jobs/0412')).body)
-  expect(bundle.parts[0]?.choices).toEqual({ ends: {}, liquids: null })
+  expect(bundle.parts[0]?.choices).toEqual(nothingChosen)
 })
 
 test('for a part that nobody has measured there is nothing to choose yet', async () => {
@@ -85,7 +92,7 @@ test('for a part that nobody has measured there is nothing to choose yet', async
   const [part] = jobBundle.parse((await get(`/api/jobs/${made.body.id}`)).body).parts
   if (part === undefined) throw new Error('the job has no part')
   expect(part.formId).toBeNull()
-  const answer = await send('PUT', `/api/parts/${part.id}/choices`, { ends: {}, liquids: null })
+  const answer = await send('PUT', `/api/parts/${part.id}/choices`, nothingChosen)
   expect(answer.status).toBe(422)
   expect(said(answer)).toContain('This part has no form yet')
 })

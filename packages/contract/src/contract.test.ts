@@ -235,6 +235,8 @@ describe('a schema mirrors the type of the core', () => {
       low: true,
       chosen: null,
       choices: nothingChosen,
+      set: null,
+      line: null,
       stock: { alcoholPercent: 70 },
       practice: practiceWith(),
     }

@@ -1,4 +1,4 @@
-import { edgeCodes, type FormDoc, partFamilies, partMaterials } from '@truelay/core/form'
+import { edgeCodes, type FormDoc, obstacleKinds, outsideForm, partFamilies, partMaterials } from '@truelay/core/form'
 import { list, say, verbatim } from '@truelay/core/say'
 import { z } from 'zod'
 import { asIssue } from './failure.ts'
@@ -54,6 +54,7 @@ export const formDoc = z
           marginMinMm: marginMm.optional(),
           marginMaxMm: marginMm.optional(),
           behind: z.string().max(60).optional(),
+          line: name.optional(),
           lip: z
             .strictObject({ turnDeg: z.number().min(20).max(180), depthMm: z.number().min(0.5).max(200) })
             .optional(),
@@ -127,8 +128,21 @@ export const formDoc = z
       )
       .max(20)
       .optional(),
+    obstacles: z
+      .array(
+        z.strictObject({
+          name,
+          kind: z.enum(obstacleKinds),
+          at: point,
+          widthMm: z.number().min(1).max(1000),
+          reachMm: z.number().min(0).max(500),
+        }),
+      )
+      .max(20)
+      .optional(),
     holes: z.array(hole).max(20),
     marks: z.array(z.strictObject({ name, label: name, at: point, weight: z.number().positive().max(100) })).max(40),
+    opens: name.optional(),
   })
   .superRefine((form, context) => {
     const edges = new Set(form.edges.map((e) => e.name))
@@ -141,6 +155,11 @@ export const formDoc = z
           path: ['outline', i, 'edge'],
         })
     })
+    for (const { what, name: called } of outsideForm(form))
+      context.addIssue({
+        ...asIssue(say`"${verbatim(called)}" lies outside the part; drag it onto the drawing, or remove it`),
+        path: [what],
+      })
     for (const [i, edge] of [...form.edges, ...form.holes].entries()) {
       if (edge.marginMinMm !== undefined && edge.marginMaxMm !== undefined && edge.marginMinMm > edge.marginMaxMm)
         context.addIssue({

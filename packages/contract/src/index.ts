@@ -161,5 +161,7 @@ export {
   type WalkRound,
   walkRound,
 } from './walkRound.ts'
-export { factsOfStory, stories, type Story, type StoryPart } from './stories.ts'
+export { factsOfStories, factsOfStory, stories, type Story, type StoryPart } from './stories.ts'
 export { workChoices } from './workChoices.ts'
+export { partSet, partSets, type PartSet } from './partSet.ts'
+export { linePlaceOf, linesOfRows, rulesOfKits, setMembers, setPlaceOf } from './partsTogether.ts'

@@ -6,6 +6,7 @@ import { findings, signOff } from './walkRound.ts'
 import { formDoc } from './formDoc.ts'
 import { chosenOrder } from './layOrder.ts'
 import { sentence } from '@truelay/core/say'
+import { partSets } from './partSet.ts'
 import { person, shop } from './shop.ts'
 import { workChoices } from './workChoices.ts'
 
@@ -71,6 +72,7 @@ export const jobBundle = z.strictObject({
   shop,
   people: z.array(person),
   parts: z.array(part).min(1).max(60),
+  sets: partSets,
   forms: z.array(formDoc),
   films: z.array(filmDoc),
   pieces: z.array(pieceDoc),

@@ -3,6 +3,7 @@ import { ingredients, liquidSchools } from '@truelay/core/mix'
 import {
   bottleUse,
   checkReadings,
+  cutWays,
   filmTypes,
   gapMark,
   heatUse,
@@ -84,6 +85,22 @@ export const plannedBatch = z.strictObject({
   warnings: z.array(sentence).max(10),
 })
 
+const pieceCut = z.strictObject({
+  way: z.enum(cutWays),
+  enlarged: z.array(z.strictObject({ edge: text, label: text, byMm: z.number() })).max(60),
+  sheet: z
+    .strictObject({
+      lengthMm: z.number(),
+      widthMm: z.number(),
+      turnDeg: z.number(),
+      allowanceMm: z.number(),
+      ofRollMm: z.number(),
+      rollWidthMm: z.number(),
+      outline: polygon,
+    })
+    .nullable(),
+})
+
 /** The plan of a part as it is kept with its fit. */
 export const partPlan = mirrors<PartPlan>()(
   z.strictObject({
@@ -95,6 +112,8 @@ export const partPlan = mirrors<PartPlan>()(
     gradeWords: sentence,
     schools: z.array(z.strictObject({ question: sentence, choice: sentence, reason: sentence, otherwise: sentence })),
     solutions: z.array(plannedBatch),
+    cut: pieceCut,
+    hands: z.union([z.literal(1), z.literal(2)]),
     anchors: z.array(
       z.strictObject({
         number: z.number().int(),

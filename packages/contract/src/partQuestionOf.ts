@@ -2,9 +2,13 @@ import { type PartQuestion, partQuestion } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
 import { bodyPlan } from '@truelay/core/vehicle'
 import type { JobBundle, Part } from './job.ts'
+import { linePlaceOf, linesOfRows, setPlaceOf } from './partsTogether.ts'
 
 export type PartOfBundle = Pick<Part, 'id' | 'name' | 'slot' | 'formId' | 'filmId' | 'pieceId' | 'order' | 'choices'>
-export type QuestionSources = Pick<JobBundle, 'job' | 'forms' | 'films' | 'pieces' | 'shop' | 'findings'>
+export type QuestionSources = Pick<
+  JobBundle,
+  'job' | 'parts' | 'sets' | 'kits' | 'forms' | 'films' | 'pieces' | 'shop' | 'findings'
+>
 
 /** What the storeys of a part of a job are asked; null where the job lacks its form, film or piece. */
 export function partQuestionOf(sources: QuestionSources, part: PartOfBundle): PartQuestion | null {
@@ -13,6 +17,7 @@ export function partQuestionOf(sources: QuestionSources, part: PartOfBundle): Pa
   const film = films.find((f) => f.id === part.filmId)
   const piece = pieces.find((p) => p.id === part.pieceId)
   if (form === undefined || film === undefined || (piece === undefined && part.pieceId !== null)) return null
+  const practice = practiceWith(shop.practice)
   return partQuestion({
     partId: part.id,
     partName: part.name,
@@ -22,8 +27,10 @@ export function partQuestionOf(sources: QuestionSources, part: PartOfBundle): Pa
     found: findings.filter((f) => f.partId === part.id).map(({ kind, at, sizeMm }) => ({ kind, at, sizeMm })),
     low: bodyPlan(job.vehicle.kind).slots.find((s) => s.id === part.slot)?.low ?? false,
     chosen: part.order,
+    set: setPlaceOf(sources, part.id),
+    line: linePlaceOf(linesOfRows(sources, practice), part.pieceId),
     stock: { alcoholPercent: shop.stockAlcoholPercent },
-    practice: practiceWith(shop.practice),
+    practice,
     choices: part.choices,
   })
 }

@@ -25,6 +25,7 @@ export const filmDoc = z.strictObject({
       coldStretch: figure('coldStretch'),
       warmStretch: figure('warmStretch'),
       glueLineStretch: figure('glueLineStretch'),
+      patternStretch: figure('patternStretch'),
       recovery: figure('recovery'),
       shrinkBack: figure('shrinkBack'),
       stiffnessNPerMm: figure('stiffnessNPerMm'),

@@ -1,9 +1,12 @@
-import { edgeCodes } from '@truelay/core/form'
+import { edgeCodes, formSize } from '@truelay/core/form'
+import { carryLine, setModes } from '@truelay/core/pieces'
 import { findingKinds, nothingChosen, type PartFacts } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
 import { z } from 'zod'
 import { documents } from './saved/documents.ts'
 import type { SavedDocument } from './saved/savedDocument.ts'
+import { linePlaceOf } from './partsTogether.ts'
+import { workChoices } from './workChoices.ts'
 
 const storyPart = z.strictObject({
   /** A piece of a demo kit, or else a form and a film from the roll. */
@@ -12,16 +15,63 @@ const storyPart = z.strictObject({
   film: z.string().optional(),
   found: z.array(z.enum(findingKinds)).default([]),
   low: z.boolean().default(false),
-  /** Every edge ends so, in place of what the form says. */
-  ends: z.enum(edgeCodes).optional(),
+  /** Every edge ends so, or these edges, in place of what the form says. */
+  ends: z.union([z.enum(edgeCodes), workChoices.shape.ends]).default({}),
+  liquids: workChoices.shape.liquids.default(null),
+  cut: workChoices.shape.cut.default(null),
+  hands: workChoices.shape.hands.default(null),
 })
 export type StoryPart = z.infer<typeof storyPart>
 
 /** The kinds of job, each with the parts of the demo shop that show it. */
-export const stories = z.array(z.strictObject({ id: z.string(), name: z.string(), parts: z.array(storyPart).min(1) }))
+export const stories = z.array(
+  z.strictObject({
+    id: z.string(),
+    name: z.string(),
+    parts: z.array(storyPart).min(1),
+    /** How its parts are fitted together; left out = each by itself. */
+    set: z.enum(setModes).optional(),
+    /** Its parts carry one line, in the order in which they stand; the datum is found. */
+    row: z.boolean().default(false),
+  }),
+)
 export type Story = z.infer<typeof stories>[number]
 
-/** What is known of a part of a story. `read` reads a JSON file of the demo shop; a `RangeError` says what is missing there. */
+/** What is known of the parts of a story, in their order. What `factsOfStory` reads. */
+export function factsOfStories({ parts, set, row }: Story, read: (file: string) => unknown): PartFacts[] {
+  const all = parts.map((part) => factsOfStory(part, read))
+  const sizes = all.map(({ form }) => formSize(form))
+  const line = row
+    ? carryLine(
+        all.map(({ partId, partName, form }, i) => ({
+          id: partId,
+          name: partName,
+          lengthMm: sizes[i]?.widthMm ?? 0,
+          openings: form.holes.length + form.marks.length,
+        })),
+      )
+    : null
+  return all.map((facts, i) => ({
+    ...facts,
+    line: line === null ? null : linePlaceOf([line], facts.partId),
+    set:
+      set === undefined
+        ? null
+        : {
+            mode: set,
+            place: i + 1,
+            of: all.length,
+            before: all[i - 1]?.partName ?? null,
+            next: all[i + 1]?.partName ?? null,
+            others: {
+              areaMm2: sizes.reduce((sum, size, k) => sum + (k === i ? 0 : size.widthMm * size.heightMm), 0),
+              edgeMm: sizes.reduce((sum, size, k) => sum + (k === i ? 0 : 2 * (size.widthMm + size.heightMm)), 0),
+            },
+          },
+  }))
+}
+
+/** What is known of a part of a story by itself. `read` reads a JSON file of the demo shop; a `RangeError` says what is missing there. */
 export function factsOfStory(part: StoryPart, read: (file: string) => unknown): PartFacts {
   const kept = <T>(kind: SavedDocument<T>, file: string): T => {
     const found = kind.read(read(file))
@@ -38,7 +88,9 @@ export function factsOfStory(part: StoryPart, read: (file: string) => unknown): 
   return {
     partId: part.piece ?? formId,
     partName: form.name,
-    form: ends === undefined ? form : { ...form, edges: form.edges.map((e) => ({ ...e, code: ends })) },
+    set: null,
+    line: null,
+    form: typeof ends === 'string' ? { ...form, edges: form.edges.map((e) => ({ ...e, code: ends })) } : form,
     film: kept(documents.film, `films/${filmId}.json`),
     pattern: piece?.pattern ?? null,
     found: part.found.map((kind) => ({ kind, at: [0.5, 0.5] })),
@@ -46,6 +98,12 @@ export function factsOfStory(part: StoryPart, read: (file: string) => unknown): 
     chosen: null,
     stock: { alcoholPercent: 70 },
     practice: practiceWith(),
-    choices: nothingChosen,
+    choices: {
+      ...nothingChosen,
+      ends: typeof ends === 'string' ? {} : ends,
+      liquids: part.liquids,
+      cut: part.cut,
+      hands: part.hands,
+    },
   }
 }

@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import { factsOfStory, stories } from '@truelay/contract'
+import { factsOfStories, stories } from '@truelay/contract'
 import { anyDay, climb, inHandWords, type PartPlan, type PlanStep, partQuestion } from '@truelay/core/plan'
 import { clauses, count, counted, minutes, name, nothing, say, type Sentence } from '@truelay/core/say'
 import { english } from '@truelay/words'
@@ -14,8 +14,8 @@ export function story(id: string | undefined): string {
   if (told === undefined)
     throw new BadInput(`story ${id ?? ''}: give one of ${all.map((s) => s.id).join(', ')}`.replace('  ', ' '))
   const read = (file: string): unknown => JSON.parse(readText(fileURLToPath(new URL(file, demo))))
-  const parts = told.parts.map((part) => {
-    const { plan } = valueOrBadInput(climb(partQuestion(factsOfStory(part, read)), anyDay))
+  const parts = factsOfStories(told, read).map((facts) => {
+    const { plan } = valueOrBadInput(climb(partQuestion(facts), anyDay))
     return partAloud(plan)
   })
   return [`${told.id}  ${told.name}`, ...parts].join('\n\n')

@@ -1,5 +1,5 @@
 import type { Part, PartId } from '@truelay/contract'
-import { liquidRefused } from '@truelay/core/plan'
+import { cutRefused, liquidRefused } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
 import { list, name, say } from '@truelay/core/say'
 import type { Database } from '../database/openDatabase.ts'
@@ -7,10 +7,10 @@ import { readPart, saveChoices } from '../jobs/queries.ts'
 import { Refused } from '../reply/reply.ts'
 import { readBundle } from './readBundle.ts'
 
-/** What was chosen for a part, kept if the part can take it: its edges are there, its film and what was found allow the liquids. */
+/** What was chosen for a part, kept if the part can take it: its edges are there, its film and what was found allow the liquids, its film can come from there. */
 export async function chooseWork(database: Database, id: PartId, choices: Part['choices']): Promise<Part> {
   const { jobId } = await readPart(database, id)
-  const { parts, forms, films, findings, shop } = await readBundle(database, jobId)
+  const { parts, forms, films, pieces, findings, shop } = await readBundle(database, jobId)
   const part = parts.find((p) => p.id === id)
   const form = forms.find((f) => f.id === part?.formId)
   const film = films.find((f) => f.id === part?.filmId)
@@ -28,9 +28,13 @@ export async function chooseWork(database: Database, id: PartId, choices: Part['
       sentence: say`${name(form.name)} has no edge ${list(strange.map((edge) => `"${edge}"`))}; nothing was changed.`,
       fix: say`Its edges are ${list(edges)}.`,
     })
+  const practice = practiceWith(shop.practice)
+  const pattern = pieces.find((p) => p.id === part?.pieceId)?.pattern ?? null
+  const cannotCut = choices.cut === null ? null : cutRefused(choices.cut, { form, film, pattern }, practice)
+  if (cannotCut !== null)
+    throw new Refused({ code: 'CUT_NOT_HERE', sentence: cannotCut, fix: say`Nothing was changed.` })
   const found = findings.filter((f) => f.partId === id)
-  const refused =
-    choices.liquids === null ? null : liquidRefused(choices.liquids, { form, film, found }, practiceWith(shop.practice))
+  const refused = choices.liquids === null ? null : liquidRefused(choices.liquids, { form, film, found }, practice)
   if (refused !== null)
     throw new Refused({
       code: 'LIQUID_NOT_HERE',

@@ -3,7 +3,7 @@ import type { Database } from '../database/openDatabase.ts'
 import { readFilms, readForms, readKits, readPieces, readPiecesOfKits } from '../shelf/queries.ts'
 import { readPeople, readShop } from '../shop/queries.ts'
 import { readFindings, readSignOff } from '../walkRound/queries.ts'
-import { readJob, readParts } from '../jobs/queries.ts'
+import { readJob, readParts, readSets } from '../jobs/queries.ts'
 
 const given = <T>(ids: readonly (T | null)[]): T[] => [...new Set(ids.filter((id) => id !== null))]
 
@@ -13,7 +13,7 @@ export async function readBundle(database: Database, id: JobId): Promise<JobBund
   const parts = await readParts(database, id)
   const used = await readPieces(database, given(parts.map((p) => p.pieceId)))
   const kits = await readKits(database, given(used.map((p) => p.kitId)))
-  const [shop, people, forms, films, inKits, findings, signOff] = await Promise.all([
+  const [shop, people, forms, films, inKits, findings, signOff, sets] = await Promise.all([
     readShop(database),
     readPeople(database),
     readForms(
@@ -27,9 +27,10 @@ export async function readBundle(database: Database, id: JobId): Promise<JobBund
     ),
     readFindings(database, id),
     readSignOff(database, id),
+    readSets(database, id),
   ])
   const pieces = [...new Map([...inKits, ...used].map((piece) => [piece.id, piece])).values()]
-  return { job, shop, people, parts, forms, films, pieces, kits, findings, signOff }
+  return { job, shop, people, parts, sets, forms, films, pieces, kits, findings, signOff }
 }
 
 const formOf = ({ formId, formVersion }: Part) =>

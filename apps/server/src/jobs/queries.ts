@@ -1,5 +1,15 @@
 import { nothingChosen } from '@truelay/core/plan'
-import { type Job, type JobId, job, type Part, type PartId, part, type Shift } from '@truelay/contract'
+import {
+  type Job,
+  type JobId,
+  job,
+  type Part,
+  type PartId,
+  type PartSet,
+  part,
+  partSets,
+  type Shift,
+} from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
 import { asc, eq } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
@@ -104,4 +114,21 @@ export async function savePiece(database: Database, id: PartId, pieceId: Part['p
     throw new NotFound(say`There is no piece "${name(pieceId)}".`, say`Choose one of the shelf.`)
   await database.write((db) => db.update(parts).set({ pieceId }).where(eq(parts.id, id)))
   return readPart(database, id)
+}
+
+/** The parts of a job that are fitted together. */
+export async function readSets({ read }: Database, id: JobId): Promise<PartSet[]> {
+  const row = await read.query.jobs.findFirst({ where: eq(jobs.id, id), columns: { sets: true } })
+  return row?.sets ? [...readStored('partSets', id, row.sets)] : []
+}
+
+/** What is asked for has been looked at before. */
+export async function saveSets(database: Database, id: JobId, sets: readonly PartSet[]): Promise<PartSet[]> {
+  await database.write((db) =>
+    db
+      .update(jobs)
+      .set({ sets: toStored('partSets', partSets.parse(sets)) })
+      .where(eq(jobs.id, id)),
+  )
+  return readSets(database, id)
 }

@@ -30,6 +30,8 @@ export const jobs = sqliteTable(
     dueAt: text('due_at').notNull(),
     closedAt: text('closed_at'),
     signOff: storedColumn('sign_off'),
+    /** Parts that are fitted together. */
+    sets: storedColumn('part_sets'),
   },
   (table) => [index('jobs_by_plate').on(table.plate)],
 )

@@ -56,6 +56,8 @@ export function recordOf({ job, part, film, piece, kitName, lot, findings, peopl
   const last = done[done.length - 1]
   return {
     ...common,
+    // What was laid came off the roll, whatever piece lies in the box.
+    kit: plan.cut.way === 'from the roll' ? null : common.kit,
     state: state.phase,
     startedAt: state.startedAt,
     finishedAt: state.phase === 'finished' ? (last?.at ?? null) : null,

@@ -4,11 +4,29 @@ import { useMemo } from 'react'
 
 /** What the storeys of a part are asked, made anew only when something in it has changed; null where its form, film or piece is missing. */
 export function usePartQuestion(bundle: JobBundle, part: Part): PartQuestion | null {
-  const { job, forms, films, pieces, shop, findings } = bundle
+  const { job, parts, sets, kits, forms, films, pieces, shop, findings } = bundle
   const { id, name, slot, formId, filmId, pieceId, order, choices } = part
   return useMemo(() => {
-    const sources: QuestionSources = { job, forms, films, pieces, shop, findings }
+    const sources: QuestionSources = { job, parts, sets, kits, forms, films, pieces, shop, findings }
     const asked: PartOfBundle = { id, name, slot, formId, filmId, pieceId, order, choices }
     return partQuestionOf(sources, asked)
-  }, [job, forms, films, pieces, shop, findings, id, name, slot, formId, filmId, pieceId, order, choices])
+  }, [
+    job,
+    parts,
+    sets,
+    kits,
+    forms,
+    films,
+    pieces,
+    shop,
+    findings,
+    id,
+    name,
+    slot,
+    formId,
+    filmId,
+    pieceId,
+    order,
+    choices,
+  ])
 }

@@ -1,6 +1,6 @@
 import { Hand as HandIcon } from 'lucide-react'
 import { useWords } from '../ui/words.ts'
-import { boundsOf, lerp, nearestOnOutline, type Vec2 } from '@truelay/core/geometry'
+import { boundsOf, lerp, nearestOnOutline, type Polygon, type Vec2 } from '@truelay/core/geometry'
 import type { PictureMark, PlanDrawing, StepPicture } from '@truelay/core/plan'
 import { apart } from './apart.ts'
 import { Disc, MarkText, Square } from './marks.tsx'
@@ -9,6 +9,8 @@ import { areaPath, openPath } from './svgPath.ts'
 interface StepDrawingProps {
   readonly drawing: PlanDrawing
   readonly picture: StepPicture
+  /** The sheet off the roll, as long as nothing of it is cut away. */
+  readonly sheet?: Polygon | undefined
   /** Shows a length in the shop's unit. */
   readonly length: (lengthMm: number) => string
   readonly label: string
@@ -23,13 +25,16 @@ const gapShareNear = 0.06
 const gapShareWhole = 0.02
 
 /** What to do, drawn on the part as it lies in the film plane: solid ink is the part, dashed petrol the film. */
-export function StepDrawing({ drawing, picture, length, label, aspect, readings }: StepDrawingProps) {
+export function StepDrawing({ drawing, picture, sheet, length, label, aspect, readings }: StepDrawingProps) {
   const t = useWords()
-  const view = viewOf(drawing, picture, aspect)
+  const view = viewOf(drawing, picture, aspect, sheet)
   // Sizes of marks are for a place of 800 by 560 and shrink with a smaller one.
   const unit = Math.min(view.width / 800, view.height / 560)
-  const magnify = enlargement(drawing, (picture.middle === undefined ? gapShareWhole : gapShareNear) * view.width)
-  const film = picture.film === 'none' ? null : magnify === 1 ? drawing.piece : filmEdge(drawing, magnify)
+  const magnify =
+    sheet !== undefined
+      ? 1
+      : enlargement(drawing, (picture.middle === undefined ? gapShareWhole : gapShareNear) * view.width)
+  const film = picture.film === 'none' ? null : (sheet ?? (magnify === 1 ? drawing.piece : filmEdge(drawing, magnify)))
   const known = new Map(drawing.edges.map((e) => [e.name, e.line]))
   return (
     <figure className="relative size-full">
@@ -49,7 +54,7 @@ export function StepDrawing({ drawing, picture, length, label, aspect, readings 
         />
         {film === null ? null : (
           <path
-            d={areaPath(film, drawing.cutOuts)}
+            d={areaPath(film, sheet === undefined ? drawing.cutOuts : [])}
             fillRule="evenodd"
             fill={picture.film === 'laid' ? 'var(--film)' : 'var(--paper)'}
             fillOpacity={picture.film === 'laid' ? 0.75 : 0.92}
@@ -90,13 +95,13 @@ interface View {
   readonly height: number
 }
 
-function viewOf(drawing: PlanDrawing, picture: StepPicture, aspect: number): View {
+function viewOf(drawing: PlanDrawing, picture: StepPicture, aspect: number, sheet: Polygon = []): View {
   if (picture.middle !== undefined) {
     const r = picture.radiusMm ?? 150
     const [width, height] = aspect >= 1 ? [2 * r * aspect, 2 * r] : [2 * r, (2 * r) / aspect]
     return { x: picture.middle[0] - width / 2, y: -picture.middle[1] - height / 2, width, height }
   }
-  const box = boundsOf([...drawing.part, ...drawing.piece])
+  const box = boundsOf([...drawing.part, ...drawing.piece, ...sheet])
   const middle = lerp(box.min, box.max, 0.5)
   const spareX = (box.max[0] - box.min[0]) * (picture.marks.some((m) => m.kind === 'check') ? 1.36 : 1.16)
   const spareY = (box.max[1] - box.min[1]) * (picture.marks.some((m) => m.kind === 'check') ? 1.36 : 1.2)

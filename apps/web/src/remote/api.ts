@@ -50,6 +50,8 @@ import {
   walkRound,
   type Film,
   filmDoc,
+  type PartSet,
+  partSets,
 } from '@truelay/contract'
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import { z } from 'zod'
@@ -236,6 +238,11 @@ export const api = createApi({
       responseSchema: part,
       invalidatesTags: ['Job', 'Bay'],
     }),
+    saveSets: build.mutation<PartSet[], { jobId: JobId; sets: readonly PartSet[] }>({
+      query: ({ jobId, sets }) => ({ url: `jobs/${at(jobId)}/sets`, method: 'PUT', body: { sets } }),
+      responseSchema: partSets,
+      invalidatesTags: ['Job'],
+    }),
     saveShift: build.mutation<Part, { jobId: JobId; partId: PartId; shift: Shift }>({
       query: ({ partId, shift }) => ({ url: `parts/${at(partId)}/shift`, method: 'PUT', body: shift }),
       responseSchema: part,
@@ -278,5 +285,6 @@ export const {
   useChangeShopMutation,
   useSaveFilmMutation,
   useSaveOrderMutation,
+  useSaveSetsMutation,
   useSaveShiftMutation,
 } = api

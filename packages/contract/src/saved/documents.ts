@@ -8,18 +8,24 @@ import { chosenOrder } from '../layOrder.ts'
 import { batch } from '../liquids.ts'
 import { deviceAddresses, enteredRoom } from '../devices/devices.ts'
 import { filmDoc, kitDoc, pieceDoc } from '../shelf.ts'
+import { partSets } from '../partSet.ts'
 import { shop } from '../shop.ts'
 import { workChoices } from '../workChoices.ts'
 import { vehicleModel } from '../vehicleModel.ts'
 import { finding, signOff } from '../walkRound.ts'
 import {
   batchWithSentences,
+  choicesWithCut,
+  fitEventWithCut,
   fitEventWithGapEdges,
   fitEventWithSentences,
   jobBundleWithChoices,
+  jobBundleWithCut,
   jobBundleWithSentences,
+  jobBundleWithSets,
   orderWithSentences,
   partWithChoices,
+  partWithCut,
   shopWithOneTake,
 } from './olderDocuments.ts'
 import { savedDocument } from './savedDocument.ts'
@@ -34,24 +40,30 @@ const filmWithAllFigures = (film: unknown) => {
 /** Every kind of document that is kept anywhere: in the database, on a tablet, in a file. */
 export const documents = {
   shop: savedDocument(shop, [shopWithOneTake]),
-  film: savedDocument(filmDoc, [filmWithAllFigures]),
+  film: savedDocument(filmDoc, [filmWithAllFigures, filmWithAllFigures]),
   form: savedDocument(formDoc),
   piece: savedDocument(pieceDoc),
   kit: savedDocument(kitDoc),
   model: savedDocument(vehicleModel),
   job: savedDocument(job),
-  part: savedDocument(part, [partWithChoices]),
-  workChoices: savedDocument(workChoices),
+  part: savedDocument(part, [partWithChoices, partWithCut]),
+  partSets: savedDocument(partSets),
+  workChoices: savedDocument(workChoices, [choicesWithCut]),
   chosenOrder: savedDocument(chosenOrder, [orderWithSentences]),
   finding: savedDocument(finding),
   signOff: savedDocument(signOff),
   arrivedPiece: savedDocument(arrivedPiece),
   batch: savedDocument(batch, [batchWithSentences]),
   bladeEntry: savedDocument(bladeEntry),
-  fitEvent: savedDocument(fitEvent, [fitEventWithSentences, fitEventWithGapEdges]),
+  fitEvent: savedDocument(fitEvent, [fitEventWithSentences, fitEventWithGapEdges, fitEventWithCut]),
   fitProgress: savedDocument(fitProgress),
   devices: savedDocument(deviceAddresses),
   room: savedDocument(enteredRoom),
-  jobBundle: savedDocument(jobBundle, [jobBundleWithSentences, jobBundleWithChoices]),
+  jobBundle: savedDocument(jobBundle, [
+    jobBundleWithSentences,
+    jobBundleWithChoices,
+    jobBundleWithCut,
+    jobBundleWithSets,
+  ]),
 } as const
 export type DocumentKind = keyof typeof documents

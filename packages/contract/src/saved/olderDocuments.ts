@@ -3,6 +3,27 @@ import { nothingChosen } from '@truelay/core/plan'
 import { planWithSentences } from './planWithSentences.ts'
 import { asOld, asWritten, eachOld, type Old, withWords } from './upcastWords.ts'
 
+/** A plan from before it said where its film comes from, and for how many hands it is. */
+export function fitEventWithCut(event: unknown): unknown {
+  const old = asOld(event)
+  if (old.kind !== 'fitStarted') return event
+  return { ...old, plan: { cut: { way: 'pre-cut', enlarged: [], sheet: null }, hands: 1, ...asOld(old.plan) } }
+}
+
+/** What was chosen for a part, from before one could choose where its film comes from and how many work on it. */
+export const choicesWithCut = (choices: unknown): unknown => ({ cut: null, hands: null, ...asOld(choices) })
+export const partWithCut = (part: unknown): unknown => {
+  const old = asOld(part)
+  return { ...old, choices: choicesWithCut(old.choices) }
+}
+export function jobBundleWithCut(bundle: unknown): unknown {
+  const old = asOld(bundle)
+  return { ...old, parts: eachOld(old.parts, partWithCut) }
+}
+
+/** A whole job from before parts could be fitted together. */
+export const jobBundleWithSets = (bundle: unknown): unknown => ({ sets: [], ...asOld(bundle) })
+
 /** The school whose name a bottle bore, where it bore one. */
 const schoolCalled = (says: unknown) => recipes.find((recipe) => recipe.says.text === says)?.school ?? null
 

@@ -1,3 +1,4 @@
+import { usualHandling } from '@truelay/core/lay'
 import { verbatim } from '@truelay/core/say'
 import { describe, expect, test } from 'vitest'
 import { documents } from '../index.ts'
@@ -87,12 +88,48 @@ describe('what was kept before versions is read as it stood', () => {
   })
 })
 
+describe('what was kept before film could be cut otherwise, or parts be fitted together', () => {
+  test('choices stand as they were, with nothing chosen of what is new', () => {
+    const liquids = { slip: 'hybrid', tack: 'hybrid' }
+    expect(documents.workChoices.read({ v: 1, doc: { ends: { nose: 'wrap' }, liquids } })).toEqual({
+      ok: true,
+      value: { ends: { nose: 'wrap' }, liquids, cut: null, hands: null },
+    })
+  })
+  const { patternStretch: _, ...withoutPattern } = usualHandling
+  test('a film keeps its own figures, and takes the usual one for its pattern', () => {
+    const read = documents.film.read({
+      v: 2,
+      doc: {
+        id: 'old',
+        name: 'Old film',
+        type: 'lens tint',
+        laid: 'dry',
+        thicknessUm: 100,
+        handling: { ...withoutPattern, take: 0.004 },
+        damageC: 110,
+      },
+    })
+    expect(read.ok && read.value.handling).toMatchObject({ take: 0.004, patternStretch: usualHandling.patternStretch })
+  })
+})
+
 describe('what is kept now', () => {
   test.each(Object.entries(documents))('%s: a newer version is not guessed at', (_, { read, version }) => {
     expect(read({ v: version + 1, doc: {} })).toMatchObject({ ok: false, version: version + 1 })
   })
-  test.each(Object.entries(documents))('%s: nonsense is answered, never thrown', (_, { read }) => {
-    for (const nonsense of [null, 7, 'x', [], {}, { v: 1, doc: null }, { v: 0, doc: {} }, { v: 1.5 }])
+  test.each(Object.entries(documents))('%s: nonsense is answered, never thrown', (kind, { read }) => {
+    // An empty list is nonsense but where a list is kept.
+    for (const nonsense of [
+      null,
+      7,
+      'x',
+      kind === 'partSets' ? [[]] : [],
+      {},
+      { v: 1, doc: null },
+      { v: 0, doc: {} },
+      { v: 1.5 },
+    ])
       expect(read(nonsense)).toMatchObject({ ok: false, problem: expect.any(String) })
   })
   test('comes back as it was, with its version beside it', () => {

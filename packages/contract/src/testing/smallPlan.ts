@@ -37,6 +37,8 @@ export const smallPlan = (steps: readonly object[], more: object = {}): PartPlan
     gradeWords: nothing,
     schools: [],
     solutions: [],
+    cut: { way: 'pre-cut', enlarged: [], sheet: null },
+    hands: 1,
     anchors: [],
     pulls: [],
     edges: [],

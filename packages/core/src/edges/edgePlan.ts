@@ -210,7 +210,7 @@ function doubtsOf(
     doubts.push(say`A tuck needs a gap or a seal to go into, and none is noted here: stop short or wrap it.`)
   if (edge.code === 'surface-cut' && bare.has(material))
     doubts.push(
-      say`Cut over bare paint: stay ${length(practice.surfaceKeep)} from the edge, on tape. A pre-cut edge that stops short needs no blade here.`,
+      say`Cut over bare paint: stay ${length(practice.surfaceKeep)} from the edge, on tape. A piece that stops short there needs no blade.`,
     )
   if (edge.code === 'gap-cut' && behind.kind !== 'gap' && behind.kind !== 'unknown')
     doubts.push(say`There is no empty gap beside this edge for the blade: tuck it, or stop short.`)

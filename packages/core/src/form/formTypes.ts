@@ -55,6 +55,8 @@ export interface FormEdge {
   readonly marginMaxMm?: number | undefined
   /** What is behind the edge: decides whether a wrap has anything to hold on to. */
   readonly behind?: string | undefined
+  /** The line that film is set by there, where it is set by one: "colour change", "edge of the inner lamp". */
+  readonly line?: string | undefined
   readonly lip?: Lip | undefined
 }
 
@@ -109,6 +111,28 @@ export interface Channel {
   readonly depthMm: number
   /** Steepest wall against the surface around it. */
   readonly wallDeg: number
+}
+
+/** What stands in the way of film that goes past an edge. */
+export const obstacleKinds = ['neighbour stands proud', 'pillar', 'badge', 'tab'] as const
+export type ObstacleKind = (typeof obstacleKinds)[number]
+export const obstacleWords: Readonly<Record<ObstacleKind, Sentence>> = {
+  'neighbour stands proud': say`neighbour that stands proud`,
+  pillar: say`pillar`,
+  badge: say`badge`,
+  tab: say`tab`,
+}
+
+/** A place at an edge where film cannot pass: it is let in by a relief cut. */
+export interface Obstacle {
+  readonly name: string
+  readonly kind: ObstacleKind
+  /** On the edge that it stands at, in the drawing. */
+  readonly at: Vec2
+  /** Along the edge. */
+  readonly widthMm: number
+  /** How far it stands into the part from the edge; 0 = beside it. */
+  readonly reachMm: number
 }
 
 /** A sharp return at an edge: film that runs over it lifts. */
@@ -175,8 +199,11 @@ export interface FormDoc {
   readonly recesses: readonly Recess[]
   readonly raised?: readonly RaisedFeature[] | undefined
   readonly channels?: readonly Channel[] | undefined
+  readonly obstacles?: readonly Obstacle[] | undefined
   readonly holes: readonly FormHole[]
   readonly marks: readonly ReferenceMark[]
+  /** What has to be open to reach behind an edge: "boot", "bonnet". */
+  readonly opens?: string | undefined
 }
 
 /** An outline as a fine polygon, each side knowing its edge. */

@@ -12,6 +12,8 @@ export type {
   FormFigures,
   FormHole,
   Lip,
+  Obstacle,
+  ObstacleKind,
   OutlineSegment,
   PartFamily,
   PartMaterial,
@@ -22,9 +24,18 @@ export type {
   Relief,
   TracedOutline,
 } from './formTypes.ts'
-export { edgeCodes, familyWords, materialWords, partFamilies, partMaterials } from './formTypes.ts'
+export {
+  edgeCodes,
+  familyWords,
+  materialWords,
+  obstacleKinds,
+  obstacleWords,
+  partFamilies,
+  partMaterials,
+} from './formTypes.ts'
 export { formSize } from './formSize.ts'
 export { curvatureMap } from './curvatureMap.ts'
+export { outsideForm } from './outsideForm.ts'
 export { wallRunMm } from './featureHeight.ts'
 export { formFromScan, orientScan, type ScannedForm, type Spot3 } from './scan.ts'
 export { type SuggestedReading, suggestReading } from './suggestReading.ts'

@@ -39,6 +39,9 @@ export function mirrorForm(form: FormDoc, { id, name, swap }: Mirror): FormDoc {
     ...(form.channels === undefined
       ? {}
       : { channels: form.channels.map((channel) => ({ ...channel, along: channel.along.map(flip) })) }),
+    ...(form.obstacles === undefined
+      ? {}
+      : { obstacles: form.obstacles.map((o) => ({ ...o, name: words(o.name), at: flip(o.at) })) }),
     holes: form.holes.map((hole) => ({ ...hole, label: words(hole.label), outline: hole.outline.map(flip) })),
     marks: form.marks.map((mark) => ({ ...mark, label: words(mark.label), at: flip(mark.at) })),
   }

@@ -75,7 +75,9 @@ export function workedLay(
     ;[compression, uv, steps] = search.leastCompression(limit, take, fineness)
     needed = limit
   }
-  const box: Box = { least: 1 / (1 + (needed - 1) * (1 + slackShare)), most: 1 / (1 - compression) }
+  // Slack is given away only where the film itself has some left.
+  const largest = Math.min(1 + (needed - 1) * (1 + slackShare), Math.max(needed, limit))
+  const box: Box = { least: 1 / largest, most: 1 / (1 - compression) }
   const quiet = leastTotal(operator, uv, box, 2 * mostStepsEach, (share) => onProgress(0.7 + 0.3 * share))
   const chosen = closerToBox(operator, quiet, uv, box)
   scaleInto(operator, chosen, box.most)

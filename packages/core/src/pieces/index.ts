@@ -9,3 +9,13 @@ export {
   rowsOf,
 } from './lineCarry.ts'
 export { layingSequence, type SequencePiece, type SequenceRule, type SequenceStep } from './layingSequence.ts'
+export {
+  type PartSet,
+  type SetMember,
+  type SetMode,
+  setModes,
+  setModeWords,
+  setsProblem,
+  type SuggestedSet,
+  suggestSets,
+} from './partSets.ts'

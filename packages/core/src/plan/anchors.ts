@@ -65,6 +65,28 @@ function cornerAnchors({ form, part, surface, rules, margins }: AnchorInput): An
   }))
 }
 
+/** The two corners at one end of a part, by which a piece is held before it is drawn over the rest. */
+export function endAnchors({ form, part, surface }: AnchorInput, end: Vec2): Anchor[] {
+  const { polygon, edgeOfSide } = surface.outline
+  const count = polygon.length
+  return polygon
+    .flatMap((onForm, i) => {
+      const before = edgeOfSide[(i + count - 1) % count] ?? ''
+      const after = edgeOfSide[i] ?? ''
+      return before === after ? [] : [{ at: part.toFlat(onForm), onForm, before, after, awayMm: distance(onForm, end) }]
+    })
+    .sort((a, b) => a.awayMm - b.awayMm)
+    .slice(0, 2)
+    .map((corner, i) => ({
+      number: i + 1,
+      label: cornerLabel(form, corner),
+      at: corner.at,
+      onForm: corner.onForm,
+      gaps: [],
+      drawn: false,
+    }))
+}
+
 function roomNear(at: Vec2, margins: readonly EdgeMargin[], rules: EdgeRules): number {
   let least = Number.POSITIVE_INFINITY
   for (const m of margins) {

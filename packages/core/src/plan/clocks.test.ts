@@ -81,8 +81,12 @@ describe('least and greatest waits of a plan', () => {
       ['clean', 420],
       ['degrease', 60],
     ])
-    expect(limits('peel')).toEqual([['soak', 5]])
-    expect(limits('float')).toEqual([['peel', 2]])
+    expect(limits('back-roll')).toEqual([['soak', 5]])
+    const floated = planOf(tail).steps.flatMap((s) =>
+      (s.within ?? []).map(({ since, mostMinutes }) => [s.id, since, mostMinutes]),
+    )
+    expect(floated).toContainEqual(['peel', 'soak', 5])
+    expect(floated).toContainEqual(['float', 'peel', 2])
     expect(limits('turn-wrap')).toEqual([['trim-wrap', 45]])
   })
   test('dry film has five minutes from its liner to its place', () => {

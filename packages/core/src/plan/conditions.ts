@@ -6,6 +6,8 @@ import type { FilmDoc } from './filmDoc.ts'
 import type { FoundOnPart, RoomClimate } from './findings.ts'
 import type { ChosenOrder, Schools } from './schools.ts'
 import type { LearnedWaits } from './waitPlan.ts'
+import type { LinePlace, SetPlace } from './setPlace.ts'
+import type { Hands } from './workChoices.ts'
 
 /** What the work on a part hangs on besides its placing, and that stays for the job. */
 export interface WorkInput {
@@ -15,6 +17,10 @@ export interface WorkInput {
   readonly schools: Schools
   /** Why the liquids that were chosen are not used; null where they are, or none were chosen. */
   readonly liquidRefused: Sentence | null
+  readonly set: SetPlace | null
+  readonly line: LinePlace | null
+  /** How many work on it; null = as its size asks. */
+  readonly hands: Hands | null
   readonly stock: Stock
   readonly practice: Practice
   /** What the walk-round found on this part. */

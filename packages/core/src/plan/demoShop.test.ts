@@ -23,7 +23,7 @@ const pieces = readdirSync(new URL('pieces', demo)).map((name) => read<DemoPiece
 const inInches = wordsIn({ units: { length: 'in', temperature: 'F', volume: 'fl oz' } })
 
 /** Parts that are alike in a mirror: their sides cannot be told apart by shape, and need not be. */
-const alikeInAMirror = /fog|grille/
+const alikeInAMirror = /fog|grille|finch-trim/
 
 describe('every piece of the demo kits', () => {
   test.each(pieces.map((piece) => [piece.id, piece] as const))(
@@ -41,6 +41,8 @@ describe('every piece of the demo kits', () => {
         stock: { alcoholPercent: 70 },
         practice: practiceWith(),
         choices: nothingChosen,
+        set: null,
+        line: null,
       }
       const { lay, work } = partQuestion(facts)
       // The walls of a channel want a finer mesh than a plain panel.

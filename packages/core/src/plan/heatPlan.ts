@@ -182,6 +182,19 @@ function zonesOf(use: HeatUse, { pulls, edges, form, toFlat, film }: HeatSources
   if (use === 'soften') {
     const warm = spots(pulls.filter((p) => p.heat === 'warm'))
     if (warm.length > 0) return warm
+    const humps = form.material === 'lens plastic' ? (form.raised ?? []) : []
+    if (humps.length > 0)
+      return humps.map((hump): HeatZone => {
+        const at = middleOf(hump.outline)
+        return {
+          kind: 'spot',
+          label: verbatim(hump.name),
+          at: toFlat(at),
+          onForm: at,
+          radiusMm: 40,
+          share: 1 / humps.length,
+        }
+      })
     // Dry film is relaxed where it is tucked, so that the edge does not spring back out.
     const tucks = edges.filter((e) => e.code === 'tuck' && film.laid === 'dry')
     return tucks.map((e) => ({ kind: 'edge', label: verbatim(e.label), edge: e.name, share: 1 / tucks.length }))

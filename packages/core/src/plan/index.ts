@@ -26,7 +26,18 @@ export {
 export { climb, filmToLay, type PartFacts, type PartQuestion, partQuestion } from './partQuestion.ts'
 export { patternToRules, type PlacedPart, type PlaceInput, placeOn } from './placeOn.ts'
 export { anyDay, type Conditions, type PieceShift, type Today, unshifted, type WorkInput } from './conditions.ts'
-export { type LiquidPair, nothingChosen, withEnds, type WorkChoices } from './workChoices.ts'
+export { type CutInput, cutRefused, type PieceCut, rollTooNarrow } from './pieceCut.ts'
+export {
+  type CutWay,
+  cutWays,
+  cutWayWords,
+  type Hands,
+  type LiquidPair,
+  nothingChosen,
+  withEnds,
+  type WorkChoices,
+} from './workChoices.ts'
+export type { LinePlace, SetPlace } from './setPlace.ts'
 export { planWork } from './planWork.ts'
 export { type ChosenOrder, type Schools, schoolsFor, usualSchools } from './schools.ts'
 export { measuresOf, mixLimits, solutionsFor, strengthOf } from './solutionsFor.ts'

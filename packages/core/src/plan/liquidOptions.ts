@@ -60,6 +60,10 @@ const pairs: readonly (LiquidPair & Pick<LiquidOption, 'says' | 'because'>)[] = 
   { slip: 'dry', tack: 'dry', says: say`dry`, because: say`Air has to be led out; it holds where it touches.` },
 ]
 
+/** What a pair of liquids is for; null where it is none of the usual ones. */
+export const pairReason = ({ slip, tack }: LiquidPair): Sentence | null =>
+  pairs.find((pair) => pair.slip === slip && pair.tack === tack)?.because ?? null
+
 /** Every way of using liquids on a part, with what it would do in the air of the room. */
 export function liquidOptions(
   part: {

@@ -1,6 +1,9 @@
-import type { FormDoc } from '../form/index.ts'
+import type { FormDoc, PartSurface } from '../form/index.ts'
+import { edgeAt, type WorkedLay } from '../lay/index.ts'
 import { name, say, type Sentence } from '../say/index.ts'
 import type { FilmDoc } from './filmDoc.ts'
+import type { FoundOnPart } from './findings.ts'
+import type { PieceCut } from './pieceCut.ts'
 
 /**
  * Whether firm film goes down on a form in growing circles: dry, every edge ends on the crest of a lip, so that there is no bleed to
@@ -8,6 +11,48 @@ import type { FilmDoc } from './filmDoc.ts'
  */
 export const liesAsDome = (form: Pick<FormDoc, 'edges'>, film: Pick<FilmDoc, 'laid'>): boolean =>
   film.laid === 'dry' && form.edges.length > 0 && form.edges.every((edge) => edge.code === 'lip-stop')
+
+/**
+ * Whether a lens has places that are given their film one by one, so that nothing is pulled over the whole: humps that are worked one at a
+ * time, and recesses over which wet tint is bunched.
+ */
+export const takesItsOwnFilm = (
+  form: Pick<FormDoc, 'material' | 'recesses' | 'raised'>,
+  film: Pick<FilmDoc, 'laid' | 'type'>,
+): boolean =>
+  form.material === 'lens plastic' &&
+  ((form.raised ?? []).length > 0 || (form.recesses.length > 0 && film.laid === 'wet' && film.type === 'lens tint'))
+
+/** Whether a lamp is laid with one pull from side to side: a dry piece with bleed, plain, on a lens that takes heat. */
+export const drawnAcross = (
+  form: Pick<FormDoc, 'material' | 'edges'>,
+  film: Pick<FilmDoc, 'laid' | 'patterned'>,
+  cut: Pick<PieceCut, 'way'>,
+  found: readonly FoundOnPart[],
+): boolean =>
+  form.material === 'lens plastic' &&
+  film.laid === 'dry' &&
+  film.patterned !== true &&
+  cut.way !== 'from the roll' &&
+  !found.some((f) => f.kind === 'cracked lens' || f.kind === 'crazed lens')
+
+/** Where a printed pattern would have to be drawn further than it bears: film is left over there that no pull takes up. */
+export function patternWarps(
+  surface: PartSurface,
+  worked: Pick<WorkedLay, 'neededStretch' | 'stretch'>,
+  film: Pick<FilmDoc, 'patterned' | 'handling'>,
+): { readonly edge: string; readonly percent: number; readonly mostPercent: number } | null {
+  const most = film.handling.patternStretch
+  if (film.patterned !== true || worked.neededStretch - 1 <= most) return null
+  let [tightest, least] = [0, Number.POSITIVE_INFINITY]
+  for (let t = 0; t < worked.stretch.length / 2; t++) {
+    const minor = worked.stretch[2 * t + 1] ?? 1
+    if (minor < least) [tightest, least] = [t, minor]
+  }
+  const corners = [0, 1, 2].map((c) => surface.mesh.triangle[3 * tightest + c] ?? 0)
+  const at = (k: 0 | 1) => corners.reduce((sum, v) => sum + (surface.plan[2 * v + k] ?? 0), 0) / 3
+  return { edge: edgeAt(surface, [at(0), at(1)]), percent: 100 * (worked.neededStretch - 1), mostPercent: 100 * most }
+}
 
 /** What speaks against a film on a form: it is meant for something else. Null where nothing does. */
 export function filmDoubt(

@@ -1,5 +1,5 @@
 import { type OrderPractice, orderDefaults, type RehearsalOptions } from '../lay/index.ts'
-import { carryDefaults, type CarryReadings } from '../pieces/index.ts'
+import type { CarryReadings } from '../pieces/index.ts'
 import type { Practice } from '../practice/index.ts'
 
 /** The shop's figures as a rehearsal takes them. */
@@ -15,8 +15,13 @@ export const orderPractice = (practice: Practice): OrderPractice => ({
   releaseMm: practice.releaseLength,
 })
 
-/** How well a line is carried from piece to piece: a gap is read as the shop reads its gaps. */
-export const carryReadings = (practice: Practice): CarryReadings => ({ ...carryDefaults, gapMm: practice.gapReading })
+/** How well a line is carried from piece to piece: it is read, measured up and seen as the shop does. */
+export const carryReadings = (practice: Practice): CarryReadings => ({
+  gapMm: practice.gapReading,
+  upMm: practice.measureUp,
+  sightMm: practice.sightLength,
+  seenMm: practice.lineSeen,
+})
 
 /** From how far apart the form and its readings may still be that another reading is worth taking, mm: three times how well one is read. */
 export const bowEnoughMm = (practice: Pick<Practice, 'bowReading'>): number => 3 * practice.bowReading

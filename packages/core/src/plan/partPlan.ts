@@ -6,6 +6,8 @@ import type { Addition, LiquidSchool, Strength } from '../mix/index.ts'
 import type { Sentence } from '../say/index.ts'
 import type { ClimateWait } from '../wait/index.ts'
 import type { FilmDoc } from './filmDoc.ts'
+import type { PieceCut } from './pieceCut.ts'
+import type { Hands } from './workChoices.ts'
 import type { BottleUse, HeatUse, PlanStep } from './step.ts'
 
 /** A choice on one question where the trade is split. */
@@ -138,6 +140,9 @@ export interface PartPlan {
   readonly gradeWords: Sentence
   readonly schools: readonly SchoolChoice[]
   readonly solutions: readonly PlannedBatch[]
+  readonly cut: PieceCut
+  /** How many work on it. */
+  readonly hands: Hands
   readonly anchors: readonly Anchor[]
   readonly pulls: readonly Pull[]
   readonly edges: readonly PlannedEdge[]

@@ -7,6 +7,7 @@ import type { Result } from '../result/index.ts'
 import { edgeRulesOf } from './edgeRules.ts'
 import type { FilmDoc } from './filmDoc.ts'
 import type { FoundOnPart } from './findings.ts'
+import { cutInput } from './pieceCut.ts'
 import { rehearsalOptions } from './orderFigures.ts'
 import type { PartPlan } from './partPlan.ts'
 import { type PlacedPart, type PlaceInput, placeOn } from './placeOn.ts'
@@ -14,6 +15,7 @@ import type { Today, WorkInput } from './conditions.ts'
 import { planWork } from './planWork.ts'
 import { liquidRefused } from './liquidOptions.ts'
 import { type ChosenOrder, schoolsFor } from './schools.ts'
+import type { LinePlace, SetPlace } from './setPlace.ts'
 import { withEnds, type WorkChoices } from './workChoices.ts'
 
 /** What is known of a part, from whatever brought it: a job, a file, a test. */
@@ -29,6 +31,10 @@ export interface PartFacts {
   readonly chosen: ChosenOrder | null
   /** How its edges end and on what it floats, where somebody has chosen. */
   readonly choices: WorkChoices
+  /** Where it stands among parts that are fitted with it; null = by itself. */
+  readonly set: SetPlace | null
+  /** How it gets its line; null where it stands in no row. */
+  readonly line: LinePlace | null
   readonly stock: Stock
   readonly practice: Practice
 }
@@ -49,7 +55,13 @@ export function partQuestion(facts: PartFacts): PartQuestion {
   const cannot = liquids === null ? null : liquidRefused(liquids, { form, film, found }, practice)
   return {
     lay: { form, film: filmToLay(film), order: chosen?.order ?? null, rehearsal: rehearsalOptions(practice) },
-    place: { pattern, rules, ends: choices.ends },
+    place: {
+      pattern,
+      rules,
+      cutTo: edgeRulesOf(form, practice, found),
+      ends: choices.ends,
+      cut: cutInput(form, film, pattern, choices.cut, practice),
+    },
     work: {
       ...part,
       film,
@@ -59,13 +71,28 @@ export function partQuestion(facts: PartFacts): PartQuestion {
       // What was found since may forbid what was chosen: then the usual way is taken, and that is said.
       schools: schoolsFor(ended, film, found, chosen, cannot === null ? liquids : null),
       liquidRefused: cannot,
+      hands: choices.hands,
     },
   }
 }
 
 /** What a lay has to know about a film. */
-export const filmToLay = ({ handling, laid, patterned }: FilmDoc): StageFilm =>
-  patterned === undefined ? { handling, laid } : { handling, laid, patterned }
+export const filmToLay = ({ handling, laid, patterned }: FilmDoc): StageFilm => {
+  if (patterned !== true) return patterned === undefined ? { handling, laid } : { handling, laid, patterned }
+  // A pattern is not to be drawn further than it bears, whatever the film itself would give.
+  const { easyStretch, coldStretch, warmStretch, patternStretch } = handling
+  const most = (stretch: number) => Math.min(stretch, patternStretch)
+  return {
+    handling: {
+      ...handling,
+      easyStretch: most(easyStretch),
+      coldStretch: most(coldStretch),
+      warmStretch: most(warmStretch),
+    },
+    laid,
+    patterned,
+  }
+}
 
 /** All three storeys of a part, one after the other. Can be refused: what `layPart`, `placeOn` and `planWork` find. */
 export function climb(

@@ -1,4 +1,5 @@
 import {
+  edgeMargins,
   edgeSpots,
   type EdgeRules,
   type EdgeSpots,
@@ -13,7 +14,8 @@ import type { FormDoc } from '../form/index.ts'
 import type { RigidMove } from '../geometry/index.ts'
 import { type FlatPart, flatPart, type LaidPart } from '../lay/index.ts'
 import { done, type Result } from '../result/index.ts'
-import { cutPattern } from '../stock/index.ts'
+import { cutPattern, enlargePattern, type GrowthByEdge, rollSheet } from '../stock/index.ts'
+import { type CutInput, growthToRules, type PieceCut } from './pieceCut.ts'
 import { withEnds, type WorkChoices } from './workChoices.ts'
 
 /** What a placing hangs on besides the lay. */
@@ -21,8 +23,11 @@ export interface PlaceInput {
   /** Null where the film is cut from the roll, to the middle of each edge's rule. */
   readonly pattern: PiecePattern | null
   readonly rules: EdgeRules
+  /** The rules that the piece was cut to: those of the form as it is. */
+  readonly cutTo: EdgeRules
   /** How edges end where it is not as the form says. */
   readonly ends: WorkChoices['ends']
+  readonly cut: CutInput
 }
 
 /** The second storey: the part in the film plane, and the piece where it belongs on it. */
@@ -37,7 +42,7 @@ export interface PlacedPart {
   readonly registered: RigidMove
   /** The pattern that is placed: the piece's own, or one cut to the rules. */
   readonly pattern: PiecePattern
-  readonly fromRoll: boolean
+  readonly cut: PieceCut
   /** The piece where it was registered, before anybody moves it. */
   readonly piece: PlacedPiece
 }
@@ -46,16 +51,28 @@ export interface PlacedPart {
 const spotStepMm = 8
 
 /** Carries a laid part into the film and registers the piece on it. Can be refused: what `registerPiece` finds. */
-export function placeOn(laid: LaidPart, { pattern: given, rules, ends }: PlaceInput): Result<PlacedPart> {
+export function placeOn(laid: LaidPart, { pattern: given, rules, cutTo, ends, cut }: PlaceInput): Result<PlacedPart> {
   const { surface, worked } = laid
   const form = withEnds(laid.form, ends)
   const part = flatPart(surface, worked)
   const spots = edgeSpots(part, spotStepMm)
   const targets = form.marks.map((m) => ({ name: m.name, at: part.toFlat(m.at), weight: m.weight }))
-  const pattern = given === null ? patternToRules(form, part, rules) : matchCutOuts(part, targets, given, spots, rules)
-  const registered = registerPiece(part, targets, pattern, spots, rules)
+  const registeredAs = (p: PiecePattern, to = rules) => registerPiece(part, targets, p, spots, to)
+  const fromRoll = given === null || cut.way === 'from the roll'
+  let pattern = fromRoll ? patternToRules(form, part, rules) : matchCutOuts(part, targets, given, spots, cutTo)
+  const enlarged = !fromRoll && cut.way === 'enlarged'
+  let registered = registeredAs(pattern, enlarged ? cutTo : rules)
   if (!registered.ok) return registered
+  let growth: GrowthByEdge = {}
+  if (enlarged) {
+    const asCut = place(pattern, registered.value)
+    growth = growthToRules(edgeMargins(spots, asCut), asCut.outline, rules)
+    pattern = enlargePattern(pattern, part, registered.value, growth)
+    registered = registeredAs(pattern)
+    if (!registered.ok) return registered
+  }
   const piece = place(pattern, registered.value)
+  const labelOf = (edge: string) => form.edges.find((e) => e.name === edge)?.label ?? edge
   return done({
     laid,
     form,
@@ -65,7 +82,11 @@ export function placeOn(laid: LaidPart, { pattern: given, rules, ends }: PlaceIn
     rules,
     registered: registered.value,
     pattern,
-    fromRoll: given === null,
+    cut: {
+      way: fromRoll ? 'from the roll' : cut.way,
+      enlarged: Object.entries(growth).map(([edge, byMm]) => ({ edge, label: labelOf(edge), byMm })),
+      sheet: fromRoll ? rollSheet(part.outline.polygon, cut) : null,
+    },
     piece,
   })
 }

@@ -1,7 +1,7 @@
 import type { Polygon, Vec2 } from '../geometry/index.ts'
 import type { EdgePlan } from '../edges/index.ts'
 import type { FormDoc } from '../form/index.ts'
-import type { FingerPlace, LayOrder, Pull, RehearsalStep } from '../lay/index.ts'
+import type { FingerPlace, LayOrder, Pull, PullAcross, RehearsalStep } from '../lay/index.ts'
 import type { Practice } from '../practice/index.ts'
 import type { Sentence } from '../say/index.ts'
 import type { ClimateWait } from '../wait/index.ts'
@@ -9,7 +9,10 @@ import type { FilmDoc } from './filmDoc.ts'
 import type { FoundOnPart, RoomClimate } from './findings.ts'
 import type { Anchor, CheckPoint, PlanDrawing, PlannedBatch, PlannedEdge, PlannedHeat } from './partPlan.ts'
 import type { OpeningChain } from './openings.ts'
+import type { PieceCut } from './pieceCut.ts'
 import type { Schools } from './schools.ts'
+import type { LinePlace, SetPlace } from './setPlace.ts'
+import type { Hands } from './workChoices.ts'
 
 /** What the rules look at. */
 export interface PlanContext {
@@ -20,8 +23,13 @@ export interface PlanContext {
   /** The part's outline as it was measured, mm. */
   readonly outlineOnForm: Polygon
   readonly form: FormDoc
-  /** The piece is cut from the roll for this part, not from a kit. */
-  readonly fromRoll: boolean
+  /** Where its film comes from. */
+  readonly cut: PieceCut
+  /** Where it stands among parts that are fitted with it; null = by itself. */
+  readonly set: SetPlace | null
+  /** How it gets its line from its neighbours; null where it stands in no row. */
+  readonly line: LinePlace | null
+  readonly hands: Hands
   readonly film: FilmDoc
   readonly schools: Schools
   readonly areaMm2: number
@@ -33,6 +41,10 @@ export interface PlanContext {
   readonly edges: readonly PlannedEdge[]
   readonly anchors: readonly Anchor[]
   readonly pulls: readonly Pull[]
+  /** One pull from side to side, where dry film is drawn over a lamp so; null elsewhere. */
+  readonly across: PullAcross | null
+  /** Where a printed pattern would have to be drawn further than it bears, and how far; null where it goes on. */
+  readonly warps: { readonly edge: string; readonly percent: number; readonly mostPercent: number } | null
   /** The rehearsal that the work follows, step by step; null where the usual school is followed. */
   readonly rehearsed: {
     readonly order: LayOrder

@@ -1,16 +1,17 @@
 import { edgeMargins, thenPlaced, tolerance } from '../align/index.ts'
 import { edgePlan } from '../edges/index.ts'
 import { usualGun } from '../heat/index.ts'
-import { fingerForecast, pullsOfRehearsal, stretchPlan } from '../lay/index.ts'
+import { fingerForecast, orderBySchool, pullAcross, pullsOfRehearsal, stretchPlan } from '../lay/index.ts'
 import { done, type Result } from '../result/index.ts'
 import { usualClimate } from '../wait/index.ts'
-import { anchorsFor, checkPointsFor } from './anchors.ts'
+import { anchorsFor, checkPointsFor, endAnchors } from './anchors.ts'
 import { edgeAdvice } from './edgeRules.ts'
-import { centroid } from '../geometry/index.ts'
+import { centroid, distance, type Vec2 } from '../geometry/index.ts'
 import type { EdgeMargin, EdgeRules } from '../align/index.ts'
-import type { Pull } from '../lay/index.ts'
+import type { FormDoc, PartSurface } from '../form/index.ts'
+import type { Pull, PullAcross } from '../lay/index.ts'
 import type { Practice } from '../practice/index.ts'
-import { liesAsDome } from './lying.ts'
+import { drawnAcross, liesAsDome, patternWarps, takesItsOwnFilm } from './lying.ts'
 import type { PlanDrawing } from './partPlan.ts'
 import type { FilmDoc } from './filmDoc.ts'
 import { heatPlan } from './heatPlan.ts'
@@ -30,10 +31,13 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
   const { film, practice, schools, found, room } = conditions
   const piece = thenPlaced(placed.piece, conditions.shift)
   const margins = edgeMargins(placed.spots, piece)
+  // What is mixed once is mixed with the first of a set, for all of it.
+  const mixedHere = conditions.set?.place === 1
+  const others = conditions.set?.others ?? { areaMm2: 0, edgeMm: 0 }
   const solutions = solutionsFor(
     schools,
-    surface.figures.areaMm2,
-    surface.figures.outlineMm,
+    surface.figures.areaMm2 + (mixedHere ? others.areaMm2 : 0),
+    surface.figures.outlineMm + (mixedHere ? others.edgeMm : 0),
     conditions.stock,
     practice,
   )
@@ -43,11 +47,20 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
   const pulls =
     rehearsal !== null
       ? inOrder.map(({ steps: _, ...pull }) => pull)
-      : liesAsDome(form, film)
+      : liesAsDome(form, film) || takesItsOwnFilm(form, film)
         ? []
         : worthPulling(stretchPlan(surface, laid.worked, film.handling), edges, practice)
+  const across =
+    rehearsal === null && drawnAcross(form, film, placed.cut, found) && pulls[0] !== undefined
+      ? pullAcross(surface, laid.worked, pulls[0].at)
+      : null
   const anchorInput = { form, surface, part, rules, margins }
-  const anchors = anchorsFor(schools.begin, anchorInput, rehearsal?.order ?? null)
+  const held =
+    across === null
+      ? anchorsFor(schools.begin, anchorInput, rehearsal?.order ?? null)
+      : endAnchors(anchorInput, flatterEnd(across, form, surface))
+  // A sheet off the roll has no gap to set: its surplus goes past every edge.
+  const anchors = placed.cut.way === 'from the roll' ? held.map((anchor) => ({ ...anchor, gaps: [] })) : held
   const checks = checkPointsFor(anchorInput)
   const drawing = drawingOf(part, piece)
   const waits = waitPlan(room, solutions.value, practice, conditions.learned)
@@ -80,6 +93,8 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
     edges,
     anchors,
     pulls,
+    across,
+    warps: patternWarps(surface, laid.worked, film),
     rehearsed:
       rehearsal === null
         ? null
@@ -91,7 +106,10 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
     checks,
     openings: openingChain(form, part, margins, rules),
     roomMm: roomOf(margins, rules, drawing),
-    fromRoll: placed.fromRoll,
+    cut: placed.cut,
+    set: conditions.set,
+    line: conditions.line,
+    hands: conditions.hands ?? (surface.figures.areaMm2 > 1e6 * practice.twoHandsFrom ? 2 : 1),
     solutions: solutions.value,
     liquidRefused: conditions.liquidRefused,
     fingers: fingerForecast(surface, natural, film.handling.take),
@@ -99,6 +117,12 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
     practice,
     toFlat: part.toFlat,
   })
+}
+
+/** The end of a pull at which nothing has to stretch: the one nearer to the flattest place of the part. */
+function flatterEnd({ from, to }: PullAcross, form: FormDoc, surface: PartSurface): Vec2 {
+  const flattest = orderBySchool('flattest first', form, surface).anchors[0]?.at ?? from
+  return distance(from, flattest) <= distance(to, flattest) ? from : to
 }
 
 function roomOf(margins: readonly EdgeMargin[], rules: EdgeRules, drawing: PlanDrawing): PlanContext['roomMm'] {

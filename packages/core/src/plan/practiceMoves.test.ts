@@ -39,6 +39,9 @@ const panel = testPart('drover-side-panel', 'clearcoat-hull-180', null, 1200)
 
 const dome = testPart('pipit-fog-left', 'clear-dome-dry', 'pipit-fog-left', 400)
 const bonnet = testPart('pipit-bonnet', 'clearcoat-hull-180', null, 400)
+const bent = testPart('finch-door-left', 'clearcoat-hull-180', 'finch-door-left', 400)
+const humps = testPart('finch-tail-outer-left', 'weir-smoke-wet', 'finch-tail-outer-left', 400)
+const pillar = testPart('drover-grille-bar', 'ebony-cast-dry', 'drover-grille-bar', 400)
 const clear = { ...dome.facts.film, transmission: 0.92 }
 
 const codes = ['wrap', 'tuck', 'gap-cut', 'surface-cut', 'lip-stop', 'stop-short', 'butt', 'overlap'] as const
@@ -101,7 +104,7 @@ const probes: readonly ((practice: Practice) => unknown)[] = [
   (p) => planOf(door, { practice: p, found: [{ kind: 'out of true', at: [0.5, 0.5] }] }),
   (p) => planOf(lamp, { practice: p, room: { temperatureC: 13, humidityPercent: 33 } }),
   (p) => planOf(door, { practice: p, form: allCut(door), pattern: null }),
-  (p) => [bar, panel, tail, lamp, dome, bonnet].map((part) => planOf(part, { practice: p })),
+  (p) => [bar, panel, tail, lamp, dome, bonnet, bent, humps, pillar].map((part) => planOf(part, { practice: p })),
   (p) => planOf(dome, { practice: p, film: clear }),
   (p) => [door, lamp].map((part) => planOf(part, { practice: p, form: coded(part), pattern: null })),
 ]

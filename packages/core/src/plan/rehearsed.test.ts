@@ -71,7 +71,7 @@ describe('a panel with a channel', () => {
     const ids = plan.steps.map((s) => s.id)
     const step = plan.steps.find((s) => s.id === 'channel')
     expect(ids.indexOf('channel')).toBeLessThan(ids.indexOf('light-pass'))
-    expect(saidOf(step?.detail)).toMatch(/cord in it, work (it in one length|\d lengths of \d+)/)
+    expect(saidOf(step?.detail)).toMatch(/cord in it, taped at its end, work (it in one length|\d lengths of \d+)/)
     expect(saidOf(step?.why)).toMatch(/wants \d+\.\d % and about \d+ N/)
     expect(english(plan.gradeWords)).toContain('channel')
   })

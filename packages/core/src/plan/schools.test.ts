@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { type SchoolName, schoolNames, schoolWords } from '../lay/index.ts'
 import { practiceWith } from '../practice/index.ts'
+import type { PieceCut } from './pieceCut.ts'
 import { say } from '../say/index.ts'
 import { demoFilm } from './testParts.ts'
 import { type ChosenOrder, type FoundOnPart, type Schools, schoolsFor, usualSchools } from './index.ts'
@@ -64,6 +65,8 @@ describe('an order that was chosen', () => {
   })
 })
 
+const preCut: PieceCut = { way: 'pre-cut', enlarged: [], sheet: null }
+
 describe('each choice is explained', () => {
   const film = demoFilm('clearcoat-hull-180')
   const dryFilm = demoFilm('dusk-glass-dry')
@@ -77,7 +80,7 @@ describe('each choice is explained', () => {
       { family: 'panel' },
       more.dry === true ? dryFilm : film,
       practice,
-      { chosen: more.chosen ?? null, fromRoll: more.fromRoll ?? false },
+      { chosen: more.chosen ?? null, cut: { ...preCut, way: more.fromRoll === true ? 'from the roll' : 'pre-cut' } },
     )
   test.each(schoolNames)('“%s” with its reason and what another school would change', (begin) => {
     const [, where] = explained({ begin })
@@ -97,7 +100,7 @@ describe('each choice is explained', () => {
       { family: 'trim' },
       film,
       practiceWith({ releaseLength: 400 }),
-      { chosen: null, fromRoll: false },
+      { chosen: null, cut: preCut },
     )
     expect(own[1]?.reason).toSay('400 mm at a time')
   })
@@ -111,12 +114,42 @@ describe('each choice is explained', () => {
     expect(explained({ begin: 'corners first' })[1]?.reason).toSay('pre-cut')
     expect(explained({ begin: 'corners first' }, { fromRoll: true })[1]?.reason).not.toSay('pre-cut')
   })
+  test('where the film comes from, with the sheet or the edges that were grown', () => {
+    const sheet = {
+      lengthMm: 440,
+      widthMm: 250,
+      turnDeg: 0,
+      allowanceMm: 38,
+      ofRollMm: 440,
+      rollWidthMm: 1520,
+      outline: [],
+    }
+    const of = (cut: PieceCut) =>
+      explainSchools(usualSchools({ family: 'panel', edges: [] }, wet), { family: 'panel' }, film, practice, {
+        chosen: null,
+        cut,
+      })[2]?.choice
+    expect(of(preCut)).toSay('the piece as it comes')
+    expect(of({ ...preCut, way: 'from the roll', sheet })).toSay('from the roll, 440 mm by 250 mm')
+    const enlarged = [{ edge: 'a', label: 'front edge', byMm: 12.5 }]
+    expect(of({ ...preCut, way: 'enlarged', enlarged })).toSay('the piece, enlarged: 12.5 mm at the front edge')
+  })
+  test('liquids that were chosen give their own reason, and one bottle is named once', () => {
+    expect(explained({ slip: 'hybrid', tack: 'hybrid' })[0]?.choice).toSay(/^hybrid$/)
+    expect(explained({ slip: 'hybrid', tack: 'hybrid' })[0]?.reason).toSay('for speed')
+  })
   test('each family has its own reason for its liquid', () => {
     const of = (family: 'panel' | 'lamp' | 'trim') =>
-      explainSchools({ slip: 'light slip', tack: 'weak tack', begin: 'centre out' }, { family }, film, practice, {
-        chosen: null,
-        fromRoll: false,
-      })[0]?.reason
+      explainSchools(
+        { slip: family === 'lamp' ? 'water only' : 'light slip', tack: 'weak tack', begin: 'centre out' },
+        { family },
+        film,
+        practice,
+        {
+          chosen: null,
+          cut: preCut,
+        },
+      )[0]?.reason
     expect(of('panel')).toSay('A panel is large')
     expect(of('lamp')).toSay('A lens shows every trace of soap')
     expect(of('trim')).toSay('A narrow part')

@@ -2,12 +2,14 @@ import type { Practice } from '../practice/index.ts'
 import type { FormDoc } from '../form/index.ts'
 import { type LayOrder, orderName, type SchoolName, schoolWords } from '../lay/index.ts'
 import { type LiquidSchool, liquidSchoolWords } from '../mix/index.ts'
-import { isEmpty, name, say, type Sentence, length } from '../say/index.ts'
+import { isEmpty, length, list, name, say, type Sentence } from '../say/index.ts'
 import type { FilmDoc } from './filmDoc.ts'
 import type { FoundOnPart } from './findings.ts'
+import { pairReason } from './liquidOptions.ts'
 import { liesAsDome } from './lying.ts'
 import type { SchoolChoice } from './partPlan.ts'
-import type { LiquidPair } from './workChoices.ts'
+import type { PieceCut } from './pieceCut.ts'
+import { type CutWay, cutWayWords, type LiquidPair } from './workChoices.ts'
 
 /** Named choices, one a question. */
 export interface Schools {
@@ -54,6 +56,8 @@ export function schoolsFor(
   liquids: LiquidPair | null = null,
 ): Schools {
   const usual = { ...usualSchools(form, film, found), ...liquids }
+  // In one fluid the film is fixed in its middle, and goes over the form from there.
+  if (liquids?.slip === 'single fluid' && chosen === null) return { ...usual, begin: 'centre out' }
   return chosen === null ? usual : { ...usual, begin: chosen.order.school }
 }
 
@@ -63,8 +67,9 @@ export function explainSchools(
   form: Pick<FormDoc, 'family'>,
   film: FilmDoc,
   practice: Pick<Practice, 'releaseLength'>,
-  { chosen, fromRoll }: { readonly chosen: ChosenOrder | null; readonly fromRoll: boolean },
+  { chosen, cut }: { readonly chosen: ChosenOrder | null; readonly cut: PieceCut },
 ): SchoolChoice[] {
+  const fromRoll = cut.way === 'from the roll'
   const reasons = beginReasons(practice, fromRoll)[schools.begin]
   const because = chosen === null || isEmpty(chosen.because) ? reasons.reason : chosen.because
   return [
@@ -75,7 +80,35 @@ export function explainSchools(
       reason: because,
       otherwise: reasons.otherwise,
     },
+    cutChoice(cut),
   ]
+}
+
+const cutReasons: Readonly<Record<CutWay, { readonly reason: Sentence; readonly otherwise: Sentence }>> = {
+  'pre-cut': {
+    reason: say`A piece is at hand, and it wants no measuring.`,
+    otherwise: say`Off the roll there would be more to hold, and every edge to trim.`,
+  },
+  enlarged: {
+    reason: say`The piece, grown along the edges that it is to pass: the rest stays as it was cut.`,
+    otherwise: say`As it comes, those edges would stop where the pattern ends.`,
+  },
+  'from the roll': {
+    reason: say`A sheet with surplus to hold and to pull by; every edge is cut on the vehicle.`,
+    otherwise: say`A piece would spare the cuts, where there is one that fits.`,
+  },
+}
+
+/** Where the film comes from, with the sheet or the edges that were grown. */
+function cutChoice({ way, sheet, enlarged }: PieceCut): SchoolChoice {
+  const grown = enlarged.map(({ label, byMm }) => say`${length(byMm)} at the ${name(label)}`)
+  const choice =
+    sheet !== null
+      ? say`${cutWayWords[way]}, ${length(sheet.lengthMm, 0)} by ${length(sheet.widthMm, 0)}`
+      : grown.length > 0
+        ? say`${cutWayWords[way]}: ${list(grown)}`
+        : cutWayWords[way]
+  return { question: say`Film`, choice, ...cutReasons[way] }
 }
 
 const dryChoice = (film: FilmDoc): SchoolChoice => ({
@@ -91,10 +124,14 @@ const wetReasons: Readonly<Record<FormDoc['family'], Sentence>> = {
   trim: say`A narrow part wants little: slip enough to level it, then weak tack at its edges.`,
 }
 
+/** The pair that a family floats on when nobody has chosen another. */
+const isUsual = (slip: LiquidSchool, tack: LiquidSchool, family: FormDoc['family']) =>
+  tack === 'weak tack' && slip === (family === 'lamp' ? 'water only' : 'light slip')
+
 const wetChoice = ({ slip, tack }: Schools, { family }: Pick<FormDoc, 'family'>): SchoolChoice => ({
   question: say`Liquid`,
-  choice: say`${liquidSchoolWords[slip]}, ${liquidSchoolWords[tack]}`,
-  reason: wetReasons[family],
+  choice: slip === tack ? liquidSchoolWords[slip] : say`${liquidSchoolWords[slip]}, ${liquidSchoolWords[tack]}`,
+  reason: isUsual(slip, tack, family) ? wetReasons[family] : (pairReason({ slip, tack }) ?? wetReasons[family]),
   otherwise:
     slip === 'water only'
       ? say`A little soap would give more time, and wants to be flushed out.`

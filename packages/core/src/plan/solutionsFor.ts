@@ -66,8 +66,9 @@ export function solutionsFor(
   })
   const planned: PlannedBatch[] = []
   for (const [use, school, needMl] of [
-    ['slip', schools.slip, need.slipMl],
-    ['tack', schools.tack, need.tackMl],
+    // What floats it and what holds it in one bottle is mixed once.
+    ['slip', schools.slip, schools.slip === schools.tack ? need.slipMl + need.tackMl : need.slipMl],
+    ...(schools.slip === schools.tack ? [] : [['tack', schools.tack, need.tackMl] as const]),
   ] as const) {
     const target = strengthOf(school, practice)
     const recipe = recipeOf(school)

@@ -1,6 +1,7 @@
 import type { PlanContext } from './planContext.ts'
 import { planRules } from './rules/index.ts'
-import { finishStep } from './rules/rule.ts'
+import { finishStep, type PlanRule } from './rules/rule.ts'
+import { isFirstOfSet, isLastOfSet } from './setPlace.ts'
 import type { PlanStep, StepWait } from './step.ts'
 
 /**
@@ -8,14 +9,27 @@ import type { PlanStep, StepWait } from './step.ts'
  * step must not come before is waited for after the one before it.
  */
 export function stepsOf(context: PlanContext): PlanStep[] {
-  const drafts = planRules.filter((rule) => rule.when(context)).flatMap((rule) => rule.steps(context))
+  const drafts = planRules
+    .filter((rule) => isDoneHere(rule, context) && rule.when(context))
+    .flatMap((rule) => rule.steps(context))
   const ids = new Set(drafts.map((d) => d.id))
   return drafts.map((draft, i) => {
-    const { within, ...step } = finishStep(draft)
+    const { within, ...step } = inOneBottle(context, finishStep(draft))
     const wait = longer(draft.wait, waitedFor(drafts[i + 1]?.notBefore, draft.id, ids))
     const limits = within?.filter(({ since }) => ids.has(since)) ?? []
     return { ...step, ...(wait === undefined ? {} : { wait }), ...(limits.length === 0 ? {} : { within: limits }) }
   })
+}
+
+/** What a set shares is done with its first part, or with its last. */
+const isDoneHere = ({ once }: PlanRule, { set }: PlanContext) =>
+  once === undefined || (once === 'first' ? isFirstOfSet(set) : isLastOfSet(set))
+
+/** Where one liquid floats the film and holds it, there is no second bottle to ask for. */
+function inOneBottle({ schools }: PlanContext, step: PlanStep): PlanStep {
+  if (schools.slip !== schools.tack) return step
+  const liquids = [...new Set(step.liquids.map((liquid) => (liquid === 'tack' ? 'slip' : liquid)))]
+  return step.uses === 'tack' ? { ...step, liquids, uses: 'slip' } : { ...step, liquids }
 }
 
 /** A wait before a step as the wait after the one before it; counted from there where the clock of its own does not run. */

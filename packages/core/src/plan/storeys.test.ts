@@ -14,6 +14,8 @@ const facts: PartFacts = {
   low: false,
   chosen: null,
   choices: nothingChosen,
+  set: null,
+  line: null,
   stock: { alcoholPercent: 70 },
   practice: practiceWith(),
 }

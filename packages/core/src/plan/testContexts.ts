@@ -1,11 +1,12 @@
+import type { FormDoc } from '../form/index.ts'
 import { orderBySchool, rehearse, setStage } from '../lay/index.ts'
 import { practiceWith } from '../practice/index.ts'
 import { required } from '../result/index.ts'
 import { say } from '../say/index.ts'
-import { anyDay, findingKinds, orderPractice, partQuestion, placeOn, rehearsalOptions } from './index.ts'
+import { anyDay, findingKinds, nothingChosen, orderPractice, partQuestion, placeOn, rehearsalOptions } from './index.ts'
 import type { PlanContext } from './planContext.ts'
 import { planContextOf } from './planContextOf.ts'
-import { type Otherwise, type TestPart, testPart } from './testParts.ts'
+import { demoForm, type Otherwise, type TestPart, testPart } from './testParts.ts'
 
 /** What the rules look at for a part under other conditions. */
 function contextOf({ facts, laid }: TestPart, otherwise: Otherwise = {}): PlanContext {
@@ -16,11 +17,13 @@ function contextOf({ facts, laid }: TestPart, otherwise: Otherwise = {}): PlanCo
   return required(planContextOf(placed, { ...work, ...anyDay, shift, room }))
 }
 
+const wrappedAll = (form: FormDoc): FormDoc => ({ ...form, edges: form.edges.map((e) => ({ ...e, code: 'wrap' })) })
+
 /** Edge codes that a door is given all round, one after the other. */
 const codes = ['wrap', 'tuck', 'gap-cut', 'surface-cut', 'lip-stop', 'butt', 'overlap'] as const
 
 /**
- * Eleven parts of the demo shop, one of each kind of job, and three of them under every condition that a rule asks for: found on the
+ * Parts of the demo shop, one or more of each kind of job, and three of them under every condition that a rule asks for: found on the
  * walk-round, low and cold, with other edges, with film left over, in an order that was rehearsed.
  */
 export function testContexts(): ReadonlyMap<string, PlanContext> {
@@ -40,6 +43,53 @@ export function testContexts(): ReadonlyMap<string, PlanContext> {
     'tinted panel': testPart('pipit-mirror-left', 'weir-smoke-wet', null, 400),
     'mirror cap': testPart('pipit-mirror-left', 'clearcoat-hull-180', 'pipit-mirror-left', 400),
   }
+  const front = testPart('finch-front', 'clearcoat-hull-180', null, 500)
+  const others: readonly (readonly [string, TestPart, Otherwise])[] = [
+    [
+      'front in one fluid',
+      front,
+      { choices: { ...nothingChosen, liquids: { slip: 'single fluid', tack: 'single fluid' } } },
+    ],
+    ['lamp with humps', testPart('finch-tail-outer-left', 'weir-smoke-wet', 'finch-tail-outer-left', 500), {}],
+    ['lamp with a recess', testPart('drover-tail-left', 'weir-smoke-wet', 'drover-tail-left', 500), {}],
+    ['lamp under a pattern', testPart('finch-headlamp-left', 'lattice-shade-dry', null, 500), {}],
+    ['lamp on water', wetLamp, { choices: { ...nothingChosen, liquids: { slip: 'water only', tack: 'water only' } } }],
+    [
+      'lamp rinsed',
+      testPart('finch-headlamp-left', 'clearcoat-hull-180', null, 500),
+      { choices: { ...nothingChosen, liquids: { slip: 'light slip', tack: 'water only' } } },
+    ],
+    ['door with a bend', testPart('finch-door-left', 'clearcoat-hull-180', 'finch-door-left', 500), {}],
+    ['bar with a badge', testPart('drover-grille-top', 'ebony-cast-dry', 'drover-grille-top', 500), {}],
+    [
+      'lower body piece in a set',
+      testPart('drover-rocker-3-left', 'clearcoat-hull-180', 'drover-rocker-3-left', 300),
+      {
+        line: {
+          placed: 'carried and measured up',
+          nearSigmaMm: 0.5,
+          farSigmaMm: 0.5,
+          measureAtMm: [1020],
+          from: 'Lower body 2',
+          joints: 4,
+        },
+        set: {
+          mode: 'piece after piece',
+          place: 1,
+          of: 5,
+          before: null,
+          next: 'Lower body 4',
+          others: { areaMm2: 5e5, edgeMm: 4000 },
+        },
+      },
+    ],
+    ['bar after a bar', testPart('finch-trim-2-left', 'ebony-cast-dry', 'finch-trim-2-left', 400), {}],
+    [
+      'wrapped bonnet, alone',
+      parts['bonnet from the roll'] ?? door,
+      { form: wrappedAll(demoForm('pipit-bonnet')), choices: { ...nothingChosen, hands: 1 } },
+    ],
+  ]
   const three = Object.entries({ door, 'dry lamp': lamp, 'wet lamp': wetLamp })
   const practice = practiceWith()
   const { form, film } = door.facts
@@ -52,6 +102,7 @@ export function testContexts(): ReadonlyMap<string, PlanContext> {
   })
   return new Map([
     ...Object.entries(parts).map(([name, part]) => [name, contextOf(part)] as const),
+    ...others.map(([name, part, otherwise]) => [name, contextOf(part, otherwise)] as const),
     ...three.map(
       ([name, part]) =>
         [

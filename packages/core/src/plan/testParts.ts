@@ -48,6 +48,8 @@ export function testPart(formId: string, filmId: string, pieceId: string | null,
     stock: { alcoholPercent: 70 },
     practice: practiceWith(),
     choices: nothingChosen,
+    set: null,
+    line: null,
   }
   return { facts, laid: required(layPart(partQuestion(facts).lay, { triangles })) }
 }

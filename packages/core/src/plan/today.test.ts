@@ -4,7 +4,7 @@ import { calibrated, type GunDoc } from '../heat/index.ts'
 import { required } from '../result/index.ts'
 import { planOf, saidOf, testPart, tryPlan } from './testParts.ts'
 
-const bonnet = testPart('pipit-bonnet', 'clearcoat-hull-180', null, 600)
+const bonnet = testPart('pipit-bonnet', 'clearcoat-hull-180', 'pipit-bonnet-piece', 600)
 const lamp = testPart('pipit-headlamp-left', 'dusk-glass-dry', null, 600)
 
 test('cold damp air lengthens the waits of a plan and keeps film wet longer; ordinary air changes nothing', () => {

@@ -43,7 +43,8 @@ export function wetMinutes(
 ): number {
   const strength = (use: 'slip' | 'tack') => solutions.find((s) => s.use === use)?.strength
   const slip = strength('slip')
-  if (slip === undefined) return practice.waitWetFilm
+  // What a maker's fluid does is known to its maker: the shop's own figure holds.
+  if (slip === undefined || solutions.some((s) => s.school === 'single fluid')) return practice.waitWetFilm
   const climate =
     room === undefined ? usualClimate : { roomC: room.temperatureC, humidityPercent: room.humidityPercent }
   const minutes = slideMinutes({ slip, tackAlcoholPercent: strength('tack')?.alcoholPercent ?? 0, climate }, practice)

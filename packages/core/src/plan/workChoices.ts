@@ -1,5 +1,6 @@
 import type { EdgeCode, FormDoc } from '../form/index.ts'
 import type { LiquidSchool } from '../mix/index.ts'
+import { say, type Sentence } from '../say/index.ts'
 
 /** What film floats on, and what flushes it. */
 export interface LiquidPair {
@@ -7,14 +8,28 @@ export interface LiquidPair {
   readonly tack: LiquidSchool
 }
 
+/** Where the film of a part comes from: the kit's piece, the same enlarged along its edges, or a sheet off the roll. */
+export const cutWays = ['pre-cut', 'enlarged', 'from the roll'] as const
+export type CutWay = (typeof cutWays)[number]
+export const cutWayWords: Readonly<Record<CutWay, Sentence>> = {
+  'pre-cut': say`the piece as it comes`,
+  enlarged: say`the piece, enlarged`,
+  'from the roll': say`from the roll`,
+}
+
+/** How many work on it. */
+export type Hands = 1 | 2
+
 /** What an installer has chosen for one part where the trade is split; what is not chosen is as usual. */
 export interface WorkChoices {
   /** How an edge or an opening ends, by its name, where it is not as the form says. */
   readonly ends: Readonly<Record<string, EdgeCode>>
   readonly liquids: LiquidPair | null
+  readonly cut: CutWay | null
+  readonly hands: Hands | null
 }
 
-export const nothingChosen: WorkChoices = { ends: {}, liquids: null }
+export const nothingChosen: WorkChoices = { ends: {}, liquids: null, cut: null, hands: null }
 
 type Ended = Pick<FormDoc['edges'][number], 'name' | 'code' | 'marginMinMm' | 'marginMaxMm'>
 

@@ -2,6 +2,7 @@ export { cutPattern, type PatternWish } from './cutPattern.ts'
 export { barWidthMm, type CutSize, cutSize } from './cutSize.ts'
 export { enlargePattern } from './enlargePattern.ts'
 export { edgeStretches, type GrowthByEdge, growByEdges } from './growByEdges.ts'
+export { type RollSheet, rollSheet } from './rollSheet.ts'
 export { rollOrPattern, type RollOrPattern, type RollOrPatternFacts } from './rollOrPattern.ts'
 export {
   areTwins,

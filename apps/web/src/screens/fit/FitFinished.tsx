@@ -3,9 +3,12 @@ import { useWords } from '../../ui/words.ts'
 import { type JobBundle, type Part, standing } from '@truelay/contract'
 import { faultWords, spoilOutcomeWords } from '@truelay/core/judge'
 import { Link } from 'react-router'
+import { useNow } from '../../ui/useNow.ts'
 import { countText } from '../../ui/clockText.ts'
 import type { Fitting } from './fitting.ts'
+import { SetStrip } from './SetStrip.tsx'
 import type { Happened } from './useFit.ts'
+import { useSet } from './useSet.ts'
 
 interface FitFinishedProps {
   readonly bundle: JobBundle
@@ -22,9 +25,13 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
   const aftercare = state.plan.steps.find((step) => step.tells === 'aftercare')
   const last = state.done[state.done.length - 1]
   const tookMs = new Date(last?.at ?? state.startedAt).getTime() - new Date(state.startedAt).getTime()
-  const next = bundle.parts[bundle.parts.findIndex((p) => p.id === part.id) + 1]
+  const now = useNow(5000)
+  const set = useSet(bundle, part, now)
+  const ofSet = set?.due[0]?.part ?? set?.meanwhile?.part
+  const next = ofSet ?? bundle.parts[bundle.parts.findIndex((p) => p.id === part.id) + 1]
   return (
     <main className="flex h-full flex-col bg-chalk">
+      {set === null ? null : <SetStrip bundle={bundle} set={set} now={now} />}
       <div className="flex-1 p-7">
         <p className="text-lead text-quiet">
           {bundle.job.vehicle.model}, {bundle.job.vehicle.plate}
@@ -61,7 +68,7 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
           >{t`To the bay`}</Link>
         ) : (
           <Link
-            to={`/jobs/${bundle.job.id}/lay-sheets/${next.id}`}
+            to={`/jobs/${bundle.job.id}/${ofSet === undefined ? 'lay-sheets' : 'fit'}/${next.id}`}
             className="label-strong flex min-w-48 items-center justify-center bg-petrol-tint px-6 text-head"
           >{t`Next: ${next.name}`}</Link>
         )}

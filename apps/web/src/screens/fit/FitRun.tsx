@@ -10,12 +10,15 @@ import { doneEvents } from './doneEvents.ts'
 import { FitHead } from './FitHead.tsx'
 import type { Fitting } from './fitting.ts'
 import { grabWords } from './grabWords.ts'
+import { Meanwhile } from './Meanwhile.tsx'
+import { SetStrip } from './SetStrip.tsx'
 import { SomethingWrong } from './SomethingWrong.tsx'
 import { StepPicture } from './StepPicture.tsx'
 import { StepWords } from './StepWords.tsx'
 import { Targets } from './Targets.tsx'
 import type { Happened } from './useFit.ts'
 import { type GapRounds, useGapRounds } from './useGapRounds.ts'
+import { useSet } from './useSet.ts'
 import { useStandIns } from './useStandIns.ts'
 import { useStepKeys } from './useStepKeys.ts'
 import { useWaits } from './useWaits.ts'
@@ -38,6 +41,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
   const { plan } = state
   const index = state.done.length
   const step = plan.steps[index]
+  const set = useSet(bundle, part, now)
   const waits = useWaits(bundle, state, now, happened)
   const { waiting, wait, air } = waits
   const standIns = useStandIns(bundle, plan.solutions)
@@ -68,6 +72,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
   return (
     <main className="flex h-full flex-col overflow-hidden bg-chalk">
       <FitHead bundle={bundle} part={part} steps={plan.steps} index={index} unsent={unsent} away={away} />
+      {set === null ? null : <SetStrip bundle={bundle} set={set} now={now} />}
       {refusal === null ? null : (
         <p
           role="alert"
@@ -83,7 +88,9 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
           usualMinutes={waits.usualMinutes}
           later={dueLater(state)}
           onReady={waits.readyEarly}
-        />
+        >
+          {set === null ? null : <Meanwhile bundle={bundle} set={set} />}
+        </WaitView>
       ) : (
         <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
           <StepWords

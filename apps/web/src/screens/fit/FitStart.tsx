@@ -12,7 +12,10 @@ import { useLayRun } from '../../bench/useLayRun.ts'
 import { NotMeasured } from '../job/NotMeasured.tsx'
 import { usePartQuestion } from '../../bench/usePartQuestion.ts'
 import { useToday } from '../../bench/useToday.ts'
+import { useNow } from '../../ui/useNow.ts'
+import { SetStrip } from './SetStrip.tsx'
 import type { Happened } from './useFit.ts'
+import { useSet } from './useSet.ts'
 
 interface FitStartProps {
   readonly bundle: JobBundle
@@ -28,6 +31,8 @@ export function FitStart({ bundle, part, happened }: FitStartProps) {
   const question = usePartQuestion(bundle, part)
   const today = useToday(bundle, useShift(part))
   const { run, worker } = useLayRun(question, today)
+  const now = useNow(5000)
+  const set = useSet(bundle, part, now)
   const [refusal, setRefusal] = useState<ShownFailure | null>(null)
   if (question === null) return <NotMeasured part={part} />
   if (run.phase === 'refused') return <Failed sentence={run.failure.sentence} fix={run.failure.fix} />
@@ -43,6 +48,7 @@ export function FitStart({ bundle, part, happened }: FitStartProps) {
   }
   return (
     <main className="flex h-full flex-col bg-chalk">
+      {set === null ? null : <SetStrip bundle={bundle} set={set} now={now} />}
       <div className="flex-1 overflow-auto p-7">
         <p className="text-lead text-quiet">
           {bundle.job.vehicle.model}, {bundle.job.vehicle.plate}

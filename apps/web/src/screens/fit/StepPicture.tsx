@@ -14,6 +14,14 @@ interface StepPictureProps {
   readonly gaps: GapRounds
 }
 
+const cutsAway = ['trim-wrap', 'gap-cut', 'surface-cut']
+
+/** The sheet off the roll, until a step has cut it to the part. */
+function uncutSheet({ cut, steps }: PartPlan, step: PlanStep) {
+  const trimmed = steps.findIndex(({ id }) => cutsAway.includes(id))
+  return cut.sheet === null || (trimmed >= 0 && steps.indexOf(step) > trimmed) ? undefined : cut.sheet.outline
+}
+
 /** What the step looks like: bottles and what goes in, or the part with film, marks and measured gaps. */
 export function StepPicture({ plan, step, gaps: { plan: gapPlan, measuring, last } }: StepPictureProps) {
   const t = useWords()
@@ -27,6 +35,7 @@ export function StepPicture({ plan, step, gaps: { plan: gapPlan, measuring, last
         <StepDrawing
           drawing={plan.drawing}
           picture={step.picture}
+          sheet={uncutSheet(plan, step)}
           length={show}
           label={t`Picture of the step: ${step.headline}`}
           aspect={aspect}

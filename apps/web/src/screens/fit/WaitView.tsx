@@ -1,4 +1,5 @@
 import { type Sentence, temperature } from '@truelay/core/say'
+import type { ReactNode } from 'react'
 import { useWords } from '../../ui/words.ts'
 import type { Air } from '../../bench/useAir.ts'
 import { clockText, countText } from '../../ui/clockText.ts'
@@ -13,10 +14,12 @@ interface WaitViewProps {
   /** What else becomes due on the same clock. */
   readonly later: readonly { readonly headline: Sentence; readonly at: Date }[]
   readonly onReady: () => void
+  /** What can be done meanwhile. */
+  readonly children?: ReactNode
 }
 
 /** A wait that counts down, and what comes after it. */
-export function WaitView({ wait, now, then, air, usualMinutes, later, onReady }: WaitViewProps) {
+export function WaitView({ wait, now, then, air, usualMinutes, later, onReady, children }: WaitViewProps) {
   const t = useWords()
   const whole = wait.until.getTime() - wait.from.getTime()
   const left = Math.max(0, wait.until.getTime() - now.getTime())
@@ -42,6 +45,7 @@ export function WaitView({ wait, now, then, air, usualMinutes, later, onReady }:
           ))}
         </ul>
       )}
+      {children}
       <p className="text-lead text-quiet">
         {usualMinutes === null
           ? t`In still air, as the heat model has it. A wet cloth is faster: feel it, or read the thermometer.`

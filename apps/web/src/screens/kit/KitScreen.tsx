@@ -13,8 +13,10 @@ import { Button, buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { useJobContext } from '../job/JobFrame.tsx'
+import { CutChoice } from './CutChoice.tsx'
 import { DryResult } from './DryResult.tsx'
 import { LabelsDialog } from './LabelsDialog.tsx'
+import { PartsTogether } from './PartsTogether.tsx'
 import { PieceOrder } from './PieceOrder.tsx'
 import { PieceRow } from './PieceRow.tsx'
 import { ScanField } from './ScanField.tsx'
@@ -78,11 +80,13 @@ export function KitScreen() {
             pieces={pieces.filter((p) => p.kitId === kit.id)}
             forms={bundle.forms}
             practice={practice}
+            parts={parts}
             partOf={wanted}
             arrivedOf={arrivedOf}
             onCount={count}
           />
         ))}
+        <PartsTogether bundle={bundle} />
         {withoutPiece.length === 0 ? null : (
           <section aria-label={t`From the roll`} className="border-b border-hair px-5 py-4">
             <Heading>{t`Cut from the roll`}</Heading>
@@ -149,6 +153,7 @@ export function KitScreen() {
               {parts.map((part) => (
                 <DryRow key={part.id} part={part}>
                   <DryResult state={states[part.id]} />
+                  {part.formId === null ? null : <CutChoice part={part} />}
                 </DryRow>
               ))}
             </ul>
@@ -181,6 +186,7 @@ function KitList({
   pieces,
   forms,
   practice,
+  parts,
   partOf,
   arrivedOf,
   onCount,
@@ -189,6 +195,7 @@ function KitList({
   readonly pieces: readonly Piece[]
   readonly forms: readonly Form[]
   readonly practice: Practice
+  readonly parts: readonly Part[]
   readonly partOf: (piece: Piece) => Part | undefined
   readonly arrivedOf: (piece: Piece) => ArrivedPiece | undefined
   readonly onCount: (piece: Piece, arrived: number) => void
@@ -226,7 +233,7 @@ function KitList({
         >{t`All there, as listed`}</Button>
       </div>
       <ul>{inJob.map(row)}</ul>
-      <PieceOrder kit={kit} pieces={inJob.map(withSpares)} partOf={partOf} forms={forms} practice={practice} />
+      <PieceOrder kit={kit} pieces={inJob.map(withSpares)} parts={parts} forms={forms} practice={practice} />
       {beside.length === 0 ? null : (
         <details className="px-5 pb-3">
           <summary className="label cursor-pointer py-2 text-body text-petrol">{t`${beside.length} more in this box, for parts that this job does not cover`}</summary>

@@ -1,9 +1,7 @@
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
-import type { Form, Kit, Part, Piece } from '@truelay/contract'
-import { formSize } from '@truelay/core/form'
-import { carryRows, type LineCarry, layingSequence } from '@truelay/core/pieces'
-import { carryReadings } from '@truelay/core/plan'
+import { type Form, type Kit, linesOfRows, type Part, type Piece } from '@truelay/contract'
+import { type LineCarry, layingSequence } from '@truelay/core/pieces'
 import type { Practice } from '@truelay/core/practice'
 import { length, list, paragraph, say } from '@truelay/core/say'
 import { useMemo } from 'react'
@@ -13,17 +11,17 @@ interface PieceOrderProps {
   readonly kit: Kit
   readonly pieces: readonly Piece[]
   readonly forms: readonly Form[]
-  readonly partOf: (piece: Piece) => Part | undefined
+  readonly parts: readonly Part[]
   readonly practice: Practice
 }
 
 /** In which order the pieces of a kit go on and why; where a row carries one line, which piece is its datum. */
-export function PieceOrder({ kit, pieces, forms, partOf, practice }: PieceOrderProps) {
+export function PieceOrder({ kit, pieces, forms, parts, practice }: PieceOrderProps) {
   const t = useWords()
   const sequence = useMemo(() => layingSequence(pieces, kit.rules), [pieces, kit.rules])
   const rows = useMemo(
-    () => carriedRows(pieces, kit.rules, forms, partOf, practice),
-    [pieces, kit.rules, forms, partOf, practice],
+    () => linesOfRows({ parts, forms, pieces, kits: [kit] }, practice),
+    [parts, forms, pieces, kit, practice],
   )
   const ruled = sequence.ok && sequence.value.some((s) => s.reasons.length > 0)
   if (pieces.length < 2 || (sequence.ok && !ruled && rows.length === 0)) return null
@@ -81,25 +79,5 @@ function RowLine({ row }: { readonly row: LineCarry }) {
           ))}
       </ol>
     </div>
-  )
-}
-
-function carriedRows(
-  pieces: readonly Piece[],
-  rules: Kit['rules'],
-  forms: readonly Form[],
-  partOf: (piece: Piece) => Part | undefined,
-  practice: Practice,
-): LineCarry[] {
-  return carryRows(
-    pieces.flatMap((piece) => {
-      const part = partOf(piece)
-      const form = forms.find((f) => f.id === part?.formId)
-      if (part === undefined || form === undefined) return []
-      const openings = form.holes.length + form.marks.length
-      return [{ slot: part.slot, id: piece.id, name: piece.name, lengthMm: formSize(form).widthMm, openings }]
-    }),
-    rules,
-    carryReadings(practice),
   )
 }

@@ -42,6 +42,8 @@ export function EnlargePiece({ piece, form, film, shop, enlarged, onEnlarged }: 
       low: false,
       chosen: null,
       choices: nothingChosen,
+      set: null,
+      line: null,
     })
     const laid = await worker.lay(question)
     const result = laid.ok ? await worker.enlarge(question.place, wanted) : laid

@@ -14,6 +14,8 @@ export interface FilmHandling {
   readonly warmStretch: number
   /** Stretch beyond which a glue line shows when it is laid at once. */
   readonly glueLineStretch: number
+  /** Stretch at which a printed pattern begins to look warped; counts for patterned film only. */
+  readonly patternStretch: number
   /** Share of a cold stretch that the film takes back when it is let go. */
   readonly recovery: number
   /** Share of a stretch that heat takes back where the film is free to shrink: its memory. */
@@ -82,6 +84,14 @@ export const filmFigures: Readonly<Record<keyof FilmHandling, FilmFigure>> = {
     min: 0.005,
     max: 0.5,
     reason: say`Laid at once after a greater stretch the adhesive shows as a band.`,
+  },
+  patternStretch: {
+    label: say`A printed pattern warps from`,
+    unit: '%',
+    usual: 0.03,
+    min: 0.005,
+    max: 0.2,
+    reason: say`Lines and dots that are drawn further apart on one side than on the other are seen from afar.`,
   },
   recovery: {
     label: say`Takes back when let go, cold`,

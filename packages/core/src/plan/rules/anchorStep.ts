@@ -3,7 +3,7 @@ import { atStart, distinct, length, list, nothing, paragraph, say, type Sentence
 import type { Anchor } from '../partPlan.ts'
 import type { PlanContext } from '../planContext.ts'
 import type { PictureMark } from '../step.ts'
-import { edgeName, isDome, isWet, type StepDraft, wholePart } from './rule.ts'
+import { edgeName, fromRoll, isDome, isWet, rinsed, type StepDraft, wholePart } from './rule.ts'
 import { middleOf } from './strokes.ts'
 
 /** A spot fixed before the rest: a corner with its gaps, a hinge, the flattest place, or what a rehearsal asks for. */
@@ -35,6 +35,10 @@ export function anchorStep(c: PlanContext, anchor: Anchor): StepDraft {
   return { ...common, ...pressedDown(c, anchor, marks), ...soon }
 }
 
+/** What makes it hold there. */
+const under = (c: PlanContext): Sentence =>
+  rinsed(c) ? say`rinse the slip out from under it with plain water` : say`tack under it`
+
 type OwnPart = Omit<StepDraft, 'id' | 'phase' | 'minutes'>
 
 function tackedDown(c: PlanContext, anchor: Anchor, marks: readonly PictureMark[]): OwnPart {
@@ -43,6 +47,11 @@ function tackedDown(c: PlanContext, anchor: Anchor, marks: readonly PictureMark[
     const way = unit(add(inward, scale([-inward[1], inward[0]], turn)))
     return { kind: 'stroke', from: add(anchor.at, scale(way, 180)), to: add(anchor.at, scale(way, 95)) }
   })
+  if (fromRoll(c) && c.form.family === 'panel' && c.rehearsed === null)
+    return {
+      ...(c.schools.begin === 'corners first' ? tackedOver(c, anchor) : fixedInside(c, anchor)),
+      picture: wholePart('floating', marks),
+    }
   const corner = anchor.gaps.length > 0
   return {
     headline: corner ? say`Set the ${anchor.label}` : say`Fix the ${anchor.label}`,
@@ -50,8 +59,8 @@ function tackedDown(c: PlanContext, anchor: Anchor, marks: readonly PictureMark[
       gapWords(c, anchor),
       drawnWords(anchor),
       corner
-        ? say`Lift, tack under it, hold, three short strokes towards the corner.`
-        : say`Lift, tack under it, hold, three short strokes outward from it.`,
+        ? say`Lift, ${under(c)}, hold, three short strokes towards the corner.`
+        : say`Lift, ${under(c)}, hold, three short strokes outward from it.`,
     ),
     why:
       c.rehearsed !== null
@@ -74,6 +83,38 @@ function tackedDown(c: PlanContext, anchor: Anchor, marks: readonly PictureMark[
   }
 }
 
+/** A sheet is held by its surplus, on what lies beside the part. */
+function tackedOver(c: PlanContext, anchor: Anchor): Omit<OwnPart, 'picture'> {
+  return {
+    headline: say`Pull to the ${anchor.label}, tack the surplus down`,
+    detail: say`Draw it past the corner, across and not along the edge, and stroke the surplus onto the neighbouring panel with tack.`,
+    why:
+      anchor.number === 1
+        ? say`The surplus holds it there while you work the rest; drawn across, no fingers come.`
+        : say`Next to the last one, so that the edge between them is drawn straight.`,
+    tools: ['soft squeegee'],
+    liquids: ['tack'],
+    uses: 'tack',
+    people: c.hands,
+    references: [{ kind: 'anchor', number: anchor.number }],
+    driesInMinutes: c.wetMinutes,
+  }
+}
+
+/** A sheet that goes over the form from a place inside it. */
+function fixedInside(c: PlanContext, anchor: Anchor): Omit<OwnPart, 'picture'> {
+  return {
+    headline: say`Fix only the ${anchor.label}`,
+    detail: say`Draw the sheet level both ways, moisten beneath it there, press a palm’s width down. Nothing else holds yet.`,
+    why: say`From one fixed place elastic film goes over the form the same way on all sides.`,
+    tools: ['soft squeegee'],
+    liquids: ['tack'],
+    uses: 'tack',
+    people: c.hands,
+    driesInMinutes: c.wetMinutes,
+  }
+}
+
 function pressedDown(c: PlanContext, anchor: Anchor, marks: readonly PictureMark[]): OwnPart {
   if (isDome(c))
     return {
@@ -86,7 +127,7 @@ function pressedDown(c: PlanContext, anchor: Anchor, marks: readonly PictureMark
   const place = say`${atStart(anchor.label)}.`
   const hinged = fromOneEnd(c) && anchor.number === 1
   const dryWords = hinged
-    ? say`Open ${length(50)} of liner, set it level, press it down.`
+    ? say`Open ${length(c.practice.barHinge)} of liner, set it level, press it down.`
     : say`Press a palm’s width with the felt, nothing else touches.`
   const rehearsed = c.rehearsed !== null
   return {

@@ -1,6 +1,6 @@
 import { findingMeanings, type FindingKind } from '../findings.ts'
 import type { PlanContext } from '../planContext.ts'
-import { length, paragraph, percent, say, temperature } from '../../say/index.ts'
+import { count, length, nothing, paragraph, percent, say, type Sentence, temperature } from '../../say/index.ts'
 import type { Caution, PictureMark, StepPicture } from '../step.ts'
 import { heated } from './heatOf.ts'
 import { barsHeat, caution, foundOf, isLens, isWet, type PlanRule, spotOf, wholePart } from './rule.ts'
@@ -20,6 +20,13 @@ const where = (c: PlanContext, kind: FindingKind): PictureMark[] =>
     radiusMm: Math.max(18, (found.sizeMm ?? 0) / 2),
     text: findingMeanings[kind].says,
   }))
+
+/** What a row of pieces is off is shared out over its joints, so that none of them shows it. */
+function sharedOut(c: PlanContext): Sentence {
+  const offMm = Math.max(0, ...foundOf(c, 'out of true').map((f) => f.sizeMm ?? 0))
+  if (c.line === null || c.line.joints === 0 || offMm === 0) return nothing
+  return say` ${length(offMm)} off in all: share it out, ${length(offMm / c.line.joints)} at each of ${count(c.line.joints)} joints.`
+}
 
 const has = (kind: FindingKind) => (c: PlanContext) => foundOf(c, kind).length > 0
 
@@ -47,6 +54,7 @@ export const beforeCleaningRules: readonly PlanRule[] = [
   },
   {
     name: 'raise the vehicle for a low part',
+    once: 'first',
     when: (c) => c.low,
     steps: () => [
       {
@@ -74,7 +82,7 @@ export const beforeCleaningRules: readonly PlanRule[] = [
         id: 'true-check',
         phase: 'prepare',
         headline: say`Hold the piece up before anything else`,
-        detail: say`Liner on, dry. Even left to right counts; up to ${length(c.practice.outOfTrueSlack)} more gap is allowed here.`,
+        detail: say`Liner on, dry. Even left to right counts; up to ${length(c.practice.outOfTrueSlack)} more gap is allowed here.${sharedOut(c)}`,
         why: say`The kit was cut for a true body: find out now where it does not meet, not at the far end.`,
         minutes: 4,
         tools: ['piece', 'rule', 'magnets'],

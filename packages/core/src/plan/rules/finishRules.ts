@@ -8,6 +8,7 @@ import {
   isEmpty,
   list,
   minutes,
+  name,
   nothing,
   paragraph,
   say,
@@ -27,7 +28,9 @@ import {
   barsHeat,
   byEdges,
   caution,
+  edgesAmong,
   edgesWith,
+  fromRoll,
   hasCode,
   isDome,
   isLens,
@@ -35,14 +38,16 @@ import {
   isTrim,
   isWet,
   labelsOf,
+  rinsed,
   type PlanRule,
   type StepDraft,
   spotOf,
   wholePart,
 } from './rule.ts'
+import { roughTrimRule, trimOpeningsRule } from './rollRules.ts'
 import { strokes } from './strokes.ts'
 
-const named = (c: PlanContext, ...codes: readonly EdgeCode[]) => labelsOf(edgesWith(c, ...codes))
+const named = (c: PlanContext, ...codes: readonly EdgeCode[]) => edgesAmong(c, edgesWith(c, ...codes))
 const marked = (c: PlanContext, text: Sentence, ...codes: readonly EdgeCode[]): PictureMark[] =>
   edgesWith(c, ...codes).map((e) => ({ kind: 'edge', edge: e.name, text }))
 const worthMmPer100 = 0.1
@@ -65,6 +70,7 @@ const cutWarm = (c: PlanContext) => !isWet(c) && !barsHeat(c) && hasCode(c, ...c
 
 /** Edges, heat, waits and the last look, in the order of the end. */
 export const finishRules: readonly PlanRule[] = [
+  roughTrimRule,
   {
     name: 'flush the edges',
     when: isWet,
@@ -72,8 +78,18 @@ export const finishRules: readonly PlanRule[] = [
       {
         id: 'flush-edges',
         phase: 'edges',
-        headline: say`Edges: flush with tack, press dry`,
-        detail: say`Tack along and under the edge, then within ${minutes(c.practice.mostFlushToPress)} press the moisture out with a cloth over the squeegee.`,
+        headline:
+          c.schools.slip === 'single fluid'
+            ? say`Dry the edges`
+            : rinsed(c)
+              ? say`Edges: rinse the slip out, press dry`
+              : say`Edges: flush with tack, press dry`,
+        detail:
+          c.schools.slip === 'single fluid'
+            ? say`Tissue over the squeegee, along and under every edge, until it comes away dry.`
+            : rinsed(c)
+              ? say`Plain water along and under the edge, then within ${minutes(c.practice.mostFlushToPress)} press the moisture out with a cloth over the squeegee.`
+              : say`Tack along and under the edge, then within ${minutes(c.practice.mostFlushToPress)} press the moisture out with a cloth over the squeegee.`,
         why: floatsOnSoap(c)
           ? say`Soap left at an edge is where it lifts.`
           : say`Water left under an edge keeps it open.`,
@@ -96,7 +112,10 @@ export const finishRules: readonly PlanRule[] = [
           phase: 'lay',
           laidUpTo: 'all',
           headline: say`Shrink the flaps`,
-          detail: say`${temperature(c.practice.heatSoften)}, broad and moving, on the loose film above and below; lay it as it draws in.`,
+          detail:
+            c.across === null
+              ? say`${temperature(c.practice.heatSoften)}, broad and moving, on the loose film above and below; lay it as it draws in.`
+              : say`${temperature(c.practice.heatSoften)}, broad and moving, on the loose film above and below; lay it as it draws in. A line on the face: lift past it, warm, cool, press from its middle.`,
           why: say`What was pulled across has narrowed; heat lets the film remember its flat shape. Fingers now mean it was not pulled enough.`,
           minutes: 5,
           ...heat,
@@ -121,7 +140,7 @@ export const finishRules: readonly PlanRule[] = [
           id: 'fingers',
           phase: 'edges',
           laidUpTo: 'all',
-          headline: say`Work the fingers out: ${labelsOf(left)}`,
+          headline: say`Work the fingers out: ${edgesAmong(c, left)}`,
           detail: isWet(c)
             ? say`Lift, flood with tack, pull outward so that the excess runs out, lay. Saw small ones down along the edge with the squeegee tilted, firmer each time.`
             : barsHeat(c)
@@ -213,6 +232,30 @@ export const finishRules: readonly PlanRule[] = [
     },
   },
   {
+    name: 'come back to what were fingers',
+    when: (c) => isWet(c) && isLens(c) && c.edges.some((e) => e.unpulledMmPer100 > worthMmPer100),
+    steps: (c) => {
+      const spare = c.edges.filter((e) => e.unpulledMmPer100 > worthMmPer100)
+      return [
+        {
+          id: 'press-again',
+          phase: 'edges',
+          headline: say`Come back: press what were fingers`,
+          detail: say`At the ${labelsOf(spare)}: thumb or hard card from the middle of each out to the rim. Where it still binds: the relief a little deeper.`,
+          why: say`Dry enough to hold and not yet bonded, film that stood up stays down now.`,
+          minutes: 3,
+          tools: ['cloth over the squeegee'],
+          references: byEdges(spare),
+          picture: wholePart(
+            'laid',
+            spare.map((e) => ({ kind: 'edge', edge: e.name, text: say`press` })),
+          ),
+          notBefore: fromFlush(c, 'beforeTrim'),
+        },
+      ]
+    },
+  },
+  {
     name: 'tuck',
     when: (c) => hasCode(c, 'tuck'),
     steps: (c) => {
@@ -285,6 +328,7 @@ export const finishRules: readonly PlanRule[] = [
       ]
     },
   },
+  trimOpeningsRule,
   {
     name: 'cut on the surface',
     when: (c) => hasCode(c, 'surface-cut'),
@@ -451,7 +495,8 @@ export const finishRules: readonly PlanRule[] = [
   },
   {
     name: 'masking tape comes off',
-    when: (c) => isMasked(c) || hasCode(c, 'surface-cut'),
+    once: 'last',
+    when: (c) => isMasked(c) || hasCode(c, 'surface-cut') || c.schools.slip === 'single fluid',
     steps: (c) => [
       {
         id: 'unmask',
@@ -469,6 +514,7 @@ export const finishRules: readonly PlanRule[] = [
     name: 'last look',
     when: () => true,
     steps: (c) => [
+      ...behindStep(c),
       {
         id: 'look',
         phase: 'look',
@@ -488,6 +534,7 @@ export const finishRules: readonly PlanRule[] = [
           ? { because: say`Walk-round: marks that were there before are shown; they are no bubbles.` }
           : {}),
         records: 'edges',
+        ...gateToNext(c),
       },
       {
         id: 'hand-on',
@@ -507,6 +554,31 @@ export const finishRules: readonly PlanRule[] = [
     ],
   },
 ]
+
+/** The next piece meets this one or covers it: no edge of it may lift any more. */
+function gateToNext(c: PlanContext): Pick<StepDraft, 'gate'> {
+  const next = c.set?.next ?? null
+  if (next !== null) return { gate: say`No edge of it lifts; then ${name(next)}.` }
+  return hasCode(c, 'butt', 'overlap') ? { gate: say`No edge of it lifts: the next piece meets it or covers it.` } : {}
+}
+
+/** What lies behind a lid or a door is pressed with it open. */
+function behindStep(c: PlanContext): StepDraft[] {
+  const { opens } = c.form
+  if (opens === undefined || !isLens(c)) return []
+  return [
+    {
+      id: 'behind',
+      phase: 'edges',
+      headline: say`Open the ${name(opens)}, press what is behind`,
+      detail: say`The edge that was out of reach: trim it, press it, look for a fold. Then close it gently, and look once more.`,
+      why: say`An edge that nobody pressed lifts first, and nobody sees it.`,
+      minutes: 2,
+      tools: ['cloth', 'lamp light'],
+      picture: wholePart('laid', [{ kind: 'edge', edge: '*' }]),
+    },
+  ]
+}
 
 /** Heat all over what holds a memory; the two places that it may have in the order of the end differ in what they wait for. */
 function postHeat(c: PlanContext, own: Pick<StepDraft, 'why' | 'wait'>): StepDraft {
@@ -547,7 +619,8 @@ function postHeatPlace(c: PlanContext): Sentence {
 function dueWords(c: PlanContext): Sentence {
   const due = (kind: WaitKind) => minutes(Math.round(wait(c, kind).leastMinutes))
   const turned = hasCode(c, 'wrap') && say`turn at ${due('beforeWrap')}`
-  const cut = hasCode(c, ...cutCodes, 'surface-cut') && say`cut at ${due('beforeTrim')}`
+  const opened = fromRoll(c) && c.form.holes.length > 0
+  const cut = (opened || hasCode(c, ...cutCodes, 'surface-cut')) && say`cut at ${due('beforeTrim')}`
   const sealed = !barsHeat(c) && say`seal at ${due('initialGrab')}`
   const all = [turned, cut, sealed].filter((w) => w !== false)
   return all.length === 0 ? nothing : say`From the flush: ${list(all)}.`

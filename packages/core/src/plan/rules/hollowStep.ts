@@ -4,7 +4,8 @@ import type { PlanContext } from '../planContext.ts'
 import { count, force, length, name, paragraph, percent, say, temperature, span } from '../../say/index.ts'
 import type { PictureMark } from '../step.ts'
 import { heated } from './heatOf.ts'
-import { barsHeat, isWet, type StepDraft, wholePart } from './rule.ts'
+import { surplusOver } from './rhythmRules.ts'
+import { barsHeat, caution, isLens, isWet, type StepDraft, wholePart } from './rule.ts'
 
 interface Hollow {
   readonly name: string
@@ -12,6 +13,7 @@ interface Hollow {
   readonly into: Bridging
   /** Of a channel: the lengths in which it is worked, mm. */
   readonly lengthsMm: readonly number[]
+  readonly widthMm: number
   readonly marks: readonly PictureMark[]
 }
 
@@ -26,6 +28,7 @@ export function hollowsOf(c: PlanContext): Hollow[] {
       depthMm: channel.depthMm,
       into: bridging(channel, film),
       lengthsMm: channelLengths(lengthMm, c.practice.channelMost),
+      widthMm: channel.widthMm,
       marks: along.slice(1).map((to, i) => ({
         kind: 'sweep',
         from: c.toFlat(along[i] ?? to),
@@ -42,6 +45,7 @@ export function hollowsOf(c: PlanContext): Hollow[] {
       depthMm: recess.depthMm,
       into: bridging({ ...recess, widthMm }, film),
       lengthsMm: [],
+      widthMm,
       marks: [
         { kind: 'zone', at: c.toFlat(centroid(recess.outline)), radiusMm: widthMm / 2, text: say`deepest first` },
       ],
@@ -50,18 +54,40 @@ export function hollowsOf(c: PlanContext): Hollow[] {
   return [...channels, ...recesses.filter((r) => r.into.comesDown === 'warm' || r.into.comesDown === 'not at all')]
 }
 
+/** Surplus drawn together over a recess on purpose, so that nothing has to be stretched into it. */
+function bunched(c: PlanContext, { name: called, into, widthMm, marks }: Hollow, number: number): StepDraft {
+  const surplus = surplusOver(widthMm, into.stretch)
+  return {
+    id: number === 1 ? 'bunch' : `bunch-${number}`,
+    phase: 'lay',
+    headline: say`Bunch ${surplus} over the ${name(called)}`,
+    detail: say`Draw the film together over it on purpose, ${surplus} more than spans it. Its deepest part first, then its middle, with a finger or a rubber squeegee; tack only where it does not hold.`,
+    why: say`Stretched into it, film shows a line of glue: ${percent(100 * into.stretch, 1)} is what it would want.`,
+    minutes: 4,
+    references: [{ kind: 'hollow', name: called }],
+    tools: ['soft squeegee'],
+    liquids: ['slip on the face'],
+    driesInMinutes: c.wetMinutes,
+    cautions: [caution('heat', say`No heat here: this film is not to be stretched warm.`)],
+    picture: wholePart('floating', marks),
+  }
+}
+
 /** Film worked to the bottom of a hollow while the film round it can still follow. */
 export function hollowStep(c: PlanContext, hollow: Hollow, number: number): StepDraft {
   const { into, lengthsMm } = hollow
   const stretch = percent(100 * into.stretch, 1)
   const [each] = lengthsMm
   const rest = isWet(c) ? say`the rest still afloat` : say`the rest still held off`
+  const walls = say`one wall, the other wall, then the middle`
   const how =
     each === undefined
       ? say`Work it down from the middle of its bottom with two hands or a finger, ${rest}.`
       : lengthsMm.length === 1
-        ? say`Lay a thin cord in it, work it in one length with two hands, ${rest}, then draw the cord.`
-        : say`Lay a thin cord in it, work ${count(lengthsMm.length)} lengths of ${length(each)} with two hands, ${rest}, then draw the cord.`
+        ? say`Lay a thin cord in it, work it in one length with two hands, ${rest}: ${walls}, then draw the cord.`
+        : say`Lay a thin cord in it, taped at its end, work ${count(lengthsMm.length)} lengths of ${length(each)} with two hands, ${rest}: ${walls}, up to the cord; draw it a little and go on.`
+  // Film that shows a line where it was stretched gets its surplus before it is pressed in.
+  if (isWet(c) && isLens(c)) return bunched(c, hollow, number)
   const spans =
     into.comesDown === 'not at all'
       ? say`Laid over from its rim it would want ${stretch}: more than this film gives.`

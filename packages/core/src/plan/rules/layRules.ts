@@ -8,7 +8,13 @@ import { hollowStep, hollowsOf } from './hollowStep.ts'
 import { lineStep, openingStep } from './openingStep.ts'
 import { pullStep } from './pullStep.ts'
 import { rehearsedSteps } from './rehearsedSteps.ts'
-import { isDome, isWet, type PlanRule, wholePart } from './rule.ts'
+import { openUpRule, surplusRule } from './rollRules.ts'
+import { raisedFirstRule, humpsRule } from './raisedRules.ts'
+import { acrossStep, innerCornersStep } from './acrossStep.ts'
+import { carryLineRule } from './carryLineRule.ts'
+import { reliefRule } from './reliefRules.ts'
+import { bendRule, seeWaterRule, triangleRule, wetAgainRule } from './rhythmRules.ts'
+import { fromRoll, isDome, isLens, isWet, type PlanRule, type StepDraft, wholePart } from './rule.ts'
 import { strokes } from './strokes.ts'
 
 /** Where a row of openings decides, as the sensors of a bumper do, film is set by them; by one or two only once the corners hold it. */
@@ -20,32 +26,78 @@ function outward(c: PlanContext): readonly (readonly Opening[])[] {
   return [...c.openings].sort((a, b) => away(a) - away(b))
 }
 
+/**
+ * Corners, and between them the openings where these do not decide: the first opening once the end beside it holds, the next ones as the
+ * piece is set further.
+ */
+function anchorsAndOpenings(c: PlanContext): StepDraft[] {
+  const corners = c.anchors.map((anchor) => anchorStep(c, anchor))
+  if (fromRoll(c) || c.openings.length === 0 || setByOpenings(c)) return corners
+  const openings = outward(c).map((set, i) => openingStep(c, set, i + 1))
+  const held = Math.min(2, corners.length)
+  const [first, ...others] = openings
+  return [...corners.slice(0, held), ...(first === undefined ? [] : [first]), ...corners.slice(held), ...others]
+}
+
+/** The first strokes, by what they are made over. */
+function lightPassWords(c: PlanContext): Pick<StepDraft, 'headline' | 'detail' | 'why'> {
+  if (c.schools.slip === 'single fluid')
+    return {
+      headline: say`Flats first, then outwards, one way`,
+      detail: say`Always in one direction: the flats, then out to the rim, wrinkles drawn out with it. Where the part curves inwards: lift, wet, stretch, lay.`,
+      why: say`Elastic film goes over the form as long as it is still wet ahead of the hand.`,
+    }
+  if (isLens(c))
+    return {
+      headline: say`Work outwards, front kept straight`,
+      detail: say`Wet the face. From where it is fixed, the line between laid and free film straight; lift and lay again for every bubble and crease.`,
+      why: say`A front that bends pushes the film into a fold; a straight one has it all round.`,
+    }
+  return {
+    headline: say`Light pass, middle to edges`,
+    detail: say`Wet the face. Strokes overlap by half a blade, blade steep; turn it 45° where a wrinkle comes. Along edges a cloth over the squeegee.`,
+    why: say`Water has to find its way out before it is pressed.`,
+  }
+}
+
 /** Everything from the first tack to film that lies. */
 export const layRules: readonly PlanRule[] = [
+  carryLineRule,
   {
     name: 'measure the gaps while it still floats',
-    when: (c) => isWet(c) && c.checks.length >= 2,
+    when: (c) => isWet(c) && !fromRoll(c) && c.checks.length >= 2,
     steps: (c) => [gapsStep(c)],
   },
+  { ...surplusRule, name: 'surplus even all round while it floats', when: (c) => fromRoll(c) && isWet(c) },
   {
     name: 'a chain of openings before the corners',
-    when: (c) => setByOpenings(c),
+    when: (c) => !fromRoll(c) && setByOpenings(c),
     steps: (c) => {
       const line = lineStep(c)
       return c.openings.flatMap((set, i) => [openingStep(c, set, i + 1), ...(i === 0 && line !== null ? [line] : [])])
     },
   },
   {
-    name: 'set the anchors',
-    when: (c) => c.anchors.length > 0,
-    steps: (c) => c.anchors.map((anchor) => anchorStep(c, anchor)),
+    name: 'an edge that is set by a line',
+    when: (c) => !fromRoll(c) && !setByOpenings(c) && c.form.edges.some((e) => e.line !== undefined),
+    steps: (c) => {
+      const line = lineStep(c)
+      return line === null ? [] : [line]
+    },
   },
   {
-    name: 'openings after the corners',
-    when: (c) => c.openings.length > 0 && !setByOpenings(c),
-    // The one beside the corner that holds comes first.
-    steps: (c) => outward(c).map((set, i) => openingStep(c, set, i + 1)),
+    name: 'set the anchors',
+    when: (c) => c.anchors.length > 0 && c.across === null,
+    steps: (c) => anchorsAndOpenings(c),
   },
+  openUpRule,
+  {
+    name: 'two corners, then one pull across',
+    when: (c) => c.across !== null,
+    steps: (c) => (c.across === null ? [] : [innerCornersStep(c), acrossStep(c, c.across)]),
+  },
+  triangleRule,
+  raisedFirstRule,
   {
     name: 'hollows before what lies round them',
     when: (c) => hollowsOf(c).length > 0,
@@ -53,9 +105,13 @@ export const layRules: readonly PlanRule[] = [
   },
   {
     name: 'pulls of a bulge',
-    when: (c) => c.pulls.length > 0 && c.rehearsed === null,
+    when: (c) => c.pulls.length > 0 && c.rehearsed === null && c.across === null,
     steps: (c) => c.pulls.map((pull) => pullStep(c, pull)),
   },
+  humpsRule,
+  reliefRule,
+  bendRule,
+  wetAgainRule,
   {
     name: 'lay in the order that was rehearsed',
     when: (c) => c.rehearsed !== null,
@@ -69,9 +125,7 @@ export const layRules: readonly PlanRule[] = [
         id: 'light-pass',
         phase: 'lay',
         laidUpTo: 'all',
-        headline: say`Light pass, middle to edges`,
-        detail: say`Wet the face. Strokes overlap by half a blade, blade steep; turn it 45° where a wrinkle comes.`,
-        why: say`Water has to find its way out before it is pressed.`,
+        ...lightPassWords(c),
         minutes: minutesByArea(c, 6),
         tools: ['soft squeegee'],
         liquids: ['slip on the face'],
@@ -98,6 +152,7 @@ export const layRules: readonly PlanRule[] = [
       },
     ],
   },
+  seeWaterRule,
   {
     name: 'growing circles over a dome',
     when: isDome,
@@ -147,7 +202,7 @@ export const layRules: readonly PlanRule[] = [
   },
   {
     name: 'lay dry outward',
-    when: (c) => !isWet(c) && !fromOneEnd(c) && !isDome(c) && c.rehearsed === null,
+    when: (c) => !isWet(c) && !fromOneEnd(c) && !isDome(c) && c.rehearsed === null && c.across === null,
     steps: (c) => [
       {
         id: 'lay-outward',

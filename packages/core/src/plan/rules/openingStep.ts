@@ -51,6 +51,9 @@ function wish(opening: Opening | undefined): Sentence {
 
 /** The one edge that is a line: film stops short of it while the others are turned or cut. */
 export const lineOf = (c: PlanContext) => {
+  const set = c.form.edges.find((e) => e.line !== undefined)
+  const by = c.edges.find((e) => e.name === set?.name)
+  if (by !== undefined) return by
   const short = c.edges.filter((e) => e.code === 'stop-short')
   const [only] = short
   return short.length === 1 && c.edges.length > 1 && only !== undefined ? only : null
@@ -61,14 +64,25 @@ export function lineStep(c: PlanContext): StepDraft | null {
   const line = lineOf(c)
   if (line === null) return null
   const { minMm, maxMm } = line.rule
+  const by = c.form.edges.find((e) => e.name === line.name)?.line
+  const wishMm = (minMm + maxMm) / 2
+  const wished =
+    wishMm < 0
+      ? say`Look along both: what runs through runs on, off by no more than ${length(c.practice.lineSeen)}.`
+      : say`${length(wishMm)} along all of it, ${length((maxMm - minMm) / 2)} either way.`
   return {
     id: 'line',
     phase: 'lay',
-    headline: say`Bring the ${name(line.label)} to its line`,
-    detail: say`${length((minMm + maxMm) / 2)} along all of it. Rides up against it: pull back, lower it. Short strokes lock it.`,
-    why: say`The eye follows this line; the openings further out are drawn to it.`,
+    headline: by === undefined ? say`Bring the ${name(line.label)} to its line` : say`Bring it to the ${name(by)}`,
+    detail: isWet(c)
+      ? say`${wished} Rides up against it: pull back, lower it. Short strokes lock it.`
+      : say`${wished} Look along it, then press the end down.`,
+    why:
+      c.openings.length > 0
+        ? say`The eye follows this line; the openings further out are drawn to it.`
+        : say`The eye follows this line from piece to piece: a step in it is seen before any edge is.`,
     minutes: 3,
-    tools: ['soft squeegee'],
+    tools: isWet(c) ? ['soft squeegee'] : ['rule'],
     liquids: isWet(c) ? ['tack'] : [],
     references: [{ kind: 'edge', edge: line.name }],
     picture: { film: 'floating', marks: [{ kind: 'edge', edge: line.name, text: say`line` }] },

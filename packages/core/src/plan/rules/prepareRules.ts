@@ -1,14 +1,17 @@
-import { list, percent, say, type Sentence, volume } from '../../say/index.ts'
+import { count, list, name, percent, say, type Sentence, volume } from '../../say/index.ts'
 import type { PlanContext } from '../planContext.ts'
 import { staticCautions } from './findingRules.ts'
 import { gapsStep } from './gapsStep.ts'
 import { filmDoubt } from '../lying.ts'
+import { warpWords } from '../warpWords.ts'
 import {
   barsHeat,
   bottleOf,
   caution,
   hasBleed,
   hasCode,
+  fromRoll,
+  isAlone,
   isDome,
   isLens,
   isMasked,
@@ -19,20 +22,22 @@ import {
   type StepDraft,
   wholePart,
 } from './rule.ts'
+import { rolledOn, rollOnRule } from './rollOnRules.ts'
+import { markMiddleRule, sheetRule, surplusRule } from './rollRules.ts'
 import { strokes } from './strokes.ts'
-
-const largeMm2 = 600_000
 
 /** Washing, masking, degreasing. */
 export const cleaningRules: readonly PlanRule[] = [
   {
     name: 'wash and clay',
+    once: 'first',
     when: () => true,
     steps: (c) => [
       {
         id: 'clean',
         phase: 'prepare',
         ...washing(c),
+        headline: forAll(c, washing(c).headline),
         why: say`Dirt left in a gap is drawn under the film by the first stroke.`,
         liquids: ['no-residue wash'],
       },
@@ -40,17 +45,36 @@ export const cleaningRules: readonly PlanRule[] = [
   },
   {
     name: 'mask around a lens',
+    once: 'first',
     when: isMasked,
-    steps: () => [
+    steps: (c) => [
       {
         id: 'mask',
         phase: 'prepare',
-        headline: say`Mask the paint all round`,
+        headline: forAll(c, say`Mask the paint all round`),
         detail: say`Tape on the body, close along the gap, none on the lens.`,
         why: say`It protects paint from the blade, keeps sticky film off its neighbours, and shows the true tension at the edge.`,
         minutes: 4,
         tools: ['masking tape'],
         picture: wholePart('none', [{ kind: 'edge', edge: '*', text: say`tape outside this line` }]),
+      },
+    ],
+  },
+  {
+    name: 'open what has to be open for its edges',
+    when: (c) => c.form.opens !== undefined && !isLens(c) && hasCode(c, 'wrap'),
+    steps: (c) => [
+      {
+        id: 'prop',
+        phase: 'prepare',
+        headline: say`Open the ${name(c.form.opens ?? '')}, prop it`,
+        detail: say`Wipe the underside of every edge that film is turned onto. Some undersides want primer: try a corner with tape, and if the tape comes off clean, prime it.`,
+        why: say`Film holds on the face for years and lets go underneath first.`,
+        minutes: 4,
+        liquids: ['degreaser'],
+        tools: ['lint-free cloth'],
+        cautions: [caution('lifting', say`Prop it safely before you reach under.`)],
+        picture: wholePart('none', [{ kind: 'edge', edge: '*', text: say`underside` }]),
       },
     ],
   },
@@ -117,12 +141,16 @@ export const readyRules: readonly PlanRule[] = [
   },
   {
     name: 'mix',
+    once: 'first',
     when: isWet,
     steps: (c) => [
       {
         id: 'mix',
         phase: 'mix',
-        headline: say`Mix slip and tack`,
+        headline:
+          c.schools.slip === 'single fluid'
+            ? say`Mix one bottle of the maker’s fluid`
+            : forAll(c, say`Mix slip and tack`),
         detail: say`${list(c.solutions.map((s) => say`${volume(s.batchMl)} ${s.says}`))}`,
         why: say`The part needs ${list(c.solutions.map(needWords))}; the rest is for wetting again.`,
         minutes: 4,
@@ -133,6 +161,7 @@ export const readyRules: readonly PlanRule[] = [
       },
     ],
   },
+  sheetRule,
   {
     name: 'dry check of the piece',
     when: () => true,
@@ -141,15 +170,15 @@ export const readyRules: readonly PlanRule[] = [
         id: 'dry-check',
         phase: 'prepare',
         headline: say`Hold the piece up, liner on`,
-        detail: c.fromRoll
+        detail: fromRoll(c)
           ? say`Covers from end to end, and passes every edge as far as it is to. Then take the cover sheet off its face.`
           : say`Right piece, right side, covers from end to end. Pick specks off it as it hangs. Then take the cover sheet off its face.`,
-        why: c.fromRoll
+        why: fromRoll(c)
           ? say`What does not reach now never will; once the liner is off it is too late.`
           : say`Sides are mirror images and get mixed up; once the liner is off it is too late.`,
         minutes: 2,
         tools: ['piece', 'tape measure'],
-        people: handsFor(c),
+        people: c.hands,
         picture: wholePart('floating'),
         ...doubtOf(c),
       },
@@ -157,12 +186,13 @@ export const readyRules: readonly PlanRule[] = [
   },
   {
     name: 'lens law',
+    once: 'first',
     when: (c) => isLens(c) && 100 * (c.film.transmission ?? 1) < c.practice.tintBelow,
     steps: (c) => [
       {
         id: 'lens-law',
         phase: 'prepare',
-        headline: say`Customer has agreed to the tint`,
+        headline: forAll(c, say`Customer has agreed to the tint`),
         detail: say`${percent(100 * (c.film.transmission ?? 1))} of the light is left.`,
         why: say`Whether a lamp may be tinted differs by place and by lamp.`,
         minutes: 1,
@@ -176,8 +206,9 @@ export const readyRules: readonly PlanRule[] = [
       },
     ],
   },
+  markMiddleRule,
   {
-    name: 'soak and peel',
+    name: 'soak the part',
     when: isWet,
     steps: (c) => [
       {
@@ -203,18 +234,36 @@ export const readyRules: readonly PlanRule[] = [
           },
         ],
       },
+    ],
+  },
+  rollOnRule,
+  {
+    name: 'peel and float',
+    when: (c) => isWet(c) && !rolledOn(c),
+    steps: (c) => [
       {
         id: 'peel',
         phase: 'place',
-        headline: handsFor(c) > 1 ? say`Peel together, soak the adhesive` : say`Peel, soak the adhesive`,
+        headline:
+          c.hands > 1
+            ? say`Peel together, soak the adhesive`
+            : isAlone(c)
+              ? say`Peel half of it, soak the adhesive`
+              : say`Peel, soak the adhesive`,
         wets: true,
-        detail: say`Liner off low and flat; spray the adhesive at once as it comes free.`,
-        why:
-          handsFor(c) > 1
-            ? say`Two people: one peels, one sprays. Alone, lay half at a time.`
-            : say`Dry adhesive folds onto itself.`,
+        detail:
+          c.hands > 1
+            ? say`One peels, low and flat; the other sprays the adhesive at once as it comes free.`
+            : isAlone(c)
+              ? say`Liner off one half, low and flat, the rest rolled up; spray the adhesive at once as it comes free.`
+              : c.schools.slip === 'single fluid'
+                ? say`Liner off slowly, low and flat, so that it draws no dust; wet the adhesive as it opens.`
+                : say`Liner off low and flat; spray the adhesive at once as it comes free.`,
+        why: isAlone(c)
+          ? say`Alone nobody holds the other end: what is still under its liner cannot fold onto itself.`
+          : say`Dry adhesive folds onto itself.`,
         minutes: 3,
-        people: handsFor(c),
+        people: c.hands,
         liquids: ['slip'],
         tools: ['wet hands'],
         cautions: staticCautions(c),
@@ -232,7 +281,12 @@ export const readyRules: readonly PlanRule[] = [
         phase: 'place',
         headline: say`Float it on`,
         wets: true,
-        detail: say`Lay it down by its middle and let it glide. If it grabs, lift and spray.`,
+        detail:
+          c.hands > 1
+            ? say`One at each end: look the soak over once more, carry it across with wet hands, lay it down by its middle and let it glide.`
+            : isAlone(c)
+              ? say`The bare half first, the roll at its far end; let it glide. If it grabs, lift and spray.`
+              : say`Lay it down by its middle and let it glide. If it grabs, lift and spray.`,
         why:
           c.schools.begin === 'corners first'
             ? say`It has to slide until the corners are set.`
@@ -245,19 +299,37 @@ export const readyRules: readonly PlanRule[] = [
             says: say`the adhesive dries and gathers dust: spray it once more`,
           },
         ],
-        people: handsFor(c),
+        people: c.hands,
         liquids: ['slip'],
         tools: ['wet hands'],
         picture: wholePart('floating'),
         driesInMinutes: c.wetMinutes,
       },
+      ...(isAlone(c)
+        ? [
+            {
+              id: 'other-half',
+              phase: 'place' as const,
+              headline: say`Then the other half`,
+              wets: true,
+              detail: say`Unroll it a forearm at a time: liner off beneath, spray film and part as they meet.`,
+              why: say`So one pair of hands lays what wants two.`,
+              minutes: 4,
+              liquids: ['slip' as const],
+              tools: ['wet hands' as const],
+              picture: wholePart('floating'),
+              driesInMinutes: c.wetMinutes,
+            },
+          ]
+        : []),
     ],
   },
   {
     name: 'check how dry film sits before it is peeled',
-    when: (c) => !isWet(c) && c.checks.length >= 2,
+    when: (c) => !isWet(c) && !fromRoll(c) && c.checks.length >= 2,
     steps: (c) => [gapsStep(c)],
   },
+  { ...surplusRule, name: 'surplus even all round, liner on', when: (c) => fromRoll(c) && !isWet(c) },
   {
     name: 'peel dry film',
     when: (c) => !isWet(c),
@@ -265,15 +337,20 @@ export const readyRules: readonly PlanRule[] = [
       {
         id: 'peel',
         phase: 'place',
-        ...(hasBleed(c)
+        ...(c.form.family === 'panel' && !isDome(c)
           ? {
-              headline: say`Peel, hold by the bleed only`,
-              detail: say`Liner off from the flat side. Touch only what will be cut away.`,
+              headline: say`Hang it, flip it, liner beneath`,
+              detail: say`Magnets or tape hold its upper edge. Fold it up, peel a hand’s breadth, tuck the liner under; it is drawn out in one go as the film comes down.`,
             }
-          : {
-              headline: say`Peel, hold it by its rim`,
-              detail: say`Liner off from one side. Touch only the outermost rim, with dry gloves.`,
-            }),
+          : hasBleed(c)
+            ? {
+                headline: say`Peel, hold by the bleed only`,
+                detail: say`Liner off from the flat side. Touch only what will be cut away.`,
+              }
+            : {
+                headline: say`Peel, hold it by its rim`,
+                detail: say`Liner off from one side. Touch only the outermost rim, with dry gloves.`,
+              }),
         why: say`Fingerprints on the adhesive show for good.`,
         minutes: 1,
         tools: ['piece', 'gloves'],
@@ -283,6 +360,10 @@ export const readyRules: readonly PlanRule[] = [
     ],
   },
 ]
+
+/** Work that is done once for a set says so. */
+const forAll = (c: PlanContext, headline: Sentence): Sentence =>
+  c.set === null ? headline : say`${headline}, for all ${count(c.set.of)}`
 
 /** How the part is washed, by what it is and whether water may stay. */
 function washing(c: PlanContext): Pick<StepDraft, 'headline' | 'detail' | 'minutes' | 'tools' | 'picture'> {
@@ -317,10 +398,11 @@ function washing(c: PlanContext): Pick<StepDraft, 'headline' | 'detail' | 'minut
 /** A film that is meant for something else is asked about while it still costs nothing. */
 function doubtOf(c: PlanContext): Pick<StepDraft, 'because' | 'gate'> {
   const doubt = filmDoubt(c.form, c.film)
-  return doubt === null ? {} : { because: doubt, gate: say`It is meant so.` }
+  if (doubt !== null) return { because: doubt, gate: say`It is meant so.` }
+  return c.warps === null
+    ? {}
+    : { because: warpWords(c, c.warps), gate: say`The customer has seen how the pattern will look, and wants it.` }
 }
-
-const handsFor = (c: PlanContext) => (c.areaMm2 > largeMm2 ? 2 : 1)
 
 function soakWords(c: PlanContext): Sentence {
   const slip = bottleOf(c, 'slip')

@@ -4,7 +4,7 @@ import { length, name, paragraph, percent, say, type Sentence, temperature, inSp
 import type { PlanContext } from '../planContext.ts'
 import type { PictureMark } from '../step.ts'
 import { heated } from './heatOf.ts'
-import { barsHeat, caution, edgeName, foundOf, hasBleed, isWet, type StepDraft, wholePart } from './rule.ts'
+import { barsHeat, caution, edgeName, foundOf, fromRoll, hasBleed, isWet, type StepDraft, wholePart } from './rule.ts'
 
 /**
  * Film drawn before it is laid: outward over the bulge, across its middle, a hand on the bleed at each side; how far, warm or cold.
@@ -24,7 +24,11 @@ export function pullStep(c: PlanContext, pull: Pull): StepDraft {
   ]
   const warm = pull.heat === 'warm'
   const heat = warm ? heated(c, 'soften') : null
-  const hold = hasBleed(c) ? say`A hand on the bleed at each side` : say`A hand at each side`
+  const hold = fromRoll(c)
+    ? say`A hand on the surplus at each side`
+    : hasBleed(c)
+      ? say`A hand on the bleed at each side`
+      : say`A hand at each side`
   return {
     id: `pull-${pull.letter}`,
     phase: 'lay',

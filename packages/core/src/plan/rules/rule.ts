@@ -9,6 +9,8 @@ import type { BottleUse, Caution, CautionTopic, PlanStep, StepPicture, StepRefer
 /** A condition and the steps it brings. Rules stand in the order in which their steps are done. */
 export interface PlanRule {
   readonly name: string
+  /** Done once for a set: with its first part, or with its last. */
+  readonly once?: 'first' | 'last'
   readonly when: (c: PlanContext) => boolean
   readonly steps: (c: PlanContext) => readonly StepDraft[]
 }
@@ -33,6 +35,14 @@ export const caution = (about: CautionTopic, says: Sentence): Caution => ({ abou
 
 export const isWet = (c: PlanContext) => c.schools.slip !== 'dry'
 export const isLens = (c: PlanContext) => c.form.material === 'lens plastic'
+export const fromRoll = (c: Pick<PlanContext, 'cut'>) => c.cut.way === 'from the roll'
+/** So large that one pair of hands does not keep the adhesive apart. */
+export const isLarge = (c: PlanContext) => c.areaMm2 > 1e6 * c.practice.twoHandsFrom
+/** Half and half: a large piece, and nobody to hold the other end. */
+export const isAlone = (c: PlanContext) => isLarge(c) && c.hands === 1
+/** Slip is washed out with plain water where film has to hold. */
+export const rinsed = (c: Pick<PlanContext, 'schools'>) =>
+  c.schools.tack === 'water only' && c.schools.slip !== 'water only'
 export const isTrim = (c: Pick<PlanContext, 'form'>) => c.form.family === 'trim'
 /** What the film is laid on, as one says it: the lens, the trim, the panel. */
 export const partWord = (c: PlanContext): Sentence =>
@@ -46,6 +56,9 @@ export const hasBleed = (c: Pick<PlanContext, 'edges'>) => c.edges.some((e) => e
 export const hasCode = (c: PlanContext, ...codes: readonly string[]) => c.edges.some((e) => codes.includes(e.code))
 export const edgesWith = (c: PlanContext, ...codes: readonly string[]) => c.edges.filter((e) => codes.includes(e.code))
 
+/** The labels of some edges, one after the other; all round where they are all of many. */
+export const edgesAmong = (c: PlanContext, edges: readonly { readonly label: string }[]): Said =>
+  edges.length > 2 && edges.length === c.edges.length ? list([say`all round`]) : labelsOf(edges)
 /** The labels of some edges, one after the other. */
 export const labelsOf = (edges: readonly { readonly label: string }[]): Said => list(edges.map((e) => e.label))
 /** The label of an edge of the form, or the name itself where it has none. */

@@ -1,0 +1,1 @@
+ALTER TABLE `jobs` ADD `part_sets` text;
