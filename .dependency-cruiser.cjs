@@ -18,7 +18,7 @@ const layers = {
   heat: ['form', 'practice', 'numerics', 'units', 'result', 'say'],
   edges: ['lay', 'form', 'align', 'practice', 'geometry', 'numerics', 'units', 'result', 'say'],
   stock: ['align', 'lay', 'form', 'practice', 'geometry', 'numerics', 'units', 'result', 'say'],
-  pieces: ['numerics', 'units', 'result', 'say'],
+  pieces: ['form', 'numerics', 'units', 'result', 'say', 'stock'],
   vehicle: ['geometry', 'units', 'result', 'say'],
   plan: [
     'schema',

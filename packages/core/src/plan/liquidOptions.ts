@@ -5,6 +5,7 @@ import { grabMinutes, slideMinutes, usualClimate } from '../wait/index.ts'
 import type { FilmDoc } from './filmDoc.ts'
 import type { FoundOnPart, RoomClimate } from './findings.ts'
 import { strengthOf } from './solutionsFor.ts'
+import { liquidPairs } from './liquidPairs.ts'
 import type { LiquidPair } from './workChoices.ts'
 
 /** A way of using liquids under this film on this part: what it changes, or why it cannot be. */
@@ -17,52 +18,6 @@ export interface LiquidOption extends LiquidPair {
   readonly grabsMinutes: number | null
   readonly refused: Sentence | null
 }
-
-const pairs: readonly (LiquidPair & Pick<LiquidOption, 'says' | 'because'>)[] = [
-  {
-    slip: 'light slip',
-    tack: 'weak tack',
-    says: say`light slip, weak tack`,
-    because: say`Enough to float it, little to flush out.`,
-  },
-  {
-    slip: 'heavy slip',
-    tack: 'strong tack',
-    says: say`heavy slip, strong tack`,
-    because: say`For a big or hard piece that has to be moved for long.`,
-  },
-  {
-    slip: 'light slip',
-    tack: 'water only',
-    says: say`light slip, rinsed out with water`,
-    because: say`Rinse where it has to hold: gentle to lenses, slower to grab.`,
-  },
-  {
-    slip: 'water only',
-    tack: 'weak tack',
-    says: say`water, weak tack`,
-    because: say`No trace of soap: for lenses.`,
-  },
-  { slip: 'water only', tack: 'water only', says: say`water only`, because: say`Nothing that could attack a lens.` },
-  { slip: 'hybrid', tack: 'hybrid', says: say`hybrid`, because: say`Slides for a moment, then dries fast: for speed.` },
-  {
-    slip: 'tack only',
-    tack: 'tack only',
-    says: say`tack only`,
-    because: say`Holds almost at once: for small, deep pieces.`,
-  },
-  {
-    slip: 'single fluid',
-    tack: 'single fluid',
-    says: say`maker’s single fluid`,
-    because: say`One bottle for floating and holding, as its maker says.`,
-  },
-  { slip: 'dry', tack: 'dry', says: say`dry`, because: say`Air has to be led out; it holds where it touches.` },
-]
-
-/** What a pair of liquids is for; null where it is none of the usual ones. */
-export const pairReason = ({ slip, tack }: LiquidPair): Sentence | null =>
-  pairs.find((pair) => pair.slip === slip && pair.tack === tack)?.because ?? null
 
 /** Every way of using liquids on a part, with what it would do in the air of the room. */
 export function liquidOptions(
@@ -77,7 +32,7 @@ export function liquidOptions(
   const { room } = part
   const climate =
     room === undefined ? usualClimate : { roomC: room.temperatureC, humidityPercent: room.humidityPercent }
-  return pairs.map((pair) => {
+  return liquidPairs.map((pair) => {
     const refused = liquidRefused(pair, part, practice)
     const [slip, tack] = [strengthOf(pair.slip, practice), strengthOf(pair.tack, practice)]
     if (slip === null || tack === null) return { ...pair, slidesMinutes: null, grabsMinutes: null, refused }
