@@ -93,8 +93,8 @@ test('a lamp laid dry: no mixing, mask, pull, shrink, post-heat, tuck, cut, tape
     /agreed to the tint/,
     /Check how it sits/,
     /hold by the bleed/,
-    /flattest place/,
-    /Pull A/,
+    /Two corners first/,
+    /One pull across/,
     /Shrink the flaps/,
     /Post-heat/,
   ]) {

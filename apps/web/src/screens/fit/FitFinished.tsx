@@ -27,7 +27,7 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
   const tookMs = new Date(last?.at ?? state.startedAt).getTime() - new Date(state.startedAt).getTime()
   const now = useNow(5000)
   const set = useSet(bundle, part, now)
-  const ofSet = set?.due[0]?.part ?? set?.meanwhile?.part
+  const ofSet = (set?.due[0] ?? set?.meanwhile ?? set?.next)?.part
   const next = ofSet ?? bundle.parts[bundle.parts.findIndex((p) => p.id === part.id) + 1]
   return (
     <main className="flex h-full flex-col bg-chalk">

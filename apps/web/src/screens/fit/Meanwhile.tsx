@@ -13,10 +13,12 @@ export function Meanwhile({ bundle, set }: { readonly bundle: JobBundle; readonl
   return (
     <Link
       to={`/jobs/${bundle.job.id}/fit/${part.id}`}
-      className="flex min-h-24 flex-col justify-center self-start border-l-8 border-petrol bg-petrol-tint px-7 hover:bg-film"
+      className="flex min-h-18 flex-col justify-center border-l-8 border-petrol bg-petrol-tint px-6 py-2 hover:bg-film"
     >
-      <strong className="text-title">{t`Meanwhile: ${part.name}`}</strong>
-      <span className="text-lead">{then === null ? t`begin it while this one dries` : t`next there: ${then}`}</span>
+      <strong className="text-head leading-tight">{t`Meanwhile: ${part.name}`}</strong>
+      <span className="text-lead leading-tight">
+        {then === null ? t`begin it while this one dries` : t`next there: ${then}`}
+      </span>
     </Link>
   )
 }

@@ -15,6 +15,8 @@ export interface PartsOfSet {
   readonly parts: readonly SetPart[]
   /** What one can go on with meanwhile: the first of the others that is neither done nor waiting itself. */
   readonly meanwhile: SetPart | null
+  /** The first of the others that is not done, waiting or not. */
+  readonly next: SetPart | null
   /** Those of the others whose wait is over. */
   readonly due: readonly SetPart[]
 }
@@ -43,6 +45,7 @@ export function useSet(bundle: JobBundle, part: Part, now: Date): PartsOfSet | n
     mode: set.mode,
     parts,
     meanwhile: others.find((p) => !isWaiting(p)) ?? null,
+    next: others[0] ?? null,
     due: others.filter((p) => p.progress?.readyAt != null && !isWaiting(p)),
   }
 }

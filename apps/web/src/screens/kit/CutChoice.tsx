@@ -22,7 +22,7 @@ export function CutChoice({ part }: { readonly part: Part }) {
   return (
     <details className="mt-1">
       <summary className="cursor-pointer py-1 text-body text-petrol">
-        <span className="label-strong">
+        <span className="label-strong inline-block first-letter:uppercase">
           {people === null ? t(cutWayWords[way]) : t`${cutWayWords[way]}, ${counted(people, '# person', '# people')}`}
         </span>
       </summary>
