@@ -75,6 +75,64 @@ test.each([
   expect(bundle.parts[0]?.choices).toEqual(nothingChosen)
 })
 
+test('film off a roll that is too narrow is refused, and so is a piece where there is none', async () => {
+  expect((await send('PATCH', '/api/shop', { practice: { rollWidth: 900 } })).status).toBe(200)
+  const narrow = await send('PUT', '/api/parts/0412-bonnet/choices', { ...nothingChosen, cut: 'from the roll' })
+  expect(narrow.status).toBe(422)
+  expect(said(narrow)).toMatch(/The roll is 900 mm wide/)
+  await send('PUT', '/api/parts/0412-bonnet/piece', { pieceId: null })
+  const none = await send('PUT', '/api/parts/0412-bonnet/choices', { ...nothingChosen, cut: 'enlarged' })
+  expect(none.status).toBe(422)
+  expect(said(none)).toContain('No piece of a kit is there')
+  const bundle = jobBundle.parse((await get('/api/jobs/0412')).body)
+  expect(bundle.parts[0]?.choices).toEqual(nothingChosen)
+})
+
+test('parts that are fitted together are kept, come back in their job, share their work, and outlive a restart', async () => {
+  const sets = [{ mode: 'piece after piece', partIds: [14, 15, 16].map((n) => `0414-${n}`) }]
+  expect(await send('PUT', '/api/jobs/0414/sets', { sets })).toEqual({ status: 200, body: sets })
+  await demo.stop()
+  await demo.start()
+  const bundle = jobBundle.parse((await get('/api/jobs/0414')).body)
+  expect(bundle.sets).toEqual(sets)
+  const places = ['0414-14', '0414-15', '0414-16', '0414-17'].map(
+    (id) => partQuestionOf(bundle, bundle.parts.find((p) => p.id === id)!)?.work.set,
+  )
+  expect(places.map((p) => p?.place ?? null)).toEqual([1, 2, 3, null])
+  expect(places[1]).toMatchObject({ before: 'Tail lamp strip 1', next: 'Tail lamp strip 3', of: 3 })
+  expect(places[0]?.others.areaMm2).toBeGreaterThan(10_000)
+  expect(await send('PUT', '/api/jobs/0414/sets', { sets: [] })).toEqual({ status: 200, body: [] })
+})
+
+test('a row of pieces knows how each gets its line', async () => {
+  const bundle = jobBundle.parse((await get('/api/jobs/0414')).body)
+  const lines = bundle.parts.map((part) => partQuestionOf(bundle, part)?.work.line ?? null)
+  expect(lines.filter((line) => line?.placed === 'datum').length).toBe(2)
+  expect(lines.filter((line) => line !== null).length).toBe(10)
+  const [wing] = lines
+  expect(wing).toMatchObject({ from: 'Lower body 2, front door, driver’s side', joints: 4 })
+})
+
+test.each([
+  ['against the order of the kit', [['0414-15', '0414-14']], /Tail lamp strip 1 goes on before Tail lamp strip 2/],
+  [
+    'that share a part',
+    [
+      ['0414-14', '0414-15'],
+      ['0414-16', '0414-15'],
+    ],
+    /is in two sets/,
+  ],
+  ['of a part of another job', [['0414-14', '0412-bonnet']], /"0412-bonnet" is no part of this job/],
+  ['of one part', [['0414-14']], /two parts at least/],
+])('sets %s are refused in a sentence, and nothing is changed', async (_, ids, says) => {
+  const sets = ids.map((partIds) => ({ mode: 'piece after piece', partIds }))
+  const answer = await send('PUT', '/api/jobs/0414/sets', { sets })
+  expect(answer.status).toBe(422)
+  expect(said(answer)).toMatch(says)
+  expect(jobBundle.parse((await get('/api/jobs/0414')).body).sets).toEqual([])
+})
+
 test('for a part that nobody has measured there is nothing to choose yet', async () => {
   const made = await send('POST', '/api/jobs', {
     customer: 'Private owner',

@@ -68,7 +68,7 @@ describe('a part is worked out storey by storey', () => {
     const { first, full } = await view.laid()
     expect(view.phases()).toEqual(['building', 'working', 'laid'])
     expect(first.natural.lay.stretch.length).toBeGreaterThan(1000)
-    expect(full.plan.steps).toHaveLength(22)
+    expect(full.plan.steps).toHaveLength(23)
     expect(full.stale).toBeNull()
   }, 60_000)
   test('the same part is not laid again', async () => {

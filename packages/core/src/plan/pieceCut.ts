@@ -48,7 +48,11 @@ const leastGrowthMm = 0.5
  * How far each edge of a piece has to grow to end in the middle of its rule; edges that reach it stay as they are. Read straight out from
  * the part's edge to the rim of the piece: beside a corner the nearest rim may be that of the next edge.
  */
-export function growthToRules(margins: readonly EdgeMargin[], rim: Polygon, rules: EdgeRules): GrowthByEdge {
+export function growthToRules(
+  margins: readonly Pick<EdgeMargin, 'hole' | 'edge' | 'at' | 'inward'>[],
+  rim: Polygon,
+  rules: EdgeRules,
+): GrowthByEdge {
   const own = new Map<string, number[]>()
   for (const { hole, edge, at, inward } of margins) {
     if (hole >= 0) continue

@@ -292,7 +292,9 @@ describe('what is worked out for each', () => {
   test('K06: raised places first; relief in two stages that add up, at both sides of a pillar', () => {
     const [top, bar] = parts.get('K06') ?? []
     if (top === undefined || bar === undefined) throw new Error('no bars')
-    expect(said(top, 'raised')).toMatch(/Raised first: pillar, .* Each wants [\d.]+ mm and [\d.]+ mm more/)
+    expect(said(top, 'raised')).toMatch(
+      /Raised places first.* pillar, passenger's side [\d.]+ mm and pillar, driver's side [\d.]+ mm/,
+    )
     for (const part of [top, bar]) {
       const [one, two] = /: (\d+) mm, then (\d+) mm/.exec(said(part, 'relief-1'))?.slice(1).map(Number) ?? [0, 0]
       const obstacle = part.facts.form.obstacles?.[0]

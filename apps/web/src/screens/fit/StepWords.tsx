@@ -1,5 +1,6 @@
 import type { FitEventOf, JobBundle } from '@truelay/contract'
 import type { PlanStep } from '@truelay/core/plan'
+import { heldTogether } from '../../ui/heldTogether.ts'
 import { useWords } from '../../ui/words.ts'
 import { BatchList } from './BatchList.tsx'
 import { BladeInHand } from './BladeInHand.tsx'
@@ -57,7 +58,7 @@ export function StepWords({
         className={`font-bold leading-[1.08] ${measuring ? 'text-title portrait:text-figure' : 'text-figure'}`}
         data-testid="headline"
       >
-        {t(step.headline)}
+        {heldTogether(t(step.headline))}
       </h2>
       {(measuring && !gaps.byEye) || step.records === 'batches' ? null : (
         <p className="mt-3 text-head leading-snug">{t(step.detail)}</p>

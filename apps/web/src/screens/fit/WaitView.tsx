@@ -25,39 +25,41 @@ export function WaitView({ wait, now, then, air, usualMinutes, later, onReady, c
   const left = Math.max(0, wait.until.getTime() - now.getTime())
   return (
     <section aria-label={t`Wait`} className="min-h-0 flex-1 overflow-y-auto px-7">
-      <div className="flex min-h-full flex-col justify-center gap-4 py-4">
-        <h2 className="text-figure font-bold leading-tight">{t`Wait: ${wait.label}`}</h2>
-        <p className="text-clock font-bold leading-none" role="timer" data-testid="countdown">
-          {countText(left)}
-        </p>
-        <div className="h-4 max-w-4xl bg-film" aria-hidden="true">
-          <div className="h-full bg-petrol" style={{ width: `${100 - (100 * left) / Math.max(1, whole)}%` }} />
+      <div className="flex min-h-full flex-col justify-center gap-6 py-4 lg:grid lg:grid-cols-[minmax(0,1fr)_24rem] lg:items-center lg:gap-8">
+        <div className="flex flex-col gap-4">
+          <h2 className="text-figure font-bold leading-tight">{t`Wait: ${wait.label}`}</h2>
+          <p className="text-clock font-bold leading-none" role="timer" data-testid="countdown">
+            {countText(left)}
+          </p>
+          <div className="h-4 max-w-4xl bg-film" aria-hidden="true">
+            <div className="h-full bg-petrol" style={{ width: `${100 - (100 * left) / Math.max(1, whole)}%` }} />
+          </div>
+          <p className="text-title">
+            {t`Ready at`} <strong>{clockText(wait.until)}</strong>
+            {t`, then: ${then}`}
+          </p>
+          {later.length === 0 ? null : (
+            <ul className="text-head">
+              {later.map(({ headline, at }) => (
+                <li key={t(headline)}>
+                  <strong>{clockText(at)}</strong> {t(headline)}
+                </li>
+              ))}
+            </ul>
+          )}
+          <p className="text-lead text-quiet">
+            {usualMinutes === null
+              ? t`In still air, as the heat model has it. A wet cloth is faster: feel it, or read the thermometer.`
+              : t`At ${temperature(air.temperatureC)} and ${Math.round(air.humidityPercent)} %: ${minutes(whole)} min in place of ${Math.round(usualMinutes)}. A model: test an edge before you go on.`}
+          </p>
         </div>
-        <p className="text-title">
-          {t`Ready at`} <strong>{clockText(wait.until)}</strong>
-          {t`, then: ${then}`}
-        </p>
-        {later.length === 0 ? null : (
-          <ul className="text-head">
-            {later.map(({ headline, at }) => (
-              <li key={t(headline)}>
-                <strong>{clockText(at)}</strong> {t(headline)}
-              </li>
-            ))}
-          </ul>
-        )}
-        <p className="text-lead text-quiet">
-          {usualMinutes === null
-            ? t`In still air, as the heat model has it. A wet cloth is faster: feel it, or read the thermometer.`
-            : t`At ${temperature(air.temperatureC)} and ${Math.round(air.humidityPercent)} %: ${minutes(whole)} min in place of ${Math.round(usualMinutes)}. A model: test an edge before you go on.`}
-        </p>
-        <div className="flex flex-wrap items-stretch gap-4">
+        <div className="flex flex-wrap items-stretch gap-4 lg:flex-col">
+          {children}
           <button
             type="button"
             onClick={onReady}
             className="label-strong min-h-18 border border-ink/50 bg-paper px-6 text-head hover:border-petrol"
           >{t`It is ready already`}</button>
-          {children}
         </div>
       </div>
     </section>

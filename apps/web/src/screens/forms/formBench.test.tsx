@@ -17,7 +17,7 @@ const keeps = async (visit: Visit) => {
 describe('the list of forms', () => {
   test('is found through by words', async () => {
     const visit = shop.visit('/forms')
-    await visit.sees('39 parts measured')
+    await visit.sees('54 parts measured')
     await visit.types('Find', 'bonnet')
     await visit.sees('Velmora Pipit bonnet')
     await visit.seesNo('Tarnbeck Drover grille bar')

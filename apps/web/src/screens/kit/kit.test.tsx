@@ -101,3 +101,68 @@ describe('a row of pieces', () => {
     await sees(/measure up .* along it/)
   })
 })
+
+describe('where the film comes from', () => {
+  const choices = async () => (await shop.server.get('/api/jobs/0412')).body.parts[0].choices
+  const bonnet = async () => {
+    const checks = await screen.findByRole('region', { name: 'Dry check' })
+    const [row] = within(checks)
+      .getAllByRole('listitem')
+      .filter((li) => li.textContent?.startsWith('Bonnet'))
+    if (row === undefined) throw new Error('no bonnet')
+    return within(row)
+  }
+  test('the roll in place of the piece, laid by one; and back', async () => {
+    const visit = shop.visit(kit)
+    await visit.user.click((await bonnet()).getByRole('button', { name: 'from the roll', hidden: true }))
+    await expect.poll(choices).toMatchObject({ cut: 'from the roll', hands: null })
+    await visit.user.click((await bonnet()).getByRole('radio', { name: 'one', hidden: true }))
+    await expect.poll(choices).toMatchObject({ cut: 'from the roll', hands: 1 })
+    await visit.sees(/Bonnet.*from the roll, 1 person/i)
+    await visit.user.click((await bonnet()).getByRole('button', { name: 'the piece as it comes', hidden: true }))
+    await visit.user.click((await bonnet()).getByRole('radio', { name: 'as its size asks', hidden: true }))
+    await expect.poll(choices).toMatchObject({ cut: null, hands: null })
+  })
+  test('what the server refuses is said where it was chosen', async () => {
+    await shop.server.send('PATCH', '/api/shop', { practice: { rollWidth: 900 } })
+    const visit = shop.visit(kit)
+    await visit.user.click((await bonnet()).getByRole('button', { name: 'from the roll', hidden: true }))
+    await visit.sees(/The roll is 900 mm wide/)
+    expect(await choices()).toMatchObject({ cut: null })
+    await shop.server.send('PATCH', '/api/shop', { practice: {} })
+  })
+})
+
+describe('parts that are fitted together', () => {
+  const sets = async () => (await shop.server.get('/api/jobs/0414')).body.sets
+  test('are suggested, put together, led otherwise and taken apart again', async () => {
+    const visit = shop.visit('/jobs/0414/kit')
+    await visit.sees(/Fitted together.*Tail lamp strip 1.*6 pieces of one kit on one side/)
+    const together = await screen.findByRole('region', { name: 'Fitted together' })
+    const row = within(together)
+      .getAllByRole('listitem')
+      .find((li) => /^1 Tail lamp strip 1/.test(li.textContent ?? ''))
+    if (row === undefined) throw new Error('no strips')
+    await visit.user.click(within(row).getByRole('button', { name: /Fit together/ }))
+    await expect.poll(sets).toMatchObject([{ mode: 'piece after piece', partIds: { length: 6 } }])
+    await visit.presses('to and fro')
+    await expect.poll(sets).toMatchObject([{ mode: 'to and fro' }])
+    await visit.presses('Take apart')
+    await expect.poll(sets).toEqual([])
+  })
+  test('or by hand, in the order in which they are tapped; against the kit is said', async () => {
+    const visit = shop.visit('/jobs/0414/kit')
+    await visit.sees('Put others together')
+    const tap = async (name: string) =>
+      visit.user.click(await screen.findByRole('button', { name: new RegExp(`^(\\d )?${name}$`), hidden: true }))
+    await tap('Tail lamp strip 2')
+    await tap('Tail lamp strip 1')
+    await visit.user.click(screen.getByRole('button', { name: 'Fit these together', hidden: true }))
+    await visit.sees(/Tail lamp strip 1 goes on before Tail lamp strip 2/)
+    await tap('Tail lamp strip 1')
+    await tap('Tail lamp strip 3')
+    await visit.user.click(screen.getByRole('button', { name: 'Fit these together', hidden: true }))
+    await visit.presses('Take apart')
+    await expect.poll(sets).toEqual([])
+  })
+})

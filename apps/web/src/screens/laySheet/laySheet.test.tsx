@@ -1,3 +1,4 @@
+import { nothingChosen } from '@truelay/core/plan'
 import { fireEvent, screen, within } from '@testing-library/react'
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest'
 import { type OpenShop, openShop } from '../../testing/openShop.tsx'
@@ -39,15 +40,15 @@ describe('the lay sheet of a bonnet', () => {
   })
   test('the step under the slider is told in full, with its cautions as sentences', async () => {
     const visit = shop.visit(bonnet)
-    await visit.sees('1 of 22, Prepare Wash, clay, wipe')
+    await visit.sees('1 of 23, Prepare Wash, clay, wipe')
     const slider = screen.getByRole('slider', { name: 'Step' })
-    for (let i = 0; i < 22; i++) {
+    for (let i = 0; i < 23; i++) {
       fireEvent.change(slider, { target: { value: String(i) } })
-      await visit.sees(`${i + 1} of 22`)
+      await visit.sees(`${i + 1} of 23`)
       await visit.seesNo('[object Object]')
     }
     fireEvent.change(slider, { target: { value: '19' } })
-    await visit.sees(/20 of 22.*Seal the edges.*Never hold the gun still/)
+    await visit.sees(/21 of 23.*Seal the edges.*Never hold the gun still/)
   })
 })
 
@@ -168,7 +169,7 @@ describe('edges', () => {
 describe('what is chosen for one part', () => {
   const chosen = async () => (await partOf('0412-bonnet')).choices
   afterAll(async () => {
-    await shop.server.send('PUT', '/api/parts/0412-bonnet/choices', { ends: {}, liquids: null })
+    await shop.server.send('PUT', '/api/parts/0412-bonnet/choices', nothingChosen)
   })
   test('an edge ends otherwise: its steps, its margin and its doubt follow at once', async () => {
     const visit = shop.visit(`${bonnet}/edges`)
@@ -177,7 +178,7 @@ describe('what is chosen for one part', () => {
     await visit.sees(/nose edge ?wrap ?12 to 20 mm ?over the edge/i)
     await visit.sees('Does this suit?')
     expect((await chosen()).ends).toEqual({ nose: 'wrap' })
-    await shop.visit(bonnet).sees('1 of 24, Prepare Wash, clay, wipe')
+    await shop.visit(bonnet).sees('1 of 26, Prepare Wash, clay, wipe')
   })
   test('the form’s own way takes the choice back', async () => {
     const visit = shop.visit(`${bonnet}/edges`)

@@ -11,7 +11,7 @@ afterAll(() => shop.close())
 describe('the shelf', () => {
   test('shows kits with their pieces, and films', async () => {
     const { sees } = shop.visit('/shelf')
-    await sees('7 kits, 39 pieces, 5 films')
+    await sees('11 kits, 53 pieces, 6 films')
     await sees(/Pipit lamp kit.*Headlamp, driver’s side ?lot DG-2610-17, 1 spare/)
   })
   test('leads to a piece, with its size and marks', async () => {

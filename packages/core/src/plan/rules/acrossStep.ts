@@ -1,5 +1,7 @@
-import { length, list, paragraph, percent, say, temperature } from '../../say/index.ts'
+import { atStart, length, list, paragraph, percent, say, temperature } from '../../say/index.ts'
+import { scale, subtract, unit } from '../../geometry/index.ts'
 import type { PlanContext } from '../planContext.ts'
+import { holdAt } from './pullStep.ts'
 import { heated } from './heatOf.ts'
 import { type StepDraft, wholePart } from './rule.ts'
 
@@ -9,8 +11,8 @@ export function innerCornersStep(c: PlanContext): StepDraft {
   return {
     id: 'inner-corners',
     phase: 'lay',
-    headline: say`Two corners first: ${list(corners.map((a) => a.label))}`,
-    detail: say`Just over the edge at both. Hold the rest over the lamp: does it reach all the way? Then press ${length(c.practice.hingeWidth)} down as a hinge; all else stays free.`,
+    headline: say`Two corners first, at the flat end`,
+    detail: say`${atStart(say`${list(corners.map((a) => a.label))}`)}: just over the edge at both. Hold the rest over the lamp: does it reach all the way? Then press ${length(c.practice.hingeWidth)} down as a hinge; all else stays free.`,
     why: say`Nothing stretches at this end: from here one pull goes over the bulge.`,
     minutes: 3,
     tools: ['felt squeegee', 'dry gloves'],
@@ -33,7 +35,10 @@ export function innerCornersStep(c: PlanContext): StepDraft {
 /** The one pull: how far, and where the hands hold. */
 export function acrossStep(c: PlanContext, across: NonNullable<PlanContext['across']>): StepDraft {
   const heat = heated(c, 'soften')
-  const [from, to] = [c.toFlat(across.from), c.toFlat(across.to)]
+  const ends = [c.toFlat(across.from), c.toFlat(across.to)] as const
+  const way = unit(subtract(ends[1], ends[0]))
+  // The hands are on the bleed, beyond the part.
+  const [from, to] = [holdAt(c, ends[0], scale(way, -1)), holdAt(c, ends[1], way)]
   const middle = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2] as const
   const further = length(across.mm, 0)
   return {

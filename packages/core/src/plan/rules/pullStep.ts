@@ -82,7 +82,7 @@ const drawnMm = (pull: Pull) => Math.max(60, Math.sqrt(pull.areaMm2))
 const pullMm = (pull: Pull) => (pull.percent / 100) * drawnMm(pull)
 
 /** Where a hand holds the film: the last place of the piece on the way out from the bulge. */
-function holdAt(c: PlanContext, from: Vec2, way: Vec2): Vec2 {
+export function holdAt(c: PlanContext, from: Vec2, way: Vec2): Vec2 {
   const { piece } = c.drawing
   let far = 0
   piece.forEach((a, i) => {

@@ -28,10 +28,10 @@ export const raisedFirstRule: PlanRule = {
       {
         id: 'raised',
         phase: 'lay',
-        headline: say`Raised first: ${list(raisedOf(c).map((r) => say`${name(r.name)}`))}`,
+        headline: say`Raised places first, flats last`,
         detail: paragraph(
           say`Down on the top of each, then along its walls with the thin tool; the flat on both sides stays off until they lie.`,
-          say`Each wants ${list(raisedOf(c).map((r) => say`${length(stretchOver(r) * widthOf(r), 1)}`))} more than the flat.`,
+          say`More film than the flat: ${list(raisedOf(c).map((r) => say`${name(r.name)} ${length(stretchOver(r) * widthOf(r), 1)}`))}.`,
         ),
         why: say`What stands up takes the most film: it takes it while there is some.`,
         minutes: 2 * raisedOf(c).length,

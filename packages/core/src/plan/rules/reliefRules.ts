@@ -3,7 +3,7 @@ import { obstacleWords } from '../../form/index.ts'
 import { length, name, paragraph, say, type Sentence } from '../../say/index.ts'
 import type { PlanContext } from '../planContext.ts'
 import type { PictureMark } from '../step.ts'
-import { caution, edgeName, fromRoll, isWet, type PlanRule, type StepDraft, wholePart } from './rule.ts'
+import { caution, edgeName, fromRoll, isWet, type PlanRule, type StepDraft } from './rule.ts'
 
 type Obstacle = NonNullable<PlanContext['form']['obstacles']>[number]
 
@@ -65,8 +65,13 @@ function reliefStep(c: PlanContext, relief: ReliefPlan, number: number): StepDra
   const { obstacle, edge, stagesMm, at } = relief
   const [first, rest] = [whole(stagesMm[0]), whole(stagesMm[1])]
   const marks: PictureMark[] = at.flatMap((spot): PictureMark[] => [
-    { kind: 'zone', at: spot, radiusMm: 8 },
-    { kind: 'sweep', from: outside(c, spot, relief.wholeMm), to: spot, text: say`${length(relief.wholeMm, 0)}` },
+    { kind: 'zone', at: spot, radiusMm: 5 },
+    {
+      kind: 'sweep',
+      from: outside(c, spot, relief.wholeMm),
+      to: spot,
+      ...(spot === at[0] ? { text: say`${length(relief.wholeMm, 0)}` } : {}),
+    },
   ])
   return {
     id: `relief-${number}`,
@@ -82,7 +87,12 @@ function reliefStep(c: PlanContext, relief: ReliefPlan, number: number): StepDra
     records: 'blade',
     cutMm: Math.round(relief.wholeMm * at.length),
     references: [{ kind: 'edge', edge }],
-    picture: wholePart('floating', marks),
+    picture: {
+      film: 'floating',
+      middle: c.toFlat(obstacle.at),
+      radiusMm: Math.max(50, 2.5 * relief.wholeMm, 1.2 * obstacle.widthMm),
+      marks,
+    },
     ...(isWet(c) ? { driesInMinutes: c.wetMinutes } : {}),
   }
 }
