@@ -72,6 +72,7 @@ const questionOf = (form: Form, film: Film, pattern: PiecePattern | null) =>
     choices: nothingChosen,
     set: null,
     line: null,
+    measured: true,
     stock: { alcoholPercent: 70 },
     practice: practiceWith(),
   })

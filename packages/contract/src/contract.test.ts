@@ -237,6 +237,7 @@ describe('a schema mirrors the type of the core', () => {
       choices: nothingChosen,
       set: null,
       line: null,
+      measured: true,
       stock: { alcoholPercent: 70 },
       practice: practiceWith(),
     }

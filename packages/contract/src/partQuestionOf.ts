@@ -1,6 +1,6 @@
-import { type PartQuestion, partQuestion } from '@truelay/core/plan'
+import { ordinaryForm, type PartQuestion, partQuestion } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
-import { bodyPlan } from '@truelay/core/vehicle'
+import { bodyPlan, type Slot } from '@truelay/core/vehicle'
 import type { JobBundle, Part } from './job.ts'
 import { linePlaceOf, linesOfRows, setPlaceOf } from './partsTogether.ts'
 
@@ -10,10 +10,16 @@ export type QuestionSources = Pick<
   'job' | 'parts' | 'sets' | 'kits' | 'forms' | 'films' | 'pieces' | 'shop' | 'findings'
 >
 
-/** What the storeys of a part of a job are asked; null where the job lacks its form, film or piece. */
+/** The form of an ordinary part at that place; undefined where the vehicle has no such place. */
+const ordinaryFormOf = (part: PartOfBundle, slot: Slot | undefined) =>
+  slot === undefined ? undefined : ordinaryForm({ slot: slot.id, name: part.name, size: slot.size })
+
+/** What the storeys of a part of a job are asked; null where the job lacks its form, film or piece. A part that nobody has measured is taken as an ordinary one of its kind. */
 export function partQuestionOf(sources: QuestionSources, part: PartOfBundle): PartQuestion | null {
   const { job, forms, films, pieces, shop, findings } = sources
-  const form = forms.find((f) => f.id === part.formId)
+  const slot = bodyPlan(job.vehicle.kind).slots.find((s) => s.id === part.slot)
+  const measured = part.formId !== null
+  const form = measured ? forms.find((f) => f.id === part.formId) : ordinaryFormOf(part, slot)
   const film = films.find((f) => f.id === part.filmId)
   const piece = pieces.find((p) => p.id === part.pieceId)
   if (form === undefined || film === undefined || (piece === undefined && part.pieceId !== null)) return null
@@ -25,7 +31,8 @@ export function partQuestionOf(sources: QuestionSources, part: PartOfBundle): Pa
     film,
     pattern: piece?.pattern ?? null,
     found: findings.filter((f) => f.partId === part.id).map(({ kind, at, sizeMm }) => ({ kind, at, sizeMm })),
-    low: bodyPlan(job.vehicle.kind).slots.find((s) => s.id === part.slot)?.low ?? false,
+    low: slot?.low ?? false,
+    measured,
     chosen: part.order,
     set: setPlaceOf(sources, part.id),
     line: linePlaceOf(linesOfRows(sources, practice), part.pieceId),

@@ -90,6 +90,7 @@ export function factsOfStory(part: StoryPart, read: (file: string) => unknown): 
     partName: form.name,
     set: null,
     line: null,
+    measured: true,
     form: typeof ends === 'string' ? { ...form, edges: form.edges.map((e) => ({ ...e, code: ends })) } : form,
     film: kept(documents.film, `films/${filmId}.json`),
     pattern: piece?.pattern ?? null,

@@ -31,6 +31,7 @@ export function partNeeds({
     film,
     findings.filter((f) => f.partId === part.id),
     part.order,
+    part.choices.liquids,
   )
   const areaMm2 = Math.abs(signedArea(polygon)) * factor
   const stock = { alcoholPercent: shop.stockAlcoholPercent }

@@ -17,6 +17,8 @@ export interface WorkInput {
   readonly schools: Schools
   /** Why the liquids that were chosen are not used; null where they are, or none were chosen. */
   readonly liquidRefused: Sentence | null
+  /** False where its form is only that of an ordinary part of its kind. */
+  readonly measured: boolean
   readonly set: SetPlace | null
   readonly line: LinePlace | null
   /** How many work on it; null = as its size asks. */

@@ -43,6 +43,7 @@ describe('every piece of the demo kits', () => {
         choices: nothingChosen,
         set: null,
         line: null,
+        measured: true,
       }
       const { lay, work } = partQuestion(facts)
       // The walls of a channel want a finer mesh than a plain panel.

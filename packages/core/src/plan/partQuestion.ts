@@ -33,6 +33,8 @@ export interface PartFacts {
   readonly choices: WorkChoices
   /** Where it stands among parts that are fitted with it; null = by itself. */
   readonly set: SetPlace | null
+  /** False where its form is only that of an ordinary part of its kind. */
+  readonly measured: boolean
   /** How it gets its line; null where it stands in no row. */
   readonly line: LinePlace | null
   readonly stock: Stock

@@ -25,6 +25,8 @@ export interface PlanContext {
   readonly form: FormDoc
   /** Where its film comes from. */
   readonly cut: PieceCut
+  /** False where its form is only that of an ordinary part of its kind. */
+  readonly measured: boolean
   /** Where it stands among parts that are fitted with it; null = by itself. */
   readonly set: SetPlace | null
   /** How it gets its line from its neighbours; null where it stands in no row. */

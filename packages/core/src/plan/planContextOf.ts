@@ -107,6 +107,7 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
     openings: openingChain(form, part, margins, rules),
     roomMm: roomOf(margins, rules, drawing),
     cut: placed.cut,
+    measured: conditions.measured,
     set: conditions.set,
     line: conditions.line,
     hands: conditions.hands ?? (surface.figures.areaMm2 > 1e6 * practice.twoHandsFrom ? 2 : 1),

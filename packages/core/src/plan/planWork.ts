@@ -37,7 +37,9 @@ export function planWork(placed: PlacedPart, conditions: Conditions): Result<Par
     film: { id: film.id, name: film.name, type: film.type, laid: film.laid },
     material: form.material,
     grade: graded.grade,
-    gradeWords: say`${clauses(graded.reasons.slice(0, 3))}.`,
+    gradeWords: conditions.measured
+      ? say`${clauses(graded.reasons.slice(0, 3))}.`
+      : say`Nobody has measured it: how hard it is will be known with the first readings.`,
     schools: explainSchools(schools, form, film, practice, { chosen, cut: context.cut }),
     solutions: context.solutions,
     cut: context.cut,

@@ -16,6 +16,7 @@ const facts: PartFacts = {
   choices: nothingChosen,
   set: null,
   line: null,
+  measured: true,
   stock: { alcoholPercent: 70 },
   practice: practiceWith(),
 }

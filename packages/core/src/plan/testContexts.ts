@@ -1,9 +1,18 @@
 import type { FormDoc } from '../form/index.ts'
-import { orderBySchool, rehearse, setStage } from '../lay/index.ts'
+import { layPart, orderBySchool, rehearse, setStage } from '../lay/index.ts'
 import { practiceWith } from '../practice/index.ts'
 import { required } from '../result/index.ts'
 import { say } from '../say/index.ts'
-import { anyDay, findingKinds, nothingChosen, orderPractice, partQuestion, placeOn, rehearsalOptions } from './index.ts'
+import {
+  anyDay,
+  findingKinds,
+  nothingChosen,
+  ordinaryForm,
+  orderPractice,
+  partQuestion,
+  placeOn,
+  rehearsalOptions,
+} from './index.ts'
 import type { PlanContext } from './planContext.ts'
 import { planContextOf } from './planContextOf.ts'
 import { demoForm, type Otherwise, type TestPart, testPart } from './testParts.ts'
@@ -44,6 +53,8 @@ export function testContexts(): ReadonlyMap<string, PlanContext> {
     'mirror cap': testPart('pipit-mirror-left', 'clearcoat-hull-180', 'pipit-mirror-left', 400),
   }
   const front = testPart('finch-front', 'clearcoat-hull-180', null, 500)
+  const roof = { ...door.facts, form: ordinaryForm({ slot: 'roof', name: 'Roof', size: [1200, 1500] }), pattern: null }
+  const unmeasured = { facts: roof, laid: required(layPart(partQuestion(roof).lay, { triangles: 300 })) }
   const others: readonly (readonly [string, TestPart, Otherwise])[] = [
     [
       'front in one fluid',
@@ -83,6 +94,7 @@ export function testContexts(): ReadonlyMap<string, PlanContext> {
         },
       },
     ],
+    ['roof that nobody has measured', unmeasured, { measured: false }],
     ['bar after a bar', testPart('finch-trim-2-left', 'ebony-cast-dry', 'finch-trim-2-left', 400), {}],
     [
       'wrapped bonnet, alone',

@@ -50,6 +50,7 @@ export function testPart(formId: string, filmId: string, pieceId: string | null,
     choices: nothingChosen,
     set: null,
     line: null,
+    measured: true,
   }
   return { facts, laid: required(layPart(partQuestion(facts).lay, { triangles })) }
 }

@@ -55,6 +55,14 @@ export function FitStart({ bundle, part, happened }: FitStartProps) {
         </p>
         <Title look="far">{part.name}</Title>
         <p className="mt-2 text-title">{t`${plan.steps.length} steps, about ${Math.round(plan.minutes)} minutes with the waits. ${plan.film.name}.`}</p>
+        {plan.notes.map(({ because, says }) => (
+          <p
+            key={t(because)}
+            className="mt-3 max-w-4xl border-l-8 border-amber bg-amber-tint px-4 py-2 text-lead leading-snug"
+          >
+            {t(says)}
+          </p>
+        ))}
         {refusal === null ? null : <Failed sentence={refusal.sentence} fix={refusal.fix} />}
         <ol className="mt-6 max-w-3xl columns-1 text-lead md:columns-2">
           {plan.steps.map((step) => (

@@ -18,9 +18,18 @@ export function NotMeasured({ part }: { readonly part: Part }) {
   return (
     <Failed
       sentence={say`Nobody has measured ${name(part.name)} yet.`}
-      fix={say`Measure it with straightedge, rule and tape, or bring in a scan; then its lay can be worked out.`}
+      fix={say`Measure it with straightedge, rule and tape, or bring in a scan; then its lay can be worked out. Its steps are there already, by ordinary figures.`}
     >
-      <Link to={`/forms/new?part=${part.id}&job=${part.jobId}`} className={buttonClass('go')}>{t`Measure it now`}</Link>
+      <div className="flex flex-wrap gap-3">
+        <Link
+          to={`/forms/new?part=${part.id}&job=${part.jobId}`}
+          className={buttonClass('go')}
+        >{t`Measure it now`}</Link>
+        <Link
+          to={`/jobs/${part.jobId}/fit/${part.id}`}
+          className={buttonClass('plain')}
+        >{t`Fit it by ordinary figures`}</Link>
+      </div>
     </Failed>
   )
 }

@@ -145,7 +145,7 @@ export function KitScreen() {
               onClick={() => {
                 for (const part of parts) {
                   const question = partQuestionOf(bundle, part)
-                  if (question !== null) dryCheck(question)
+                  if (question?.work.measured === true) dryCheck(question)
                 }
               }}
             >{t`Check all ${parts.length} parts`}</Button>

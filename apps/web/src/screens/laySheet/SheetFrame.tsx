@@ -25,7 +25,7 @@ export function SheetFrame() {
       <PartTabs bundle={bundle} stage="lay-sheets">
         <SheetViews jobId={bundle.job.id} partId={part.id} />
       </PartTabs>
-      {question === null ? (
+      {question === null || !question.work.measured ? (
         <NotMeasured part={part} />
       ) : (
         <Outlet context={{ bundle, part, question } satisfies Sheet} />

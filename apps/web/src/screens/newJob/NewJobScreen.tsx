@@ -182,6 +182,7 @@ function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
               covered={parts.map((part) => ({
                 ...part,
                 outline: null,
+                measured: true,
                 within: choices.find((p) => p.slot === part.slot && p.name === part.name)?.within,
               }))}
               marks={[]}

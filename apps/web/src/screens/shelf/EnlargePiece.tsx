@@ -44,6 +44,7 @@ export function EnlargePiece({ piece, form, film, shop, enlarged, onEnlarged }: 
       choices: nothingChosen,
       set: null,
       line: null,
+      measured: true,
     })
     const laid = await worker.lay(question)
     const result = laid.ok ? await worker.enlarge(question.place, wanted) : laid

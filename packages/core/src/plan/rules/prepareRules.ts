@@ -1,4 +1,5 @@
-import { count, list, name, percent, say, type Sentence, volume } from '../../say/index.ts'
+import { boundsOf } from '../../geometry/index.ts'
+import { count, length, list, name, percent, say, type Sentence, volume } from '../../say/index.ts'
 import type { PlanContext } from '../planContext.ts'
 import { staticCautions } from './findingRules.ts'
 import { gapsStep } from './gapsStep.ts'
@@ -28,6 +29,26 @@ import { strokes } from './strokes.ts'
 
 /** Washing, masking, degreasing. */
 export const cleaningRules: readonly PlanRule[] = [
+  {
+    name: 'read a part that nobody has measured',
+    when: (c) => !c.measured,
+    steps: (c) => {
+      const { min, max } = boundsOf(c.outlineOnForm)
+      return [
+        {
+          id: 'read-part',
+          phase: 'prepare',
+          headline: say`Read its length and width`,
+          detail: say`About ${length(max[0] - min[0], 0)} by ${length(max[1] - min[1], 0)} as a rule. Tape over its face, feel behind each edge what film can hold on to, lay a straightedge over its bulge: two readings on the form bench are enough to begin with.`,
+          why: say`Everything after this goes by ordinary figures until somebody has read it.`,
+          minutes: 5,
+          tools: ['tape measure', 'rule'],
+          because: say`Nobody has measured this part.`,
+          gate: say`Length and width are read.`,
+        },
+      ]
+    },
+  },
   {
     name: 'wash and clay',
     once: 'first',
