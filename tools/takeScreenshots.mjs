@@ -26,6 +26,8 @@ await keep('lay-sheet-bonnet', 2500)
 await theme('bay')
 await sheet('0412-bonnet')
 await page.getByRole('button', { name: 'Move it there' }).click()
+await page.getByText('Other liquids for this part').click()
+await page.getByText('maker’s single fluid').scrollIntoViewIfNeeded()
 await keep('lay-sheet-dark', 2500)
 await theme('day')
 await page.goto(`${url}/shop`)
@@ -63,8 +65,14 @@ await page.mouse.up()
 await page.goto(`${url}/jobs/0412/kit`)
 await page.getByLabel('Scan a label here').fill('TL1/pipit-headlamp-left-piece/DG-2610-17')
 await page.keyboard.press('Enter')
-await button('Check all 2 parts')
-await page.getByText('Fits', { exact: true }).nth(1).waitFor({ timeout: 60_000 })
+await page.goto(`${url}/jobs/0414/kit`)
+const strips = page
+  .getByRole('region', { name: 'Fitted together' })
+  .getByRole('listitem')
+  .filter({ hasText: 'strip 1' })
+  .first()
+await strips.getByRole('button', { name: /Fit together/ }).click()
+await page.getByRole('button', { name: 'Take apart' }).scrollIntoViewIfNeeded()
 await keep('kit')
 await page.goto(`${url}/jobs/new`)
 await button(/Tarnbeck Drover/)
@@ -93,15 +101,53 @@ await page.goto(`${url}/jobs/0415/lay-sheets/0415-02/edges`)
 await page.getByTestId('edge-amount').waitFor({ timeout: 60_000 })
 await keep('edges')
 
+// A pair of lamps: the second is laid while the first dries.
+const head = page.getByTestId('headline')
+const isReady = page.getByRole('button', { name: 'It is ready already' })
+const fitUpTo = async (path, wanted) => {
+  await page.goto(`${url}${path}`)
+  await page.getByRole('button', { name: /Start/ }).click({ timeout: 90_000 })
+  for (let i = 0; i < 40; i++) {
+    await head.or(isReady).waitFor()
+    if (await isReady.isVisible()) {
+      await isReady.click()
+      await isReady.waitFor({ state: 'hidden' })
+      continue
+    }
+    const now = await head.textContent()
+    if (wanted.test(now)) return
+    if (/Measure the gaps|Check how it sits/.test(now)) {
+      for (const field of await page.getByRole('textbox').all())
+        await field.fill((await field.getAttribute('placeholder')) ?? '')
+      await page.getByRole('button', { name: /How do I move it/ }).click()
+      await page.waitForTimeout(500)
+    }
+    await page.keyboard.press('PageDown')
+    await page.getByText(now, { exact: true }).first().waitFor({ state: 'hidden' })
+  }
+}
+await page.request.put(`${url}/api/jobs/0413/sets`, {
+  data: { sets: [{ mode: 'to and fro', partIds: ['0413-09', '0413-10'] }] },
+})
+await fitUpTo('/jobs/0413/fit/0413-09', /Tuck edge/)
+await page.keyboard.press('PageDown')
+await tablet()
+await keep('fit-wait-tablet')
+await laptop()
+// A reference chain: the middle pair of sensors is read and corrected like a gap.
+await fitUpTo('/jobs/0415/fit/0415-02', /Centre the inner sensor/)
+const sensors = { a: '2.4', b: '1.6', c: '2.6', d: '1.4' }
+for (const [letter, gap] of Object.entries(sensors))
+  await page.getByRole('textbox', { name: new RegExp(`^${letter} `) }).fill(gap)
+await page.getByRole('button', { name: /How do I move it/ }).click()
+await keep('fit-gaps')
+
 await page.goto(`${url}/jobs/0412/fit/0412-bonnet`)
 await page.getByRole('button', { name: /Start/ }).click({ timeout: 60_000 })
 for (let i = 0; i < 40; i++) {
   const ready = page.getByRole('button', { name: 'It is ready already' })
   await page.getByTestId('headline').or(ready).waitFor()
   if (await ready.isVisible()) {
-    await tablet()
-    await keep('fit-wait-tablet')
-    await laptop()
     await page.goto(url)
     await keep('bay', 1500)
     await page.getByRole('link', { name: 'Go on' }).click()
@@ -118,7 +164,6 @@ for (let i = 0; i < 40; i++) {
     }
     await fill()
     await page.getByRole('button', { name: /How do I move it/ }).click()
-    await keep('fit-gaps')
     await fill('2.6')
     await page.getByRole('button', { name: /Measured again/ }).click()
     await page.getByText(/Leave it\./).waitFor()
@@ -135,20 +180,7 @@ for (let i = 0; i < 40; i++) {
 await page.goto(`${url}/jobs/0412/record/0412-bonnet`)
 await keep('record', 1200)
 await laptop()
-await page.goto(`${url}/jobs/0412/fit/0412-headlamp-left`)
-await page.getByRole('button', { name: /Start/ }).click({ timeout: 60_000 })
-for (let i = 0; i < 30; i++) {
-  const now = await page.getByTestId('headline').textContent()
-  if (/Post-heat/.test(now)) break
-  if (/Check how it sits/.test(now)) {
-    for (const field of await page.getByRole('textbox').all())
-      await field.fill((await field.getAttribute('placeholder')) ?? '')
-    await page.getByRole('button', { name: /How do I move it/ }).click()
-    await page.waitForTimeout(500)
-  }
-  await page.keyboard.press('PageDown')
-  await page.getByText(now, { exact: true }).first().waitFor({ state: 'hidden' })
-}
+await fitUpTo('/jobs/0412/fit/0412-headlamp-left', /One pull across/)
 await keep('fit-heat')
 await page.goto(`${url}/jobs/0415/lay-sheets/0415-02/rehearsal`)
 await page.getByTestId('most-first').waitFor({ timeout: 120_000 })

@@ -60,6 +60,12 @@ test('what was chosen for a part is kept, comes back in its job, and outlives a 
 
 test.each([
   ['an edge that the part does not have', { ...nothingChosen, ends: { keel: 'wrap' } }, 422, /has no edge "keel"/],
+  [
+    'a way of ending that the place cannot take',
+    { ...nothingChosen, ends: { nose: 'lip-stop' } },
+    422,
+    /The nose edge has no lip to stop on/,
+  ],
   ['a way of ending that there is not', { ...nothingChosen, ends: { nose: 'glued' } }, 400, /./],
   [
     'a film for wet laying, laid dry',

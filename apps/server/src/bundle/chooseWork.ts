@@ -1,4 +1,5 @@
 import type { Part, PartId } from '@truelay/contract'
+import { endRefused } from '@truelay/core/edges'
 import { cutRefused, liquidRefused } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
 import { list, name, say } from '@truelay/core/say'
@@ -28,6 +29,14 @@ export async function chooseWork(database: Database, id: PartId, choices: Part['
       sentence: say`${name(form.name)} has no edge ${list(strange.map((edge) => `"${edge}"`))}; nothing was changed.`,
       fix: say`Its edges are ${list(edges)}.`,
     })
+  const cannotEnd = [...form.edges, ...form.holes].flatMap((edge) => {
+    const code = choices.ends[edge.name]
+    const why = code === undefined || code === edge.code ? null : endRefused(edge, code)
+    return why === null ? [] : [why]
+  })
+  const [noEnd] = cannotEnd
+  if (noEnd !== undefined)
+    throw new Refused({ code: 'END_NOT_HERE', sentence: noEnd, fix: say`Choose another way; nothing was changed.` })
   const practice = practiceWith(shop.practice)
   const pattern = pieces.find((p) => p.id === part?.pieceId)?.pattern ?? null
   const cannotCut = choices.cut === null ? null : cutRefused(choices.cut, { form, film, pattern }, practice)

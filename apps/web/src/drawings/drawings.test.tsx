@@ -104,6 +104,27 @@ describe('the picture of a step', () => {
       <StepDrawing drawing={drawing} picture={picture} length={length} label="Step" aspect={1.4} readings={readings} />,
     )
 
+  test('a sheet off the roll is drawn as it is, with no gap drawn larger, and all of it is in the picture', () => {
+    const sheet = rectangle(400, 300, -125)
+    const whole = (sheetOf?: typeof sheet) =>
+      renderToStaticMarkup(
+        <StepDrawing
+          drawing={drawing}
+          picture={{ film: 'floating', marks: [] }}
+          {...(sheetOf === undefined ? {} : { sheet: sheetOf })}
+          length={length}
+          label="Step"
+          aspect={1.4}
+        />,
+      )
+    const viewOf = (svg: string) => (/viewBox="([^"]+)"/.exec(svg)?.[1] ?? '').split(' ').map(Number)
+    expect(whole()).toContain('times too large')
+    expect(whole(sheet)).not.toContain('times too large')
+    const [x = 0, , width = 0] = viewOf(whole(sheet))
+    expect(x).toBeLessThan(-125)
+    expect(x + width).toBeGreaterThan(525)
+    expect(viewOf(whole())[2]).toBeLessThan(width)
+  })
   test('without film only the part is drawn', () => {
     expect(draw({ film: 'none', marks: [] })).not.toContain('stroke-dasharray')
     expect(draw({ film: 'floating', marks: [] })).toContain('stroke-dasharray')

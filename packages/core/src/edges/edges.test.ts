@@ -5,7 +5,7 @@ import type { EdgeCode, FormDoc, FormEdge } from '../form/index.ts'
 import { buildSurface } from '../form/index.ts'
 import { edgeRulesOf } from '../plan/index.ts'
 import { practiceWith } from '../practice/index.ts'
-import { bladeBook, type EdgeWork, edgePlan, readBehind } from './index.ts'
+import { endRefused, bladeBook, type EdgeWork, edgePlan, readBehind } from './index.ts'
 
 const practice = practiceWith()
 
@@ -152,4 +152,26 @@ test('the blade book counts segments, metres and the feel of test cuts', () => {
     steadiness: 0.5,
   })
   expect(bladeBook([{ kind: 'segment', at }], 3000)).toMatchObject({ fresh: true, steadiness: null })
+})
+
+describe('an edge that cannot end so', () => {
+  const edge = { label: 'nose edge' }
+  const lip = { turnDeg: 85, depthMm: 12 }
+  test('there is no lip to stop on where there is none', () => {
+    expect(endRefused(edge, 'lip-stop')).toSay('The nose edge has no lip to stop on')
+    expect(endRefused({ ...edge, lip }, 'lip-stop')).toBeNull()
+  })
+  test.each(['wrap', 'tuck', 'overlap'] as const)('over a sharp lip film does not go on: %s', (code) => {
+    expect(endRefused({ ...edge, lip }, code)).toSay('turns away by 85°')
+    expect(endRefused({ ...edge, lip: { ...lip, turnDeg: 40 } }, code)).toBeNull()
+  })
+  test('a wrap wants something to hold on to; what nobody has felt is a doubt, no refusal', () => {
+    expect(endRefused({ ...edge, behind: 'nothing' }, 'wrap')).toSay('nothing behind the nose edge')
+    expect(endRefused(edge, 'wrap')).toBeNull()
+    expect(endRefused({ ...edge, behind: 'open flange, 16 mm' }, 'wrap')).toBeNull()
+  })
+  test('it may always stop short or be cut', () => {
+    for (const code of ['stop-short', 'gap-cut', 'surface-cut', 'butt'] as const)
+      expect(endRefused({ ...edge, lip, behind: 'nothing' }, code)).toBeNull()
+  })
 })

@@ -50,6 +50,8 @@ export function growByEdges(outline: EdgedOutline, growth: GrowthByEdge): Vec2[]
     const next = stretches[(i + 1) % stretches.length]!
     const corner = filledCorner(line, growth[edge] ?? 0, next.line, growth[next.edge] ?? 0)
     if (corner !== null) shape = Clipper.unionD(shape, corner, FillRule.NonZero, decimals)
+    const step = ramp(line, growth[edge] ?? 0, next.line, growth[next.edge] ?? 0)
+    if (step !== null) shape = Clipper.unionD(shape, step, FillRule.NonZero, decimals)
   })
   stretches.forEach(({ edge, line }, i) => {
     const byMm = growth[edge] ?? 0
@@ -112,6 +114,48 @@ function filledCorner(line: readonly Vec2[], byMm: number, next: readonly Vec2[]
   if (signedArea(corner) <= 1e-6) return null
   // A hair larger than the gap, so that no slit of no width stays beside it.
   return inflatePathsD([counterClockwise(corner)], overlapMm, JoinType.Miter, EndType.Polygon, mitreLimit, decimals)
+}
+
+/** How gently a wide strip runs out into a narrow one where their edges run on: so many mm along for each mm across. */
+const rampSlope = 3
+/** Steps of less than this are none to a hand, mm. */
+const leastStepMm = 1
+const rampEveryMm = 2
+
+/**
+ * Where two edges that move outward by different distances run on into each other, the wider strip runs out along the narrower one: a step
+ * there would tear and could not be held. Null where they meet at a corner, or are alike.
+ */
+function ramp(line: readonly Vec2[], byMm: number, next: readonly Vec2[], nextMm: number): PathsD | null {
+  if (byMm <= 0 || nextMm <= 0 || Math.abs(byMm - nextMm) < leastStepMm) return null
+  const turn = cross2(
+    unit(subtract(line[line.length - 1]!, line[line.length - 2]!)),
+    unit(subtract(next[1]!, next[0]!)),
+  )
+  if (Math.abs(turn) > sharpCorner) return null
+  // Along the narrower edge, away from where they meet; outward is to the right of the outline's run.
+  const [away, side] = byMm > nextMm ? [next, 1] : [[...line].reverse(), -1]
+  const [wide, narrow] = [Math.max(byMm, nextMm), Math.min(byMm, nextMm)]
+  const lengthMm = rampSlope * (wide - narrow)
+  const [inner, outer]: [Vec2[], Vec2[]] = [[], []]
+  let doneMm = 0
+  for (let i = 1; i < away.length && doneMm < lengthMm; i++) {
+    const [from, to] = [away[i - 1]!, away[i]!]
+    const longMm = Math.hypot(to[0] - from[0], to[1] - from[1])
+    const [dx, dy] = unit(subtract(to, from))
+    const out: Vec2 = [side * dy, -side * dx]
+    const pieces = Math.max(1, Math.ceil(longMm / rampEveryMm))
+    for (let k = i === 1 ? 0 : 1; k <= pieces; k++) {
+      const at = Math.min(doneMm + (longMm * k) / pieces, lengthMm)
+      const p = add(from, scale([dx, dy], at - doneMm))
+      inner.push(p)
+      outer.push(add(p, scale(out, narrow + (wide - narrow) * (1 - at / lengthMm))))
+    }
+    doneMm += longMm
+  }
+  const polygon = [...inner, ...outer.reverse()]
+  if (Math.abs(signedArea(polygon)) < 1e-6) return null
+  return inflatePathsD([counterClockwise(polygon)], overlapMm, JoinType.Miter, EndType.Polygon, mitreLimit, decimals)
 }
 
 /** The line with straight pieces added at its ends. */

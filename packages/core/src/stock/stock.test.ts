@@ -96,6 +96,32 @@ describe('an outline grown edge by edge', () => {
     expect(contains(grown, at(13.8))).toBe(true)
     expect(contains(grown, at(14.3))).toBe(false)
   })
+  test('where two edges run on into each other the wider strip runs out along the narrower one, without a step', () => {
+    // A long plate whose lower edge changes its name in the middle.
+    const polygon: Vec2[] = [
+      [0, 0],
+      [200, 0],
+      [400, 0],
+      [400, 100],
+      [0, 100],
+    ]
+    const edgeOfSide = ['wide', 'narrow', 'end', 'top', 'end']
+    const grown = growByEdges({ polygon, edgeOfSide }, { wide: 30, narrow: 10 })
+    /** How far the film reaches below the plate at x. */
+    const reach = (x: number) => {
+      let least = 0
+      grown.forEach((a, i) => {
+        const b = grown[(i + 1) % grown.length] ?? a
+        if (Math.min(a[0], b[0]) <= x && x <= Math.max(a[0], b[0]) && Math.abs(b[0] - a[0]) > 1e-6)
+          least = Math.min(least, a[1] + ((b[1] - a[1]) * (x - a[0])) / (b[0] - a[0]))
+      })
+      return -least
+    }
+    expect(reach(100)).toBeCloseTo(30, 1)
+    expect(reach(350)).toBeCloseTo(10, 1)
+    for (let x = 190; x < 300; x += 5) expect(Math.abs(reach(x + 5) - reach(x))).toBeLessThan(2)
+    expect(reach(230)).toBeCloseTo(20, 0)
+  })
   test('drawn in too far, nothing is left', () => {
     expect(growByEdges(box(10, 10), { bottom: -6, right: -6, top: -6, left: -6 })).toEqual([])
   })

@@ -1,4 +1,5 @@
 import { type EdgeCode, edgeCodes } from '@truelay/core/form'
+import { endRefused } from '@truelay/core/edges'
 import { edgeAdvice, edgeCodeWords, ruleOfCode } from '@truelay/core/plan'
 import { length } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
@@ -21,7 +22,9 @@ export function EndChoice({ edge, code }: EndChoiceProps) {
   const { bundle, part, question } = useLaidPart()
   const [save, { error, isLoading }] = useSaveChoicesMutation()
   const { form } = question.lay
-  const usual = [...form.edges, ...form.holes].find((e) => e.name === edge)?.code
+  const own = [...form.edges, ...form.holes].find((e) => e.name === edge)
+  const usual = own?.code
+  const refusedAs = (option: EdgeCode) => (own === undefined || option === usual ? null : endRefused(own, option))
   const end = (chosen: EdgeCode) => {
     const { [edge]: _, ...others } = part.choices.ends
     const ends = chosen === usual ? others : { ...others, [edge]: chosen }
@@ -41,10 +44,10 @@ export function EndChoice({ edge, code }: EndChoiceProps) {
             <button
               type="button"
               aria-pressed={option === code}
-              disabled={isLoading}
-              title={t(edgeAdvice(option))}
+              disabled={isLoading || refusedAs(option) !== null}
+              title={t(refusedAs(option) ?? edgeAdvice(option))}
               onClick={() => end(option)}
-              className={`flex min-h-14 w-full items-center gap-2.5 border px-2.5 text-left ${option === code ? 'border-petrol bg-petrol-tint' : 'border-ink/40 hover:border-petrol'}`}
+              className={`flex min-h-14 w-full items-center gap-2.5 border px-2.5 text-left disabled:text-quiet disabled:hover:border-ink/40 ${option === code ? 'border-petrol bg-petrol-tint' : 'border-ink/40 hover:border-petrol'}`}
             >
               <span className="label-strong flex size-8 shrink-0 items-center justify-center border-2 border-ink text-body">
                 {edgeLetters[option]}
@@ -52,7 +55,13 @@ export function EndChoice({ edge, code }: EndChoiceProps) {
               <span className="text-body leading-tight">
                 <strong className="block">{t(edgeCodeWords[option])}</strong>
                 <span className="text-note text-quiet">
-                  {option === usual ? t`as the form says` : <Wants code={option} />}
+                  {option === usual ? (
+                    t`as the form says`
+                  ) : refusedAs(option) === null ? (
+                    <Wants code={option} />
+                  ) : (
+                    t`not at this edge`
+                  )}
                 </span>
               </span>
             </button>

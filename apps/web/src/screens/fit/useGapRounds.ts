@@ -11,7 +11,7 @@ export interface GapRounds {
   readonly plan: PartPlan
   /** The step in hand asks for gaps, and nothing has to be waited for. */
   readonly measuring: boolean
-  /** Its gaps may be left unread: an opening is centred by eye, and read where the eye is not sure. */
+  /** Its gaps may be left unread: an opening is centred and a line met by eye, and read where the eye is not sure. */
   readonly byEye: boolean
   /** Gaps are typed, or have to be and none has been measured yet: the big target reads them. */
   readonly answering: boolean
@@ -39,7 +39,7 @@ export function useGapRounds(state: Fitting, step: PlanStep | undefined, waiting
     .map((round) => round.readings)
   const last = rounds[rounds.length - 1]
   const measuring = step?.records === 'gaps' && !waiting
-  const byEye = step?.references.some((r) => r.kind === 'opening') ?? false
+  const byEye = step?.references.some((r) => r.kind === 'opening' || r.kind === 'edge') ?? false
   const typed = Object.values(drafts).some((text) => text.trim() !== '')
   return {
     plan,

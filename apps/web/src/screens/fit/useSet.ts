@@ -39,10 +39,15 @@ export function useSet(bundle: JobBundle, part: Part, now: Date): PartsOfSet | n
     })
   }, [bay, set, bundle, part.id])
   if (set === undefined) return null
+  return ofSet(set.mode, parts, now)
+}
+
+/** What the parts of a set make of each other at a moment. */
+export function ofSet(mode: SetMode, parts: readonly SetPart[], now: Date): PartsOfSet {
   const others = parts.filter(({ own, progress }) => !own && progress?.state !== 'done')
   const isWaiting = ({ progress }: SetPart) => progress?.readyAt != null && new Date(progress.readyAt) > now
   return {
-    mode: set.mode,
+    mode,
     parts,
     meanwhile: others.find((p) => !isWaiting(p)) ?? null,
     next: others[0] ?? null,

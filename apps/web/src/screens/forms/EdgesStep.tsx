@@ -2,7 +2,8 @@ import { useWords } from '../../ui/words.ts'
 import type { EdgeCode, FormEdge } from '@truelay/core/form'
 import { edgeAdvice, edgeCodeWords } from '@truelay/core/plan'
 import { Button } from '../../ui/Button.tsx'
-import { SelectInput, TextInput } from '../../ui/Field.tsx'
+import { Field, SelectInput, TextInput } from '../../ui/Field.tsx'
+import { ObstaclesList } from './ObstaclesList.tsx'
 import { freshName } from './editForm.ts'
 import type { StepProps } from './stepProps.ts'
 import { NumberCell } from './NumberCell.tsx'
@@ -57,6 +58,18 @@ export function EdgesStep({ form, onChange, chosen, onChoose }: StepProps) {
                 }
               />
             </div>
+            <TextInput
+              aria-label={t`Line at ${edge.label}`}
+              placeholder={t`set by a line? colour change, neighbour’s film`}
+              value={edge.line ?? ''}
+              maxLength={60}
+              onChange={(event) =>
+                set(edge.name, ({ line: _, ...e }) =>
+                  event.target.value === '' ? e : { ...e, line: event.target.value },
+                )
+              }
+              className="mt-2"
+            />
             <p className="mt-1 text-note text-quiet">{t(edgeAdvice(edge.code))}</p>
             {edge.lip === undefined ? (
               <Button
@@ -105,6 +118,21 @@ export function EdgesStep({ form, onChange, chosen, onChoose }: StepProps) {
           })
         }
       >{t`Add an edge`}</Button>
+      <ObstaclesList form={form} onChange={onChange} />
+      <div className="mt-4 border-t border-hair pt-3">
+        <Field label={t`What is opened to reach behind an edge`}>
+          <TextInput
+            placeholder={t`boot, bonnet; nothing if all edges can be reached`}
+            value={form.opens ?? ''}
+            maxLength={60}
+            onChange={(event) =>
+              onChange(({ opens: _, ...now }) =>
+                event.target.value === '' ? now : { ...now, opens: event.target.value },
+              )
+            }
+          />
+        </Field>
+      </div>
     </>
   )
 }

@@ -35,9 +35,10 @@ describe('a form in the making', () => {
       channels: [{ name: 'c', along: [[0, 0] as const, [50, 50] as const], widthMm: 40, depthMm: 4, wallDeg: 40 }],
       recesses: [{ name: 'r', outline: roundedBox([10, 10], 40, 20, 5), depthMm: 3, wallDeg: 30 }],
       raised: [{ name: 'u', outline: roundedBox([10, 10], 40, 20, 5), heightMm: 3, wallDeg: 30 }],
+      obstacles: [{ name: 'o', kind: 'pillar' as const, at: [300, 0] as const, widthMm: 20, reachMm: 10 }],
       holes: [{ name: 'h', label: 'h', outline: roundedBox([10, 10], 40, 20, 5), code: 'stop-short' as const }],
     }
-    for (const step of ['outline', 'bow', 'features', 'marks'] as const)
+    for (const step of ['outline', 'bow', 'features', 'edges', 'marks'] as const)
       for (const handle of handlesOf(rich, step)) {
         const moved = moveHandle(rich, handle.key, [handle.at[0] + 12.3, handle.at[1] - 7.1])
         const after = handlesOf(moved, step)

@@ -114,7 +114,14 @@ export function handlesOf(form: FormDoc, step: MeasuringStep): Handle[] {
         (mark, i): Handle => ({ key: `mark-${i}`, at: mark.at, label: verbatim(mark.label), look: 'mark' }),
       )
     case 'edges':
-      return []
+      return (form.obstacles ?? []).map(
+        (obstacle, i): Handle => ({
+          key: `obstacle-${i}`,
+          at: obstacle.at,
+          label: verbatim(obstacle.name),
+          look: 'mark',
+        }),
+      )
   }
 }
 
@@ -163,6 +170,8 @@ export function moveHandle(form: FormDoc, key: string, to: Vec2): FormDoc {
       return { ...form, holes: replaced(form.holes, i, (f) => ({ ...f, outline: moveAll(f.outline) })) }
     case 'mark':
       return { ...form, marks: replaced(form.marks, i, (mark) => ({ ...mark, at })) }
+    case 'obstacle':
+      return { ...form, obstacles: replaced(form.obstacles ?? [], i, (o) => ({ ...o, at })) }
     default:
       return form
   }

@@ -106,6 +106,32 @@ describe('measuring', () => {
   })
 })
 
+describe('what stands at the edges', () => {
+  test('an obstacle, the line that an edge is set by, and what is opened to reach behind, are kept with the form', async () => {
+    const visit = shop.visit('/forms/skua-tail-inner-left')
+    await visit.presses(/4 Edges/)
+    await visit.types('Line at top edge', 'colour change')
+    await visit.presses('Add one, then drag it to its edge')
+    await visit.types('Name of obstacle 1', 'boot lock')
+    await visit.chooses('Kind of boot lock', 'tab')
+    await visit.types('reaches into the part', '14')
+    await visit.types('What is opened to reach behind an edge', 'boot')
+    await keeps(visit)
+    const kept = await form('skua-tail-inner-left')
+    expect(kept.obstacles).toMatchObject([{ name: 'boot lock', kind: 'tab', reachMm: 14, widthMm: 20 }])
+    expect(kept.opens).toBe('boot')
+    expect(kept.edges.find((e: { label: string }) => e.label === 'top edge').line).toBe('colour change')
+  })
+  test('a mark far outside the part is refused by its name, and nothing is kept', async () => {
+    const before = await form('skua-tail-inner-left')
+    const marks = [{ name: 'lost', label: 'lost mark', at: [4000, 0], weight: 1 }]
+    const answer = await shop.server.send('PUT', '/api/forms/skua-tail-inner-left', { ...before, marks })
+    expect(answer.status).toBe(400)
+    expect(JSON.stringify(answer.body)).toContain('lies outside the part')
+    expect(await form('skua-tail-inner-left')).toEqual(before)
+  })
+})
+
 describe('a part that nobody has measured', () => {
   test('is measured from an empty bench, and the job takes the form', async () => {
     const job = {
@@ -125,6 +151,12 @@ describe('a part that nobody has measured', () => {
     const { parts } = (await shop.server.get(`/api/jobs/${made.body.id}`)).body
     const sheet = shop.visit(`/jobs/${made.body.id}/lay-sheets/${parts[0].id}`)
     await sheet.sees('Nobody has measured Roof yet.')
+    // Its steps are there at once, by ordinary figures, which is said.
+    await sheet.presses('Fit it by ordinary figures')
+    await sheet.sees(/Nobody has measured this part: \d+ mm by \d+ mm is what such a part has as a rule/)
+    await sheet.sees('Read its length and width')
+    await sheet.sees(/\d+ steps, about \d+ minutes/)
+    await sheet.presses('Lay sheet')
     await sheet.presses('Measure it now')
     await sheet.isAt(/^\/forms\/new\?part=/)
     await sheet.types(/New form: vehicle and part/, 'Velmora Pipit roof')

@@ -66,6 +66,8 @@ export function lineStep(c: PlanContext): StepDraft | null {
   const { minMm, maxMm } = line.rule
   const by = c.form.edges.find((e) => e.name === line.name)?.line
   const wishMm = (minMm + maxMm) / 2
+  // Where the wish is a gap it is read at its two places, once it has been set by eye.
+  const read = wishMm < 0 || !isWet(c) ? [] : c.checks.filter((check) => check.edge === line.name)
   const wished =
     wishMm < 0
       ? say`Look along both: what runs through runs on, off by no more than ${length(c.practice.lineSeen)}.`
@@ -84,8 +86,15 @@ export function lineStep(c: PlanContext): StepDraft | null {
     minutes: 3,
     tools: isWet(c) ? ['soft squeegee'] : ['rule'],
     liquids: isWet(c) ? ['tack'] : [],
-    references: [{ kind: 'edge', edge: line.name }],
-    picture: { film: 'floating', marks: [{ kind: 'edge', edge: line.name, text: say`line` }] },
+    references: [{ kind: 'edge', edge: line.name }, ...read.map(({ id }) => ({ kind: 'check' as const, id }))],
+    ...(read.length > 0 ? { records: 'gaps' as const } : {}),
+    picture: {
+      film: 'floating',
+      marks: [
+        { kind: 'edge', edge: line.name, text: say`line` },
+        ...read.map(({ id, at, normal }) => ({ kind: 'check' as const, id, at, normal })),
+      ],
+    },
     ...(isWet(c) ? { driesInMinutes: c.wetMinutes } : {}),
   }
 }
