@@ -66,14 +66,14 @@ export function StepStrip({
   )
 }
 
-/** Steps that the walk-round has brought or changed, marked under the slider where they stand. */
+/** Steps that the walk-round or something else out of the ordinary has brought or changed, marked under the slider where they stand. */
 function FoundTicks({ plan, onChoose }: { readonly plan: PartPlan; readonly onChoose: (index: number) => void }) {
   const t = useWords()
   const found = plan.steps.flatMap((step, i) => (step.because === undefined ? [] : [{ step, i }]))
   if (found.length === 0) return null
   return (
     <p className="label mb-1 flex flex-wrap gap-x-4 text-note">
-      <span className="text-quiet">{t`From the walk-round:`}</span>
+      <span className="text-quiet">{t`Not as usual here:`}</span>
       {found.map(({ step, i }) => (
         <button key={step.id} type="button" onClick={() => onChoose(i)} className="text-amber-ink underline">
           {i + 1}. {t(step.headline)}

@@ -4,7 +4,7 @@ import type { PlanContext } from '../planContext.ts'
 import type { PictureMark } from '../step.ts'
 import { heated } from './heatOf.ts'
 import { barsHeat, isLarge, isLens, isWet, type PlanRule, wholePart } from './rule.ts'
-import { middleOf } from './strokes.ts'
+import { middleOf, reachOf } from './strokes.ts'
 
 /** Tension in triangles from the flattest spot: how a printed pattern is kept even. */
 export const triangleRule: PlanRule = {
@@ -14,7 +14,7 @@ export const triangleRule: PlanRule = {
     const at = c.anchors[0]?.at ?? middleOf(c)
     const arms = [90, 210, 330].map((deg): Vec2 => {
       const turn = (deg * Math.PI) / 180
-      return add(at, scale([Math.cos(turn), Math.sin(turn)], 70))
+      return add(at, scale([Math.cos(turn), Math.sin(turn)], 0.3 * reachOf(c)))
     })
     const heat = barsHeat(c) ? null : heated(c, 'soften')
     return [
@@ -63,8 +63,10 @@ export const bendRule: PlanRule = {
         uses: 'tack' as const,
         driesInMinutes: c.wetMinutes,
         picture: wholePart('floating', [
-          { kind: 'zone', at: middle, radiusMm: 50, text: say`hand first` },
-          ...along.slice(1).map((to, k): PictureMark => ({ kind: 'sweep', from: along[k] ?? to, to })),
+          { kind: 'zone', at: middle, radiusMm: 40 },
+          ...[along[0], along[along.length - 1]].flatMap((end): PictureMark[] =>
+            end === undefined ? [] : [{ kind: 'sweep', from: middle, to: end }],
+          ),
         ]),
       }
     }),
