@@ -96,6 +96,33 @@ describe('answers', () => {
     expect(ids).not.toContain('light-pass')
     expect(sequence.flatMap((k: { pieces: object[] }) => k.pieces)).toHaveLength(1)
   })
+  test('a part that nobody has measured has its steps, and they say that its figures are ordinary', async () => {
+    const job = jobFor('velmora-pipit.json', ['front-bumper'])
+    const parts = job.parts.map((part: object) => ({ ...part, formId: null, formVersion: null, pieceId: null }))
+    const { parts: sheets } = await answer(['plan', '-'], { ...job, parts })
+    expect(sheets[0].steps.map((s: { id: string }) => s.id)).toContain('read-part')
+    expect(JSON.stringify(sheets[0].notes)).toContain('Nobody has measured this part')
+    expect(sheets[0].pulls).toEqual([])
+    const nowhere = parts.map((part: object) => ({ ...part, slot: 'mast' }))
+    const { code, err } = await run(['plan', '-'], JSON.stringify({ ...job, parts: nowhere }))
+    expect(code).toBe(2)
+    expect(err).toMatch(/has no form, and its place "mast" is none of such a vehicle/)
+  })
+  test('parts of a set share their work, and each piece of a row says how it gets its line', async () => {
+    const job = jobFor('tarnbeck-drover.json', ['lower-1-left', 'lower-2-left', 'lower-3-left'])
+    const byPiece = (piece: string) => job.parts.find((p: { pieceId: string }) => p.pieceId === piece)?.id
+    const partIds = [2, 1, 3].map((n) => byPiece(`drover-rocker-${n}-left`))
+    const sets = [{ mode: 'piece after piece', partIds }]
+    const { parts: sheets } = await answer(['plan', '-'], { ...job, sets })
+    const stepsOf = (n: number) =>
+      sheets
+        .find((s: { partId: string }) => s.partId === byPiece(`drover-rocker-${n}-left`))
+        .steps.map((s: { id: string }) => s.id)
+    expect(stepsOf(2)).toEqual(expect.arrayContaining(['clean', 'mix', 'carry-line']))
+    expect(stepsOf(3)).toContain('carry-line')
+    expect(stepsOf(3)).not.toContain('mix')
+    expect(stepsOf(3)).not.toContain('clean')
+  })
   test('a lower body kit: its datum, and where to measure up', async () => {
     const job = jobFor('tarnbeck-drover.json', ['lower-1-left', 'lower-2-left', 'lower-3-left', 'lower-4-left'])
     const { lineCarry } = await answer(['plan', '-'], job)

@@ -75,9 +75,12 @@ function laySheet(bundle: JobBundle, part: Part, wish: Exclude<OrderWish, 'all'>
 }
 
 function questionOf(bundle: JobBundle, part: Part): PartQuestion {
-  if (part.formId === null) throw new BadInput(`part "${part.name}" has no form yet; measure it first`)
   const question = partQuestionOf(bundle, part)
   if (question !== null) return question
+  if (part.formId === null)
+    throw new BadInput(
+      `part "${part.name}" has no form, and its place "${part.slot}" is none of such a vehicle; measure it first`,
+    )
   const missing = (
     [
       ['form', part.formId, bundle.forms],

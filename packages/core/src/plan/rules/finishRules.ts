@@ -296,6 +296,8 @@ export const finishRules: readonly PlanRule[] = [
               ? say`${edges}: blade in the empty gap, its back on the lamp, about ${blade}, away from the vehicle. Waste taut, off slowly; the tight place last.`
               : say`${edges}: blade in the empty gap, its back on the part, about ${blade}, away from the vehicle. Waste taut, off slowly; the tight place last.`,
             say`Not through somewhere: go over it lightly with a new segment, never pull.`,
+            isLens(c) && say`Where the hand cannot hold the angle: stop, and cut from the other side.`,
+            isTrim(c) && say`One side at a time: warm and press it before the other is cut.`,
             segmentWords(c),
           ),
           why: isWet(c)
@@ -541,6 +543,7 @@ export const finishRules: readonly PlanRule[] = [
         phase: 'look',
         headline: say`Wipe, photograph, done`,
         detail: paragraph(
+          c.form.material === 'gloss trim' && isWet(c) && say`Overnight indoors.`,
           c.schools.slip === 'water only' &&
             say`The last haze is gone in about ${hours(Math.round(wait(c, 'waterLaid').leastMinutes / 60))}.`,
           say`No washing for ${wholeDays(c, 'beforeWash')}, no solvents, press nothing. Look at the edges again within ${hours(Math.round(wait(c, 'edgeLook').leastMinutes / 60))}.`,
