@@ -150,7 +150,7 @@ for (let i = 0; i < 40; i++) {
   if (await ready.isVisible()) {
     await page.goto(url)
     await keep('bay', 1500)
-    await page.getByRole('link', { name: 'Go on' }).click()
+    await page.getByRole('link', { name: 'Go on' }).first().click()
     await ready.click()
     await ready.waitFor({ state: 'hidden' })
     continue
