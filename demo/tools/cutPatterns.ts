@@ -12,7 +12,7 @@ import { edgeRulesOf } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
 import { cutPattern } from '@truelay/core/stock'
 import { english } from '@truelay/words'
-import { type DemoKit, type KitPiece, kits, models } from './kits.ts'
+import { type DemoKit, type KitPiece, kits, models, withoutPiece } from './kits.ts'
 import { round } from './shapes.ts'
 
 const practice = practiceWith()
@@ -99,6 +99,13 @@ for (const model of models) {
       pieceId: idOf(piece),
       filmId: piece.film,
     }))
-  const document = vehicleModel.parse({ ...model, parts })
+  const uncut = (withoutPiece[model.id] ?? []).map(({ name, slot, form, film }) => ({
+    name,
+    slot,
+    formId: form,
+    pieceId: null,
+    filmId: film,
+  }))
+  const document = vehicleModel.parse({ ...model, parts: [...parts, ...uncut] })
   writeFileSync(`demo/models/${model.id}.json`, `${JSON.stringify(document, null, 1)}\n`)
 }

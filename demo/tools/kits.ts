@@ -250,3 +250,13 @@ export const models = [
   { id: 'tarnbeck-drover', name: 'Tarnbeck Drover', kind: 'van' },
   { id: 'hallowen-finch', name: 'Hallowen Finch', kind: 'saloon' },
 ] as const
+
+/** Parts of a model for which no kit has a piece: they are cut from the roll. */
+export const withoutPiece: Readonly<
+  Record<
+    string,
+    readonly { readonly name: string; readonly slot: string; readonly form: string; readonly film: string }[]
+  >
+> = {
+  'hallowen-finch': [{ name: 'Front bumper', slot: 'front-bumper', form: 'finch-front', film: hull.film }],
+}

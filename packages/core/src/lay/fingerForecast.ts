@@ -1,4 +1,4 @@
-import { distance, type Vec2 } from '../geometry/index.ts'
+import { outlineGauge, type Vec2 } from '../geometry/index.ts'
 import type { PartSurface } from '../form/index.ts'
 import type { Lay } from './layTypes.ts'
 
@@ -36,6 +36,7 @@ export function rimExcess(
 ): (RimSide & { readonly excessMmPer100: number })[] {
   const rim = surface.loops[0]
   if (rim === undefined) return []
+  const nearestEdge = edgeFinder(surface)
   const sides = Array.from(rim, (v, i): RimSide => {
     const w = rim[(i + 1) % rim.length] ?? v
     const at: Vec2 = [
@@ -47,7 +48,7 @@ export function rimExcess(
     const inFilmMm = Math.hypot(lay.flat[2 * v]! - lay.flat[2 * w]!, lay.flat[2 * v + 1]! - lay.flat[2 * w + 1]!)
     // Across a slit's mouth there is no film to measure.
     const atSlit = slit.has(v) || slit.has(w)
-    return { v, w, at, onPartMm, inFilmMm: atSlit ? onPartMm : inFilmMm, edge: edgeAt(surface, at) }
+    return { v, w, at, onPartMm, inFilmMm: atSlit ? onPartMm : inFilmMm, edge: nearestEdge(at) }
   })
   return sides.map((side, i) => {
     const { onPartMm, inFilmMm } = windowAround(sides, i)
@@ -90,24 +91,20 @@ function windowAround(sides: readonly RimSide[], i: number): { onPartMm: number;
   return { onPartMm, inFilmMm }
 }
 
-/** Name of the edge nearest to a spot of the drawing. */
-export function edgeAt(surface: Pick<PartSurface, 'outline'>, p: Vec2): string {
-  const { polygon, edgeOfSide } = surface.outline
-  let best = Number.POSITIVE_INFINITY
-  let edge = edgeOfSide[0] ?? ''
-  for (let i = 0; i < polygon.length; i++) {
-    const a = polygon[i]!
-    const b = polygon[(i + 1) % polygon.length]!
-    const length = distance(a, b)
-    const t =
-      length === 0
-        ? 0
-        : Math.min(1, Math.max(0, ((p[0] - a[0]) * (b[0] - a[0]) + (p[1] - a[1]) * (b[1] - a[1])) / length ** 2))
-    const d = Math.hypot(p[0] - a[0] - t * (b[0] - a[0]), p[1] - a[1] - t * (b[1] - a[1]))
-    if (d < best) {
-      best = d
-      edge = edgeOfSide[i] ?? edge
-    }
+/** Names the edge nearest to a spot of the drawing, for many spots: each begins where the last one was. */
+export function edgeFinder({ outline }: Pick<PartSurface, 'outline'>): (p: Vec2) => string {
+  const { polygon, edgeOfSide } = outline
+  const gauge = outlineGauge(polygon)
+  let likely = 0
+  return (p) => {
+    const { side, share } = gauge.nearest(p, likely)
+    likely = side
+    // A corner belongs to two sides that are equally near: the one that comes first in the outline counts.
+    const count = polygon.length
+    const beside = share <= 0 ? (side + count - 1) % count : share >= 1 ? (side + 1) % count : side
+    return edgeOfSide[Math.min(side, beside)] ?? edgeOfSide[0] ?? ''
   }
-  return edge
 }
+
+/** Name of the edge nearest to one spot of the drawing. */
+export const edgeAt = (surface: Pick<PartSurface, 'outline'>, p: Vec2): string => edgeFinder(surface)(p)

@@ -12,8 +12,8 @@ export interface PullAcross {
   readonly percent: number
 }
 
-const angles = 36
-const samples = 80
+const angles = 24
+const samples = 40
 
 /**
  * The line over a part along which its film gets longest: between two places of the outline, through `through`, the length of the surface

@@ -1,6 +1,6 @@
 import { dot2, nearestOnOutline, subtract, unit, type Vec2 } from '../geometry/index.ts'
 import type { PartSurface } from '../form/index.ts'
-import { edgeAt } from './fingerForecast.ts'
+import { edgeFinder } from './fingerForecast.ts'
 import type { FilmHandling } from './handling/filmHandling.ts'
 import { triangleShape } from './internal/triangleShape.ts'
 import type { Lay } from './layTypes.ts'
@@ -42,11 +42,12 @@ export function stretchPlan(surface: PartSurface, lay: Pick<Lay, 'flat' | 'stret
   for (let t = 0; t < triangles; t++) most = Math.max(most, lay.stretch[2 * t]! - 1)
   const worth = Math.max(leastPercent / 100, worthPullingShare * most)
   const zones = new Map<string, Zone>()
+  const nearestEdge = edgeFinder(surface)
   for (let t = 0; t < triangles; t++) {
     const excess = lay.stretch[2 * t]! - 1
     if (excess < worth) continue
     const shape = triangleShape(surface, lay.flat, t)
-    const edge = edgeAt(surface, shape.at)
+    const edge = nearestEdge(shape.at)
     const zone = zones.get(edge) ?? { weight: 0, area: 0, x: 0, y: 0, xx: 0, xy: 0, yy: 0, stretches: [] }
     const w = shape.areaMm2 * excess
     zone.weight += w

@@ -1,7 +1,7 @@
 import { contains, distance, distanceToLine, nearestOnOutline, type Vec2 } from '../../geometry/index.ts'
 import { wallRunMm } from '../../form/index.ts'
 import { fingersAfterShrinking } from '../handling/heatedPull.ts'
-import { edgeAt, fingerForecast } from '../fingerForecast.ts'
+import { edgeAt, edgeFinder, fingerForecast } from '../fingerForecast.ts'
 import type { HollowFigure, LayOrder, Rehearsal, RehearsalFigures } from './orderTypes.ts'
 import { middleOfTriangle, type PreparedStage } from './stage.ts'
 
@@ -149,6 +149,7 @@ function marginShifts({ surface, worked }: PreparedStage, flat: Float64Array): M
   const rim = surface.loops[0] ?? new Int32Array()
   const sums = new Map<string, { shift: number; length: number }>()
   const { plan } = surface
+  const nearestEdge = edgeFinder(surface)
   for (let i = 0; i < rim.length; i++) {
     const v = rim[i]!
     const w = rim[(i + 1) % rim.length]!
@@ -162,7 +163,7 @@ function marginShifts({ surface, worked }: PreparedStage, flat: Float64Array): M
       // The outline runs counter-clockwise: outward is to its right.
       shift += (dx * fy - dy * fx) / length / 2
     }
-    const edge = edgeAt(surface, [(plan[2 * v]! + plan[2 * w]!) / 2, (plan[2 * v + 1]! + plan[2 * w + 1]!) / 2])
+    const edge = nearestEdge([(plan[2 * v]! + plan[2 * w]!) / 2, (plan[2 * v + 1]! + plan[2 * w + 1]!) / 2])
     const sum = sums.get(edge) ?? { shift: 0, length: 0 }
     sum.shift += shift * length
     sum.length += length
