@@ -171,7 +171,7 @@ describe('the record', () => {
     await sees(/Batches.*0412\.1-1/)
     await sees(/Gaps.*first.*after/)
     await sees(/Found during the fit.*crease.*at a corner.*come-back list/i)
-    await sees('Steps, 22 of 23')
+    await sees('Steps, 23 of 23')
     await sees(/wait after it cut short by \d+ min/)
   })
   test('a part that is not begun has none', async () => {
