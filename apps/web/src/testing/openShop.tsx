@@ -14,7 +14,7 @@ import { store } from '../store/store.ts'
 import { ThreadWorker } from './threadWorker.ts'
 
 // A screen that is not there is told in one line, not as the whole page.
-configure({ asyncUtilTimeout: 15_000, getElementError: (message) => new Error(message?.split('\n')[0]) })
+configure({ asyncUtilTimeout: 40_000, getElementError: (message) => new Error(message?.split('\n')[0]) })
 
 /** Somebody in front of the app. */
 export interface Visit {
