@@ -459,8 +459,9 @@ describe('what is worked out for each', () => {
       if (one === undefined) throw new Error(`no ${id}`)
       const need = (part: ToldPart) => part.plan.solutions.reduce((sum, s) => sum + s.needMl, 0)
       expect(need(one)).toBeGreaterThan(1.5 * Math.max(...others.map(need)))
-      expect(said(one, 'mix')).toContain(`for all ${others.length + 1}`)
-      expect(said(one, 'clean')).toContain(`for all ${others.length + 1}`)
+      const forAll = others.length === 1 ? 'for both' : `for all ${others.length + 1}`
+      expect(said(one, 'mix')).toContain(forAll)
+      expect(said(one, 'clean')).toContain(forAll)
     }
   })
   test('K21: the channel is worked in lengths, bubbles are looked for before it is heated, and only it', () => {
@@ -512,6 +513,17 @@ const contradictions: readonly {
     on: ({ facts }) => facts.pattern === null,
     never: /mirror images/,
   },
+  {
+    name: 'a relief where nothing stands in the way',
+    on: ({ facts }) => (facts.form.obstacles ?? []).length === 0,
+    never: /\brelief\b/i,
+  },
+  {
+    name: 'a liner that is off before it is drawn off by the length',
+    on: ({ plan }) => plan.steps.some((s) => s.id === 'release'),
+    never: /liner off/i,
+  },
+  { name: 'all of two', on: () => true, never: /for all 2\b/ },
   { name: 'an insurance pass', on: () => true, never: /insurance/i },
 ]
 

@@ -241,7 +241,10 @@ export const finishRules: readonly PlanRule[] = [
           id: 'press-again',
           phase: 'edges',
           headline: say`Come back: press what were fingers`,
-          detail: say`At the ${labelsOf(spare)}: thumb or hard card from the middle of each out to the rim. Where it still binds: the relief a little deeper.`,
+          detail: paragraph(
+            say`At the ${labelsOf(spare)}: thumb or hard card from the middle of each out to the rim.`,
+            (c.form.obstacles ?? []).length > 0 && say`Where it still binds: the relief a little deeper.`,
+          ),
           why: say`Dry enough to hold and not yet bonded, film that stood up stays down now.`,
           minutes: 3,
           tools: ['cloth over the squeegee'],

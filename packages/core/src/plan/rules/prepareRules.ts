@@ -2,6 +2,7 @@ import { boundsOf } from '../../geometry/index.ts'
 import { count, length, list, name, percent, say, type Sentence, volume } from '../../say/index.ts'
 import type { PlanContext } from '../planContext.ts'
 import { staticCautions } from './findingRules.ts'
+import { fromOneEnd } from './anchorStep.ts'
 import { gapsStep } from './gapsStep.ts'
 import { filmDoubt } from '../lying.ts'
 import { warpWords } from '../warpWords.ts'
@@ -358,20 +359,25 @@ export const readyRules: readonly PlanRule[] = [
       {
         id: 'peel',
         phase: 'place',
-        ...(c.form.family === 'panel' && !isDome(c)
+        ...(fromOneEnd(c)
           ? {
-              headline: say`Hang it, flip it, liner beneath`,
-              detail: say`Magnets or tape hold its upper edge. Fold it up, peel a hand’s breadth, tuck the liner under; it is drawn out in one go as the film comes down.`,
+              headline: hasBleed(c) ? say`Hold it by the bleed, liner on` : say`Hold it by its rim, liner on`,
+              detail: say`The liner stays on and comes off a length at a time as you go. Touch only what will be cut away.`,
             }
-          : hasBleed(c)
+          : c.form.family === 'panel' && !isDome(c)
             ? {
-                headline: say`Peel, hold by the bleed only`,
-                detail: say`Liner off from the flat side. Touch only what will be cut away.`,
+                headline: say`Hang it, flip it, liner beneath`,
+                detail: say`Magnets or tape hold its upper edge. Fold it up, peel a hand’s breadth, tuck the liner under; it is drawn out in one go as the film comes down.`,
               }
-            : {
-                headline: say`Peel, hold it by its rim`,
-                detail: say`Liner off from one side. Touch only the outermost rim, with dry gloves.`,
-              }),
+            : hasBleed(c)
+              ? {
+                  headline: say`Peel, hold by the bleed only`,
+                  detail: say`Liner off from the flat side. Touch only what will be cut away.`,
+                }
+              : {
+                  headline: say`Peel, hold it by its rim`,
+                  detail: say`Liner off from one side. Touch only the outermost rim, with dry gloves.`,
+                }),
         why: say`Fingerprints on the adhesive show for good.`,
         minutes: 1,
         tools: ['piece', 'gloves'],
@@ -384,7 +390,7 @@ export const readyRules: readonly PlanRule[] = [
 
 /** Work that is done once for a set says so. */
 const forAll = (c: PlanContext, headline: Sentence): Sentence =>
-  c.set === null ? headline : say`${headline}, for all ${count(c.set.of)}`
+  c.set === null ? headline : c.set.of === 2 ? say`${headline}, for both` : say`${headline}, for all ${count(c.set.of)}`
 
 /** How the part is washed, by what it is and whether water may stay. */
 function washing(c: PlanContext): Pick<StepDraft, 'headline' | 'detail' | 'minutes' | 'tools' | 'picture'> {
