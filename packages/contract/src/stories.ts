@@ -51,7 +51,9 @@ export function factsOfStories({ parts, set, row }: Story, read: (file: string) 
         })),
       )
     : null
-  return all.map((facts, i) => ({
+  // A row is laid outward from its datum, whatever stands where.
+  const laid = line === null ? all : line.pieces.flatMap(({ id }) => all.filter((facts) => facts.partId === id))
+  return laid.map((facts, i) => ({
     ...facts,
     line: line === null ? null : linePlaceOf([line], facts.partId),
     set:
@@ -61,11 +63,14 @@ export function factsOfStories({ parts, set, row }: Story, read: (file: string) 
             mode: set,
             place: i + 1,
             of: all.length,
-            before: all[i - 1]?.partName ?? null,
-            next: all[i + 1]?.partName ?? null,
+            before: laid[i - 1]?.partName ?? null,
+            next: laid[i + 1]?.partName ?? null,
             others: {
-              areaMm2: sizes.reduce((sum, size, k) => sum + (k === i ? 0 : size.widthMm * size.heightMm), 0),
-              edgeMm: sizes.reduce((sum, size, k) => sum + (k === i ? 0 : 2 * (size.widthMm + size.heightMm)), 0),
+              areaMm2: sizes.reduce((sum, size, k) => sum + (all[k] === facts ? 0 : size.widthMm * size.heightMm), 0),
+              edgeMm: sizes.reduce(
+                (sum, size, k) => sum + (all[k] === facts ? 0 : 2 * (size.widthMm + size.heightMm)),
+                0,
+              ),
             },
           },
   }))

@@ -1773,7 +1773,15 @@ const ruleTable: readonly RuleRow[] = [
   },
   {
     rule: 'cut on the surface',
-    holds: ['front in one fluid', 'door, surface-cut'],
+    holds: [
+      'bonnet from the roll …',
+      'dry panel with a channel …',
+      'front in one fluid',
+      'roof that nobody has measured',
+      'door, surface-cut',
+      'door, butt',
+      'door, overlap',
+    ],
     shownBy: 'door, surface-cut',
     steps: [
       {
@@ -1781,7 +1789,7 @@ const ruleTable: readonly RuleRow[] = [
         phase: 'edges',
         headline: 'Cut on the surface: all round',
         detail:
-          'Masking tape as the line. Fresh segment, blade at about 10°: incise two thirds deep, never through, every corner rounded. Then pull sharply: it parts along the line. A fresh segment now, and again every 3000 mm.',
+          '3 mm before the edge. Masking tape as the line. Fresh segment, blade at about 10°: incise two thirds deep, never through, every corner rounded. Then pull sharply: it parts along the line. A fresh segment now, and again every 3000 mm.',
         tools: ['knife', 'masking tape', 'sharps box'],
         liquids: [],
         cautions: ['blade', 'edge'],
@@ -1841,6 +1849,7 @@ const ruleTable: readonly RuleRow[] = [
     holds: [
       'dry lamp … but cracked lens / crazed lens',
       'trim …',
+      'dry panel with a channel …',
       'lamp under a pattern',
       'bar with a badge',
       'bar after a bar',
@@ -1942,13 +1951,18 @@ const ruleTable: readonly RuleRow[] = [
     holds: [
       'dry lamp …',
       'wet lamp …',
+      'bonnet from the roll …',
+      'dry panel with a channel …',
       'front in one fluid',
       'lamp with humps',
       'lamp with a recess',
       'lamp under a pattern',
       'lamp on water',
       'lamp rinsed',
+      'roof that nobody has measured',
       'door, surface-cut',
+      'door, butt',
+      'door, overlap',
     ],
     shownBy: 'dry lamp',
     steps: [

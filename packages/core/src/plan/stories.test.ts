@@ -73,7 +73,7 @@ describe('each kind of job comes out in the order in which it is done', () => {
     [
       'K02',
       [
-        `clean degrease mix cut-sheet dry-check ${float} even-surplus ${corners} anchor-5 open-up bend-1 ${pressed} trim-wrap grab ${cut} trim-openings turn-wrap seal-edges ${end}`,
+        `clean degrease mix cut-sheet dry-check ${float} even-surplus ${corners} anchor-5 open-up bend-1 ${pressed} trim-wrap grab ${cut} trim-openings surface-cut turn-wrap seal-edges unmask ${end}`,
       ],
     ],
     [
@@ -191,7 +191,7 @@ describe('each kind of job comes out in the order in which it is done', () => {
     [
       'K21',
       [
-        `clean degrease bone-dry cut-sheet dry-check even-surplus peel ${corners} channel lay-outward bubbles post-heat ${end}`,
+        `clean degrease bone-dry cut-sheet dry-check even-surplus peel ${corners} channel lay-outward surface-cut warm-edges bubbles post-heat unmask ${end}`,
       ],
     ],
   ])('%s', (id, steps) => {
@@ -471,7 +471,8 @@ describe('what is worked out for each', () => {
     )
     expect(said(panel, 'bubbles')).toContain('Look for bubbles first')
     expect(said(panel, 'post-heat')).toContain('Only in the')
-    expect(said(panel, 'post-heat')).not.toContain('before the cut')
+    // A sheet off the roll is cut on the surface, before its edges, and heated last.
+    expect(said(panel, 'surface-cut')).toContain('3 mm before the edge')
   })
 })
 

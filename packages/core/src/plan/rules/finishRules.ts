@@ -6,6 +6,7 @@ import {
   days,
   hours,
   isEmpty,
+  length,
   list,
   minutes,
   name,
@@ -45,7 +46,7 @@ import {
   wholePart,
 } from './rule.ts'
 import { roughTrimRule, trimOpeningsRule } from './rollRules.ts'
-import { strokes } from './strokes.ts'
+import { lineLength, strokes } from './strokes.ts'
 
 const named = (c: PlanContext, ...codes: readonly EdgeCode[]) => edgesAmong(c, edgesWith(c, ...codes))
 const marked = (c: PlanContext, text: Sentence, ...codes: readonly EdgeCode[]): PictureMark[] =>
@@ -59,6 +60,11 @@ const cutCodes = ['gap-cut', 'tuck'] as const
 /** Everything wet dries from one wetting: the flush of the edges. */
 const fromFlush = (c: PlanContext, kind: WaitKind): StepWait => ({ ...wait(c, kind), since: 'flush-edges' })
 
+/** Edges that a blade cuts on the surface: those that end so, and of a sheet off the roll all that stop or meet something there. */
+const surfaceCodes = (c: PlanContext): readonly EdgeCode[] =>
+  fromRoll(c) && !isDome(c) ? ['surface-cut', 'stop-short', 'butt', 'overlap'] : ['surface-cut']
+const hasSurfaceCut = (c: PlanContext) => hasCode(c, ...surfaceCodes(c))
+
 /** There is soap to be flushed out. */
 const floatsOnSoap = (c: PlanContext) => c.solutions.some((s) => s.strength.soapMlPerL > 0)
 
@@ -66,7 +72,7 @@ const floatsOnSoap = (c: PlanContext) => c.solutions.some((s) => s.strength.soap
 const holdsStretch = (c: PlanContext) => !isWet(c) && isLens(c) && c.pulls.length > 0 && !barsHeat(c)
 /** Dry film elsewhere is heated through last of all. */
 const heatedLast = (c: PlanContext) => !isWet(c) && !barsHeat(c) && !isLens(c) && !isEmpty(postHeatPlace(c))
-const cutWarm = (c: PlanContext) => !isWet(c) && !barsHeat(c) && hasCode(c, ...cutCodes, 'surface-cut')
+const cutWarm = (c: PlanContext) => !isWet(c) && !barsHeat(c) && hasCode(c, ...cutCodes, ...surfaceCodes(c))
 
 /** Edges, heat, waits and the last look, in the order of the end. */
 export const finishRules: readonly PlanRule[] = [
@@ -336,13 +342,14 @@ export const finishRules: readonly PlanRule[] = [
   trimOpeningsRule,
   {
     name: 'cut on the surface',
-    when: (c) => hasCode(c, 'surface-cut'),
+    when: hasSurfaceCut,
     steps: (c) => [
       {
         id: 'surface-cut',
         phase: 'edges',
-        headline: say`Cut on the surface: ${named(c, 'surface-cut')}`,
+        headline: say`Cut on the surface: ${named(c, ...surfaceCodes(c))}`,
         detail: paragraph(
+          fromRoll(c) && say`${length(c.practice.surfaceKeep)} before the edge.`,
           say`Masking tape as the line. Fresh segment, blade at about ${angle(c.practice.bladeSurface)}: incise two thirds deep, never through, every corner rounded. Then pull sharply: it parts along the line.`,
           segmentWords(c),
         ),
@@ -352,12 +359,12 @@ export const finishRules: readonly PlanRule[] = [
         gate: isWet(c) ? say`The edge has dried.` : say`The film has cooled.`,
         cautions: [
           caution('blade', say`Only with a steady, practised hand: a blade through the film marks the paint.`),
-          ...doubtsOn(c, 'surface-cut'),
+          ...surfaceCodes(c).flatMap((code) => doubtsOn(c, code)),
         ],
         records: 'blade',
-        cutMm: cutLengthMm(c, 'surface-cut'),
-        references: byEdges(edgesWith(c, 'surface-cut')),
-        picture: wholePart('laid', marked(c, say`cut`, 'surface-cut')),
+        cutMm: edgesWith(c, ...surfaceCodes(c)).reduce((sum, e) => sum + lineLength(c, e.name), 0),
+        references: byEdges(edgesWith(c, ...surfaceCodes(c))),
+        picture: wholePart('laid', marked(c, say`cut`, ...surfaceCodes(c))),
         ...(isWet(c) ? { notBefore: fromFlush(c, 'beforeTrim') } : {}),
       },
     ],
@@ -422,7 +429,7 @@ export const finishRules: readonly PlanRule[] = [
     when: cutWarm,
     steps: (c) => {
       const heat = heated(c, 'seal')
-      const codes = [...cutCodes, 'surface-cut'] as const
+      const codes = [...cutCodes, ...surfaceCodes(c)]
       return [
         {
           id: 'warm-edges',
@@ -460,7 +467,7 @@ export const finishRules: readonly PlanRule[] = [
     when: heatedLast,
     steps: (c) => [
       postHeat(c, {
-        why: hasCode(c, ...cutCodes, 'surface-cut')
+        why: hasCode(c, ...cutCodes, ...surfaceCodes(c))
           ? say`It ends the memory of the film; before the cut it would have shrunk away from the line.`
           : say`It ends the memory of the film: what is not heated now draws back tomorrow.`,
       }),
@@ -501,7 +508,7 @@ export const finishRules: readonly PlanRule[] = [
   {
     name: 'masking tape comes off',
     once: 'last',
-    when: (c) => isMasked(c) || hasCode(c, 'surface-cut') || c.schools.slip === 'single fluid',
+    when: (c) => isMasked(c) || hasSurfaceCut(c) || c.schools.slip === 'single fluid',
     steps: (c) => [
       {
         id: 'unmask',
@@ -626,7 +633,7 @@ function dueWords(c: PlanContext): Sentence {
   const due = (kind: WaitKind) => minutes(Math.round(wait(c, kind).leastMinutes))
   const turned = hasCode(c, 'wrap') && say`turn at ${due('beforeWrap')}`
   const opened = fromRoll(c) && c.form.holes.length > 0
-  const cut = (opened || hasCode(c, ...cutCodes, 'surface-cut')) && say`cut at ${due('beforeTrim')}`
+  const cut = (opened || hasCode(c, ...cutCodes, ...surfaceCodes(c))) && say`cut at ${due('beforeTrim')}`
   const sealed = !barsHeat(c) && say`seal at ${due('initialGrab')}`
   const all = [turned, cut, sealed].filter((w) => w !== false)
   return all.length === 0 ? nothing : say`From the flush: ${list(all)}.`

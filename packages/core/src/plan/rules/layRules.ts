@@ -15,7 +15,7 @@ import { carryLineRule } from './carryLineRule.ts'
 import { reliefRule } from './reliefRules.ts'
 import { bendRule, seeWaterRule, triangleRule, wetAgainRule } from './rhythmRules.ts'
 import { fromRoll, isDome, isLens, isWet, type PlanRule, type StepDraft, wholePart } from './rule.ts'
-import { strokes } from './strokes.ts'
+import { lineLength, strokes } from './strokes.ts'
 
 /** Where a row of openings decides, as the sensors of a bumper do, film is set by them; by one or two only once the corners hold it. */
 const setByOpenings = (c: PlanContext) => c.openings.flat().length > 2
@@ -225,11 +225,6 @@ function wrinkleWords(c: PlanContext): Sentence {
   if (excessMm < c.practice.wrinkleTakes) return say`Hardly any film is left over round the rim.`
   const wrinkles = Math.ceil(excessMm / c.practice.wrinkleTakes)
   return say`Round the rim ${length(excessMm)} of film are left over: ${counted(wrinkles, '# small wrinkle', '# small wrinkles')} of ${length(excessMm / wrinkles)} each; these lie down by themselves.`
-}
-
-function lineLength(c: PlanContext, edge: string): number {
-  const line = c.drawing.edges.find((e) => e.name === edge)?.line ?? []
-  return line.slice(1).reduce((sum, p, i) => sum + distance(line[i] ?? p, p), 0)
 }
 
 const minutesByArea = (c: PlanContext, perM2: number) => Math.max(2, Math.round((c.areaMm2 / 1e6) * perM2))

@@ -1,4 +1,4 @@
-import { add, boundsOf, lerp, scale, type Vec2 } from '../../geometry/index.ts'
+import { add, boundsOf, distance, lerp, scale, type Vec2 } from '../../geometry/index.ts'
 import type { PlanContext } from '../planContext.ts'
 import type { PictureMark } from '../step.ts'
 
@@ -22,4 +22,10 @@ export function strokes(c: PlanContext): PictureMark[] {
     const way: Vec2 = [Math.cos(a) * half[0], Math.sin(a) * half[1]]
     return { kind: 'stroke', from: add(from, scale(way, 0.15)), to: add(from, scale(way, 0.62)) }
   })
+}
+
+/** Length of an edge as it lies in the film, mm. */
+export function lineLength(c: PlanContext, edge: string): number {
+  const line = c.drawing.edges.find((e) => e.name === edge)?.line ?? []
+  return line.slice(1).reduce((sum, p, i) => sum + distance(line[i] ?? p, p), 0)
 }
