@@ -5,9 +5,8 @@ import { mirrored, type PiecePattern } from '../align/index.ts'
 import { buildSurface, type FormDoc } from '../form/index.ts'
 import { gradePart, layFigures, layPart, naturalLay } from '../lay/index.ts'
 import { required } from '../result/index.ts'
-import { practiceWith } from '../practice/index.ts'
-import { sentencesIn } from './testParts.ts'
-import { anyDay, nothingChosen, type FilmDoc, holdUp, partQuestion, placeOn, planWork } from './index.ts'
+import { plainFacts, sentencesIn } from './testParts.ts'
+import { anyDay, type FilmDoc, holdUp, partQuestion, placeOn, planWork } from './index.ts'
 
 const demo = new URL('../../../../demo/', import.meta.url)
 const read = <T>(file: string): T => JSON.parse(readFileSync(new URL(file, demo), 'utf8'))
@@ -29,22 +28,8 @@ describe('every piece of the demo kits', () => {
   test.each(pieces.map((piece) => [piece.id, piece] as const))(
     '%s can be laid, held up to its part, and planned for a shop of inches',
     (_, piece) => {
-      const facts = {
-        partId: piece.id,
-        partName: piece.id,
-        form: read<FormDoc>(`forms/${piece.formId}.json`),
-        film: read<FilmDoc>(`films/${piece.filmId}.json`),
-        pattern: piece.pattern,
-        found: [],
-        low: false,
-        chosen: null,
-        stock: { alcoholPercent: 70 },
-        practice: practiceWith(),
-        choices: nothingChosen,
-        set: null,
-        line: null,
-        measured: true,
-      }
+      const form = read<FormDoc>(`forms/${piece.formId}.json`)
+      const facts = plainFacts(form, read<FilmDoc>(`films/${piece.filmId}.json`), piece.pattern)
       const { lay, work } = partQuestion(facts)
       // The walls of a channel want a finer mesh than a plain panel.
       const laid = required(layPart(lay, { triangles: facts.form.channels === undefined ? 900 : 3000 }))

@@ -157,6 +157,8 @@ export function heatPlan(sources: HeatSources): Result<PlannedHeat[]> {
   return done(planned)
 }
 
+/** A hump, a hollow or a channel is heated over this radius, mm. */
+const featureSpotMm = 40
 /** Even an edge without any excess gets some of the time: as much as this excess, mm per 100 mm. */
 const baseMmPer100 = 0.3
 /** Of dry film only what was cut or turned is warmed once more; wet film is sealed all round. */
@@ -179,22 +181,15 @@ function zonesOf(use: HeatUse, { pulls, edges, form, toFlat, film }: HeatSources
       }),
     )
   }
+  const spotOver = (label: string, outline: readonly Vec2[], share: number): HeatZone => {
+    const at = middleOf(outline)
+    return { kind: 'spot', label: verbatim(label), at: toFlat(at), onForm: at, radiusMm: featureSpotMm, share }
+  }
   if (use === 'soften') {
     const warm = spots(pulls.filter((p) => p.heat === 'warm'))
     if (warm.length > 0) return warm
     const humps = form.material === 'lens plastic' ? (form.raised ?? []) : []
-    if (humps.length > 0)
-      return humps.map((hump): HeatZone => {
-        const at = middleOf(hump.outline)
-        return {
-          kind: 'spot',
-          label: verbatim(hump.name),
-          at: toFlat(at),
-          onForm: at,
-          radiusMm: 40,
-          share: 1 / humps.length,
-        }
-      })
+    if (humps.length > 0) return humps.map((hump) => spotOver(hump.name, hump.outline, 1 / humps.length))
     // Dry film is relaxed where it is tucked, so that the edge does not spring back out.
     const tucks = edges.filter((e) => e.code === 'tuck' && film.laid === 'dry')
     return tucks.map((e) => ({ kind: 'edge', label: verbatim(e.label), edge: e.name, share: 1 / tucks.length }))
@@ -204,18 +199,9 @@ function zonesOf(use: HeatUse, { pulls, edges, form, toFlat, film }: HeatSources
   const hollows = [
     ...form.recesses,
     ...(form.channels ?? []).map(({ name: label, along }) => ({ name: label, outline: along })),
-  ].map((r): HeatZone => {
-    const at = middleOf(r.outline)
-    return {
-      kind: 'spot',
-      label: verbatim(r.name),
-      at: toFlat(at),
-      onForm: at,
-      radiusMm: 40,
-      share: 1 / Math.max(1, form.recesses.length + (form.channels ?? []).length),
-    }
-  })
-  const both = [...deep, ...hollows]
+  ]
+  const inHollows = hollows.map((h) => spotOver(h.name, h.outline, 1 / hollows.length))
+  const both = [...deep, ...inHollows]
   if (both.length === 0) return form.family === 'trim' ? bySpare(edges) : []
   const whole = both.reduce((sum, zone) => sum + zone.share, 0)
   return both.map((zone) => ({ ...zone, share: zone.share / whole })).sort((a, b) => b.share - a.share)

@@ -3,11 +3,14 @@ import type { Practice } from '../practice/index.ts'
 import { done, type Result } from '../result/index.ts'
 import { barWidthMm, type CutSize, cutSize, type RollOrPattern, rollOrPattern } from '../stock/index.ts'
 import type { FilmDoc } from './filmDoc.ts'
+import type { PieceCut } from './pieceCut.ts'
 import type { PlacedPart, PlaceInput } from './placeOn.ts'
 
 /** What holding a piece up to its part shows, and what would be cut from the roll instead. */
 export interface HeldUp {
-  /** Null where there is no piece to hold up. */
+  /** Where its film comes from, as it was chosen. */
+  readonly cut: PieceCut
+  /** Null where there is no piece to hold up, or the roll was chosen in its place. */
   readonly check: DryCheck | null
   readonly advice: RollOrPattern
   /** Sheet to cut from the roll. */
@@ -20,7 +23,7 @@ export interface HeldUp {
 
 /** The piece against its part before anything is peeled, and whether to cut from the roll. Can be refused: what `dryCheck` finds. */
 export function holdUp(
-  { laid, part, targets, spots, rules }: PlacedPart,
+  { laid, part, targets, spots, rules, cut, pattern: placed }: PlacedPart,
   { pattern }: Pick<PlaceInput, 'pattern'>,
   film: Pick<FilmDoc, 'type'>,
   practice: Practice,
@@ -28,13 +31,14 @@ export function holdUp(
   const { form, worked } = laid
   const labels = new Map([...form.edges, ...form.holes].map((e) => [e.name, e.label]))
   const check =
-    pattern === null
+    pattern === null || cut.way === 'from the roll'
       ? null
       : dryCheck({
           part,
           holeNames: form.holes.map((hole) => hole.label),
           targets,
-          pattern,
+          // As it comes, or as it was grown to the edges.
+          pattern: cut.way === 'enlarged' ? placed : pattern,
           spots,
           rules,
           edgeLabel: (edge) => labels.get(edge) ?? edge,
@@ -47,6 +51,7 @@ export function holdUp(
   const tuck = form.edges.find((e) => e.code === 'tuck')
   const face = sheet.widthMm - 2 * advice.allowanceMm
   return done({
+    cut,
     check: check === null ? null : check.value,
     advice,
     sheet,

@@ -1,24 +1,11 @@
 import { describe, expect, test } from 'vitest'
 import { bodyKinds, bodyPlan } from '../vehicle/index.ts'
-import { practiceWith } from '../practice/index.ts'
 import { required } from '../result/index.ts'
-import { anyDay, climb, nothingChosen, ordinaryForm, type PartFacts, partQuestion } from './index.ts'
-import { demoFilm, saidOf, stepOf } from './testParts.ts'
+import { anyDay, climb, ordinaryForm, type PartFacts, partQuestion } from './index.ts'
+import { demoFilm, plainFacts, saidOf, stepOf } from './testParts.ts'
 
 const facts = (slot: string, size: readonly [number, number], film: string): PartFacts => ({
-  partId: slot,
-  partName: slot,
-  form: ordinaryForm({ slot, name: slot, size }),
-  film: demoFilm(film),
-  pattern: null,
-  found: [],
-  low: false,
-  chosen: null,
-  stock: { alcoholPercent: 70 },
-  practice: practiceWith(),
-  choices: nothingChosen,
-  set: null,
-  line: null,
+  ...plainFacts(ordinaryForm({ slot, name: slot, size }), demoFilm(film), null),
   measured: false,
 })
 const planOf = (slot: string, size: readonly [number, number], film: string) =>

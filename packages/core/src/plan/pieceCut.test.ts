@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { practiceWith } from '../practice/index.ts'
-import { nothingChosen, partQuestion } from './index.ts'
+import { required } from '../result/index.ts'
+import { holdUp, nothingChosen, partQuestion, placeOn } from './index.ts'
 import { cutInput, cutRefused, growthToRules } from './pieceCut.ts'
 import { demoFilm, demoForm, demoPattern, planOf, saidOf, testPart } from './testParts.ts'
 
@@ -45,6 +46,21 @@ describe('where the film of a part comes from', () => {
     expect(sheet.anchors.every((a) => a.gaps.length === 0)).toBe(true)
     expect(sheet.cut.sheet?.outline.length).toBe(4)
     expect(saidOf(sheet.schools[2]?.choice)).toMatch(/^from the roll, \d+ mm by \d+ mm$/)
+  })
+})
+
+describe('held up to its part', () => {
+  const heldUp = (cut: 'enlarged' | 'from the roll' | null, ends = {}) => {
+    const { place, work } = partQuestion({ ...bonnet.facts, choices: { ...nothingChosen, cut, ends } })
+    return required(holdUp(required(placeOn(bonnet.laid, place)), place, work.film, practice))
+  }
+  test('a piece is checked as it comes; one that the roll replaces is not', () => {
+    expect(heldUp(null).check?.verdict).toBe('fits')
+    expect(heldUp('from the roll')).toMatchObject({ check: null, cut: { way: 'from the roll' } })
+  })
+  test('for a wrapped nose the piece as it comes does not do, and the enlarged one does', () => {
+    expect(heldUp(null, { nose: 'wrap' }).check?.verdict).not.toBe('fits')
+    expect(heldUp('enlarged', { nose: 'wrap' }).check?.verdict).toBe('fits')
   })
 })
 

@@ -1,25 +1,14 @@
 import { describe, expect, test } from 'vitest'
 import { practiceWith } from '../practice/index.ts'
 import { say } from '../say/index.ts'
-import { nothingChosen, type PartFacts, partQuestion } from './index.ts'
-import { demoFilm, demoForm, demoPattern } from './testParts.ts'
+import { type PartFacts, partQuestion } from './index.ts'
+import { demoFilm, demoForm, demoPattern, plainFacts } from './testParts.ts'
 
-const facts: PartFacts = {
-  partId: 'p',
-  partName: 'Bonnet',
-  form: demoForm('pipit-bonnet'),
-  film: demoFilm('clearcoat-hull-180'),
-  pattern: demoPattern('pipit-bonnet-piece'),
-  found: [],
-  low: false,
-  chosen: null,
-  choices: nothingChosen,
-  set: null,
-  line: null,
-  measured: true,
-  stock: { alcoholPercent: 70 },
-  practice: practiceWith(),
-}
+const facts: PartFacts = plainFacts(
+  demoForm('pipit-bonnet'),
+  demoFilm('clearcoat-hull-180'),
+  demoPattern('pipit-bonnet-piece'),
+)
 const usual = partQuestion(facts)
 /** Which storeys are asked anew after a change. */
 const askedAnew = (change: Partial<PartFacts>) => {

@@ -35,23 +35,27 @@ export interface TestPart {
 export type Otherwise = Partial<PartFacts> &
   Partial<Today> & { readonly schools?: Schools; readonly rehearsal?: Rehearsal }
 
+/** A part of which nothing particular is known. */
+export const plainFacts = (form: FormDoc, film: FilmDoc, pattern: PiecePattern | null): PartFacts => ({
+  partId: form.id,
+  partName: form.name,
+  form,
+  film,
+  pattern,
+  found: [],
+  low: false,
+  chosen: null,
+  stock: { alcoholPercent: 70 },
+  practice: practiceWith(),
+  choices: nothingChosen,
+  set: null,
+  line: null,
+  measured: true,
+})
+
 export function testPart(formId: string, filmId: string, pieceId: string | null, triangles: number): TestPart {
-  const facts: PartFacts = {
-    partId: formId,
-    partName: demoForm(formId).name,
-    form: demoForm(formId),
-    film: demoFilm(filmId),
-    pattern: pieceId === null ? null : demoPattern(pieceId),
-    found: [],
-    low: false,
-    chosen: null,
-    stock: { alcoholPercent: 70 },
-    practice: practiceWith(),
-    choices: nothingChosen,
-    set: null,
-    line: null,
-    measured: true,
-  }
+  const pattern = pieceId === null ? null : demoPattern(pieceId)
+  const facts = plainFacts(demoForm(formId), demoFilm(filmId), pattern)
   return { facts, laid: required(layPart(partQuestion(facts).lay, { triangles })) }
 }
 

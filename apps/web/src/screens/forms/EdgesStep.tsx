@@ -60,7 +60,7 @@ export function EdgesStep({ form, onChange, chosen, onChoose }: StepProps) {
             </div>
             <TextInput
               aria-label={t`Line at ${edge.label}`}
-              placeholder={t`set by a line? colour change, neighbour’s film`}
+              placeholder={t`line, such as a colour change`}
               value={edge.line ?? ''}
               maxLength={60}
               onChange={(event) =>
@@ -122,7 +122,7 @@ export function EdgesStep({ form, onChange, chosen, onChoose }: StepProps) {
       <div className="mt-4 border-t border-hair pt-3">
         <Field label={t`What is opened to reach behind an edge`}>
           <TextInput
-            placeholder={t`boot, bonnet; nothing if all edges can be reached`}
+            placeholder={t`boot, bonnet, or nothing`}
             value={form.opens ?? ''}
             maxLength={60}
             onChange={(event) =>

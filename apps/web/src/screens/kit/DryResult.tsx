@@ -22,7 +22,9 @@ export function DryResult({ state }: { readonly state: Answer<HeldUp> | undefine
         {t(state.failure.sentence)} <span className="text-quiet">{t(state.failure.fix)}</span>
       </p>
     )
-  const { check, advice, sheet, barWidthMm } = state.value
+  const { check, advice, sheet, barWidthMm, cut } = state.value
+  // What was chosen counts; the advice is told where it says the same, or nothing was chosen against it.
+  const fromRoll = cut.way === 'from the roll' || (cut.way === 'pre-cut' && advice.advice === 'from the roll')
   return (
     <div className="text-body leading-snug">
       {check === null ? null : (
@@ -36,10 +38,10 @@ export function DryResult({ state }: { readonly state: Answer<HeldUp> | undefine
       )}
       <p className="text-quiet">
         <strong className="font-bold text-ink first-letter:uppercase">
-          {advice.advice === 'pre-cut' ? t`Pre-cut` : t`From the roll`}.
+          {fromRoll ? t`From the roll` : cut.way === 'enlarged' ? t`Enlarged` : t`Pre-cut`}.
         </strong>{' '}
-        {t(paragraph(...advice.reasons))}
-        {advice.advice === 'from the roll' ? (
+        {fromRoll === (advice.advice === 'from the roll') ? t(paragraph(...advice.reasons)) : null}
+        {fromRoll ? (
           <>
             {' '}
             {t`Cut`}{' '}

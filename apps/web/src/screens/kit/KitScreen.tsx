@@ -145,14 +145,14 @@ export function KitScreen() {
               onClick={() => {
                 for (const part of parts) {
                   const question = partQuestionOf(bundle, part)
-                  if (question?.work.measured === true) dryCheck(question)
+                  if (question?.work.measured === true) dryCheck(checkKey(part), question)
                 }
               }}
             >{t`Check all ${parts.length} parts`}</Button>
             <ul className="mt-2">
               {parts.map((part) => (
                 <DryRow key={part.id} part={part}>
-                  <DryResult state={states[part.id]} />
+                  <DryResult state={states[checkKey(part)]} />
                   {part.formId === null ? null : <CutChoice part={part} />}
                 </DryRow>
               ))}
@@ -171,6 +171,9 @@ export function KitScreen() {
     </div>
   )
 }
+
+/** What was chosen since asks for another check: the old one is not shown for it. */
+const checkKey = ({ id, pieceId, choices }: Part) => JSON.stringify([id, pieceId, choices.cut, choices.ends])
 
 function DryRow({ part, children }: { readonly part: Part; readonly children: React.ReactNode }) {
   return (

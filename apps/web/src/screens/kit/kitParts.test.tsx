@@ -84,11 +84,26 @@ describe('what the dry check says', () => {
     reasons: [say`No pattern of this part is at hand.`],
     allowanceMm: 38,
   }
-  const base = { advice, sheet: { lengthMm: 500, widthMm: 300, turnDeg: 0 }, barWidthMm: null, neededStretch: 1.02 }
+  const preCut = { advice: 'pre-cut' as const, reasons: [say`A pattern is at hand.`], allowanceMm: 38 }
+  const cut = { way: 'pre-cut', enlarged: [], sheet: null }
+  const base = {
+    advice,
+    cut,
+    sheet: { lengthMm: 500, widthMm: 300, turnDeg: 0 },
+    barWidthMm: null,
+    neededStretch: 1.02,
+  }
   const said = (answer: object) =>
     words(renderToStaticMarkup(<DryResult state={{ phase: 'known', value: { ...base, ...answer } as never }} />))
   test('from the roll: why, and the sheet to cut', () => {
     expect(said({ check: null })).toMatch(/From the roll ?\. No pattern .* Cut 500 mm x 300 mm , 38 mm over/)
+  })
+  test('the roll that was chosen counts over the advice, and its sheet is told', () => {
+    const chosen = { check: null, cut: { way: 'from the roll', enlarged: [], sheet: null }, advice: preCut }
+    expect(said(chosen)).toMatch(/From the roll ?\. ?Cut 500 mm x 300 mm/)
+    expect(said(chosen)).not.toMatch(/Pre-cut|at hand/)
+    const enlarged = { check: null, cut: { way: 'enlarged', enlarged: [], sheet: null }, advice: preCut }
+    expect(said(enlarged)).toMatch(/Enlarged ?\. ?A pattern is at hand/)
   })
   test('the wrong side is said first', () => {
     const check = {

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import type { Answer } from '../../workers/answer.ts'
 import { type OpenLayWorker, openLayWorker } from '../../workers/openLayWorker.ts'
 
-/** Dry checks by part, worked out one after the other in one worker. */
+/** Dry checks by a key of what was checked, worked out one after the other in one worker. */
 export function useDryCheck() {
   const worker = useRef<OpenLayWorker | null>(null)
   const queue = useRef<Promise<unknown>>(Promise.resolve())
@@ -15,8 +15,8 @@ export function useDryCheck() {
     },
     [],
   )
-  const check = useCallback((question: PartQuestion) => {
-    const set = (state: Answer<HeldUp>) => setStates((before) => ({ ...before, [question.work.partId]: state }))
+  const check = useCallback((key: string, question: PartQuestion) => {
+    const set = (state: Answer<HeldUp>) => setStates((before) => ({ ...before, [key]: state }))
     set({ phase: 'asked' })
     queue.current = queue.current.then(async () => {
       worker.current ??= openLayWorker()
