@@ -5,6 +5,7 @@ import { planOf, stepOf, testPart } from './testParts.ts'
 
 const door = testPart('pipit-door-left', 'clearcoat-hull-180', 'pipit-door-left', 400)
 const tail = testPart('skua-tail-outer-left', 'weir-smoke-wet', 'skua-tail-outer-left', 400)
+const dome = testPart('pipit-fog-left', 'clear-dome-dry', 'pipit-fog-left', 300)
 const bar = testPart('skua-trim-left', 'ebony-cast-dry', 'skua-trim-left', 400)
 
 const wait = (leastMinutes: number, since?: string) => ({
@@ -89,8 +90,9 @@ describe('least and greatest waits of a plan', () => {
     expect(floated).toContainEqual(['float', 'peel', 2])
     expect(limits('turn-wrap')).toEqual([['trim-wrap', 45]])
   })
-  test('dry film has five minutes from its liner to its place', () => {
-    expect(stepOf(planOf(bar), 'anchor-1')?.within).toMatchObject([{ since: 'peel', mostMinutes: 5 }])
+  test('dry film has five minutes from its liner to its place; a bar keeps its liner and has time', () => {
+    expect(stepOf(planOf(dome), 'anchor-1')?.within).toMatchObject([{ since: 'peel', mostMinutes: 5 }])
+    expect(stepOf(planOf(bar), 'anchor-1')?.within).toBeUndefined()
   })
   test('a wet lens is cut when its edge is dry, not when it is cured', () => {
     const plan = planOf(tail)

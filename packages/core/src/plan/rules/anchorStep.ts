@@ -20,8 +20,9 @@ export function anchorStep(c: PlanContext, anchor: Anchor): StepDraft {
     laidUpTo: anchor.number,
   } as const
   if (isWet(c)) return { ...common, ...tackedDown(c, anchor, marks) }
+  // A bar is opened at its hinge only: the rest is still under its liner.
   const soon =
-    anchor.number === 1
+    anchor.number === 1 && !fromOneEnd(c)
       ? {
           within: [
             {
