@@ -2,6 +2,7 @@ import {
   cross2,
   densify,
   distance,
+  type OutlineGauge,
   outlineGauge,
   type Polygon,
   signedArea,
@@ -109,13 +110,21 @@ function besides(points: readonly Vec2[], edges: readonly string[]): EdgeSpot['b
   return result
 }
 
+/** The part stays while its piece is moved: its outlines are prepared once. */
+const gaugesOfParts = new WeakMap<Polygon, OutlineGauge>()
+const gaugeOfPart = (polygon: Polygon): OutlineGauge => {
+  const gauge = gaugesOfParts.get(polygon) ?? outlineGauge(polygon)
+  gaugesOfParts.set(polygon, gauge)
+  return gauge
+}
+
 /**
  * The edge margin at every spot: from the film's edge next to the spot to the part's edge, positive when the film
  * stops short of it. So an even gap is even in the corners too. Exact for the polygons given.
  * A hole of the part without a cut-out over it is compared with the piece's outline, and so is far out of any rule.
  */
 export function edgeMargins({ spots, outline, holes }: EdgeSpots, piece: PlacedPiece): EdgeMargin[] {
-  const partEdges = [outline, ...holes].map(outlineGauge)
+  const partEdges = [outline, ...holes].map(gaugeOfPart)
   const filmEdges = [piece.outline, ...holes.map((_, i) => piece.cutOuts[i] ?? piece.outline)].map(outlineGauge)
   let filmSide = 0
   let partSide = 0

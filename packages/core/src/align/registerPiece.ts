@@ -3,6 +3,7 @@ import {
   centroid,
   distance,
   fitRigid,
+  length2,
   type Polygon,
   type RigidMove,
   signedArea,
@@ -43,12 +44,15 @@ export interface TargetMark extends PieceMark {
   readonly weight: number
 }
 
+/** A piece that a step moves by less than this lies where it belongs, mm. */
+const settledMm = 0.002
+
 const leastShare = 0.6
 const mostShare = 1.8
 
 /**
  * Where the piece belongs: first its marks onto the part's marks (weighted Procrustes), or, where fewer than two are
- * shared, the turn in which its shape fits best; then a few Gauss-Newton steps that bring every edge as near as it goes
+ * shared, about `start` if that is known, else the turn in which its shape fits best; then a few Gauss-Newton steps that bring every edge as near as it goes
  * to the middle of its rule, the marks still counting.
  * Can be refused: `PIECE_TOO_SMALL`, `PIECE_TOO_LARGE`.
  */
@@ -58,6 +62,7 @@ export function registerPiece(
   pattern: PiecePattern,
   spots: EdgeSpots,
   rules: EdgeRules,
+  start?: RigidMove,
 ): Result<RigidMove> {
   const piecePercent = (100 * Math.abs(signedArea(pattern.outline))) / wantedAreaMm2(part.outline, rules)
   if (piecePercent < 100 * leastShare) return refused(failure('PIECE_TOO_SMALL', { piece: pattern.name, piecePercent }))
@@ -68,7 +73,7 @@ export function registerPiece(
   })
   let move =
     pairs.length < 2
-      ? turnByShape(pattern, spots, rules)
+      ? (start ?? turnByShape(pattern, spots, rules))
       : fitRigid(
           pairs.map((p) => p.from),
           pairs.map((p) => p.to),
@@ -85,10 +90,10 @@ export function registerPiece(
         { row: [0, 1, (x - about[0]) / leverMm], wanted: to[1] - y, sigma },
       ] satisfies Wish[]
     })
-    move = thenRigid(
-      move,
-      stepToMiddle(place(pattern, move), spots, rules, () => 1, marks),
-    )
+    const step = stepToMiddle(place(pattern, move), spots, rules, () => 1, marks)
+    move = thenRigid(move, step)
+    const carried = subtract(applyRigid(step, centroid(spots.outline)), centroid(spots.outline))
+    if (length2(carried) + Math.abs(step.turnRad) * leverMm < settledMm) break
   }
   return done(move)
 }

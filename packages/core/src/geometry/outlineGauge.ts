@@ -99,10 +99,16 @@ export function outlineGauge(polygon: Polygon): OutlineGauge {
       }
       return { distanceMm: reach, point: [ax[side]! + share * dx[side]!, ay[side]! + share * dy[side]!], side, share }
     },
-    holds(p, { side, share }) {
+    holds(p, { side, share, distanceMm }) {
       const turns = dx[side]! * (p[1] - ay[side]!) - dy[side]! * (p[0] - ax[side]!)
-      // Beside a side its own direction tells; next to a corner only the whole outline does.
-      return share > 0 && share < 1 && turns !== 0 ? turns > 0 === leftIsInside : contains(polygon, p)
+      // Beside a side its own direction tells.
+      if (share > 0 && share < 1 && turns !== 0) return turns > 0 === leftIsInside
+      // Next to a corner: before one that stands out lies the outside, before one that stands in the inside.
+      const into = share < 0.5 ? (side === 0 ? count - 1 : side - 1) : side
+      const out = into + 1 === count ? 0 : into + 1
+      const corner = dx[into]! * dy[out]! - dy[into]! * dx[out]!
+      const plain = Math.abs(corner) > 1e-9 * (Math.abs(dx[into]! * dx[out]!) + Math.abs(dy[into]! * dy[out]!))
+      return plain && distanceMm > 1e-9 ? corner > 0 !== leftIsInside : contains(polygon, p)
     },
   }
 }

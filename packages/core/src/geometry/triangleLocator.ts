@@ -22,32 +22,32 @@ export interface TriangleLocator {
 export function triangleLocator(xy: ArrayLike<number>, triangle: Int32Array): TriangleLocator {
   const grid = bucketGrid(xy, triangle)
   const at = (p: Vec2): PlaceOnMesh | null => {
-    for (const t of grid.around(p, 0)) {
+    let found: PlaceOnMesh | null = null
+    grid.ring(p, 0, (t) => {
       const weight = weightsOf(xy, triangle, t, p)
-      if (weight?.every((w) => w >= -1e-9)) return { triangle: t, weight }
-    }
-    return null
+      if (weight === null || weight[0] < -1e-9 || weight[1] < -1e-9 || weight[2] < -1e-9) return false
+      found = { triangle: t, weight }
+      return true
+    })
+    return found
   }
   return {
     at,
     nearest(p) {
       const inside = at(p)
       if (inside !== null) return inside
-      let best: PlaceOnMesh | null = null
+      let nearest = -1
       let least = Number.POSITIVE_INFINITY
-      // One ring further than the first that holds anything: a triangle of the next cell can be nearer.
-      for (let ring = 1, last = grid.rings; ring <= last; ring++) {
-        for (const t of grid.around(p, ring)) {
-          const distance = distanceToTriangle(xy, triangle, t, p)
-          const weight = distance < least ? weightsOf(xy, triangle, t, p) : null
-          if (weight === null) continue
-          least = distance
-          best = { triangle: t, weight }
-        }
-        if (best !== null) last = Math.min(last, ring + 1)
+      const closer = (t: number) => {
+        const distance = distanceToTriangle(xy, triangle, t, p)
+        if (distance < least && weightsOf(xy, triangle, t, p) !== null) [nearest, least] = [t, distance]
+        return false
       }
-      if (best === null) throw new RangeError('the triangulation has no triangle with an area')
-      return best
+      // The cells of a ring are at least this far away: whole cells between them and the point's own.
+      for (let steps = 0; steps <= grid.rings && (steps - 1) * grid.cellMm < least; steps++) grid.ring(p, steps, closer)
+      const weight = nearest < 0 ? null : weightsOf(xy, triangle, nearest, p)
+      if (weight === null) throw new RangeError('the triangulation has no triangle with an area')
+      return { triangle: nearest, weight }
     },
   }
 }
@@ -78,12 +78,12 @@ function distanceToTriangle(xy: ArrayLike<number>, triangle: Int32Array, t: numb
     const dx = xy[b]! - xy[a]!
     const dy = xy[b + 1]! - xy[a + 1]!
     const s = Math.min(1, Math.max(0, ((p[0] - xy[a]!) * dx + (p[1] - xy[a + 1]!) * dy) / (dx * dx + dy * dy)))
-    best = Math.min(best, Math.hypot(p[0] - xy[a]! - s * dx, p[1] - xy[a + 1]! - s * dy))
+    best = Math.min(best, (p[0] - xy[a]! - s * dx) ** 2 + (p[1] - xy[a + 1]! - s * dy) ** 2)
   }
-  return best
+  return Math.sqrt(best)
 }
 
-/** Triangles by square cells of about their own size. */
+/** Triangles by square cells of about their own size; `first` and `held` list them cell after cell. */
 function bucketGrid(xy: ArrayLike<number>, triangle: Int32Array) {
   const count = triangle.length / 3
   let minX = Number.POSITIVE_INFINITY
@@ -99,33 +99,45 @@ function bucketGrid(xy: ArrayLike<number>, triangle: Int32Array) {
   const cell = Math.max(Math.sqrt(((maxX - minX) * (maxY - minY)) / Math.max(1, count)) * 1.5, 1e-9)
   const columns = Math.floor((maxX - minX) / cell) + 1
   const rows = Math.floor((maxY - minY) / cell) + 1
-  const buckets: number[][] = Array.from({ length: columns * rows }, () => [])
-  for (let t = 0; t < count; t++) {
-    const corners = [0, 1, 2].map((c) => 2 * triangle[3 * t + c]!)
-    const xs = corners.map((i) => xy[i]!)
-    const ys = corners.map((i) => xy[i + 1]!)
-    const fromRow = Math.floor((Math.min(...ys) - minY) / cell)
-    const toRow = Math.floor((Math.max(...ys) - minY) / cell)
-    const fromColumn = Math.floor((Math.min(...xs) - minX) / cell)
-    const toColumn = Math.floor((Math.max(...xs) - minX) / cell)
-    for (let r = fromRow; r <= toRow; r++) {
-      for (let c = fromColumn; c <= toColumn; c++) buckets[r * columns + c]!.push(t)
+  const eachCell = (visit: (bucket: number, t: number) => void) => {
+    for (let t = 0; t < count; t++) {
+      const i = 2 * triangle[3 * t]!
+      const j = 2 * triangle[3 * t + 1]!
+      const k = 2 * triangle[3 * t + 2]!
+      const fromRow = Math.floor((Math.min(xy[i + 1]!, xy[j + 1]!, xy[k + 1]!) - minY) / cell)
+      const toRow = Math.floor((Math.max(xy[i + 1]!, xy[j + 1]!, xy[k + 1]!) - minY) / cell)
+      const fromColumn = Math.floor((Math.min(xy[i]!, xy[j]!, xy[k]!) - minX) / cell)
+      const toColumn = Math.floor((Math.max(xy[i]!, xy[j]!, xy[k]!) - minX) / cell)
+      for (let r = fromRow; r <= toRow; r++) {
+        for (let c = fromColumn; c <= toColumn; c++) visit(r * columns + c, t)
+      }
     }
   }
+  const first = new Int32Array(columns * rows + 1)
+  eachCell((bucket) => first[bucket + 1]!++)
+  for (let b = 0; b < columns * rows; b++) first[b + 1]! += first[b]!
+  const held = new Int32Array(first[columns * rows]!)
+  const next = first.slice(0, -1)
+  eachCell((bucket, t) => {
+    held[next[bucket]!++] = t
+  })
   return {
     /** Rings enough to reach any cell from any point near the grid. */
     rings: columns + rows,
-    /** Triangles in the cells at that many steps from the point's own (all within, for points far outside). */
-    around(p: Vec2, ring: number): Set<number> {
+    cellMm: cell,
+    /** Visits the triangles in the cells that many steps from the point's own, until one is taken; some more than once. */
+    ring(p: Vec2, steps: number, take: (t: number) => boolean): boolean {
       const column = Math.min(columns, Math.max(-1, Math.floor((p[0] - minX) / cell)))
       const row = Math.min(rows, Math.max(-1, Math.floor((p[1] - minY) / cell)))
-      const found = new Set<number>()
-      for (let r = Math.max(0, row - ring); r <= Math.min(rows - 1, row + ring); r++) {
-        for (let c = Math.max(0, column - ring); c <= Math.min(columns - 1, column + ring); c++) {
-          for (const t of buckets[r * columns + c]!) found.add(t)
+      for (let r = Math.max(0, row - steps); r <= Math.min(rows - 1, row + steps); r++) {
+        const whole = Math.abs(r - row) === steps
+        for (let c = column - steps; c <= column + steps; c += whole || steps === 0 ? 1 : 2 * steps) {
+          if (c < 0 || c >= columns) continue
+          const bucket = r * columns + c
+          for (let n = first[bucket]!; n < first[bucket + 1]!; n++) if (take(held[n]!)) return true
         }
       }
-      return found
+      return false
     },
   }
 }

@@ -6,8 +6,8 @@ export const subtract = (a: Vec2, b: Vec2): Vec2 => [a[0] - b[0], a[1] - b[1]]
 export const scale = (a: Vec2, k: number): Vec2 => [a[0] * k, a[1] * k]
 export const dot2 = (a: Vec2, b: Vec2) => a[0] * b[0] + a[1] * b[1]
 export const cross2 = (a: Vec2, b: Vec2) => a[0] * b[1] - a[1] * b[0]
-export const length2 = (a: Vec2) => Math.hypot(a[0], a[1])
-export const distance = (a: Vec2, b: Vec2) => Math.hypot(a[0] - b[0], a[1] - b[1])
+export const length2 = (a: Vec2) => Math.sqrt(a[0] * a[0] + a[1] * a[1])
+export const distance = (a: Vec2, b: Vec2) => Math.sqrt((a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2)
 export const lerp = (a: Vec2, b: Vec2, t: number): Vec2 => [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t]
 /** A quarter turn counter-clockwise. */
 export const perpendicular = (a: Vec2): Vec2 => [-a[1], a[0]]

@@ -50,6 +50,9 @@ export interface PlacedPart {
 /** Spots for margins are no further apart than this, mm. */
 const spotStepMm = 8
 
+/** A pattern cut to the part lies on it as it was drawn. */
+const asDrawn: RigidMove = { turnRad: 0, moveMm: [0, 0] }
+
 /** Carries a laid part into the film and registers the piece on it. Can be refused: what `registerPiece` finds. */
 export function placeOn(laid: LaidPart, { pattern: given, rules, cutTo, ends, cut }: PlaceInput): Result<PlacedPart> {
   const { surface, worked } = laid
@@ -57,18 +60,19 @@ export function placeOn(laid: LaidPart, { pattern: given, rules, cutTo, ends, cu
   const part = flatPart(surface, worked)
   const spots = edgeSpots(part, spotStepMm)
   const targets = form.marks.map((m) => ({ name: m.name, at: part.toFlat(m.at), weight: m.weight }))
-  const registeredAs = (p: PiecePattern, to = rules) => registerPiece(part, targets, p, spots, to)
+  const registeredAs = (p: PiecePattern, to: EdgeRules, start?: RigidMove) =>
+    registerPiece(part, targets, p, spots, to, start)
   const fromRoll = given === null || cut.way === 'from the roll'
   let pattern = fromRoll ? patternToRules(form, part, rules) : matchCutOuts(part, targets, given, spots, cutTo)
   const enlarged = !fromRoll && cut.way === 'enlarged'
-  let registered = registeredAs(pattern, enlarged ? cutTo : rules)
+  let registered = registeredAs(pattern, enlarged ? cutTo : rules, fromRoll ? asDrawn : undefined)
   if (!registered.ok) return registered
   let growth: GrowthByEdge = {}
   if (enlarged) {
     const asCut = place(pattern, registered.value)
     growth = growthToRules(edgeMargins(spots, asCut), asCut.outline, rules)
     pattern = enlargePattern(pattern, part, registered.value, growth)
-    registered = registeredAs(pattern)
+    registered = registeredAs(pattern, rules, registered.value)
     if (!registered.ok) return registered
   }
   const piece = place(pattern, registered.value)

@@ -1,4 +1,12 @@
-import { boundsOf, centroid, distance, type Vec2, vertexCount, vertexNormals } from '../../geometry/index.ts'
+import {
+  boundsOf,
+  centroid,
+  distance,
+  outlineGauge,
+  type Vec2,
+  vertexCount,
+  vertexNormals,
+} from '../../geometry/index.ts'
 import type { FormDoc, PartSurface } from '../../form/index.ts'
 import { list, name, say, type Sentence, verbatim } from '../../say/index.ts'
 
@@ -111,35 +119,39 @@ export function endOf(
 /** The place whose surroundings turn least: where normals within a sixth of the part agree best. */
 export function flattestOf(form: FormDoc, surface: PartSurface): NamedSpot {
   const normals = vertexNormals(surface.mesh)
-  const { plan } = surface
   const count = vertexCount(surface.mesh)
   const reach = Math.sqrt(surface.figures.areaMm2) / 6
   const stride = Math.max(1, Math.floor(count / 1200))
-  const rim = surface.outline.polygon
-  let best = -1
+  const rim = outlineGauge(surface.outline.polygon)
+  const fromLeft = Array.from({ length: Math.ceil(count / stride) }, (_, i) => i * stride)
+    .map((v) => ({ v, at: spotOf(surface, v), normal: [0, 1, 2].map((k) => normals[3 * v + k] ?? 0) as [number, number, number] }))
+    .sort((a, b) => a.at[0] - b.at[0])
+  let best: (typeof fromLeft)[number] | null = null
   let least = Number.POSITIVE_INFINITY
-  for (let v = 0; v < count; v += stride) {
-    const at = spotOf(surface, v)
-    if (rim.some((p) => distance(p, at) < reach * 0.6)) continue
-    let turn = 0
+  let first = 0
+  for (const place of fromLeft) {
+    const { at, normal } = place
+    while (at[0] - fromLeft[first]!.at[0] > reach) first++
+    if (rim.nearest(at, 0).distanceMm < reach * 0.6) continue
+    const sum = [0, 0, 0]
     let near = 0
-    for (let w = 0; w < count; w += stride) {
-      const dx = (plan[2 * w] ?? 0) - at[0]
-      const dy = (plan[2 * w + 1] ?? 0) - at[1]
+    for (let n = first; n < fromLeft.length; n++) {
+      const other = fromLeft[n]!
+      const dx = other.at[0] - at[0]
+      const dy = other.at[1] - at[1]
+      if (dx > reach) break
       if (dx * dx + dy * dy > reach * reach) continue
-      let agree = 0
-      for (let k = 0; k < 3; k++) agree += (normals[3 * v + k] ?? 0) * (normals[3 * w + k] ?? 0)
-      turn += 1 - agree
+      for (let k = 0; k < 3; k++) sum[k]! += other.normal[k]!
       near++
     }
+    const turn = near - (normal[0] * sum[0]! + normal[1] * sum[1]! + normal[2] * sum[2]!)
     if (near > 3 && turn / near < least) {
       least = turn / near
-      best = v
+      best = place
     }
   }
-  if (best < 0) return centreOf(form, surface)
-  const at = spotOf(surface, best)
-  return { at, label: whereOnForm(say`flattest place`, form, surface, at) }
+  if (best === null) return centreOf(form, surface)
+  return { at: best.at, label: whereOnForm(say`flattest place`, form, surface, best.at) }
 }
 
 /** How much each vertex stands out of its surroundings (positive) or lies in a hollow, mm over a reach. */
