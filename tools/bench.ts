@@ -63,6 +63,7 @@ const questionOf = (form: Form, film: Film, pattern: PiecePattern | null) =>
   partQuestion({
     partId: form.id,
     partName: form.name,
+    films: [],
     form,
     film,
     pattern,

@@ -92,7 +92,7 @@ const routes: readonly Route[] = [
   {
     method: 'PUT',
     path: '/parts/0412-bonnet/choices',
-    good: { ends: { nose: 'wrap' }, liquids: null, cut: null, hands: 1 },
+    good: { ends: { nose: 'wrap' }, liquids: null, cut: null, hands: 1, light: null },
   },
   {
     method: 'PUT',

@@ -44,6 +44,7 @@ test('what was chosen for a part is kept, comes back in its job, and outlives a 
     liquids: { slip: 'heavy slip', tack: 'strong tack' },
     cut: 'from the roll',
     hands: 2,
+    light: null,
   }
   const saved = await send('PUT', '/api/parts/0412-bonnet/choices', choices)
   expect(saved).toMatchObject({ status: 200, body: { id: '0412-bonnet', choices } })

@@ -228,6 +228,7 @@ describe('a schema mirrors the type of the core', () => {
     const facts = {
       partId: form,
       partName: form,
+      films: [],
       form: formDoc.parse(read(`forms/${form}.json`)),
       film: filmDoc.parse(read(`films/${film}.json`)),
       pattern: pieceDoc.parse(read(`pieces/${piece}.json`)).pattern,

@@ -29,6 +29,7 @@ export function partQuestionOf(sources: QuestionSources, part: PartOfBundle): Pa
     partName: part.name,
     form,
     film,
+    films,
     pattern: piece?.pattern ?? null,
     found: findings.filter((f) => f.partId === part.id).map(({ kind, at, sizeMm }) => ({ kind, at, sizeMm })),
     low: slot?.low ?? false,

@@ -20,6 +20,9 @@ const storyPart = z.strictObject({
   liquids: workChoices.shape.liquids.default(null),
   cut: workChoices.shape.cut.default(null),
   hands: workChoices.shape.hands.default(null),
+  light: workChoices.shape.light.default(null),
+  /** Films at hand besides its own. */
+  films: z.array(z.string()).default([]),
 })
 export type StoryPart = z.infer<typeof storyPart>
 
@@ -98,6 +101,7 @@ export function factsOfStory(part: StoryPart, read: (file: string) => unknown): 
     measured: true,
     form: typeof ends === 'string' ? { ...form, edges: form.edges.map((e) => ({ ...e, code: ends })) } : form,
     film: kept(documents.film, `films/${filmId}.json`),
+    films: [filmId, ...part.films].map((id) => kept(documents.film, `films/${id}.json`)),
     pattern: piece?.pattern ?? null,
     found: part.found.map((kind) => ({ kind, at: [0.5, 0.5] })),
     low: part.low,
@@ -110,6 +114,7 @@ export function factsOfStory(part: StoryPart, read: (file: string) => unknown): 
       liquids: part.liquids,
       cut: part.cut,
       hands: part.hands,
+      light: part.light,
     },
   }
 }

@@ -1,6 +1,6 @@
 import type { JobBundle, JobId, Part } from '@truelay/contract'
 import type { Database } from '../database/openDatabase.ts'
-import { readFilms, readForms, readKits, readPieces, readPiecesOfKits } from '../shelf/queries.ts'
+import { readAllFilms, readForms, readKits, readPieces, readPiecesOfKits } from '../shelf/queries.ts'
 import { readPeople, readShop } from '../shop/queries.ts'
 import { readFindings, readSignOff } from '../walkRound/queries.ts'
 import { readJob, readParts, readSets } from '../jobs/queries.ts'
@@ -13,14 +13,15 @@ export async function readBundle(database: Database, id: JobId): Promise<JobBund
   const parts = await readParts(database, id)
   const used = await readPieces(database, given(parts.map((p) => p.pieceId)))
   const kits = await readKits(database, given(used.map((p) => p.kitId)))
-  const [shop, people, forms, films, inKits, findings, signOff, sets] = await Promise.all([
+  const filmsUsed = new Set(parts.map((p) => p.filmId))
+  const [shop, people, forms, shelf, inKits, findings, signOff, sets] = await Promise.all([
     readShop(database),
     readPeople(database),
     readForms(
       database,
       parts.flatMap((p) => formOf(p)),
     ),
-    readFilms(database, given(parts.map((p) => p.filmId))),
+    readAllFilms(database),
     readPiecesOfKits(
       database,
       kits.map((k) => k.id),
@@ -30,6 +31,8 @@ export async function readBundle(database: Database, id: JobId): Promise<JobBund
     readSets(database, id),
   ])
   const pieces = [...new Map([...inKits, ...used].map((piece) => [piece.id, piece])).values()]
+  // Besides its own, every film that could tint a lens: another may leave more light.
+  const films = shelf.filter((film) => filmsUsed.has(film.id) || film.transmission !== undefined)
   return { job, shop, people, parts, sets, forms, films, pieces, kits, findings, signOff }
 }
 

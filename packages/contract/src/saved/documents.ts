@@ -16,16 +16,19 @@ import { finding, signOff } from '../walkRound.ts'
 import {
   batchWithSentences,
   choicesWithCut,
+  choicesWithLight,
   fitEventWithCut,
   fitEventWithGapEdges,
   fitEventWithSentences,
   jobBundleWithChoices,
   jobBundleWithCut,
+  jobBundleWithLight,
   jobBundleWithSentences,
   jobBundleWithSets,
   orderWithSentences,
   partWithChoices,
   partWithCut,
+  partWithLight,
   shopWithOneTake,
 } from './olderDocuments.ts'
 import { savedDocument } from './savedDocument.ts'
@@ -46,9 +49,9 @@ export const documents = {
   kit: savedDocument(kitDoc),
   model: savedDocument(vehicleModel),
   job: savedDocument(job),
-  part: savedDocument(part, [partWithChoices, partWithCut]),
+  part: savedDocument(part, [partWithChoices, partWithCut, partWithLight]),
   partSets: savedDocument(partSets),
-  workChoices: savedDocument(workChoices, [choicesWithCut]),
+  workChoices: savedDocument(workChoices, [choicesWithCut, choicesWithLight]),
   chosenOrder: savedDocument(chosenOrder, [orderWithSentences]),
   finding: savedDocument(finding),
   signOff: savedDocument(signOff),
@@ -64,6 +67,7 @@ export const documents = {
     jobBundleWithChoices,
     jobBundleWithCut,
     jobBundleWithSets,
+    jobBundleWithLight,
   ]),
 } as const
 export type DocumentKind = keyof typeof documents

@@ -21,6 +21,17 @@ export function jobBundleWithCut(bundle: unknown): unknown {
   return { ...old, parts: eachOld(old.parts, partWithCut) }
 }
 
+/** What was chosen for a part, from before one could say what light is to be left. */
+export const choicesWithLight = (choices: unknown): unknown => ({ light: null, ...asOld(choices) })
+export const partWithLight = (part: unknown): unknown => {
+  const old = asOld(part)
+  return { ...old, choices: choicesWithLight(old.choices) }
+}
+export function jobBundleWithLight(bundle: unknown): unknown {
+  const old = asOld(bundle)
+  return { ...old, parts: eachOld(old.parts, partWithLight) }
+}
+
 /** A whole job from before parts could be fitted together. */
 export const jobBundleWithSets = (bundle: unknown): unknown => ({ sets: [], ...asOld(bundle) })
 

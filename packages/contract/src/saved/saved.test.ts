@@ -93,7 +93,7 @@ describe('what was kept before film could be cut otherwise, or parts be fitted t
     const liquids = { slip: 'hybrid', tack: 'hybrid' }
     expect(documents.workChoices.read({ v: 1, doc: { ends: { nose: 'wrap' }, liquids } })).toEqual({
       ok: true,
-      value: { ends: { nose: 'wrap' }, liquids, cut: null, hands: null },
+      value: { ends: { nose: 'wrap' }, liquids, cut: null, hands: null, light: null },
     })
   })
   const { patternStretch: _, ...withoutPattern } = usualHandling

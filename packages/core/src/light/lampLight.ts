@@ -18,8 +18,15 @@ export interface LampLight {
   /** How far one still sees, share of the bare lamp. */
   readonly seeingDistanceRatio: number
   readonly outputCandela?: number
+  /** What is left, in words. */
+  readonly left: Sentence
+  /** The same, and who decides whether that is allowed. */
   readonly words: Sentence
 }
+
+const law = say`Local law and the inspection decide whether that is allowed.`
+/** What is left, with who decides about it. */
+export const underLaw = (left: Sentence) => ({ left, words: paragraph(left, law) })
 
 /**
  * Light left behind film: transmissions multiply (reflections between layers are ignored). Seeing distance goes with
@@ -41,10 +48,11 @@ export function lampLight({ lampCandela, layers, overlapLayers = 0 }: LightReque
     overlapRatio,
     seeingDistanceRatio,
     ...(lampCandela === undefined ? {} : { outputCandela: lampCandela * outputRatio }),
-    words: paragraph(
-      say`${of(outputRatio)} of the light is left; it reaches, and is seen, about ${of(seeingDistanceRatio)} as far.`,
-      overlapLayers > 0 && say`Where pieces overlap only ${of(overlapRatio)} is left.`,
-      say`Local law and the inspection decide whether that is allowed.`,
+    ...underLaw(
+      paragraph(
+        say`${of(outputRatio)} of the light is left; it reaches, and is seen, about ${of(seeingDistanceRatio)} as far.`,
+        overlapLayers > 0 && say`Where pieces overlap only ${of(overlapRatio)} is left.`,
+      ),
     ),
   })
 }

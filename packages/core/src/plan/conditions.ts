@@ -1,4 +1,5 @@
 import type { CalibratedGun } from '../heat/index.ts'
+import type { Grade, LightChoice } from '../light/index.ts'
 import type { Stock } from '../mix/index.ts'
 import type { Practice } from '../practice/index.ts'
 import type { Sentence } from '../say/index.ts'
@@ -23,6 +24,9 @@ export interface WorkInput {
   readonly line: LinePlace | null
   /** How many work on it; null = as its size asks. */
   readonly hands: Hands | null
+  readonly light: LightChoice
+  /** Films of its kind at hand, this one too. */
+  readonly grades: readonly Grade[]
   readonly stock: Stock
   readonly practice: Practice
   /** What the walk-round found on this part. */

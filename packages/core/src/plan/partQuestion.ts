@@ -1,6 +1,7 @@
 import type { EdgeRules, PiecePattern } from '../align/index.ts'
 import type { FormDoc } from '../form/index.ts'
 import { type LaidPart, type LayInput, layPart, type LayPartOptions, type StageFilm } from '../lay/index.ts'
+import { type Grade, plainLens } from '../light/index.ts'
 import type { Stock } from '../mix/index.ts'
 import type { Practice } from '../practice/index.ts'
 import type { Result } from '../result/index.ts'
@@ -24,6 +25,8 @@ export interface PartFacts {
   readonly partName: string
   readonly form: FormDoc
   readonly film: FilmDoc
+  /** Films at hand, of which another may suit a lens better. */
+  readonly films: readonly FilmDoc[]
   /** Null where the film is cut from the roll. */
   readonly pattern: PiecePattern | null
   readonly found: readonly FoundOnPart[]
@@ -50,7 +53,7 @@ export interface PartQuestion {
 
 /** The facts of a part, handed to the storeys that hang on them. */
 export function partQuestion(facts: PartFacts): PartQuestion {
-  const { form, film, pattern, found, chosen, practice, choices, ...part } = facts
+  const { form, film, films, pattern, found, chosen, practice, choices, ...part } = facts
   const ended = withEnds(form, choices.ends)
   const rules: EdgeRules = edgeRulesOf(ended, practice, found)
   const { liquids } = choices
@@ -74,8 +77,16 @@ export function partQuestion(facts: PartFacts): PartQuestion {
       schools: schoolsFor(ended, film, found, chosen, cannot === null ? liquids : null),
       liquidRefused: cannot,
       hands: choices.hands,
+      light: choices.light ?? plainLens,
+      grades: gradesLike(film, films),
     },
   }
+}
+
+/** Films of which one says how much light they let through, plain with plain and patterned with patterned. */
+function gradesLike(film: FilmDoc, films: readonly FilmDoc[]): Grade[] {
+  const like = films.filter(({ patterned = false }) => patterned === (film.patterned ?? false))
+  return like.flatMap(({ name, transmission }) => (transmission === undefined ? [] : [{ name, transmission }]))
 }
 
 /** What a lay has to know about a film. */

@@ -2,6 +2,7 @@ import type { Polygon, Vec2 } from '../geometry/index.ts'
 import type { EdgePlan } from '../edges/index.ts'
 import type { FormDoc } from '../form/index.ts'
 import type { FingerPlace, LayOrder, Pull, PullAcross, RehearsalStep } from '../lay/index.ts'
+import type { LampLight } from '../light/index.ts'
 import type { Practice } from '../practice/index.ts'
 import type { Sentence } from '../say/index.ts'
 import type { ClimateWait } from '../wait/index.ts'
@@ -60,6 +61,8 @@ export interface PlanContext {
   /** How far the piece may be off where it was placed before film leaves the rule of an edge, each way of the drawing, mm. */
   readonly roomMm: { readonly left: number; readonly right: number; readonly up: number; readonly down: number }
   readonly solutions: readonly PlannedBatch[]
+  /** Light that is left behind film on a lens; null elsewhere, and where nobody knows what the film lets through. */
+  readonly light: LampLight | null
   /** Why the liquids that were chosen are not used. */
   readonly liquidRefused: Sentence | null
   readonly fingers: readonly FingerPlace[]

@@ -2,6 +2,7 @@ import { edgeMargins, thenPlaced, tolerance } from '../align/index.ts'
 import { edgePlan } from '../edges/index.ts'
 import { usualGun } from '../heat/index.ts'
 import { fingerForecast, orderBySchool, pullAcross, pullsOfRehearsal, stretchPlan } from '../lay/index.ts'
+import { lensLight } from '../light/index.ts'
 import { done, type Result } from '../result/index.ts'
 import { usualClimate } from '../wait/index.ts'
 import { anchorsFor, checkPointsFor, endAnchors } from './anchors.ts'
@@ -24,7 +25,7 @@ import type { Conditions } from './conditions.ts'
 import { solutionsFor } from './solutionsFor.ts'
 import { waitPlan, wetMinutes } from './waitPlan.ts'
 
-/** Everything that the rules look at, from a placing and the conditions of the work. Can be refused: what `mixBatch`, `waitNow` and `gunOnPart` find. */
+/** Everything that the rules look at, from a placing and the conditions of the work. Can be refused: what `mixBatch`, `waitNow`, `gunOnPart` and `lensLight` find. */
 export function planContextOf(placed: PlacedPart, conditions: Conditions): Result<PlanContext> {
   const { form, laid, part, rules } = placed
   const { surface, natural, rehearsal } = laid
@@ -77,6 +78,16 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
     ambientC: room?.temperatureC ?? usualClimate.roomC,
   })
   if (!heat.ok) return heat
+  const light =
+    film.transmission === undefined || form.material !== 'lens plastic'
+      ? null
+      : lensLight({
+          film: { name: film.name, transmission: film.transmission },
+          choice: conditions.light,
+          grades: conditions.grades,
+          leastAlone: practice.lightAlone / 100,
+        })
+  if (light !== null && !light.ok) return light
   return done({
     found,
     room,
@@ -112,6 +123,7 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
     line: conditions.line,
     hands: conditions.hands ?? (surface.figures.areaMm2 > 1e6 * practice.twoHandsFrom ? 2 : 1),
     solutions: solutions.value,
+    light: light?.value ?? null,
     liquidRefused: conditions.liquidRefused,
     fingers: fingerForecast(surface, natural, film.handling.take),
     drawing,

@@ -1,5 +1,4 @@
 import { gradePart, layFigures, orderName, orderWords } from '../lay/index.ts'
-import { lampLight } from '../light/index.ts'
 import { done, type Result } from '../result/index.ts'
 import { clauses, say } from '../say/index.ts'
 import type { Conditions } from './conditions.ts'
@@ -14,7 +13,7 @@ import { minutesOf, stepsOf } from './stepsOf.ts'
 /**
  * The third storey: the whole plan of one part from its placing: solutions, anchors, pulls, edges, checks and steps. What differs from part
  * to part comes from film, form, schools and edge codes through the rules; there is no script per part.
- * Can be refused: what `planContextOf` and `lampLight` find.
+ * Can be refused: what `planContextOf` finds.
  */
 export function planWork(placed: PlacedPart, conditions: Conditions): Result<PartPlan> {
   const found = planContextOf(placed, conditions)
@@ -23,11 +22,6 @@ export function planWork(placed: PlacedPart, conditions: Conditions): Result<Par
   const { form } = placed
   const { surface, natural, rehearsal } = placed.laid
   const { film, practice, schools, chosen } = conditions
-  const light =
-    film.transmission === undefined || form.material !== 'lens plastic'
-      ? null
-      : lampLight({ layers: [{ transmission: film.transmission }] })
-  if (light !== null && !light.ok) return light
   const steps = stepsOf(context)
   const checks = [...context.checks, ...context.openings.flat().flatMap((opening) => opening.checks)]
   const graded = gradePart(form, surface, layFigures(surface.mesh, natural), film.handling)
@@ -55,7 +49,7 @@ export function planWork(placed: PlacedPart, conditions: Conditions): Result<Par
       rehearsal === null || chosen === null
         ? null
         : { name: orderName(rehearsal.order), words: orderWords(rehearsal.order), because: chosen.because },
-    light: light === null ? null : { outputRatio: light.value.outputRatio, words: light.value.words },
+    light: context.light === null ? null : { outputRatio: context.light.outputRatio, words: context.light.words },
     heat: barsHeat(context) ? [] : context.heat,
     waits: context.waits,
     drawing: context.drawing,

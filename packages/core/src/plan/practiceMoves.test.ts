@@ -3,6 +3,7 @@ import { expect, test } from 'vitest'
 import type { FormDoc } from '../form/index.ts'
 import { releaseAt, waitKinds, waitNow, whyItGrabs } from '../wait/index.ts'
 import { edgePlan } from '../edges/index.ts'
+import { plainLens } from '../light/index.ts'
 import { mixBatch, measureBatch } from '../mix/index.ts'
 import { orderBySchool } from '../lay/index.ts'
 import { type Practice, type PracticeKey, practiceKeys, practiceTable, practiceWith } from '../practice/index.ts'
@@ -14,6 +15,7 @@ import {
   holdUp,
   measuresOf,
   mixLimits,
+  nothingChosen,
   orderPractice,
   partQuestion,
   placeOn,
@@ -106,6 +108,7 @@ const probes: readonly ((practice: Practice) => unknown)[] = [
   (p) => planOf(door, { practice: p, form: allCut(door), pattern: null }),
   (p) => [bar, panel, tail, lamp, dome, bonnet, bent, humps, pillar].map((part) => planOf(part, { practice: p })),
   (p) => planOf(dome, { practice: p, film: clear }),
+  (p) => planOf(tail, { practice: p, choices: { ...nothingChosen, light: { ...plainLens, otherLamps: false } } }),
   (p) => [door, lamp].map((part) => planOf(part, { practice: p, form: coded(part), pattern: null })),
 ]
 const answerOf = (probe: (practice: Practice) => unknown, own: Partial<Practice>) =>

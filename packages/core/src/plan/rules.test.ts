@@ -486,7 +486,7 @@ const ruleTable: readonly RuleRow[] = [
         id: 'lens-law',
         phase: 'prepare',
         headline: 'Customer has agreed to the tint',
-        detail: '62 % of the light is left.',
+        detail: '62 % of the light is left; it reaches, and is seen, about 79 % as far.',
         tools: [],
         liquids: [],
         cautions: ['law'],

@@ -433,10 +433,17 @@ describe('what is worked out for each', () => {
     expect(said(lamp, 'inner-corners')).toContain('press 75 mm down as a hinge')
     expect(said(lamp, 'shrink-flaps')).toContain('lay it as it draws in')
     expect(lamp.plan.light?.outputRatio).toBe(0.62)
+    expect(said(lamp, 'lens-law')).toContain('As dark as wished, 65 % at most, and the lightest that is.')
     expect(waitOf(lamp, 'post-heat')).toMatchObject({ kind: 'coolBeforeCut' })
   })
-  test('K13: the old tint comes off first, casting marks are named at the last look', () => {
+  test('K13: the old tint comes off first, casting marks are named at the last look, light goes through lens and film', () => {
     const lamp = first('K13')
+    expect(lamp.plan.light?.outputRatio).toBeCloseTo(0.9 * 0.5, 12)
+    expect(said(lamp, 'lens-law')).toContain('The lens itself lets 90 % through.')
+    expect(said(lamp, 'lens-law')).toContain(
+      'for 60 % at most: Duskglass light smoke, air release, 56 %, is dark enough.',
+    )
+    expect(said(lamp, 'lens-law')).toContain('No other lamp shines beside it: 60 % at least is kept then.')
     expect(lamp.plan.steps[0]?.id).toBe('strip-tint')
     expect(saidOf(stepOf(lamp.plan, 'look')?.because)).toContain('they are no bubbles')
   })

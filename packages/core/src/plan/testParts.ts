@@ -41,6 +41,7 @@ export const plainFacts = (form: FormDoc, film: FilmDoc, pattern: PiecePattern |
   partName: form.name,
   form,
   film,
+  films: [],
   pattern,
   found: [],
   low: false,

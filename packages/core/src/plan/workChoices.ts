@@ -1,5 +1,6 @@
 import type { EdgeCode, FormDoc } from '../form/index.ts'
 import type { LiquidSchool } from '../mix/index.ts'
+import type { LightChoice } from '../light/index.ts'
 import { say, type Sentence } from '../say/index.ts'
 
 /** What film floats on, and what flushes it. */
@@ -27,9 +28,11 @@ export interface WorkChoices {
   readonly liquids: LiquidPair | null
   readonly cut: CutWay | null
   readonly hands: Hands | null
+  /** What the light of a lamp passes, and how dark it is wished; null = a clear lens, one layer, no wish. */
+  readonly light: LightChoice | null
 }
 
-export const nothingChosen: WorkChoices = { ends: {}, liquids: null, cut: null, hands: null }
+export const nothingChosen: WorkChoices = { ends: {}, liquids: null, cut: null, hands: null, light: null }
 
 type Ended = Pick<FormDoc['edges'][number], 'name' | 'code' | 'marginMinMm' | 'marginMaxMm'>
 

@@ -199,6 +199,27 @@ describe('what is chosen for one part', () => {
     await visit.presses('As usual for this part')
     await visit.sees(/Mix for this part ?light slip/)
   })
+  test('how dark a lamp is wished: the film that is dark enough and leaves most light is named, the figures follow', async () => {
+    const visit = shop.visit('/jobs/0412/lay-sheets/0412-headlamp-left')
+    await visit.sees(/62 % of the light is left/)
+    await visit.user.click(screen.getByText('How dark it is wished'))
+    await visit.sees('At hand: 3 films')
+    const wish = screen.getByLabelText('Light left, at most')
+    await visit.user.clear(wish)
+    await visit.user.type(wish, '45{Enter}')
+    await visit.sees(/Lighter than wished, 45 % at most: .* is the lightest that is dark enough/)
+    expect((await partOf('0412-headlamp-left')).choices.light).toEqual({
+      lensShare: 1,
+      layers: 1,
+      mostShare: 0.45,
+      otherLamps: true,
+    })
+    await visit.user.click(screen.getByRole('radio', { name: '2' }))
+    await visit.sees(/Film in 2 layers\. 38 % of the light is left/)
+    await visit.presses('A clear lens, one layer, no wish')
+    await visit.sees(/62 % of the light is left/)
+    expect((await partOf('0412-headlamp-left')).choices.light).toBeNull()
+  })
 })
 
 describe('the rehearsal', () => {

@@ -33,6 +33,7 @@ export function EnlargePiece({ piece, form, film, shop, enlarged, onEnlarged }: 
     const question = partQuestion({
       partId: piece.id,
       partName: piece.name,
+      films: [],
       form,
       film,
       pattern: piece.pattern,

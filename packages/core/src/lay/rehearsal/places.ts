@@ -124,7 +124,11 @@ export function flattestOf(form: FormDoc, surface: PartSurface): NamedSpot {
   const stride = Math.max(1, Math.floor(count / 1200))
   const rim = outlineGauge(surface.outline.polygon)
   const fromLeft = Array.from({ length: Math.ceil(count / stride) }, (_, i) => i * stride)
-    .map((v) => ({ v, at: spotOf(surface, v), normal: [0, 1, 2].map((k) => normals[3 * v + k] ?? 0) as [number, number, number] }))
+    .map((v) => ({
+      v,
+      at: spotOf(surface, v),
+      normal: [0, 1, 2].map((k) => normals[3 * v + k] ?? 0) as [number, number, number],
+    }))
     .sort((a, b) => a.at[0] - b.at[0])
   let best: (typeof fromLeft)[number] | null = null
   let least = Number.POSITIVE_INFINITY

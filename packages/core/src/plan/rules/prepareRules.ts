@@ -1,5 +1,6 @@
 import { boundsOf } from '../../geometry/index.ts'
-import { count, length, list, name, percent, say, type Sentence, volume } from '../../say/index.ts'
+import type { LampLight } from '../../light/index.ts'
+import { count, length, list, name, say, type Sentence, volume } from '../../say/index.ts'
 import type { PlanContext } from '../planContext.ts'
 import { staticCautions } from './findingRules.ts'
 import { fromOneEnd } from './anchorStep.ts'
@@ -209,24 +210,8 @@ export const readyRules: readonly PlanRule[] = [
   {
     name: 'lens law',
     once: 'first',
-    when: (c) => isLens(c) && 100 * (c.film.transmission ?? 1) < c.practice.tintBelow,
-    steps: (c) => [
-      {
-        id: 'lens-law',
-        phase: 'prepare',
-        headline: forAll(c, say`Customer has agreed to the tint`),
-        detail: say`${percent(100 * (c.film.transmission ?? 1))} of the light is left.`,
-        why: say`Whether a lamp may be tinted differs by place and by lamp.`,
-        minutes: 1,
-        gate: say`The customer has seen the figures and agreed.`,
-        cautions: [
-          caution(
-            'law',
-            say`Local law and the inspection decide whether this tint is allowed here. This is no legal advice.`,
-          ),
-        ],
-      },
-    ],
+    when: (c) => c.light !== null && 100 * (c.film.transmission ?? 1) < c.practice.tintBelow,
+    steps: (c) => (c.light === null ? [] : [lensLaw(c, c.light)]),
   },
   markMiddleRule,
   {
@@ -438,3 +423,19 @@ function soakWords(c: PlanContext): Sentence {
 
 const needWords = ({ use, needMl }: PlanContext['solutions'][number]): Sentence =>
   use === 'slip' ? say`${volume(needMl)} of slip` : say`${volume(needMl)} of tack`
+
+const lensLaw = (c: PlanContext, light: LampLight): StepDraft => ({
+  id: 'lens-law',
+  phase: 'prepare',
+  headline: forAll(c, say`Customer has agreed to the tint`),
+  detail: light.left,
+  why: say`Whether a lamp may be tinted differs by place and by lamp.`,
+  minutes: 1,
+  gate: say`The customer has seen the figures and agreed.`,
+  cautions: [
+    caution(
+      'law',
+      say`Local law and the inspection decide whether this tint is allowed here. This is no legal advice.`,
+    ),
+  ],
+})

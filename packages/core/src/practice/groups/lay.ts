@@ -98,6 +98,14 @@ export const lay = figures(say`Film`, {
     max: 98,
     reason: say`Clear film takes a few per cent of the light, and nobody asks about it.`,
   },
+  lightAlone: {
+    label: say`A lamp without others beside it keeps at least`,
+    unit: '%',
+    value: 60,
+    min: 30,
+    max: 95,
+    reason: say`Where no other lamp and no reflector does its share, it has to be seen, and to see, by itself.`,
+  },
   channelMost: {
     label: say`Channel worked in lengths of at most`,
     unit: 'mm',

@@ -4,6 +4,7 @@ import { volume } from '@truelay/core/say'
 import { Block } from '../../../ui/Block.tsx'
 import { Quantity } from '../../../ui/Quantity.tsx'
 import { useWords } from '../../../ui/words.ts'
+import { LightChoice } from './LightChoice.tsx'
 import { LiquidChoice } from './LiquidChoice.tsx'
 
 /** The liquids of this part: how strong, and how much of what. */
@@ -39,7 +40,10 @@ export function Mix({ plan }: { readonly plan: PartPlan }) {
       )}
       <LiquidChoice />
       {plan.light === null ? null : (
-        <p className="mt-2 border-t border-hair pt-2 text-note leading-snug">{t(plan.light.words)}</p>
+        <>
+          <p className="mt-2 border-t border-hair pt-2 text-note leading-snug">{t(plan.light.words)}</p>
+          <LightChoice />
+        </>
       )}
     </Block>
   )
