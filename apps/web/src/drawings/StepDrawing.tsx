@@ -77,6 +77,7 @@ export function StepDrawing({ drawing, picture, sheet, length, label, aspect, re
               edges={known}
               whole={drawing.part}
               readings={readings}
+              crowded={isCrowded(mark, picture.marks, 150 * unit)}
               view={view}
             />
           ))}
@@ -88,6 +89,7 @@ export function StepDrawing({ drawing, picture, sheet, length, label, aspect, re
   )
 }
 
+/** A piece of the drawing as it is shown; y points down. */
 interface View {
   readonly x: number
   readonly y: number
@@ -133,6 +135,8 @@ interface MarkProps {
   readonly edges: ReadonlyMap<string, readonly Vec2[]>
   readonly whole: readonly Vec2[]
   readonly readings: StepDrawingProps['readings']
+  /** Another place to measure lies so near that figures outside both would lie on each other. */
+  readonly crowded: boolean
   readonly view: View
 }
 
@@ -160,6 +164,7 @@ function Mark(props: MarkProps) {
           unit={unit}
           heavy={mark.kind === 'pull'}
           text={mark.text ? t(mark.text) : undefined}
+          view={props.view}
         />
       )
     case 'hand':
@@ -177,7 +182,9 @@ function Mark(props: MarkProps) {
             strokeWidth={3 * unit}
             strokeDasharray={`${8 * unit} ${7 * unit}`}
           />
-          {mark.text === undefined ? null : <Words at={mark.at} text={t(mark.text)} unit={unit} color="var(--amber)" />}
+          {mark.text === undefined ? null : (
+            <Words at={mark.at} text={t(mark.text)} unit={unit} color="var(--amber)" view={props.view} />
+          )}
         </g>
       )
     case 'edge': {
@@ -195,7 +202,13 @@ function Mark(props: MarkProps) {
             strokeLinejoin="round"
           />
           {mark.text === undefined || middle === undefined ? null : (
-            <Words at={towards(middle, props.view, 46 * unit)} text={t(mark.text)} unit={unit} color="var(--amber)" />
+            <Words
+              at={towards(middle, props.view, 46 * unit)}
+              text={t(mark.text)}
+              unit={unit}
+              color="var(--amber)"
+              view={props.view}
+            />
           )}
         </g>
       )
@@ -214,19 +227,40 @@ const towards = (at: Vec2, view: View, by: number): Vec2 =>
 const inwardOf = (at: Vec2, view: View, near: boolean, unit: number): Vec2 =>
   near ? towards(at, view, 120 * unit) : at
 
+/** Half the width of a letter on average, in heights of it. */
+const halfLetter = 0.27
+
+/** Words are moved as far into the view as it takes to read them all. */
+export function withinView([x, y]: Vec2, text: string, size: number, view: View): Vec2 {
+  const [halfWidth, halfHeight] = [Math.min(halfLetter * size * text.length, view.width / 2), 0.6 * size]
+  const held = (value: number, from: number, to: number) => Math.min(Math.max(value, from), to)
+  return [
+    held(x, view.x + halfWidth, view.x + view.width - halfWidth),
+    -held(-y, view.y + halfHeight, view.y + view.height - halfHeight),
+  ]
+}
+
 function Words({
   at,
   text,
   unit,
   color,
+  view,
 }: {
   readonly at: Vec2
   readonly text: string
   readonly unit: number
   readonly color: string
+  readonly view: View
 }) {
+  const size = 27 * unit
   return (
-    <MarkText at={at} size={27 * unit} color={color} rim={{ width: 7 * unit, color: 'var(--chalk)' }}>
+    <MarkText
+      at={withinView(at, text, size, view)}
+      size={size}
+      color={color}
+      rim={{ width: 7 * unit, color: 'var(--chalk)' }}
+    >
       {text}
     </MarkText>
   )
@@ -271,10 +305,26 @@ function Hand({ at, unit }: { readonly at: Vec2; readonly unit: number }) {
   )
 }
 
-function Check({ mark, unit, readings }: MarkProps & { readonly mark: Extract<PictureMark, { kind: 'check' }> }) {
+/** Whether two places to measure face each other, as across a small opening: then their figures stand on the film. */
+const isCrowded = (mark: PictureMark, marks: readonly PictureMark[], withinMm: number): boolean =>
+  mark.kind === 'check' &&
+  marks.some(
+    (other) =>
+      other.kind === 'check' &&
+      other.id !== mark.id &&
+      Math.hypot(other.at[0] - mark.at[0], other.at[1] - mark.at[1]) < withinMm,
+  )
+
+function Check({
+  mark,
+  unit,
+  readings,
+  crowded,
+}: MarkProps & { readonly mark: Extract<PictureMark, { kind: 'check' }> }) {
   const at: Vec2 = [mark.at[0] + mark.normal[0] * 36 * unit, mark.at[1] + mark.normal[1] * 36 * unit]
   const reading = readings?.[mark.id]
-  const out: Vec2 = [mark.at[0] - mark.normal[0] * 62 * unit, mark.at[1] - mark.normal[1] * 34 * unit]
+  const [x, y] = crowded ? [112, 70] : [-62, -34]
+  const out: Vec2 = [mark.at[0] + mark.normal[0] * x * unit, mark.at[1] + mark.normal[1] * y * unit]
   return (
     <g>
       <line x1={mark.at[0]} y1={-mark.at[1]} x2={at[0]} y2={-at[1]} stroke="var(--amber)" strokeWidth={5 * unit} />
@@ -301,12 +351,14 @@ function Arrow({
   unit,
   heavy,
   text,
+  view,
 }: {
   readonly from: Vec2
   readonly to: Vec2
   readonly unit: number
   readonly heavy: boolean
   readonly text?: string | undefined
+  readonly view: View
 }) {
   const dx = to[0] - from[0]
   const dy = to[1] - from[1]
@@ -329,6 +381,7 @@ function Arrow({
             text={text}
             unit={unit * 1.25}
             color="var(--ink)"
+            view={view}
           />
         </g>
       )}

@@ -8,7 +8,7 @@ import { BottleDrawing } from './BottleDrawing.tsx'
 import { FingerBars } from './FingerBars.tsx'
 import { FlatPiece } from './FlatPiece.tsx'
 import { inPlane, inSpace } from './placeOnSurface.ts'
-import { StepDrawing } from './StepDrawing.tsx'
+import { StepDrawing, withinView } from './StepDrawing.tsx'
 import { StretchLegend } from './StretchLegend.tsx'
 import { closedPath, openPath } from './svgPath.ts'
 import { cssColor, scaleEnd, signedStretch, stretchColor } from './stretchColor.ts'
@@ -19,6 +19,16 @@ const rectangle = (w: number, h: number, inset = 0): Vec2[] => [
   [w - inset, h - inset],
   [inset, h - inset],
 ]
+test('words beside the rim of a view are moved as far in as it takes to read them', () => {
+  const view = { x: -100, y: -50, width: 200, height: 100 }
+  expect(withinView([3, 2], 'measure up', 10, view)).toEqual([3, 2])
+  const [x, y] = withinView([-99, -49], 'measure up', 10, view)
+  expect(x).toBeCloseTo(-100 + 27, 9)
+  expect(y).toBeCloseTo(-44, 9)
+  // Words longer than the view stay in its middle.
+  expect(withinView([80, 0], 'm'.repeat(90), 10, view)[0]).toBe(0)
+})
+
 const length = (mm: number) => `${mm.toFixed(1)} mm`
 
 describe('the stretch map', () => {

@@ -21,8 +21,8 @@ describe('sets that suggest themselves', () => {
   test('strips of one kit on one side, in the order of the kit', () => {
     expect(suggestSets(strips, rules)).toMatchObject([{ mode: 'piece after piece', partIds: ['a', 'b', 'c'] }])
   })
-  test('two pieces under a rule are no row, and three without one neither', () => {
-    expect(suggestSets(strips.slice(1), rules)).toEqual([])
+  test('of two pieces under a rule one sets the line of the other; three without a rule are no row', () => {
+    expect(suggestSets(strips.slice(1), rules)).toMatchObject([{ mode: 'piece after piece', partIds: ['a', 'b'] }])
     expect(suggestSets(strips, [])).toEqual([])
   })
   test('two bars of trim on one side are one, ruled or not', () => {
@@ -37,7 +37,7 @@ describe('sets that suggest themselves', () => {
       { ...a, piece: { id: 'a-piece', kitId: 'other', side: 'right' as const } },
       { ...a, piece: null },
     ])
-      expect(suggestSets([c, b, other], rules)).toEqual([])
+      expect(suggestSets([c, b, other], rules)).toMatchObject([{ partIds: ['b', 'c'] }])
   })
   test('the two lamps of a pair go to and fro, each pair by itself', () => {
     const lamp = (id: string, side: 'left' | 'right', more: Partial<SetMember> = {}) =>
@@ -47,6 +47,9 @@ describe('sets that suggest themselves', () => {
       ['to and fro', 'tail-left', 'tail-right'],
       ['to and fro', 'head-left', 'head-right'],
     ])
+    // Inner and outer lamp of one side, where the other side is not in the job.
+    const inner = [after('head-left', 'tail-left')].map((r) => ({ ...r, first: 'head-left', next: 'tail-left' }))
+    expect(suggestSets(lamps.slice(0, 2), inner).map(({ partIds }) => partIds)).toEqual([['head-left', 'tail-left']])
     const panels = lamps.map((m) => ({ ...m, family: 'panel' as const }))
     expect(suggestSets(panels, [])).toEqual([])
   })

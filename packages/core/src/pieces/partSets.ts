@@ -36,7 +36,7 @@ const leastRow = 3
 
 /**
  * Sets that suggest themselves: rows of a kit on one side of the vehicle whose order is ruled, or bars of trim there; and the two lamps
- * of a pair. A part is in one of them at most.
+ * of a pair; then two pieces of which one sets the line of the other, as inner and outer lamp of one side do. A part is in one of them at most.
  */
 export function suggestSets(members: readonly SetMember[], rules: readonly SequenceRule[]): SuggestedSet[] {
   const taken = new Set<string>()
@@ -74,6 +74,16 @@ export function suggestSets(members: readonly SetMember[], rules: readonly Seque
       mode: 'to and fro',
       partIds: [one.id, other.id],
       because: say`A pair: ${name(other.name)} is laid while the first one dries, then back to cut the first.`,
+    })
+  }
+  for (const group of groups.values()) {
+    const left = group.filter((m) => !taken.has(m.id))
+    const row = left.filter((m) => left.some((other) => other !== m && ruled(m, other)))
+    if (row.length < 2) continue
+    add({
+      mode: 'piece after piece',
+      partIds: inOrder(row, rules),
+      because: say`One sets the line of the other: washed, mixed for and masked once, the first before the second.`,
     })
   }
   return sets

@@ -48,10 +48,14 @@ export function growByEdges(outline: EdgedOutline, growth: GrowthByEdge): Vec2[]
   }
   stretches.forEach(({ edge, line }, i) => {
     const next = stretches[(i + 1) % stretches.length]!
-    const corner = filledCorner(line, growth[edge] ?? 0, next.line, growth[next.edge] ?? 0)
-    if (corner !== null) shape = Clipper.unionD(shape, corner, FillRule.NonZero, decimals)
-    const step = ramp(line, growth[edge] ?? 0, next.line, growth[next.edge] ?? 0)
+    const [byMm, nextMm] = [growth[edge] ?? 0, growth[next.edge] ?? 0]
+    const step = ramp(line, byMm, next.line, nextMm)
     if (step !== null) shape = Clipper.unionD(shape, step, FillRule.NonZero, decimals)
+    // A ramp begins as wide as the wider strip: the corner before it is filled as far out.
+    const wide = Math.max(byMm, nextMm)
+    const corner =
+      step === null ? filledCorner(line, byMm, next.line, nextMm) : filledCorner(line, wide, next.line, wide)
+    if (corner !== null) shape = Clipper.unionD(shape, corner, FillRule.NonZero, decimals)
   })
   stretches.forEach(({ edge, line }, i) => {
     const byMm = growth[edge] ?? 0

@@ -122,6 +122,21 @@ describe('an outline grown edge by edge', () => {
     for (let x = 190; x < 300; x += 5) expect(Math.abs(reach(x + 5) - reach(x))).toBeLessThan(2)
     expect(reach(230)).toBeCloseTo(20, 0)
   })
+  test('on a rounded outline the strips run into each other without a slit or a spike between them', () => {
+    const polygon = Array.from({ length: 90 }, (_, i): Vec2 => {
+      const turn = (2 * Math.PI * i) / 90
+      return [150 * Math.cos(turn), 80 * Math.sin(turn)]
+    })
+    const edgeOfSide = polygon.map((_, i) => (i > 38 && i < 52 ? 'tip' : 'rim'))
+    // As it is cut: what is finer than a blade is left out.
+    const grown = thinOutline(growByEdges({ polygon, edgeOfSide }, { rim: 30, tip: 20 }), 0.02, 40)
+    grown.forEach((at, i) => {
+      const [before, after] = [grown.at(i - 1) ?? at, grown[(i + 1) % grown.length] ?? at]
+      const [inX, inY, outX, outY] = [at[0] - before[0], at[1] - before[1], after[0] - at[0], after[1] - at[1]]
+      const turnDeg = (180 / Math.PI) * Math.atan2(inX * outY - inY * outX, inX * outX + inY * outY)
+      expect(Math.abs(turnDeg), `at ${at}`).toBeLessThan(45)
+    })
+  })
   test('drawn in too far, nothing is left', () => {
     expect(growByEdges(box(10, 10), { bottom: -6, right: -6, top: -6, left: -6 })).toEqual([])
   })
