@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest'
 import {
   andersonMixer,
   clampSingularValues,
+  lastAnswers,
   nestedDissection,
   type SymmetricMatrix,
   seededRandom,
@@ -144,4 +145,21 @@ test('Anderson mixing reaches the fixed point of a linear map much sooner', () =
 test('the same seed gives the same numbers', () => {
   const [a, b] = [seededRandom(3), seededRandom(3)]
   for (let i = 0; i < 5; i++) expect(a()).toBe(b())
+})
+
+test('the last answers are kept under their key, the oldest goes first, and nothing is worked out twice', () => {
+  const asked: number[] = []
+  const square = lastAnswers(
+    (n: number) => String(n),
+    (n) => {
+      asked.push(n)
+      return n * n
+    },
+    2,
+  )
+  expect([3, 3, 4, 3, 5, 4].map(square)).toEqual([9, 9, 16, 9, 25, 16])
+  expect(asked).toEqual([3, 4, 5])
+  // Three was the oldest when five came.
+  expect(square(3)).toBe(9)
+  expect(asked).toEqual([3, 4, 5, 3])
 })

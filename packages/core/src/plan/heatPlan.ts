@@ -10,6 +10,7 @@ import {
   usualGun,
 } from '../heat/index.ts'
 import type { LaidPart, Pull } from '../lay/index.ts'
+import { lastAnswers } from '../numerics/index.ts'
 import type { Practice } from '../practice/index.ts'
 import { done, type Result } from '../result/index.ts'
 import { name, say, verbatim } from '../say/index.ts'
@@ -49,14 +50,23 @@ export function gunOn({
 }: Pick<HeatSources, 'form' | 'film' | 'practice' | 'outlineOnForm' | 'gun' | 'ambientC'>): Result<GunOnPart> {
   const { min, max } = boundsOf(outlineOnForm)
   const longestMm = Math.max(60, 0.9 * Math.max(max[0] - min[0], max[1] - min[1]))
-  return gunOnPart(layersOf(film, form.material), {
-    gun: gun.gun,
-    factors: gun.factors,
-    riseSigma: gun.riseSigma,
-    ambientC,
-    strokeMm: Math.min(practice.heatStroke, longestMm),
+  const { factors, riseSigma } = gun
+  return marched({
+    layers: layersOf(film, form.material),
+    question: { gun: gun.gun, factors, riseSigma, ambientC, strokeMm: Math.min(practice.heatStroke, longestMm) },
   })
 }
+
+interface Marches {
+  readonly layers: Parameters<typeof gunOnPart>[0]
+  readonly question: Parameters<typeof gunOnPart>[1]
+}
+
+/** Nothing of it changes while a piece is moved about. */
+const marched = lastAnswers(
+  (asked: Marches) => JSON.stringify(asked),
+  ({ layers, question }) => gunOnPart(layers, question),
+)
 
 /** A use of heat over time, for the chart. */
 export interface HeatCourseOfUse {
