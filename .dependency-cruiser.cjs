@@ -46,6 +46,7 @@ const layers = {
 const floors = [
   ['database'],
   ['reply'],
+  ['writes'],
   ['devices', 'photos', 'shop', 'models'],
   ['shelf'],
   ['jobs'],

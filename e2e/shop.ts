@@ -1,4 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process'
+import { randomUUID } from 'node:crypto'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
@@ -50,7 +51,7 @@ export const test = base.extend<{ shop: DemoShop; standIns: StandIns; quiet: str
     })
     await answers(`${url}/knobs`)
     const put = async (at: string, body: object) => {
-      const headers = { 'content-type': 'application/json' }
+      const headers = { 'content-type': 'application/json', 'x-write-id': randomUUID() }
       const answer = await fetch(at, { method: 'PUT', headers, body: JSON.stringify(body) })
       if (!answer.ok) throw new Error(await answer.text())
     }

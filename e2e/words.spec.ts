@@ -101,6 +101,7 @@ test('in inches, Fahrenheit and fluid ounces no screen and no step of a fit leav
 }) => {
   test.setTimeout(300_000)
   await page.request.patch(`${shop.url}/api/shop`, {
+    headers: { 'x-write-id': crypto.randomUUID() },
     data: { units: { length: 'in', temperature: 'F', volume: 'fl oz' } },
   })
   const left: string[] = []

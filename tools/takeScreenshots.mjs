@@ -18,7 +18,8 @@ const sheet = async (part) => {
   await page.goto(`${url}/jobs/0412/lay-sheets/${part}`)
   await page.getByTestId('worst-edge').waitFor({ timeout: 60_000 })
 }
-const theme = (name) => page.request.patch(`${url}/api/shop`, { data: { theme: name } })
+const writeId = () => ({ 'x-write-id': crypto.randomUUID() })
+const theme = (name) => page.request.patch(`${url}/api/shop`, { data: { theme: name }, headers: writeId() })
 
 await theme('day')
 await sheet('0412-bonnet')
@@ -127,6 +128,7 @@ const fitUpTo = async (path, wanted) => {
   }
 }
 await page.request.put(`${url}/api/jobs/0413/sets`, {
+  headers: writeId(),
   data: { sets: [{ mode: 'to and fro', partIds: ['0413-09', '0413-10'] }] },
 })
 await fitUpTo('/jobs/0413/fit/0413-09', /Tuck edge/)

@@ -12,13 +12,8 @@ beforeEach(async () => {
 })
 afterEach(() => demo.end())
 
-const ask = async (method: string, path: string, body?: unknown) => {
-  const res = await fetch(demo.address(path), {
-    method,
-    ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
-  })
-  return { status: res.status, body: await res.json() }
-}
+const ask = (method: string, path: string, body?: unknown) =>
+  method === 'GET' ? demo.get(path) : demo.send(method, path, body)
 let serial = 0
 const found = (more: object = {}) => ({
   id: `00000000-0000-4000-8000-${String(++serial).padStart(12, '0')}`,

@@ -9,6 +9,7 @@ import { saveDevices } from './devices/queries.ts'
 import { createApp } from './http/app.ts'
 import { openPhotoStore } from './photos/photoStore.ts'
 import { seedDemo } from './seed/seedDemo.ts'
+import { forgetOldWrites } from './writes/asOneWrite.ts'
 
 const here = dirname(fileURLToPath(import.meta.url))
 const root = resolve(here, '../../..')
@@ -21,9 +22,10 @@ if (!Number.isInteger(port) || port < 1 || port > 65535) {
   process.exit(2)
 }
 
-const database = await openDatabase(folder, join(here, '../migrations'), (fault) =>
-  log.error({ kind: fault.kind, id: fault.id, where: fault.where }, fault.problem),
-)
+const database = await openDatabase(folder, join(here, '../migrations'), {
+  report: (fault) => log.error({ kind: fault.kind, id: fault.id, where: fault.where }, fault.problem),
+})
+await forgetOldWrites(database, new Date())
 await catchUpProgress(database)
 if (process.argv.includes('--demo')) {
   const seeded = await seedDemo(database, join(root, 'demo'), new Date())
@@ -53,6 +55,9 @@ const server = createApp({ database, photos, log, web, now: () => new Date() }).
 // Tablets ask every few seconds: a connection is kept longer than their pauses, so that none is cut while a photo goes up.
 server.keepAliveTimeout = 75_000
 server.headersTimeout = 80_000
+
+const dayMs = 24 * 3600 * 1000
+setInterval(() => void forgetOldWrites(database, new Date()), dayMs).unref()
 
 let stopping = false
 function stop(signal: string) {

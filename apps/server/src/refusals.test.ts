@@ -1,8 +1,6 @@
-import { say } from '@truelay/core/say'
-import { sql } from 'drizzle-orm'
-import { readFileSync } from 'node:fs'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { DemoServer } from './testing/demoServer.ts'
+import { at, id, sent, writeRoutes as routes } from './testing/writeRoutes.ts'
 
 let demo: DemoServer
 beforeAll(async () => {
@@ -10,138 +8,17 @@ beforeAll(async () => {
 })
 afterAll(() => demo.end())
 
-const read = (file: string) => JSON.parse(readFileSync(new URL(`../../../demo/${file}`, import.meta.url), 'utf8'))
-const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`
-const at = '2030-05-01T09:00:00.000Z'
-
-/** Everything that is stored, table by table. */
-async function everything(): Promise<unknown> {
-  const { read } = demo.database
-  const tables = await read.all<{ name: string }>(
-    sql`select name from sqlite_master where type = 'table' order by name`,
-  )
-  return Promise.all(
-    tables
-      .filter(({ name }) => !name.startsWith('sqlite_') && !name.startsWith('__'))
-      .map(async ({ name }) => [name, await read.all(sql.raw(`select * from "${name}"`))]),
-  )
-}
-
 /** Asked of the server, it is refused in a sentence with what to do, and nothing that is stored has changed. */
 async function refused(method: string, path: string, body: unknown) {
-  const before = await everything()
+  const before = await demo.everything()
   const answer = await demo.send(method, `/api${path}`, body)
   expect(answer.status, JSON.stringify(answer.body)).toBeGreaterThanOrEqual(400)
   expect(answer.status).toBeLessThan(500)
   expect(answer.body.sentence).toSay(/\S/)
   expect(answer.body.fix).toSay(/\S/)
-  expect(await everything()).toEqual(before)
+  expect(await demo.everything()).toEqual(before)
   return answer
 }
-
-interface Route {
-  readonly method: 'POST' | 'PUT' | 'PATCH'
-  readonly path: string
-  readonly good: Readonly<Record<string, unknown>>
-  /** Fields that may be left out. */
-  readonly optional?: readonly string[]
-  /** A body that is sent as a list of one. */
-  readonly inList?: boolean
-}
-
-const routes: readonly Route[] = [
-  {
-    method: 'POST',
-    path: '/jobs',
-    good: {
-      customer: 'Private owner',
-      modelId: 'velmora-pipit',
-      year: null,
-      colour: 'signal white',
-      plate: 'QF 900',
-      bay: 'Bay 1',
-      personId: 'ines',
-      arrivesAt: '2030-05-02T08:00:00.000Z',
-      dueAt: '2030-05-03T16:00:00.000Z',
-      parts: [{ slot: 'bonnet', name: 'Bonnet', filmId: 'clearcoat-hull-180' }],
-    },
-  },
-  { method: 'POST', path: '/models', good: { name: 'Corvid Wren', kind: 'van' } },
-  {
-    method: 'PUT',
-    path: `/jobs/0412/findings/${id(1)}`,
-    good: {
-      partId: '0412-bonnet',
-      slot: 'bonnet',
-      kind: 'chip',
-      at: [0.5, 0.5],
-      sizeMm: 5,
-      note: '',
-      photos: [],
-      personId: 'ines',
-      foundAt: at,
-    },
-  },
-  { method: 'PUT', path: '/jobs/0412/sign-off', good: { name: 'R. Holm', strokes: [[0.1, 0.2, 0.3, 0.4]] } },
-  {
-    method: 'PUT',
-    path: '/jobs/0412/kit-check/pipit-bonnet-piece',
-    good: { arrived: 1, lot: 'H180-2611-04', personId: 'ines' },
-  },
-  { method: 'PUT', path: '/parts/0412-bonnet/shift', good: { xMm: 1, yMm: 0, turnDeg: 0 } },
-  {
-    method: 'PUT',
-    path: '/parts/0412-bonnet/choices',
-    good: { ends: { nose: 'wrap' }, liquids: null, cut: null, hands: 1, light: null },
-  },
-  {
-    method: 'PUT',
-    path: '/jobs/0412/sets',
-    good: { sets: [{ mode: 'to and fro', partIds: ['0412-bonnet', '0412-headlamp-left'] }] },
-  },
-  { method: 'PUT', path: '/parts/0412-bonnet/form', good: { formId: 'pipit-bonnet' } },
-  { method: 'PUT', path: '/parts/0412-bonnet/piece', good: { pieceId: 'pipit-bonnet-piece' } },
-  {
-    method: 'PUT',
-    path: '/forms/pipit-bonnet',
-    good: read('forms/pipit-bonnet.json'),
-    optional: ['channels', 'raised', 'obstacles', 'opens'],
-  },
-  {
-    method: 'PUT',
-    path: '/films/clearcoat-hull-180',
-    good: read('films/clearcoat-hull-180.json'),
-    optional: ['patterned', 'transmission'],
-  },
-  { method: 'PUT', path: '/pieces/pipit-bonnet-piece', good: read('pieces/pipit-bonnet-piece.json') },
-  { method: 'PUT', path: '/kits/pipit-front-kit', good: read('kits/pipit-front-kit.json') },
-  {
-    method: 'PUT',
-    path: `/batches/${id(2)}`,
-    good: {
-      id: id(2),
-      says: say`light slip`,
-      school: 'light slip',
-      strength: { alcoholPercent: 0, soapMlPerL: 1.3 },
-      bottleMl: 1000,
-      leftMl: 1000,
-      waterKind: 'distilled',
-      add: [{ what: 'water', ml: 999 }],
-      personId: 'ines',
-    },
-  },
-  { method: 'PUT', path: '/supplies', good: { what: 'soap', leftMl: 500 } },
-  { method: 'POST', path: '/room', good: { temperatureC: 20, humidityPercent: 50 } },
-  { method: 'PUT', path: '/devices', good: { room: null, infrared: null, forecast: null } },
-  {
-    method: 'POST',
-    path: '/parts/0412-bonnet/fit',
-    inList: true,
-    good: { id: id(3), partId: '0412-bonnet', personId: 'ines', at, kind: 'stepDone', stepId: 'wash' },
-  },
-]
-
-const sent = ({ inList }: Route, body: unknown) => (inList === true ? [body] : body)
 
 describe.each(routes.map((route) => [`${route.method} ${route.path}`, route] as const))('%s', (_, route) => {
   const { method, path, good, optional = [] } = route

@@ -86,6 +86,7 @@ export {
   batch,
   batchChange,
   batchDraft,
+  mostBatchNotes,
   bottleLabelOf,
   batchNotes,
   type LiquidBatch,
@@ -165,3 +166,4 @@ export { factsOfStories, factsOfStory, stories, type Story, type StoryPart } fro
 export { workChoices } from './workChoices.ts'
 export { partSet, partSets, type PartSet } from './partSet.ts'
 export { linePlaceOf, linesOfRows, rulesOfKits, setMembers, setPlaceOf } from './partsTogether.ts'
+export { writeIdHeader } from './writeId.ts'

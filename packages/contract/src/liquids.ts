@@ -11,6 +11,9 @@ export const waterKind = z.enum(waterKinds)
 /** What can happen to a batch. */
 export const batchNotes = ['mixed', 'put right', 'topped up', 'level', 'emptied'] as const
 
+/** More notes of one bottle than this are not kept. */
+export const mostBatchNotes = 200
+
 /** What happened to a batch, in order. */
 const batchNote = z.strictObject({
   at: moment,
@@ -36,7 +39,7 @@ export const batch = z.strictObject({
   mixedAt: moment,
   personId,
   emptiedAt: moment.nullable(),
-  history: z.array(batchNote).max(200),
+  history: z.array(batchNote).max(mostBatchNotes),
 })
 export type LiquidBatch = z.infer<typeof batch>
 

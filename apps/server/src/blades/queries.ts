@@ -1,9 +1,12 @@
+import { isDeepStrictEqual } from 'node:util'
 import type { BladeStroke, FitEventOf } from '@truelay/contract'
-import { asc } from 'drizzle-orm'
+import { say } from '@truelay/core/say'
+import { asc, eq } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { readFitEventsOf } from '../fit/queries.ts'
 import { bladeRows } from './table.ts'
-import { readEachStored, toStored } from '../database/stored.ts'
+import { Refused } from '../reply/reply.ts'
+import { readEachStored, readStored, toStored } from '../database/stored.ts'
 
 /** The whole book in order of time: what was entered by hand, and every cut of a fit. */
 export async function readBlades(database: Database): Promise<BladeStroke[]> {
@@ -26,11 +29,16 @@ function strokesOf({ id, at, personId, partId, fresh, cutMm }: FitEventOf<'blade
 
 /** Adds a stroke; sent twice, it stands once. */
 export async function addBladeStroke(database: Database, entry: BladeStroke): Promise<BladeStroke[]> {
-  await database.write((db) =>
-    db
-      .insert(bladeRows)
-      .values({ id: entry.id, document: toStored('bladeEntry', entry) })
-      .onConflictDoNothing(),
-  )
+  await database.write(async (db) => {
+    const [there] = await db.select().from(bladeRows).where(eq(bladeRows.id, entry.id))
+    if (there === undefined)
+      await db.insert(bladeRows).values({ id: entry.id, document: toStored('bladeEntry', entry) })
+    else if (!isDeepStrictEqual(readStored('bladeEntry', there.id, there.document), entry))
+      throw new Refused({
+        code: 'STROKE_ID_TAKEN',
+        sentence: say`Something else stands in the blade book under that id.`,
+        fix: say`Send it under an id of its own; nothing was changed.`,
+      })
+  })
   return readBlades(database)
 }

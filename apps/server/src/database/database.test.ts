@@ -7,13 +7,13 @@ import { seedDemo } from '../seed/seedDemo.ts'
 import { changeShop, readShop, saveShop } from '../shop/queries.ts'
 import { sql } from 'drizzle-orm'
 import { readAllFilms } from '../shelf/queries.ts'
-import { type Database, openDatabase } from './openDatabase.ts'
+import { type OpenDatabase, openDatabase } from './openDatabase.ts'
 import { StoredFault } from './stored.ts'
 
 const at = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 const open = () => openDatabase(folder, at('../../migrations'))
 let folder: string
-let database: Database
+let database: OpenDatabase
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'truelay-db-'))
   database = await open()
@@ -22,7 +22,22 @@ afterEach(async () => {
   await database.close()
   rmSync(folder, { recursive: true, force: true })
 })
-const seed = () => seedDemo(database, at('../../../../demo'), new Date('2030-05-01T12:00:00Z'))
+const seedAs = (opened: OpenDatabase) => seedDemo(opened, at('../../../../demo'), new Date('2030-05-01T12:00:00Z'))
+const seed = () => seedAs(database)
+
+/** How many statements some work does on an empty shop. */
+async function countStatements(work: (opened: OpenDatabase) => Promise<void>): Promise<number> {
+  let statements = 0
+  const opened = await openDatabase(mkdtempSync(join(folder, 'count-')), at('../../migrations'), {
+    onStatement: () => {
+      statements++
+    },
+  })
+  statements = 0
+  await work(opened)
+  await opened.close()
+  return statements
+}
 
 test('an empty shop says so', async () => {
   await expect(readShop(database)).rejects.toThrow('holds no shop yet')
@@ -61,6 +76,43 @@ test('a write that fails does not hold up those after it', async () => {
   expect((await readShop(database)).name).toBe('Renamed')
 })
 
+test('a write that fails half-way leaves nothing, and what follows sees nothing of it', async () => {
+  await seed()
+  const failing = database.write(async (_, within) => {
+    await changeShop(within, { stockAlcoholPercent: 91 })
+    expect((await readShop(within)).stockAlcoholPercent).toBe(91)
+    expect((await readShop(database)).stockAlcoholPercent).toBe(70)
+    throw new Error('power cut')
+  })
+  await expect(failing).rejects.toThrow('power cut')
+  expect((await readShop(database)).stockAlcoholPercent).toBe(70)
+})
+
+test('a first start that is cut off at any statement begins again', async () => {
+  const statements = await countStatements(async (opened) => void (await seedAs(opened)))
+  expect(statements).toBeGreaterThan(100)
+  // Every statement would take minutes: the first ones, the last ones and every 25th between.
+  const cuts = Array.from({ length: statements }, (_, i) => i + 1).filter(
+    (n) => n < 4 || n > statements - 4 || n % 25 === 0,
+  )
+  let left = Number.POSITIVE_INFINITY
+  const opened = await openDatabase(mkdtempSync(join(folder, 'cut-')), at('../../migrations'), {
+    onStatement: () => {
+      if (left-- <= 0) throw new Error('power cut')
+    },
+  })
+  for (const n of cuts) {
+    left = n - 1
+    await expect(seedAs(opened)).rejects.toThrow()
+    left = Number.POSITIVE_INFINITY
+    await expect(readShop(opened)).rejects.toThrow('holds no shop yet')
+    expect(await readAllFilms(opened)).toEqual([])
+  }
+  expect(await seedAs(opened)).toBe(true)
+  expect((await readShop(opened)).name).toBe('Quayside Film Works')
+  await opened.close()
+}, 120_000)
+
 test('one document that cannot be read is named, and does not hide the others', async () => {
   await seed()
   const reported: StoredFault[] = []
@@ -68,7 +120,7 @@ test('one document that cannot be read is named, and does not hide the others', 
     db.run(sql`update films set document = '{"v":1,"doc":{"id":7}}' where id = 'dusk-glass-dry'`),
   )
   await database.close()
-  database = await openDatabase(folder, at('../../migrations'), (fault) => reported.push(fault))
+  database = await openDatabase(folder, at('../../migrations'), { report: (fault) => reported.push(fault) })
   const films = await readAllFilms(database)
   expect(films.length).toBeGreaterThan(2)
   expect(films.map((f) => f.id)).not.toContain('dusk-glass-dry')

@@ -1,20 +1,36 @@
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
-import { createClient } from '@libsql/client'
-import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql'
+import { createClient, type ResultSet } from '@libsql/client'
+import { drizzle } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
+import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core'
 import * as schema from './schema.ts'
 import type { StoredFault } from './stored.ts'
 
-export type Tables = LibSQLDatabase<typeof schema>
+/** The tables, by themselves or as one transaction sees them. */
+export type Tables = BaseSQLiteDatabase<'async', ResultSet, typeof schema>
 
 export interface Database {
+  /** Within a write this sees what the write has done so far. */
   readonly read: Tables
-  /** Runs one write after the other: SQLite has one writer, and waiting for it would block everybody. */
-  write<T>(work: (db: Tables) => Promise<T>): Promise<T>
+  /**
+   * Does some work as one transaction: all of it counts, or nothing. What the work reads and asks of others goes through `within`, a database
+   * whose reads and writes belong to the same transaction. One write follows the other: SQLite has one writer, and waiting for it would block
+   * everybody.
+   */
+  write<T>(work: (db: Tables, within: Database) => Promise<T>): Promise<T>
   /** Somebody should know that a document cannot be read. */
   readonly report: (fault: StoredFault) => void
+}
+
+export interface OpenDatabase extends Database {
   close(): Promise<void>
+}
+
+export interface DatabaseOptions {
+  readonly report?: Database['report']
+  /** Hears of each statement before it is done; what it throws stops the statement, as a fault of the disk would. */
+  readonly onStatement?: (sql: string) => void
 }
 
 /**
@@ -24,19 +40,22 @@ export interface Database {
 export async function openDatabase(
   folder: string,
   migrations: string,
-  report: Database['report'] = () => {},
-): Promise<Database> {
+  { report = () => {}, onStatement }: DatabaseOptions = {},
+): Promise<OpenDatabase> {
   mkdirSync(folder, { recursive: true })
   const client = createClient({ url: `file:${join(folder, 'truelay.sqlite')}`, timeout: 5000 })
   await client.execute('PRAGMA journal_mode = WAL')
-  const db = drizzle(client, { schema })
+  const db = drizzle(client, {
+    schema,
+    ...(onStatement === undefined ? {} : { logger: { logQuery: (sql: string) => onStatement(sql) } }),
+  })
   await migrate(db, { migrationsFolder: migrations })
   let last: Promise<unknown> = Promise.resolve()
   return {
     read: db,
     report,
     write(work) {
-      const mine = last.then(() => work(db))
+      const mine = last.then(() => db.transaction((tx) => work(tx, withinTransaction(tx, report))))
       last = mine.catch(() => undefined)
       return mine
     },
@@ -45,4 +64,10 @@ export async function openDatabase(
       client.close()
     },
   }
+}
+
+/** A database of which all belongs to a transaction that is open already. */
+function withinTransaction(tx: Tables, report: Database['report']): Database {
+  const within: Database = { read: tx, report, write: (work) => work(tx, within) }
+  return within
 }

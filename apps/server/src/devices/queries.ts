@@ -43,8 +43,11 @@ export async function readDevice<K extends DeviceKind>(
   return readingOf(kind, address === null ? null : await askDevice(address, answer), now)
 }
 
-export const enterRoom = (database: Database, room: EnteredRoom, now: Date) =>
-  database.write((db) => db.insert(roomRows).values({ at: now.toISOString(), document: toStored('room', room) }))
+export const enterRoom = (database: Database, room: EnteredRoom, now: Date): Promise<EnteredRoom> =>
+  database.write(async (db) => {
+    await db.insert(roomRows).values({ at: now.toISOString(), document: toStored('room', room) })
+    return room
+  })
 
 /** The air now: what the sensor says while it is fresh, else what was entered last; with how the sensor is doing. */
 export async function readRoom(database: Database, now: Date): Promise<RoomNow> {

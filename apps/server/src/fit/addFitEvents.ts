@@ -1,7 +1,10 @@
+import { isDeepStrictEqual } from 'node:util'
 import { type FitEvent, type FitReceipt, type PartId, replayFit } from '@truelay/contract'
-import { inArray } from 'drizzle-orm'
+import { name, say } from '@truelay/core/say'
+import { and, inArray, ne } from 'drizzle-orm'
 import type { Database, Tables } from '../database/openDatabase.ts'
 import { toStored } from '../database/stored.ts'
+import { Refused } from '../reply/reply.ts'
 import { followed } from './followed.ts'
 import { progressOf } from './progressOf.ts'
 import { readFitLog } from './queries.ts'
@@ -28,6 +31,7 @@ export const addFitEvents = (
 ): Promise<FitReceipt> =>
   database.write(async (db) => {
     const before = await readFitLog({ read: db }, partId)
+    await refuseOthers(db, partId, before.events, events)
     const known = new Set(before.events.map((e) => e.id))
     const fresh = [...new Map(events.filter((e) => !known.has(e.id)).map((e) => [e.id, e])).values()]
     const { state, retired: gone } = followed(replayFit(before.events), fresh)
@@ -38,20 +42,17 @@ export const addFitEvents = (
       retired: [...before.events, ...fresh].filter((e) => retiredNow.has(e.id)),
     }
     if (fresh.length > 0) {
-      await db
-        .insert(fitEventRows)
-        .values(
-          fresh.map((event) => ({
-            id: event.id,
-            partId,
-            kind: event.kind,
-            at: event.at,
-            retired: retiredNow.has(event.id),
-            document: toStored('fitEvent', event),
-            receivedAt,
-          })),
-        )
-        .onConflictDoNothing()
+      await db.insert(fitEventRows).values(
+        fresh.map((event) => ({
+          id: event.id,
+          partId,
+          kind: event.kind,
+          at: event.at,
+          retired: retiredNow.has(event.id),
+          document: toStored('fitEvent', event),
+          receivedAt,
+        })),
+      )
       if (gone.length > 0)
         await db
           .update(fitEventRows)
@@ -67,3 +68,37 @@ export const addFitEvents = (
     const sent = new Set(events.map((e) => e.id))
     return { stored: fresh.map((e) => e.id), known: [...known].filter((id) => sent.has(id)) }
   })
+
+/** An id says one thing only: an event that was something else before, or belongs to another part, is refused with all that came with it. */
+async function refuseOthers(
+  db: Tables,
+  partId: PartId,
+  before: readonly FitEvent[],
+  events: readonly FitEvent[],
+): Promise<void> {
+  const elsewhere = await db
+    .select({ id: fitEventRows.id })
+    .from(fitEventRows)
+    .where(
+      and(
+        ne(fitEventRows.partId, partId),
+        inArray(
+          fitEventRows.id,
+          events.map((e) => e.id),
+        ),
+      ),
+    )
+  const first = new Map<string, FitEvent>()
+  for (const event of [...before, ...events]) if (!first.has(event.id)) first.set(event.id, event)
+  const taken =
+    elsewhere[0]?.id ?? events.find((event) => !isDeepStrictEqual(plain(first.get(event.id)), plain(event)))?.id
+  if (taken !== undefined)
+    throw new Refused({
+      code: 'EVENT_ID_TAKEN',
+      sentence: say`Something else has happened under the id "${name(taken)}" before.`,
+      fix: say`Send it under an id of its own; nothing was changed.`,
+    })
+}
+
+/** As it is kept: without what is not there. */
+const plain = (event: FitEvent | undefined): unknown => JSON.parse(JSON.stringify(event ?? null))

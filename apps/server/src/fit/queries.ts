@@ -63,14 +63,14 @@ export async function readProgress(
 
 /** Writes what is kept beside the logs that are older than it: how far each fit has come, and what does not stand any more. */
 export const catchUpProgress = (database: Database): Promise<void> =>
-  database.write(async (db) => {
+  database.write(async (db, within) => {
     const behind = await db
       .selectDistinct({ partId: fitEventRows.partId })
       .from(fitEventRows)
       .leftJoin(fitProgressRows, eq(fitProgressRows.partId, fitEventRows.partId))
       .where(isNull(fitProgressRows.partId))
     const logs = await readFitLogs(
-      database,
+      within,
       behind.map((row) => row.partId as PartId),
     )
     for (const [partId, events] of logs) {

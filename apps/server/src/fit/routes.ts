@@ -7,6 +7,7 @@ import { Refused } from '../reply/reply.ts'
 import { readPeople } from '../shop/queries.ts'
 import { addFitEvents, type FitFollower } from './addFitEvents.ts'
 import { readFitLog } from './queries.ts'
+import { asOneWrite } from '../writes/asOneWrite.ts'
 
 export function fitRoutes(database: Database, now: () => Date, followers: readonly FitFollower[]): Router {
   const routes = Router()
@@ -15,26 +16,29 @@ export function fitRoutes(database: Database, now: () => Date, followers: readon
     await readPart(database, id)
     res.json(await readFitLog(database, id))
   })
-  routes.post('/parts/:partId/fit', async (req, res) => {
-    const id = partId.parse(req.params.partId)
-    await readPart(database, id)
-    const events = fitEvents.parse(req.body)
-    const people = new Set((await readPeople(database)).map((p) => p.id))
-    for (const event of events) {
-      if (event.partId !== id)
-        throw new Refused({
-          code: 'OTHER_PART',
-          sentence: say`An event of part "${name(event.partId)}" was sent to part "${name(id)}".`,
-          fix: say`Send each event to its own part.`,
-        })
-      if (!people.has(event.personId))
-        throw new Refused({
-          code: 'UNKNOWN_PERSON',
-          sentence: say`Nobody here is called "${name(event.personId)}".`,
-          fix: say`Choose a person of the shop.`,
-        })
-    }
-    res.json(await addFitEvents(database, id, events, now().toISOString(), followers))
-  })
+  routes.post(
+    '/parts/:partId/fit',
+    asOneWrite(database, now, async (within, req) => {
+      const id = partId.parse(req.params.partId)
+      await readPart(within, id)
+      const events = fitEvents.parse(req.body)
+      const people = new Set((await readPeople(within)).map((p) => p.id))
+      for (const event of events) {
+        if (event.partId !== id)
+          throw new Refused({
+            code: 'OTHER_PART',
+            sentence: say`An event of part "${name(event.partId)}" was sent to part "${name(id)}".`,
+            fix: say`Send each event to its own part.`,
+          })
+        if (!people.has(event.personId))
+          throw new Refused({
+            code: 'UNKNOWN_PERSON',
+            sentence: say`Nobody here is called "${name(event.personId)}".`,
+            fix: say`Choose a person of the shop.`,
+          })
+      }
+      return addFitEvents(within, id, events, now().toISOString(), followers)
+    }),
+  )
   return routes
 }

@@ -72,22 +72,22 @@ export function createApp({ database, photos, log, web, now }: AppParts): Expres
     await database.read.query.shops.findFirst()
     res.json({ ok: true })
   })
-  app.use('/api/shop', shopRoutes(database))
-  app.use('/api/models', modelRoutes(database))
+  app.use('/api/shop', shopRoutes(database, now))
+  app.use('/api/models', modelRoutes(database, now))
   app.use(
     '/api',
     bayRoutes(database),
-    bundleRoutes(database),
-    jobRoutes(database),
+    bundleRoutes(database, now),
+    jobRoutes(database, now),
     walkRoundRoutes(database, now),
     kitCheckRoutes(database, now),
-    formRoutes(database),
-    shelfRoutes(database),
+    formRoutes(database, now),
+    shelfRoutes(database, now),
     fitRoutes(database, now, [benchFollowsFit]),
     recordRoutes(database),
     deviceRoutes(database, now),
     liquidRoutes(database, now),
-    bladeRoutes(database),
+    bladeRoutes(database, now),
     learnedRoutes(database),
     calendarRoutes(database),
   )

@@ -1,8 +1,10 @@
+import { isDeepStrictEqual } from 'node:util'
 import {
   type BatchChange,
   type BatchDraft,
   type BatchId,
   batch,
+  mostBatchNotes as mostNotes,
   type FitEvent,
   type LiquidBatch,
   type Liquids,
@@ -82,7 +84,7 @@ export async function readLiquids(database: Database): Promise<Liquids> {
 export const mixBatchNow = (database: Database, id: BatchId, draft: BatchDraft, now: Date): Promise<LiquidBatch> =>
   database.write(async (db) => {
     const [there] = await db.select().from(batchRows).where(eq(batchRows.id, id))
-    if (there !== undefined) return readStored('batch', id, there.document)
+    if (there !== undefined) return sameBatch(readStored('batch', id, there.document), draft)
     const all = await readBatches(database)
     const day = format(now, 'MMdd')
     const today = all.filter((b) => b.number.startsWith(`${day}-`)).length
@@ -99,6 +101,24 @@ export const mixBatchNow = (database: Database, id: BatchId, draft: BatchDraft, 
     await takeOff(db, draft.add)
     return mixed
   })
+
+/** A bottle that is there under an id: what it was mixed as, if nobody has remixed it, has to be what is asked for. */
+function sameBatch(there: LiquidBatch, { leftMl, ...draft }: BatchDraft): LiquidBatch {
+  const { number: _, mixedAt, emptiedAt, history, leftMl: left, ...mixed } = there
+  const [first] = history
+  const untouched = first?.at === mixedAt
+  if (first?.leftMl !== leftMl || (untouched && !isDeepStrictEqual(mixed, draft)))
+    throw new Refused({
+      code: 'BATCH_ID_TAKEN',
+      sentence: say`Batch ${name(there.number)} stands on the bench under that id, and was mixed otherwise.`,
+      fix: say`Send it under an id of its own; nothing was changed.`,
+    })
+  return there
+}
+
+/** How it began and what happened last: a bottle that is written up for years stays readable. */
+const latest = (history: LiquidBatch['history']) =>
+  history.length < mostNotes ? history : [...history.slice(0, 1), ...history.slice(2 - mostNotes)]
 
 const changeWords: Record<BatchChange['what'], Sentence> = {
   level: say`level noted`,
@@ -136,7 +156,7 @@ export const changeBatch = (database: Database, id: BatchId, change: BatchChange
         : {}),
       emptiedAt: change.what === 'emptied' ? at : null,
       history: [
-        ...before.history,
+        ...latest(before.history),
         { at, personId: change.personId, what: change.what, says: changeWords[change.what], leftMl },
       ],
     })

@@ -55,7 +55,11 @@ const jobFile = z.strictObject({
 })
 
 /** Fills an empty database with the demo shop from its open files; a database that holds a shop is left alone. */
-export async function seedDemo(database: Database, folder: string, now: Date): Promise<boolean> {
+export const seedDemo = (database: Database, folder: string, now: Date): Promise<boolean> =>
+  // All of it or nothing: a start that is cut off begins again.
+  database.write((_, within) => seedWithin(within, folder, now))
+
+async function seedWithin(database: Database, folder: string, now: Date): Promise<boolean> {
   if ((await database.read.select().from(shops)).length > 0) return false
   const read = (file: string): unknown => JSON.parse(readFileSync(join(folder, file), 'utf8'))
   const all = (kind: string) =>

@@ -1,7 +1,7 @@
 import type { Film, Form, Kit, Piece } from '@truelay/contract'
 import { desc, eq, inArray } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import { readEachStored } from '../database/stored.ts'
+import { readEachStored, toStored } from '../database/stored.ts'
 import { films, forms, kits, pieces } from './table.ts'
 
 /** Forms in the versions asked for. */
@@ -80,3 +80,32 @@ export const readKits = async (database: Database, ids: readonly string[]): Prom
 
 export const readAllKits = async (database: Database): Promise<Kit[]> =>
   readEachStored(database, 'kit', await database.read.select().from(kits))
+
+export const saveKit = (database: Database, document: Kit): Promise<Kit> =>
+  database.write(async (db) => {
+    const stored = { document: toStored('kit', document) }
+    await db
+      .insert(kits)
+      .values({ id: document.id, ...stored })
+      .onConflictDoUpdate({ target: kits.id, set: stored })
+    return document
+  })
+
+export const saveFilm = (database: Database, document: Film): Promise<Film> =>
+  database.write(async (db) => {
+    await db
+      .update(films)
+      .set({ document: toStored('film', document) })
+      .where(eq(films.id, document.id))
+    return document
+  })
+
+export const savePieceDoc = (database: Database, document: Piece): Promise<Piece> =>
+  database.write(async (db) => {
+    const stored = { kitId: document.kitId, document: toStored('piece', document) }
+    await db
+      .insert(pieces)
+      .values({ id: document.id, ...stored })
+      .onConflictDoUpdate({ target: pieces.id, set: stored })
+    return document
+  })

@@ -1,3 +1,5 @@
+import { randomUUID } from 'node:crypto'
+import { writeIdHeader } from '@truelay/contract'
 import { english } from '@truelay/words'
 import type { Sentence } from '@truelay/core/say'
 import { mkdtempSync, rmSync } from 'node:fs'
@@ -6,8 +8,9 @@ import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { sql } from 'drizzle-orm'
 import pino from 'pino'
-import { type Database, openDatabase } from '../database/openDatabase.ts'
+import { type OpenDatabase, openDatabase } from '../database/openDatabase.ts'
 import { createApp } from '../http/app.ts'
 import { openPhotoStore } from '../photos/photoStore.ts'
 import { seedDemo } from '../seed/seedDemo.ts'
@@ -20,12 +23,17 @@ export const noon = new Date('2030-05-01T12:00:00.000Z')
 /** A demo shop behind a port of its own, for tests through HTTP. */
 export class DemoServer {
   readonly folder = mkdtempSync(join(tmpdir(), 'truelay-'))
-  private opened: Database | null = null
+  private opened: OpenDatabase | null = null
   private server: Server | null = null
   private root = ''
 
+  /** Hears of every statement of the database before it is done, and may stop it by an exception. */
+  onStatement: (sql: string) => void = () => {}
+
   async start(): Promise<this> {
-    const database = await openDatabase(this.folder, at('../../migrations'))
+    const database = await openDatabase(this.folder, at('../../migrations'), {
+      onStatement: (sql) => this.onStatement(sql),
+    })
     await seedDemo(database, at('../../../../demo'), noon)
     const photos = openPhotoStore(join(this.folder, 'photos'))
     const app = createApp({ database, photos, log: pino({ level: 'silent' }), now: () => noon })
@@ -47,7 +55,7 @@ export class DemoServer {
     rmSync(this.folder, { recursive: true, force: true })
   }
 
-  get database(): Database {
+  get database(): OpenDatabase {
     if (this.opened === null) throw new Error('the server has not been started')
     return this.opened
   }
@@ -61,11 +69,24 @@ export class DemoServer {
     return { status: res.status, body: await res.json() }
   }
 
+  /** Everything that is stored, table by table. */
+  async everything(): Promise<unknown> {
+    const { read } = this.database
+    const tables = await read.all<{ name: string }>(
+      sql`select name from sqlite_master where type = 'table' order by name`,
+    )
+    return Promise.all(
+      tables
+        .filter(({ name }) => !name.startsWith('sqlite_') && !name.startsWith('__'))
+        .map(async ({ name }) => [name, await read.all(sql.raw(`select * from "${name}"`))]),
+    )
+  }
+
   /** A body that is a text already is sent as it is. */
-  async send(method: string, path: string, body: unknown) {
+  async send(method: string, path: string, body: unknown, writeId: string = randomUUID()) {
     const res = await fetch(this.address(path), {
       method,
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', [writeIdHeader]: writeId },
       body: typeof body === 'string' ? body : JSON.stringify(body),
     })
     return { status: res.status, body: await res.json() }

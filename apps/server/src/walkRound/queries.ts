@@ -63,12 +63,19 @@ export const saveFinding = (database: Database, id: JobId, draft: FindingDraft):
     const parts = await readParts(database, id)
     if (draft.partId !== null && !parts.some((p) => p.id === draft.partId))
       throw new NotFound(say`Part "${name(draft.partId)}" is not in this job.`, say`Choose a part of this vehicle.`)
+    const [there] = await db.select({ jobId: findingRows.jobId }).from(findingRows).where(eq(findingRows.id, draft.id))
+    if (there !== undefined && there.jobId !== id)
+      throw new Refused({
+        code: 'FINDING_ELSEWHERE',
+        sentence: say`A finding of job "${name(there.jobId)}" has that id already.`,
+        fix: say`Send it under an id of its own; nothing was changed.`,
+      })
     const whole: Finding = { ...draft, jobId: id, later: signed !== null }
     const document = toStored('finding', whole)
     await db
       .insert(findingRows)
       .values({ id: whole.id, jobId: id, document })
-      .onConflictDoUpdate({ target: findingRows.id, set: { document }, setWhere: eq(findingRows.jobId, id) })
+      .onConflictDoUpdate({ target: findingRows.id, set: { document } })
     return whole
   })
 

@@ -53,15 +53,17 @@ import {
   type PartSet,
   partSets,
 } from '@truelay/contract'
-import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
+import { createApi } from '@reduxjs/toolkit/query/react'
 import { z } from 'zod'
+
+import { baseQuery } from './baseQuery.ts'
 
 const at = encodeURIComponent
 
 /** Everything that comes from the server; each answer is checked against its schema. */
 export const api = createApi({
   reducerPath: 'remote',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  baseQuery,
   tagTypes: [
     'Bay',
     'Job',

@@ -2,6 +2,7 @@ import { english } from '@truelay/words'
 import { name, say } from '@truelay/core/say'
 import type { FitEvent, PartId, PersonId } from '@truelay/contract'
 import { describe, expect, test } from 'vitest'
+import { writeIds } from './baseQuery.ts'
 import { failureOf } from './failureOf.ts'
 import { eventsHappened, eventsConfirmed, eventsFound, eventsRefused, outboxSlice, serverAway } from './outboxSlice.ts'
 
@@ -54,5 +55,35 @@ describe('failed requests as sentences', () => {
   test('an answer that does not fit its schema is not shown as if it did', () => {
     expect(english(failureOf({ status: 200, data: { odd: true } }).sentence)).toContain('does not understand')
     expect(english(failureOf(undefined).fix)).toContain('Reload')
+  })
+})
+
+describe('the ids of writes', () => {
+  const counted = () => {
+    let made = 0
+    return writeIds(() => `id-${++made}`)
+  }
+  test('what was not answered is sent again under its id, what was answered under a new one', () => {
+    const ids = counted()
+    const job = ['POST', 'jobs', { customer: 'Private owner' }]
+    expect(ids.idOf(job)).toBe('id-1')
+    expect(ids.idOf([...job])).toBe('id-1')
+    ids.answered(job)
+    expect(ids.idOf(job)).toBe('id-2')
+  })
+  test('another address or another body is another write', () => {
+    const ids = counted()
+    const all = [
+      ['PUT', 'parts/a/shift', { xMm: 1 }],
+      ['PUT', 'parts/a/shift', { xMm: 2 }],
+      ['PUT', 'parts/b/shift', { xMm: 1 }],
+    ].map((write) => ids.idOf(write))
+    expect(new Set(all).size).toBe(3)
+  })
+  test('of very many only the latest are remembered', () => {
+    const ids = counted()
+    for (let n = 0; n < 150; n++) ids.idOf(['PUT', 'shop', n])
+    expect(ids.idOf(['PUT', 'shop', 149])).toBe('id-150')
+    expect(ids.idOf(['PUT', 'shop', 0])).toBe('id-151')
   })
 })

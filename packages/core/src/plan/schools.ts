@@ -108,7 +108,7 @@ function cutChoice({ way, sheet, enlarged }: PieceCut): SchoolChoice {
       : grown.length > 0
         ? say`${cutWayWords[way]}: ${list(grown)}`
         : cutWayWords[way]
-  return { question: say`Cut`, choice, ...cutReasons[way] }
+  return { question: say`Piece`, choice, ...cutReasons[way] }
 }
 
 const dryChoice = (film: FilmDoc): SchoolChoice => ({

@@ -1,0 +1,114 @@
+import { readFileSync } from 'node:fs'
+import { say } from '@truelay/core/say'
+
+const read = (file: string) => JSON.parse(readFileSync(new URL(`../../../../demo/${file}`, import.meta.url), 'utf8'))
+/** A made-up id of its own. */
+export const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`
+export const at = '2030-05-01T09:00:00.000Z'
+
+/** A way to change something in the shop, with a body that is right. */
+export interface WriteRoute {
+  readonly method: 'POST' | 'PUT' | 'PATCH'
+  readonly path: string
+  readonly good: Readonly<Record<string, unknown>>
+  /** Fields that may be left out. */
+  readonly optional?: readonly string[]
+  /** A body that is sent as a list of one. */
+  readonly inList?: boolean
+}
+
+/** Every route that writes and takes a body, on the demo shop. */
+export const writeRoutes: readonly WriteRoute[] = [
+  {
+    method: 'POST',
+    path: '/jobs',
+    good: {
+      customer: 'Private owner',
+      modelId: 'velmora-pipit',
+      year: null,
+      colour: 'signal white',
+      plate: 'QF 900',
+      bay: 'Bay 1',
+      personId: 'ines',
+      arrivesAt: '2030-05-02T08:00:00.000Z',
+      dueAt: '2030-05-03T16:00:00.000Z',
+      parts: [{ slot: 'bonnet', name: 'Bonnet', filmId: 'clearcoat-hull-180' }],
+    },
+  },
+  { method: 'POST', path: '/models', good: { name: 'Corvid Wren', kind: 'van' } },
+  {
+    method: 'PUT',
+    path: `/jobs/0412/findings/${id(1)}`,
+    good: {
+      partId: '0412-bonnet',
+      slot: 'bonnet',
+      kind: 'chip',
+      at: [0.5, 0.5],
+      sizeMm: 5,
+      note: '',
+      photos: [],
+      personId: 'ines',
+      foundAt: at,
+    },
+  },
+  { method: 'PUT', path: '/jobs/0412/sign-off', good: { name: 'R. Holm', strokes: [[0.1, 0.2, 0.3, 0.4]] } },
+  {
+    method: 'PUT',
+    path: '/jobs/0412/kit-check/pipit-bonnet-piece',
+    good: { arrived: 1, lot: 'H180-2611-04', personId: 'ines' },
+  },
+  { method: 'PUT', path: '/parts/0412-bonnet/shift', good: { xMm: 1, yMm: 0, turnDeg: 0 } },
+  {
+    method: 'PUT',
+    path: '/parts/0412-bonnet/choices',
+    good: { ends: { nose: 'wrap' }, liquids: null, cut: null, hands: 1, light: null },
+  },
+  {
+    method: 'PUT',
+    path: '/jobs/0412/sets',
+    good: { sets: [{ mode: 'to and fro', partIds: ['0412-bonnet', '0412-headlamp-left'] }] },
+  },
+  { method: 'PUT', path: '/parts/0412-bonnet/form', good: { formId: 'pipit-bonnet' } },
+  { method: 'PUT', path: '/parts/0412-bonnet/piece', good: { pieceId: 'pipit-bonnet-piece' } },
+  {
+    method: 'PUT',
+    path: '/forms/pipit-bonnet',
+    good: read('forms/pipit-bonnet.json'),
+    optional: ['channels', 'raised', 'obstacles', 'opens'],
+  },
+  {
+    method: 'PUT',
+    path: '/films/clearcoat-hull-180',
+    good: read('films/clearcoat-hull-180.json'),
+    optional: ['patterned', 'transmission'],
+  },
+  { method: 'PUT', path: '/pieces/pipit-bonnet-piece', good: read('pieces/pipit-bonnet-piece.json') },
+  { method: 'PUT', path: '/kits/pipit-front-kit', good: read('kits/pipit-front-kit.json') },
+  {
+    method: 'PUT',
+    path: `/batches/${id(2)}`,
+    good: {
+      id: id(2),
+      says: say`light slip`,
+      school: 'light slip',
+      strength: { alcoholPercent: 0, soapMlPerL: 1.3 },
+      bottleMl: 1000,
+      leftMl: 1000,
+      waterKind: 'distilled',
+      add: [{ what: 'water', ml: 999 }],
+      personId: 'ines',
+    },
+  },
+  { method: 'PUT', path: '/supplies', good: { what: 'soap', leftMl: 500 } },
+  { method: 'POST', path: '/room', good: { temperatureC: 20, humidityPercent: 50 } },
+  { method: 'PUT', path: '/devices', good: { room: null, infrared: null, forecast: null } },
+  {
+    method: 'POST',
+    path: '/parts/0412-bonnet/fit',
+    inList: true,
+    good: { id: id(3), partId: '0412-bonnet', personId: 'ines', at, kind: 'stepDone', stepId: 'wash' },
+  },
+]
+
+/** A body as its route takes it. */
+export const sent = ({ inList }: WriteRoute, body: unknown) => (inList === true ? [body] : body)
