@@ -75,7 +75,11 @@ describe('photos', () => {
     ])
   }
   const send = async (bytes: Uint8Array) => {
-    const res = await fetch(`${demo.address('')}/api/photos`, { method: 'POST', body: new Uint8Array(bytes) })
+    const res = await fetch(demo.address('/api/photos'), {
+      method: 'POST',
+      headers: { 'content-type': 'image/jpeg' },
+      body: new Uint8Array(bytes),
+    })
     return { status: res.status, body: await res.json() }
   }
   test('are kept once, without where they were taken', async () => {

@@ -7,14 +7,14 @@ import { readParts, toJob } from '../jobs/queries.ts'
 import { jobs } from '../jobs/table.ts'
 import { readFilms } from '../shelf/queries.ts'
 import { readPeople, readShop } from '../shop/queries.ts'
+import { readEach } from '../database/stored.ts'
 
 /** The vehicles that are here or will come, each with how far its parts have come. */
 export async function readBay(database: Database): Promise<Bay> {
   const rows = await database.read.select().from(jobs).where(isNull(jobs.closedAt)).orderBy(asc(jobs.dueAt))
   const [shop, people] = await Promise.all([readShop(database), readPeople(database)])
   const open = await Promise.all(
-    rows.map(async (row) => {
-      const job = toJob(row)
+    readEach(database, rows, toJob).map(async (job) => {
       const parts = await readParts(database, job.id)
       const [progress, films] = await Promise.all([
         readProgress(

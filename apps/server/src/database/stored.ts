@@ -1,5 +1,6 @@
 import { type DocumentKind, documents } from '@truelay/contract'
 import { customType } from 'drizzle-orm/sqlite-core'
+import type { z } from 'zod'
 
 type DocumentOf<K extends DocumentKind> =
   ReturnType<(typeof documents)[K]['read']> extends infer R
@@ -28,10 +29,13 @@ function parsed(text: string): unknown {
   }
 }
 
+/** What is kept in columns of its own and not as a document. */
+export type RowKind = 'person' | 'supply'
+
 /** What is kept cannot be read: neither the asker's fault nor one of the code that asked. */
 export class StoredFault extends Error {
   constructor(
-    readonly kind: DocumentKind,
+    readonly kind: DocumentKind | RowKind,
     readonly id: string,
     readonly where: string,
     readonly problem: string,
@@ -52,18 +56,34 @@ export function readStored<K extends DocumentKind>(kind: K, id: string, { stored
   return read.value as DocumentOf<K>
 }
 
-/** Many documents: those that cannot be read are reported and left out, so that one bad one does not hide the others. */
-export const readEachStored = <K extends DocumentKind>(
-  { report }: { readonly report: (fault: StoredFault) => void },
-  kind: K,
-  rows: readonly { readonly id: string; readonly document: Stored }[],
-): DocumentOf<K>[] =>
-  rows.flatMap(({ id, document }) => {
+/** The same door for what is kept in columns of its own. */
+export function readRow<T>(kind: DocumentKind | RowKind, id: string, schema: z.ZodType<T>, row: unknown): T {
+  const read = schema.safeParse(row)
+  if (read.success) return read.data
+  const [issue] = read.error.issues
+  throw new StoredFault(kind, id, issue?.path.join('.') ?? '', issue?.message ?? 'unreadable')
+}
+
+interface Reporter {
+  readonly report: (fault: StoredFault) => void
+}
+
+/** Of many, those that can be read; the others are reported and left out. */
+export function readEach<R, T>({ report }: Reporter, rows: readonly R[], read: (row: R) => T): T[] {
+  return rows.flatMap((row) => {
     try {
-      return [readStored(kind, id, document)]
+      return [read(row)]
     } catch (error) {
       if (!(error instanceof StoredFault)) throw error
       report(error)
       return []
     }
   })
+}
+
+/** Many documents: those that cannot be read are reported and left out, so that one bad one does not hide the others. */
+export const readEachStored = <K extends DocumentKind>(
+  reporter: Reporter,
+  kind: K,
+  rows: readonly { readonly id: string; readonly document: Stored }[],
+): DocumentOf<K>[] => readEach(reporter, rows, ({ id, document }) => readStored(kind, id, document))

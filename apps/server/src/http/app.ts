@@ -25,6 +25,7 @@ import { errorHandler, NotFound } from '../reply/reply.ts'
 import { shelfRoutes } from '../shelf/routes.ts'
 import { shopRoutes } from '../shop/routes.ts'
 import { walkRoundRoutes } from '../walkRound/routes.ts'
+import { onlyOwnPages } from './onlyOwnPages.ts'
 import { onlyThisMachine } from './onlyThisMachine.ts'
 
 export interface AppParts {
@@ -54,7 +55,7 @@ export function createApp({ database, photos, log, web, now }: AppParts): Expres
       strictTransportSecurity: false,
     }),
   )
-  app.use(onlyThisMachine)
+  app.use(onlyThisMachine, onlyOwnPages)
   app.use((req, res, next) => {
     const began = performance.now()
     res.on('finish', () => {

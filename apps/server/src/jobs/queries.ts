@@ -16,10 +16,10 @@ import type { Database } from '../database/openDatabase.ts'
 import { NotFound } from '../reply/reply.ts'
 import { readPieces } from '../shelf/queries.ts'
 import { jobs, parts } from './table.ts'
-import { readStored, toStored } from '../database/stored.ts'
+import { readEach, readRow, readStored, toStored } from '../database/stored.ts'
 
 export const toJob = (row: typeof jobs.$inferSelect): Job =>
-  job.parse({
+  readRow('job', row.id, job, {
     id: row.id,
     number: row.number,
     customer: row.customer,
@@ -40,7 +40,7 @@ export const toJob = (row: typeof jobs.$inferSelect): Job =>
   })
 
 const toPart = (row: typeof parts.$inferSelect): Part =>
-  part.parse({
+  readRow('part', row.id, part, {
     id: row.id,
     jobId: row.jobId,
     name: row.name,
@@ -70,8 +70,12 @@ export async function readPart({ read }: Database, id: PartId): Promise<Part> {
 }
 
 /** The parts of a job in its order. */
-export const readParts = async ({ read }: Database, id: JobId): Promise<Part[]> =>
-  (await read.select().from(parts).where(eq(parts.jobId, id)).orderBy(asc(parts.place))).map(toPart)
+export const readParts = async (database: Database, id: JobId): Promise<Part[]> =>
+  readEach(
+    database,
+    await database.read.select().from(parts).where(eq(parts.jobId, id)).orderBy(asc(parts.place)),
+    toPart,
+  )
 
 export async function saveShift(database: Database, id: PartId, shift: Shift): Promise<Part> {
   await readPart(database, id)

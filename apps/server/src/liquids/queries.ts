@@ -16,7 +16,7 @@ import { name, say, type Sentence, volume } from '@truelay/core/say'
 import { format } from 'date-fns'
 import { asc, eq, isNull } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import { readEachStored, readStored, toStored } from '../database/stored.ts'
+import { readEach, readEachStored, readRow, readStored, toStored } from '../database/stored.ts'
 import { readFitLogs, readProgress } from '../fit/queries.ts'
 import { readParts, toJob } from '../jobs/queries.ts'
 import { jobs } from '../jobs/table.ts'
@@ -32,8 +32,8 @@ import { usesOf } from './uses.ts'
 const readBatches = async (database: Database): Promise<LiquidBatch[]> =>
   readEachStored(database, 'batch', await database.read.select().from(batchRows).orderBy(asc(batchRows.mixedAt)))
 
-const readSupplies = async ({ read }: Database): Promise<Supply[]> =>
-  (await read.select().from(supplyRows)).map((row) => supply.parse(row))
+const readSupplies = async (database: Database): Promise<Supply[]> =>
+  readEach(database, await database.read.select().from(supplyRows), (row) => readRow('supply', row.what, supply, row))
 
 /** Batches, supplies, and what the open jobs still take of them. */
 export async function readLiquids(database: Database): Promise<Liquids> {
@@ -44,8 +44,7 @@ export async function readLiquids(database: Database): Promise<Liquids> {
     database.read.select().from(jobs).where(isNull(jobs.closedAt)).orderBy(asc(jobs.dueAt)),
   ])
   const open = await Promise.all(
-    rows.map(async (row) => {
-      const job = toJob(row)
+    readEach(database, rows, toJob).map(async (job) => {
       const parts = await readParts(database, job.id)
       const ids = parts.map((p) => p.id)
       const [logs, progress] = await Promise.all([readFitLogs(database, ids), readProgress(database, ids)])

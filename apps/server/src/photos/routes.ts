@@ -10,7 +10,7 @@ const mostPx = 4000
 /** Photos come as JPEG; whatever else the camera wrote into them, such as where it was, is left out. */
 export function photoRoutes(photos: PhotoStore): Router {
   const routes = Router()
-  routes.post('/', express.raw({ type: () => true, limit: '6mb' }), async (req, res) => {
+  routes.post('/', express.raw({ type: 'image/jpeg', limit: '6mb' }), async (req, res) => {
     const stripped = stripJpeg(req.body instanceof Uint8Array ? req.body : new Uint8Array())
     if (!stripped.ok) throw new Refused(stripped.failure)
     const { widthPx, heightPx, bytes } = stripped.value
@@ -20,7 +20,14 @@ export function photoRoutes(photos: PhotoStore): Router {
         sentence: say`The photo is ${count(widthPx)} x ${count(heightPx)} pixels; at most ${count(mostPx)} each way are kept.`,
         fix: say`Take it through the app, which scales it.`,
       })
-    res.status(201).json({ id: await photos.keep(bytes), widthPx, heightPx })
+    const id = await photos.keep(bytes)
+    if (id === null)
+      throw new Refused({
+        code: 'PHOTOS_FULL',
+        sentence: say`There is no more room for photos on this server.`,
+        fix: say`Tell whoever keeps it; what was entered is kept without the photo.`,
+      })
+    res.status(201).json({ id, widthPx, heightPx })
   })
   routes.get('/:photoId', (req, res) => {
     const id = photoId.safeParse(req.params.photoId)

@@ -32,6 +32,48 @@ interface BodyError {
   readonly status?: number
 }
 
+/** What a request can have wrong beyond its content, by the status with which it is answered. */
+const mistakes: ReadonlyMap<number, WireFailure> = new Map([
+  [
+    400,
+    {
+      code: 'BAD_REQUEST',
+      sentence: say`The request cannot be read: its address or its length is damaged.`,
+      fix: say`Send it again as it should be; nothing was changed.`,
+    },
+  ],
+  [
+    412,
+    {
+      code: 'CHANGED_SINCE',
+      sentence: say`What is here is not what the request expects.`,
+      fix: say`Ask for it anew.`,
+    },
+  ],
+  [
+    415,
+    {
+      code: 'OTHER_ENCODING',
+      sentence: say`The request is written in a way that is not read here.`,
+      fix: say`Send JSON in UTF-8, packed with gzip or not at all; nothing was changed.`,
+    },
+  ],
+  [
+    416,
+    {
+      code: 'NO_SUCH_RANGE',
+      sentence: say`It is shorter than the range that is asked for.`,
+      fix: say`Ask for all of it.`,
+    },
+  ],
+])
+
+/** The status that a library gave to its error; 500 where it gave none. */
+const statusOf = (error: unknown): number => {
+  const { status } = error as { readonly status?: unknown }
+  return error instanceof URIError ? 400 : typeof status === 'number' ? status : 500
+}
+
 /** The one place where errors become answers: a sentence, what to do, and where. */
 export const errorHandler =
   (log: Logger): ErrorRequestHandler =>
@@ -69,6 +111,8 @@ export const errorHandler =
         sentence: say`The request is larger than 4 MB.`,
         fix: say`Send less at a time.`,
       })
+    const mistake = mistakes.get(statusOf(error))
+    if (mistake !== undefined) return fail(res, statusOf(error), mistake)
     log.error({ err: error, method: req.method, path: req.path }, 'request failed')
     return fail(res, 500, {
       code: 'SERVER_FAULT',

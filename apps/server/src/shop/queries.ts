@@ -4,7 +4,7 @@ import { eq } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { NotFound } from '../reply/reply.ts'
 import { people, shops } from './table.ts'
-import { readStored, toStored } from '../database/stored.ts'
+import { readEach, readRow, readStored, toStored } from '../database/stored.ts'
 
 const theShop = 'shop'
 
@@ -39,5 +39,7 @@ export const changeShop = (database: Database, change: ShopChange): Promise<Shop
     return settings
   })
 
-export const readPeople = async ({ read }: Database): Promise<Person[]> =>
-  (await read.select().from(people)).map((row) => person.parse({ id: row.id, name: row.name, role: row.role }))
+export const readPeople = async (database: Database): Promise<Person[]> =>
+  readEach(database, await database.read.select().from(people), ({ id, name, role }) =>
+    readRow('person', id, person, { id, name, role }),
+  )

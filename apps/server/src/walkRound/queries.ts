@@ -7,7 +7,7 @@ import { readJob, readParts, toJob } from '../jobs/queries.ts'
 import { jobs } from '../jobs/table.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
 import { findingRows } from './table.ts'
-import { readEachStored, readStored, toStored } from '../database/stored.ts'
+import { readEach, readEachStored, readStored, toStored } from '../database/stored.ts'
 
 export const readFindings = async (database: Database, id: JobId): Promise<Finding[]> =>
   readEachStored(
@@ -31,7 +31,7 @@ export async function readWalkRound(database: Database, id: JobId): Promise<Walk
     .orderBy(desc(jobs.arrivedAt))
     .limit(20)
   const earlier = await Promise.all(
-    before.map(toJob).map(async (visit) => {
+    readEach(database, before, toJob).map(async (visit) => {
       const [found, parts] = await Promise.all([readFindings(database, visit.id), readParts(database, visit.id)])
       const progress = await readProgress(
         database,
