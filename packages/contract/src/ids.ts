@@ -1,4 +1,6 @@
+import { name, say } from '@truelay/core/say'
 import { z } from 'zod'
+import { asIssue } from './failure.ts'
 
 const id = <B extends string>(brand: B) =>
   z
@@ -36,5 +38,16 @@ export type ModelId = z.infer<typeof modelId>
 export type KitId = z.infer<typeof kitId>
 export type PhotoId = z.infer<typeof photoId>
 
-/** A moment in ISO 8601 with its zone. */
-export const moment = z.iso.datetime({ offset: true })
+const [firstYear, lastYear] = [1990, 2199]
+
+/** A moment in ISO 8601 with its zone, in a year of which a calendar can still tell the days around it. */
+export const moment = z.iso.datetime({ offset: true }).refine(
+  (at) => {
+    const year = new Date(at).getUTCFullYear()
+    return year >= firstYear && year <= lastYear
+  },
+  asIssue(say`is in no year from ${name(`${firstYear}`)} to ${name(`${lastYear}`)}`),
+)
+
+/** A moment that is reckoned from another, and may lie past the last of those that are told. */
+export const reckonedMoment = z.iso.datetime({ offset: true })

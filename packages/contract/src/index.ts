@@ -153,6 +153,7 @@ export {
   finding,
   findingDraft,
   findings,
+  mostFindings,
   type Photo,
   photo,
   type SignOff,

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { bodyKinds } from '@truelay/core/vehicle'
 import { filmDoc, kitDoc, pieceDoc } from './shelf.ts'
-import { filmId, formId, jobId, modelId, moment, partId, personId, pieceId } from './ids.ts'
+import { filmId, formId, jobId, modelId, moment, partId, personId, pieceId, reckonedMoment } from './ids.ts'
 import { findings, signOff } from './walkRound.ts'
 import { formDoc } from './formDoc.ts'
 import { chosenOrder } from './layOrder.ts'
@@ -89,7 +89,7 @@ export const fitProgress = z.strictObject({
   stepsTotal: z.number().int().min(0),
   nextStep: sentence.nullable(),
   /** When the running wait is over. */
-  readyAt: moment.nullable(),
+  readyAt: reckonedMoment.nullable(),
   startedAt: moment.nullable(),
   finishedAt: moment.nullable(),
 })

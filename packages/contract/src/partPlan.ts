@@ -18,6 +18,9 @@ import { point, polygon } from '@truelay/core/geometry'
 import { mirrors } from '@truelay/core/schema'
 import { sentence } from '@truelay/core/say'
 
+/** No figure of a plan is larger: what is would stop whoever reads it. */
+const figure = z.number().min(-1e9).max(1e9)
+
 const text = z.string().max(600)
 const direction = z.tuple([z.number().min(-1.001).max(1.001), z.number().min(-1.001).max(1.001)])
 
@@ -27,27 +30,27 @@ const heatZone = z.discriminatedUnion('kind', [
     label: sentence,
     at: point,
     onForm: point,
-    radiusMm: z.number(),
-    share: z.number(),
+    radiusMm: figure,
+    share: figure,
   }),
-  z.strictObject({ kind: z.literal('edge'), label: sentence, edge: text, share: z.number() }),
+  z.strictObject({ kind: z.literal('edge'), label: sentence, edge: text, share: figure }),
 ])
 
 const plannedHeat = z.strictObject({
   use: heatUse,
   gun: sentence,
-  leastC: z.number(),
-  mostC: z.number(),
+  leastC: figure,
+  mostC: figure,
   words: sentence,
   setting: sentence,
-  distanceMm: z.number(),
-  strokeMm: z.number(),
+  distanceMm: figure,
+  strokeMm: figure,
   passes: z.number().int(),
-  passesRange: z.tuple([z.number(), z.number()]),
-  passSeconds: z.number(),
-  readingC: z.number(),
-  peakC: z.number(),
-  marginC: z.number(),
+  passesRange: z.tuple([figure, figure]),
+  passSeconds: figure,
+  readingC: figure,
+  peakC: figure,
+  marginC: figure,
   coolToPressS: z.number().nullable(),
   coolToCutS: z.number().nullable(),
   warning: sentence.nullable(),
@@ -58,12 +61,12 @@ const plannedHeat = z.strictObject({
 const climateWait = z.strictObject({
   kind: waitKind,
   label: sentence,
-  usualMinutes: z.number(),
-  minutes: z.number(),
-  factor: z.number(),
-  learned: z.number(),
-  vapourPressureDeficitKpa: z.number(),
-  bondFraction: z.number(),
+  usualMinutes: figure,
+  minutes: figure,
+  factor: figure,
+  learned: figure,
+  vapourPressureDeficitKpa: figure,
+  bondFraction: figure,
 })
 
 export const liquidSchool = z.enum(liquidSchools)
@@ -78,8 +81,8 @@ export const plannedBatch = z.strictObject({
   use: bottleUse,
   school: liquidSchool,
   says: sentence,
-  needMl: z.number(),
-  batchMl: z.number(),
+  needMl: figure,
+  batchMl: figure,
   add: z.array(addition).max(10),
   strength,
   warnings: z.array(sentence).max(10),
@@ -87,15 +90,15 @@ export const plannedBatch = z.strictObject({
 
 const pieceCut = z.strictObject({
   way: z.enum(cutWays),
-  enlarged: z.array(z.strictObject({ edge: text, label: text, byMm: z.number() })).max(60),
+  enlarged: z.array(z.strictObject({ edge: text, label: text, byMm: figure })).max(60),
   sheet: z
     .strictObject({
-      lengthMm: z.number(),
-      widthMm: z.number(),
-      turnDeg: z.number(),
-      allowanceMm: z.number(),
-      ofRollMm: z.number(),
-      rollWidthMm: z.number(),
+      lengthMm: figure,
+      widthMm: figure,
+      turnDeg: figure,
+      allowanceMm: figure,
+      ofRollMm: figure,
+      rollWidthMm: figure,
       outline: polygon,
     })
     .nullable(),
@@ -131,8 +134,8 @@ export const partPlan = mirrors<PartPlan>()(
         at: point,
         direction,
         way: z.enum(pullWays),
-        percent: z.number(),
-        areaMm2: z.number(),
+        percent: figure,
+        areaMm2: figure,
         heat: z.enum(pullHeats),
         glueLineRisk: z.boolean(),
       }),
@@ -142,10 +145,10 @@ export const partPlan = mirrors<PartPlan>()(
         name: text,
         label: text,
         code: edgeCode,
-        rule: z.strictObject({ minMm: z.number(), maxMm: z.number() }),
+        rule: z.strictObject({ minMm: figure, maxMm: figure }),
         advice: sentence,
-        unpulledMmPer100: z.number(),
-        leftMmPer100: z.number(),
+        unpulledMmPer100: figure,
+        leftMmPer100: figure,
       }),
     ),
     checks: z.array(gapMark.extend({ id: text, label: sentence, edge: text, reads: z.enum(checkReadings) })),
@@ -153,7 +156,7 @@ export const partPlan = mirrors<PartPlan>()(
     gapSigmaMm: z.number().positive(),
     directions: z.strictObject({ right: text, left: text, up: text, down: text }),
     order: z.strictObject({ name: sentence, words: sentence, because: sentence }).nullable(),
-    light: z.strictObject({ outputRatio: z.number(), words: sentence }).nullable(),
+    light: z.strictObject({ outputRatio: figure, words: sentence }).nullable(),
     heat: z.array(plannedHeat).max(6),
     waits: z.array(climateWait).max(20),
     drawing: z.strictObject({
@@ -165,6 +168,6 @@ export const partPlan = mirrors<PartPlan>()(
     }),
     notes: z.array(z.strictObject({ because: sentence, says: sentence })).max(60),
     steps: z.array(planStep).min(1).max(200),
-    minutes: z.number(),
+    minutes: figure,
   }),
 )

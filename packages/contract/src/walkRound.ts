@@ -35,7 +35,9 @@ export const finding = z.strictObject({
   later: z.boolean(),
 })
 export type Finding = z.infer<typeof finding>
-export const findings = z.array(finding).max(500)
+/** More findings than this are not taken of one vehicle. */
+export const mostFindings = 500
+export const findings = z.array(finding).max(mostFindings)
 
 /** A finding as the tablet sends it; the server knows the job and whether it was signed. */
 export const findingDraft = finding.omit({ jobId: true, later: true })
@@ -51,7 +53,7 @@ export const signOff = z.strictObject({
     .max(200),
   signedAt: moment,
   /** Which findings the customer saw. */
-  findingIds: z.array(z.uuid()).max(500),
+  findingIds: z.array(z.uuid()).max(mostFindings),
 })
 export type SignOff = z.infer<typeof signOff>
 export const signOffDraft = signOff.pick({ name: true, strokes: true })

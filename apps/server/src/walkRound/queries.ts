@@ -1,5 +1,13 @@
-import type { Finding, FindingDraft, JobId, SignOff, SignOffDraft, WalkRound } from '@truelay/contract'
-import { name, say, type Sentence } from '@truelay/core/say'
+import {
+  type Finding,
+  type FindingDraft,
+  type JobId,
+  mostFindings,
+  type SignOff,
+  type SignOffDraft,
+  type WalkRound,
+} from '@truelay/contract'
+import { count, name, say, type Sentence } from '@truelay/core/say'
 import { and, asc, desc, eq, ne } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { readProgress } from '../fit/queries.ts'
@@ -69,6 +77,12 @@ export const saveFinding = (database: Database, id: JobId, draft: FindingDraft):
         code: 'FINDING_ELSEWHERE',
         sentence: say`A finding of job "${name(there.jobId)}" has that id already.`,
         fix: say`Send it under an id of its own; nothing was changed.`,
+      })
+    if (there === undefined && (await db.$count(findingRows, eq(findingRows.jobId, id))) >= mostFindings)
+      throw new Refused({
+        code: 'FINDINGS_FULL',
+        sentence: say`This job has ${count(mostFindings)} findings, and no more are taken.`,
+        fix: say`Say in a note of one of them what else there is; nothing was changed.`,
       })
     const whole: Finding = { ...draft, jobId: id, later: signed !== null }
     const document = toStored('finding', whole)

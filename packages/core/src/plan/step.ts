@@ -29,7 +29,12 @@ const pictureMark = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('hand'), at: point }),
   z.strictObject({ kind: z.literal('edge'), edge: text, text: sentence.optional() }),
-  z.strictObject({ kind: z.literal('zone'), at: point, radiusMm: z.number(), text: sentence.optional() }),
+  z.strictObject({
+    kind: z.literal('zone'),
+    at: point,
+    radiusMm: z.number().min(0).max(10_000),
+    text: sentence.optional(),
+  }),
 ])
 
 /** What a step shows, in the film plane. Without a middle the whole part is shown. */
@@ -40,14 +45,17 @@ const stepPicture = z.strictObject({
   marks: z.array(pictureMark).max(60),
 })
 
+/** Ten weeks: nothing in this trade waits longer, and a clock can still be read. */
+const mostMinutes = 100_000
+
 /** A wait that begins when its step is done. */
 const stepWait = z.strictObject({
   label: sentence,
-  leastMinutes: z.number().min(0),
+  leastMinutes: z.number().min(0).max(mostMinutes),
   kind: waitKind,
   /** What the shop says at ordinary room temperature, and what the day's air makes of it. */
-  usualMinutes: z.number().min(0),
-  factor: z.number().positive(),
+  usualMinutes: z.number().min(0).max(mostMinutes),
+  factor: z.number().positive().max(1000),
   /** In the liquid that dries there; with it the wait can be worked out again when the air changes. */
   alcoholPercent: z.number().min(0).max(100).optional(),
   /** The step whose end starts the clock: what dries from one wetting dries together. Left out: this step. */
@@ -58,7 +66,7 @@ const stepWait = z.strictObject({
 const stepLimit = z.strictObject({
   /** The step whose end starts the clock. */
   since: text,
-  mostMinutes: z.number().positive(),
+  mostMinutes: z.number().positive().max(mostMinutes),
   /** What happens after it, and what to do then. */
   says: sentence,
 })
@@ -109,7 +117,7 @@ export const planStep = z.strictObject({
   tools: z.array(z.enum(tools as [Tool, ...Tool[]])).max(12),
   liquids: z.array(z.enum(liquids as [Liquid, ...Liquid[]])).max(6),
   people: z.number().int().min(1).max(6),
-  minutes: z.number().min(0),
+  minutes: z.number().min(0).max(mostMinutes),
   references: z.array(stepReference).max(60),
   /** The last step of the rehearsal that this step does, or all of them. */
   laidUpTo: z.union([z.number().int().min(1), z.literal('all')]).optional(),
