@@ -1,10 +1,13 @@
 import { existsSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { english } from '@truelay/words'
 import pino from 'pino'
 import { deviceAddresses, deviceNames } from '@truelay/contract'
 import { catchUpProgress } from './fit/queries.ts'
+import { lockFolder } from './database/lockFolder.ts'
 import { openDatabase } from './database/openDatabase.ts'
+import { startTroubleOf } from './database/startTrouble.ts'
 import { saveDevices } from './devices/queries.ts'
 import { createApp } from './http/app.ts'
 import { openPhotoStore } from './photos/photoStore.ts'
@@ -22,9 +25,18 @@ if (!Number.isInteger(port) || port < 1 || port > 65535) {
   process.exit(2)
 }
 
+/** Says why it does not start, and ends. */
+function giveUp(error: unknown): never {
+  const trouble = startTroubleOf(error, folder)
+  if (trouble === null) throw error
+  process.stderr.write(`${english(trouble.sentence)} ${english(trouble.fix)}\n`)
+  process.exit(1)
+}
+
+const lock = await lockFolder(folder).catch(giveUp)
 const database = await openDatabase(folder, join(here, '../migrations'), {
   report: (fault) => log.error({ kind: fault.kind, id: fault.id, where: fault.where }, fault.problem),
-})
+}).catch(giveUp)
 await forgetOldWrites(database, new Date())
 await catchUpProgress(database)
 if (process.argv.includes('--demo')) {
@@ -65,7 +77,10 @@ function stop(signal: string) {
   stopping = true
   log.info({ signal }, 'stopping')
   server.close(() => {
-    void database.close().then(() => process.exit(0))
+    void database.close().then(() => {
+      lock.release()
+      process.exit(0)
+    })
   })
   server.closeIdleConnections()
   setTimeout(() => server.closeAllConnections(), 2000).unref()

@@ -4,6 +4,7 @@ import { createClient, type ResultSet } from '@libsql/client'
 import { drizzle } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
 import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core'
+import { refuseNewer } from './refuseNewer.ts'
 import * as schema from './schema.ts'
 import type { StoredFault } from './stored.ts'
 
@@ -35,7 +36,7 @@ export interface DatabaseOptions {
 
 /**
  * Opens the shop's database in a folder and brings it up to date. Write-ahead log with full synchronous writes (the
- * default of SQLite): a confirmed event outlives a power cut.
+ * default of SQLite): a confirmed event outlives a power cut. Throws `StartTrouble` for a database of a newer version.
  */
 export async function openDatabase(
   folder: string,
@@ -49,6 +50,7 @@ export async function openDatabase(
     schema,
     ...(onStatement === undefined ? {} : { logger: { logQuery: (sql: string) => onStatement(sql) } }),
   })
+  await refuseNewer(client, migrations)
   await migrate(db, { migrationsFolder: migrations })
   let last: Promise<unknown> = Promise.resolve()
   return {
