@@ -6,10 +6,9 @@ export {
   lensLight,
   type LensLightRequest,
   type LightChoice,
-  lightestShade,
-  mostLight,
   plainLens,
   type Shade,
   shadesOf,
+  shadeToTake,
   shadeWords,
 } from './lensLight.ts'

@@ -2,7 +2,7 @@ import { english } from '@truelay/words'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { required } from '../result/index.ts'
-import { type Grade, lensLight, type LightChoice, lightestShade, mostLight, plainLens, shadesOf } from './index.ts'
+import { type Grade, lensLight, type LightChoice, plainLens, shadesOf, shadeToTake } from './index.ts'
 
 const faint: Grade = { name: 'Faint', transmission: 0.8 }
 const smoke: Grade = { name: 'Smoke', transmission: 0.6 }
@@ -54,13 +54,19 @@ describe('light behind a lens', () => {
       /No other lamp shines beside it: 50 % at least is kept then\.$/,
     ],
     [
-      'alone, wish raised',
-      smoke,
+      'alone, wished darker than it keeps',
+      dark,
       { otherLamps: false, mostShare: 0.2 },
-      /Lighter than wished, 50 % at most: Smoke in 2 layers, 36 %, is the lightest that is dark enough\.$/,
+      /Wished is 20 % at most; Faint in 3 layers, 51 %, is as dark as a lamp alone is made\. No other lamp shines beside it: 50 % at least is kept then\.$/,
     ],
   ] as const)('%s', (_, film, choice, words) => {
     expect(said(film, choice)).toMatch(words)
+  })
+  test('a lamp alone for which no film at hand leaves enough is told so, and none is named', () => {
+    const only = { ...asked(dark, { otherLamps: false, mostShare: 0.4 }), grades: [dark] }
+    expect(english(required(lensLight(only)).left)).toMatch(
+      /As dark as wished, 40 % at most\. .* 50 % at least is kept then, and no film at hand leaves so much\.$/,
+    )
   })
   test('a lens or film that cannot be is refused', () => {
     const light = lensLight(asked({ name: 'Wrong', transmission: 0 }, {}))
@@ -68,26 +74,37 @@ describe('light behind a lens', () => {
   })
 })
 
-describe('the lightest shade', () => {
+describe('the shade to take', () => {
   test('is as dark as wished, and nothing at hand that is leaves more light', () => {
     fc.assert(
-      fc.property(anyGrades, share, share, fc.boolean(), (at, lensShare, mostShare, otherLamps) => {
-        const choice: LightChoice = { lensShare, layers: 1, mostShare, otherLamps }
-        const found = lightestShade({ choice, grades: at, leastAlone: 0.5 })
-        const most = mostLight(choice, 0.5) ?? 1
-        const enough = shadesOf(at, lensShare).filter((shade) => shade.outputRatio <= most)
+      fc.property(anyGrades, share, share, (at, lensShare, mostShare) => {
+        const choice: LightChoice = { lensShare, layers: 1, mostShare, otherLamps: true }
+        const found = shadeToTake({ choice, grades: at, leastAlone: 0.5 })
+        const enough = shadesOf(at, lensShare).filter((shade) => shade.outputRatio <= mostShare)
         if (found === null) expect(enough).toEqual([])
         else {
-          expect(found.outputRatio).toBeLessThanOrEqual(most + 1e-9)
+          expect(found.outputRatio).toBeLessThanOrEqual(mostShare + 1e-9)
           expect(Math.max(...enough.map((shade) => shade.outputRatio), 0)).toBeLessThanOrEqual(found.outputRatio + 1e-9)
         }
       }),
     )
   })
-  test('a lamp alone is never wished darker than it may be; a wish for more light stands', () => {
-    expect(mostLight({ mostShare: 0.3, otherLamps: false }, 0.5)).toBe(0.5)
-    expect(mostLight({ mostShare: 0.7, otherLamps: false }, 0.5)).toBe(0.7)
-    expect(mostLight({ mostShare: 0.3, otherLamps: true }, 0.5)).toBe(0.3)
-    expect(mostLight({ mostShare: null, otherLamps: false }, 0.5)).toBeNull()
+  test('of a lamp alone never leaves less than such a lamp keeps, and is as near to the wish as that lets it be', () => {
+    fc.assert(
+      fc.property(anyGrades, share, share, (at, lensShare, mostShare) => {
+        const choice: LightChoice = { lensShare, layers: 1, mostShare, otherLamps: false }
+        const found = shadeToTake({ choice, grades: at, leastAlone: 0.5 })
+        const kept = shadesOf(at, lensShare).filter((shade) => shade.outputRatio >= 0.5)
+        if (found === null) expect(kept).toEqual([])
+        else {
+          expect(found.outputRatio).toBeGreaterThanOrEqual(0.5 - 1e-9)
+          if (found.outputRatio > mostShare + 1e-9)
+            expect(Math.min(...kept.map((shade) => shade.outputRatio))).toBeGreaterThanOrEqual(found.outputRatio - 1e-9)
+        }
+      }),
+    )
+  })
+  test('nothing wished, nothing to take', () => {
+    expect(shadeToTake({ choice: { ...plainLens, otherLamps: false }, grades, leastAlone: 0.5 })).toBeNull()
   })
 })

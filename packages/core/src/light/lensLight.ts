@@ -50,17 +50,17 @@ export const shadesOf = (grades: readonly Grade[], lensShare: number): Shade[] =
     )
     .sort((a, b) => b.outputRatio - a.outputRatio || a.layers - b.layers)
 
-/** The most light that may be left: what is wished, but never so little that a lamp without others beside it cannot do its work. */
-export const mostLight = (
-  { mostShare, otherLamps }: Pick<LightChoice, 'mostShare' | 'otherLamps'>,
-  leastAlone: number,
-): number | null => (mostShare === null || otherLamps ? mostShare : Math.max(mostShare, leastAlone))
-
-/** The lightest shade that is as dark as wished; null where none is, or nothing is wished. */
-export function lightestShade({ choice, grades, leastAlone }: Omit<LensLightRequest, 'film'>): Shade | null {
-  const most = mostLight(choice, leastAlone)
-  if (most === null) return null
-  return shadesOf(grades, choice.lensShare).find((shade) => shade.outputRatio <= most + hair) ?? null
+/**
+ * The shade to take for a wish: the lightest that is as dark as wished. A lamp without others beside it keeps `leastAlone` whatever is wished:
+ * where nothing that does is dark enough, the darkest that does. Null where there is none, or nothing is wished.
+ */
+export function shadeToTake({ choice, grades, leastAlone }: Omit<LensLightRequest, 'film'>): Shade | null {
+  const { mostShare, otherLamps, lensShare } = choice
+  if (mostShare === null) return null
+  const allowed = shadesOf(grades, lensShare).filter((shade) => otherLamps || shade.outputRatio >= leastAlone - hair)
+  return (
+    allowed.find((shade) => shade.outputRatio <= mostShare + hair) ?? (otherLamps ? null : (allowed.at(-1) ?? null))
+  )
 }
 
 const hair = 1e-9
@@ -89,22 +89,30 @@ export function lensLight(request: LensLightRequest): Result<LampLight> {
 }
 
 function wishWords(request: LensLightRequest, ratio: number): Sentence | false {
-  const most = mostLight(request.choice, request.leastAlone)
-  if (most === null) return false
-  const wished = percent(100 * most)
-  const lightest = lightestShade(request)
-  if (ratio > most + hair)
-    return lightest === null
-      ? say`Lighter than wished, ${wished} at most, and no film at hand is darker.`
-      : say`Lighter than wished, ${wished} at most: ${shadeWords(lightest)} is the lightest that is dark enough.`
-  return lightest === null || lightest.outputRatio <= ratio + hair
+  const { mostShare } = request.choice
+  if (mostShare === null) return false
+  const wished = percent(100 * mostShare)
+  const shade = shadeToTake(request)
+  const darkEnough = ratio <= mostShare + hair
+  if (shade !== null && shade.outputRatio > mostShare + hair)
+    return say`Wished is ${wished} at most; ${shadeWords(shade)} is as dark as a lamp alone is made.`
+  if (shade === null)
+    return darkEnough
+      ? say`As dark as wished, ${wished} at most.`
+      : say`Lighter than wished, ${wished} at most, and no film at hand is darker.`
+  if (!darkEnough)
+    return say`Lighter than wished, ${wished} at most: ${shadeWords(shade)} is the lightest that is dark enough.`
+  return shade.outputRatio <= ratio + hair
     ? say`As dark as wished, ${wished} at most, and the lightest that is.`
-    : say`Darker than it need be for ${wished} at most: ${shadeWords(lightest)} is dark enough.`
+    : say`Darker than it need be for ${wished} at most: ${shadeWords(shade)} is dark enough.`
 }
 
-function aloneWords({ choice, leastAlone }: LensLightRequest, ratio: number): Sentence | false {
+function aloneWords({ choice, grades, leastAlone }: LensLightRequest, ratio: number): Sentence | false {
   if (choice.otherLamps || ratio >= leastAlone - hair) return false
-  return say`No other lamp shines beside it: ${percent(100 * leastAlone)} at least is kept then.`
+  const least = percent(100 * leastAlone)
+  return shadesOf(grades, choice.lensShare).some((shade) => shade.outputRatio >= leastAlone - hair)
+    ? say`No other lamp shines beside it: ${least} at least is kept then.`
+    : say`No other lamp shines beside it: ${least} at least is kept then, and no film at hand leaves so much.`
 }
 
 /** "Duskglass in 2 layers, 38 %" */

@@ -1162,7 +1162,7 @@ const ruleTable: readonly RuleRow[] = [
       {
         id: 'hump-1',
         phase: 'lay',
-        headline: 'Hump: outer lamp ring, 3.7 mm to draw',
+        headline: 'Hump: inner lamp ring, 3.7 mm to draw',
         detail:
           '25 mm at a time, by the bleed: 3.7 mm more than past it (5 %). Warm it one or two seconds a pass, press with a finger, then the card. Where it went wrong: peel, mist, warm and go on at once.',
         tools: ['heat gun', 'felt squeegee'],
@@ -1175,7 +1175,7 @@ const ruleTable: readonly RuleRow[] = [
       {
         id: 'hump-2',
         phase: 'lay',
-        headline: 'Hump: inner lamp ring, 3.7 mm to draw',
+        headline: 'Hump: outer lamp ring, 3.7 mm to draw',
         detail:
           '25 mm at a time, by the bleed: 3.7 mm more than past it (5 %). Warm it one or two seconds a pass, press with a finger, then the card. Where it went wrong: peel, mist, warm and go on at once.',
         tools: ['heat gun', 'felt squeegee'],

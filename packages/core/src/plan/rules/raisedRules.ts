@@ -56,13 +56,20 @@ const zoneOf = (c: PlanContext, raised: Raised) => {
   }
 }
 
-/** Humps of a lamp, one at a time, from the place where film is fixed outward. */
+/** The edge at which the film was brought to the line of its neighbour, in the film plane; empty where there is none. */
+function lineBroughtTo({ form, drawing }: PlanContext) {
+  const lined = form.edges.find((edge) => edge.line !== undefined)?.name
+  return drawing.edges.find((edge) => edge.name === lined)?.line ?? []
+}
+
+/** Humps of a lamp, one at a time, from the line that the neighbour gives outward, else from the place where film is fixed. */
 export const humpsRule: PlanRule = {
   name: 'humps of a lamp, one at a time',
   when: (c) => isLens(c) && raisedOf(c).length > 0,
   steps: (c) => {
-    const from = c.anchors[0]?.onForm
-    const away = (r: Raised) => (from === undefined ? 0 : distance(centroid(r.outline), from))
+    const line = lineBroughtTo(c)
+    const from = line.length > 0 ? line : c.anchors.slice(0, 1).map((anchor) => anchor.at)
+    const away = (r: Raised) => Math.min(...from.map((at) => distance(c.toFlat(centroid(r.outline)), at)))
     return [...raisedOf(c)]
       .sort((a, b) => away(a) - away(b))
       .map((hump, i, all) => humpStep(c, hump, i + 1, all.length))

@@ -1,7 +1,7 @@
 import {
   filmLayers,
   type FilmLayers,
-  lightestShade,
+  shadeToTake,
   type LightChoice as Light,
   plainLens,
   shadeWords,
@@ -26,7 +26,7 @@ export function LightChoice() {
   const keep = (light: Light | null) =>
     void save({ jobId: bundle.job.id, partId: part.id, choices: { ...part.choices, light } })
   const change = (own: Partial<Light>) => keep({ ...chosen, ...own })
-  const lightest = lightestShade({ choice: chosen, grades, leastAlone: practice.lightAlone / 100 })
+  const shade = shadeToTake({ choice: chosen, grades, leastAlone: practice.lightAlone / 100 })
   return (
     <details className="mt-2 border-t border-hair pt-1">
       <summary className="label-strong cursor-pointer py-2 text-body text-petrol">{t`How dark it is wished`}</summary>
@@ -72,9 +72,11 @@ export function LightChoice() {
         ]}
         onChange={(others) => change({ otherLamps: others === 'yes' })}
       />
-      {lightest === null ? null : (
+      {shade === null ? null : (
         <p className="mt-3 border-l-5 border-petrol pl-3 text-body leading-snug">
-          {t`Lightest at hand that is dark enough: ${shadeWords(lightest)} in all.`}
+          {shade.outputRatio > (chosen.mostShare ?? 1) + 1e-9
+            ? t`As dark as a lamp alone is made: ${shadeWords(shade)} in all.`
+            : t`Lightest at hand that is dark enough: ${shadeWords(shade)} in all.`}
         </p>
       )}
       <p className="mt-2 text-note leading-snug text-quiet">
