@@ -46,7 +46,7 @@ export function LightChoice() {
           onCommit={(most) => change({ mostShare: most >= 100 ? null : most / 100 })}
         />
         <NumberField
-          label={t`The lens itself lets through`}
+          label={t`Lens lets through`}
           unit="%"
           value={100 * chosen.lensShare}
           digits={0}
