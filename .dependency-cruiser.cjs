@@ -47,7 +47,7 @@ const floors = [
   ['database'],
   ['reply'],
   ['writes'],
-  ['devices', 'photos', 'shop', 'models'],
+  ['devices', 'photos', 'shop', 'models', 'news'],
   ['shelf'],
   ['jobs'],
   ['fit'],

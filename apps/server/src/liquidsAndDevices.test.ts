@@ -301,18 +301,18 @@ test('answers are learned from, and a finished part has its edge looks in the ca
   }
   await send('POST', '/parts/0412-bonnet/fit', [
     { ...common, id: uuid(), at: '2030-05-01T09:00:00.000Z', kind: 'fitStarted', plan },
-    { ...common, id: uuid(), at: '2030-05-01T10:00:00.000Z', kind: 'stepDone', stepId: 'grab' },
-    { ...answer, id: uuid(), at: '2030-05-01T10:24:00.000Z' },
-    { ...answer, id: uuid(), at: '2030-05-01T10:26:00.000Z', waitedMinutes: 26 },
     {
       ...common,
       id: uuid(),
-      at: '2030-05-01T10:30:00.000Z',
+      at: '2030-05-01T09:50:00.000Z',
       kind: 'bladeUsed',
       stepId: 'grab',
       fresh: true,
       cutMm: 900,
     },
+    { ...common, id: uuid(), at: '2030-05-01T10:00:00.000Z', kind: 'stepDone', stepId: 'grab' },
+    { ...answer, id: uuid(), at: '2030-05-01T10:24:00.000Z' },
+    { ...answer, id: uuid(), at: '2030-05-01T10:26:00.000Z', waitedMinutes: 26 },
   ])
   const { waits } = learned.parse((await get('/learned')).body)
   expect(waits).toHaveLength(1)

@@ -10,6 +10,7 @@ import { openDatabase } from './database/openDatabase.ts'
 import { startTroubleOf } from './database/startTrouble.ts'
 import { saveDevices } from './devices/queries.ts'
 import { createApp } from './http/app.ts'
+import { NewsFeed } from './news/newsFeed.ts'
 import { openPhotoStore } from './photos/photoStore.ts'
 import { seedDemo } from './seed/seedDemo.ts'
 import { forgetOldWrites } from './writes/asOneWrite.ts'
@@ -52,7 +53,8 @@ if (standIns !== undefined)
 const web = join(root, 'apps/web/dist')
 if (!existsSync(web)) log.warn('the web app is not built; only /api answers')
 const photos = openPhotoStore(join(folder, 'photos'))
-const server = createApp({ database, photos, log, web, now: () => new Date() }).listen(
+const news = new NewsFeed()
+const server = createApp({ database, photos, log, web, now: () => new Date(), news }).listen(
   port,
   '127.0.0.1',
   (error?: Error) => {
@@ -82,6 +84,7 @@ function stop(signal: string) {
       process.exit(0)
     })
   })
+  news.end()
   server.closeIdleConnections()
   setTimeout(() => server.closeAllConnections(), 2000).unref()
 }

@@ -1,3 +1,4 @@
+import { smallPlan, smallStep } from '@truelay/contract/testing'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { DemoServer } from './testing/demoServer.ts'
 import { at, id, sent, writeRoutes as routes } from './testing/writeRoutes.ts'
@@ -129,8 +130,8 @@ describe('events of a fit', () => {
     await refused('POST', '/parts/0412-headlamp-left/fit', [{ ...event, id: id(25), kind: 'teaDrunk', stepId: 'wash' }])
   })
   test('sent twice are stored once', async () => {
-    const done = { ...event, id: id(26), kind: 'stepDone', stepId: 'wash' }
-    expect((await send(done)).body).toEqual({ stored: [id(26)], known: [] })
-    expect((await send(done)).body).toEqual({ stored: [], known: [id(26)] })
+    const begun = { ...event, id: id(26), kind: 'fitStarted', plan: smallPlan([smallStep('wash')]) }
+    expect((await send(begun)).body).toEqual({ stored: [id(26)], known: [], tooLate: [] })
+    expect((await send(begun)).body).toEqual({ stored: [], known: [id(26)], tooLate: [] })
   })
 })

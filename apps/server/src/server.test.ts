@@ -170,10 +170,12 @@ test('a fit is stored event by event, once, and stands after a restart', async (
   expect((await send('POST', '/api/parts/0412-bonnet/fit', [started, done])).body).toEqual({
     stored: [started.id, done.id],
     known: [],
+    tooLate: [],
   })
   expect((await send('POST', '/api/parts/0412-bonnet/fit', [started, done])).body).toEqual({
     stored: [],
     known: expect.arrayContaining([started.id, done.id]),
+    tooLate: [],
   })
   await demo.stop()
   await demo.start()
@@ -198,8 +200,16 @@ test('the record tells film, batches, gaps before and after, and prints as PDF',
   const plan = await bonnetPlan()
   const reading = (measuredMm: number) =>
     plan.checks.map((c) => ({ checkId: c.id, measuredMm: c.wantedMm + measuredMm * c.normal[0] }))
-  await send('POST', '/api/parts/0412-bonnet/fit', [
+  const onTo = (from: string | null, to: string) =>
+    plan.steps
+      .slice(
+        plan.steps.findIndex((s) => s.id === from) + (from === null ? 1 : 0),
+        plan.steps.findIndex((s) => s.id === to),
+      )
+      .map((s) => event('stepDone', { stepId: s.id }))
+  const receipt = await send('POST', '/api/parts/0412-bonnet/fit', [
     event('fitStarted', { plan }),
+    ...onTo(null, 'mix'),
     event('batchMixed', {
       stepId: 'mix',
       batchNumber: '0412-1',
@@ -210,10 +220,12 @@ test('the record tells film, batches, gaps before and after, and prints as PDF',
       alcoholPercent: 0,
       soapMlPerL: 1.3,
     }),
+    ...onTo('mix', 'measure-gaps'),
     event('gapsMeasured', { stepId: 'measure-gaps', readings: reading(1.5) }),
     event('gapsMeasured', { stepId: 'measure-gaps', readings: reading(0.1) }),
     event('problemSeen', { stepId: 'light-pass', problem: 'dirt or hair', place: 'in the middle', comeBack: true }),
   ])
+  expect(receipt.body.tooLate).toEqual([])
   const record = partRecord.parse((await get('/api/parts/0412-bonnet/record')).body)
   expect(record).toMatchObject({ lot: 'H180-2611-04', state: 'fitting', film: { name: 'Hullskin 180 clear' } })
   expect(record.lines.batchMixed[0]).toMatchObject({ number: '0412-1', by: 'Ines' })

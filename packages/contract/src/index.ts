@@ -28,6 +28,7 @@ export {
 } from './fit/fitEvents.ts'
 export { dueLater, tightestLimit, unsettledSpoils, wettedAt } from './fit/clocks.ts'
 export { type Begun, type FitState, notBegun, runningWait } from './fit/fitState.ts'
+export { tooLate } from './fit/tooLate.ts'
 export { linesOf, noLines, type RecordLines } from './fit/recordLines.ts'
 export { edgeCode, type Form, formDoc, partMaterial } from './formDoc.ts'
 export { idFromName } from './idFromName.ts'
@@ -167,4 +168,5 @@ export { factsOfStories, factsOfStory, stories, type Story, type StoryPart } fro
 export { workChoices } from './workChoices.ts'
 export { partSet, partSets, type PartSet } from './partSet.ts'
 export { linePlaceOf, linesOfRows, rulesOfKits, setMembers, setPlaceOf } from './partsTogether.ts'
+export { type NewsItem, news, newsItem } from './news.ts'
 export { writeIdHeader } from './writeId.ts'

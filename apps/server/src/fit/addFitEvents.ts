@@ -5,7 +5,7 @@ import { and, inArray, ne } from 'drizzle-orm'
 import type { Database, Tables } from '../database/openDatabase.ts'
 import { toStored } from '../database/stored.ts'
 import { Refused } from '../reply/reply.ts'
-import { followed } from './followed.ts'
+import { taken } from './taken.ts'
 import { progressOf } from './progressOf.ts'
 import { readFitLog } from './queries.ts'
 import { fitEventRows, fitProgressRows } from './table.ts'
@@ -21,20 +21,22 @@ export interface FitNews {
 /** Does with the news of a fit what another part of the shop has to do with it, within the same write. */
 export type FitFollower = (database: Database, db: Tables, news: FitNews) => Promise<void>
 
-/** Adds events of one part in their order, as one write; an event that is already there is left as it is. */
+/** Adds events of one part in their order, as one write; an event that is already there is left as it is, one that comes too late is not kept. */
 export const addFitEvents = (
   database: Database,
   partId: PartId,
   events: readonly FitEvent[],
   receivedAt: string,
+  nameOf: (personId: string) => string,
   followers: readonly FitFollower[],
 ): Promise<FitReceipt> =>
   database.write(async (db) => {
     const before = await readFitLog({ read: db }, partId)
     await refuseOthers(db, partId, before.events, events)
     const known = new Set(before.events.map((e) => e.id))
-    const fresh = [...new Map(events.filter((e) => !known.has(e.id)).map((e) => [e.id, e])).values()]
-    const { state, retired: gone } = followed(replayFit(before.events), fresh)
+    const stands = replayFit(before.events)
+    const sentNow = [...new Map(events.filter((e) => !known.has(e.id)).map((e) => [e.id, e])).values()]
+    const { events: fresh, late, state, retired: gone } = taken(stands, sentNow, nameOf)
     const retiredNow = new Set(gone)
     const news: FitNews = {
       partId,
@@ -66,7 +68,7 @@ export const addFitEvents = (
       for (const follow of followers) await follow(database, db, news)
     }
     const sent = new Set(events.map((e) => e.id))
-    return { stored: fresh.map((e) => e.id), known: [...known].filter((id) => sent.has(id)) }
+    return { stored: fresh.map((e) => e.id), known: [...known].filter((id) => sent.has(id)), tooLate: [...late] }
   })
 
 /** An id says one thing only: an event that was something else before, or belongs to another part, is refused with all that came with it. */

@@ -1,10 +1,13 @@
 import { applyFitEvent, type FitEvent, type FitState } from '@truelay/contract'
 
+/** Where a fit stands, and which of its events ceased to stand on the way there. */
+export interface Followed {
+  readonly state: FitState
+  readonly retired: readonly string[]
+}
+
 /** Folds events into a state, and notes by id which ceased to stand on the way. */
-export function followed(
-  start: FitState,
-  events: readonly FitEvent[],
-): { readonly state: FitState; readonly retired: readonly string[] } {
+export function followed(start: FitState, events: readonly FitEvent[]): Followed {
   let state = start
   const retired: string[] = []
   for (const event of events) {

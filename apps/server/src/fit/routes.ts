@@ -22,7 +22,7 @@ export function fitRoutes(database: Database, now: () => Date, followers: readon
       const id = partId.parse(req.params.partId)
       await readPart(within, id)
       const events = fitEvents.parse(req.body)
-      const people = new Set((await readPeople(within)).map((p) => p.id))
+      const people = new Map<string, string>((await readPeople(within)).map((p) => [p.id, p.name]))
       for (const event of events) {
         if (event.partId !== id)
           throw new Refused({
@@ -37,7 +37,7 @@ export function fitRoutes(database: Database, now: () => Date, followers: readon
             fix: say`Choose a person of the shop.`,
           })
       }
-      return addFitEvents(within, id, events, now().toISOString(), followers)
+      return addFitEvents(within, id, events, now().toISOString(), (id) => people.get(id) ?? id, followers)
     }),
   )
   return routes

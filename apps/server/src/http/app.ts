@@ -18,6 +18,9 @@ import { learnedRoutes } from '../learned/routes.ts'
 import { benchFollowsFit } from '../liquids/followFit.ts'
 import { liquidRoutes } from '../liquids/routes.ts'
 import { modelRoutes } from '../models/routes.ts'
+import { NewsFeed } from '../news/newsFeed.ts'
+import { newsRoutes } from '../news/routes.ts'
+import { tellWrites } from '../news/tellWrites.ts'
 import type { PhotoStore } from '../photos/photoStore.ts'
 import { photoRoutes } from '../photos/routes.ts'
 import { recordRoutes } from '../records/routes.ts'
@@ -35,10 +38,11 @@ export interface AppParts {
   /** Folder of the built web app; left out where only the interface for programs is wanted. */
   readonly web?: string | undefined
   readonly now: () => Date
+  readonly news?: NewsFeed
 }
 
 /** The server's routes, without a port. */
-export function createApp({ database, photos, log, web, now }: AppParts): Express {
+export function createApp({ database, photos, log, web, now, news = new NewsFeed() }: AppParts): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(
@@ -69,6 +73,7 @@ export function createApp({ database, photos, log, web, now }: AppParts): Expres
   })
   app.use('/api/photos', photoRoutes(photos))
   app.use('/api', express.json({ limit: '4mb' }))
+  app.use('/api', tellWrites(news))
   app.get('/api/health', async (_req, res) => {
     await database.read.query.shops.findFirst()
     res.json({ ok: true })
@@ -91,6 +96,7 @@ export function createApp({ database, photos, log, web, now }: AppParts): Expres
     bladeRoutes(database, now),
     learnedRoutes(database),
     calendarRoutes(database),
+    newsRoutes(news),
   )
   app.use('/api', () => {
     throw new NotFound(say`The server has nothing at that address.`, say`Check the address.`)

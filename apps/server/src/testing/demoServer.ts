@@ -12,6 +12,7 @@ import { sql } from 'drizzle-orm'
 import pino from 'pino'
 import { type OpenDatabase, openDatabase } from '../database/openDatabase.ts'
 import { createApp } from '../http/app.ts'
+import { NewsFeed } from '../news/newsFeed.ts'
 import { openPhotoStore } from '../photos/photoStore.ts'
 import { seedDemo } from '../seed/seedDemo.ts'
 
@@ -26,6 +27,7 @@ export class DemoServer {
   private opened: OpenDatabase | null = null
   private server: Server | null = null
   private root = ''
+  private readonly news = new NewsFeed()
 
   /** Hears of every statement of the database before it is done, and may stop it by an exception. */
   onStatement: (sql: string) => void = () => {}
@@ -36,8 +38,10 @@ export class DemoServer {
     })
     await seedDemo(database, at('../../../../demo'), noon)
     const photos = openPhotoStore(join(this.folder, 'photos'))
-    const app = createApp({ database, photos, log: pino({ level: 'silent' }), now: () => noon })
+    const app = createApp({ database, photos, log: pino({ level: 'silent' }), now: () => noon, news: this.news })
     const server = app.listen(0, '127.0.0.1')
+    // As in `main.ts`: no connection is cut that a request is about to use.
+    server.keepAliveTimeout = 75_000
     await new Promise((resolve) => server.once('listening', resolve))
     this.root = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
     this.opened = database
@@ -46,7 +50,10 @@ export class DemoServer {
   }
 
   async stop(): Promise<void> {
-    await new Promise((resolve) => this.server?.close(resolve) ?? resolve(null))
+    this.news.end()
+    const closed = new Promise((resolve) => this.server?.close(resolve) ?? resolve(null))
+    this.server?.closeIdleConnections()
+    await closed
     await this.opened?.close()
   }
 

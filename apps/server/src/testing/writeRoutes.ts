@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { smallPlan, smallStep } from '@truelay/contract/testing'
 import { say } from '@truelay/core/say'
 
 const read = (file: string) => JSON.parse(readFileSync(new URL(`../../../../demo/${file}`, import.meta.url), 'utf8'))
@@ -106,7 +107,14 @@ export const writeRoutes: readonly WriteRoute[] = [
     method: 'POST',
     path: '/parts/0412-bonnet/fit',
     inList: true,
-    good: { id: id(3), partId: '0412-bonnet', personId: 'ines', at, kind: 'stepDone', stepId: 'wash' },
+    good: {
+      id: id(3),
+      partId: '0412-bonnet',
+      personId: 'ines',
+      at,
+      kind: 'fitStarted',
+      plan: smallPlan([smallStep('mix'), smallStep('wash')]),
+    },
   },
 ]
 

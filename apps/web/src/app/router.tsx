@@ -115,6 +115,10 @@ export const routes: RouteObject[] = [
         path: 'shop/guns/:gunId',
         lazy: async () => ({ Component: (await import('../screens/shop/GunScreen.tsx')).GunScreen }),
       },
+      {
+        path: 'tablet',
+        lazy: async () => ({ Component: (await import('../screens/tablet/TabletScreen.tsx')).TabletScreen }),
+      },
       { path: 'shop', lazy: async () => ({ Component: (await import('../screens/shop/ShopScreen.tsx')).ShopScreen }) },
       { path: '*', element: <LostScreen /> },
     ],

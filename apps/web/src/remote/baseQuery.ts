@@ -32,13 +32,24 @@ export function writeIds(newId: () => string = () => crypto.randomUUID()) {
 
 const plain = fetchBaseQuery({ baseUrl: '/api' })
 const ids = writeIds()
+const own = new Set<string>()
+
+/** Whether a write came from this page, lately. */
+export const isOwnWrite = (id: string): boolean => own.has(id)
+
+function remember(id: string): string {
+  own.add(id)
+  const [oldest] = own
+  if (own.size > mostUnanswered && oldest !== undefined) own.delete(oldest)
+  return id
+}
 
 /** Asks the server; what changes anything there carries its id. */
 export const baseQuery: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = async (asked, api, more) => {
   const request = typeof asked === 'string' ? { url: asked } : asked
   if ((request.method ?? 'GET') === 'GET') return plain(request, api, more)
   const write = [request.method, request.url, request.body]
-  const answer = await plain({ ...request, headers: { [writeIdHeader]: ids.idOf(write) } }, api, more)
+  const answer = await plain({ ...request, headers: { [writeIdHeader]: remember(ids.idOf(write)) } }, api, more)
   if (typeof (answer.error?.status ?? 200) === 'number') ids.answered(write)
   return answer
 }

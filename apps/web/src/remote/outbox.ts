@@ -1,108 +1,149 @@
-import type { FitEvent, FitLog, PartId } from '@truelay/contract'
+import type { FitEvent, FitReceipt, PartId } from '@truelay/contract'
 import type { Dispatch, UnknownAction } from '@reduxjs/toolkit'
-import { api } from './api.ts'
-import { failureOf } from './failureOf.ts'
-import { eventsHappened, eventsConfirmed, eventsFound, eventsRefused, type Outbox, serverAway } from './outboxSlice.ts'
-import { forgetEvents, keepEvents, keptEvents } from './outboxStore.ts'
 import type { Sentence } from '@truelay/core/say'
+import {
+  asidePutAway,
+  eventsConfirmed,
+  eventsFound,
+  eventsHappened,
+  type Outbox,
+  partRefused,
+  serverAway,
+  setAside,
+  unknownFound,
+} from './outboxSlice.ts'
+import type { SetAside, TabletStore } from './outboxStore.ts'
 
-const retryMs = 3000
+const usualRetryMs = 3000
+const mostAtOnce = 100
 
-interface OutboxStore {
-  readonly dispatch: Dispatch<UnknownAction> & ((thunk: never) => unknown)
-  readonly getState: () => { readonly outbox: Outbox }
+/** What came of sending: the server has understood, it will not take it, or it does not answer. */
+export type Sent =
+  | { readonly kind: 'answered'; readonly receipt: FitReceipt }
+  | { readonly kind: 'refused'; readonly says: Sentence }
+  | { readonly kind: 'away' }
+
+export interface OutboxParts {
+  readonly store: {
+    readonly dispatch: Dispatch<UnknownAction>
+    readonly getState: () => { readonly outbox: Outbox }
+  }
+  readonly tablet: TabletStore
+  readonly send: (partId: PartId, events: readonly FitEvent[]) => Promise<Sent>
+  /** How long to wait until a server that does not answer, or takes something not, is tried again. */
+  readonly retryMs?: number
 }
 
 /**
- * Carries fit events to the server: kept on the tablet first, then sent in their order, one part at a time, again and
- * again until the server confirms. Sent twice is stored once, since each event has its own id.
+ * Carries fit events to the server: kept on the tablet first, then sent in their order, each part by itself, again and again until the server
+ * has answered. Sent twice is stored once, since each event has its own id. What comes too late there is set aside with the reason.
  */
-export function startOutbox(store: OutboxStore) {
+export function startOutbox({ store, tablet, send, retryMs = usualRetryMs }: OutboxParts) {
   let sending = false
   let comesBack = false
+  const waiting = () => store.getState().outbox.waiting
 
   const later = () => {
     if (comesBack) return
     comesBack = true
     setTimeout(() => {
       comesBack = false
-      void send()
+      void sendAll()
     }, retryMs)
   }
 
-  async function send(): Promise<void> {
+  async function sendAll(): Promise<void> {
     if (sending) return
     sending = true
     try {
-      for (
-        let first = store.getState().outbox.waiting[0];
-        first !== undefined;
-        first = store.getState().outbox.waiting[0]
-      ) {
+      const held = new Set<PartId>()
+      const next = () => waiting().find((e) => !held.has(e.partId))
+      for (let first = next(); first !== undefined; first = next()) {
         const { partId } = first
-        const run = leadingRun(store.getState().outbox.waiting, partId)
-        const outcome = await sendRun(partId, run)
-        if (outcome === 'sent') continue
-        store.dispatch(outcome === 'away' ? serverAway() : eventsRefused(outcome.refusal))
-        later()
-        return
+        const run = waiting()
+          .filter((e) => e.partId === partId)
+          .slice(0, mostAtOnce)
+        const sent = await send(partId, run)
+        if (sent.kind === 'away') {
+          store.dispatch(serverAway())
+          later()
+          return
+        }
+        if (sent.kind === 'answered') await settle(partId, run, sent.receipt)
+        else {
+          held.add(partId)
+          store.dispatch(partRefused({ partId, says: sent.says }))
+        }
       }
+      if (held.size > 0) later()
     } finally {
       sending = false
     }
   }
 
-  async function sendRun(
-    partId: PartId,
-    events: readonly FitEvent[],
-  ): Promise<'sent' | 'away' | { refusal: Sentence }> {
-    const dispatch = store.dispatch as unknown as (action: unknown) => Promise<{ error?: unknown }>
-    const answer = await dispatch(api.endpoints.sendFitEvents.initiate({ partId, events }))
-    if (answer.error !== undefined)
-      return isRefusal(answer.error) ? { refusal: failureOf(answer.error).sentence } : 'away'
-    const ids = events.map((e) => e.id)
-    await forgetEvents(new Set(ids)).catch(() => undefined)
-    void dispatch(
-      api.util.updateQueryData('fit', partId, (log: FitLog): FitLog => {
-        const known = new Set(log.events.map((e) => e.id))
-        return { ...log, events: [...log.events, ...events.filter((e) => !known.has(e.id))] }
-      }),
-    )
-    if (events.some((event) => event.kind === 'waitAnswered')) store.dispatch(api.util.invalidateTags(['Learned']))
-    store.dispatch(eventsConfirmed(ids))
-    return 'sent'
+  async function settle(partId: PartId, run: readonly FitEvent[], { tooLate }: FitReceipt): Promise<void> {
+    const late = new Map(tooLate.map((l) => [l.id, l.says]))
+    const items = run.flatMap((event): SetAside[] => {
+      const says = late.get(event.id)
+      return says === undefined ? [] : [{ key: event.id, says, event, seen: false }]
+    })
+    const ids = run.filter((e) => !late.has(e.id)).map((e) => e.id)
+    // A tablet that keeps nothing has kept nothing.
+    if (items.length > 0) await tablet.setAside(items).catch(() => undefined)
+    await tablet.confirm(new Set(ids), new Date()).catch(() => undefined)
+    if (items.length > 0) store.dispatch(setAside(items))
+    store.dispatch(eventsConfirmed({ partId, ids }))
   }
 
-  // A tablet that keeps nothing has kept nothing.
-  void keptEvents()
+  void tablet
+    .kept()
     .catch(() => [])
-    .then((events) => {
+    .then(async (events) => {
       store.dispatch(eventsFound(events))
-      void send()
+      store.dispatch(setAside(await tablet.aside().catch(() => [])))
+      void sendAll()
     })
-  window.addEventListener('online', () => void send())
-
   return {
+    /** The server may answer again. */
+    sendNow: () => void sendAll(),
     /**
      * Something happened in a fit. It is kept on this tablet before anything shows it as done, so that what the
      * installer has seen survives a closed browser; it goes to the server as soon as that can be reached.
      */
     async add(events: readonly FitEvent[]): Promise<void> {
       // Without a store on this tablet the events still go to the server.
-      await keepEvents(events).catch(() => undefined)
+      await tablet.keep(events).catch(() => undefined)
       store.dispatch(eventsHappened(events))
-      void send()
+      void sendAll()
+    },
+    /** What waits of a part and is not taken is set aside, so that what comes after it can go. */
+    async giveUp(partId: PartId): Promise<void> {
+      const { waiting, refusals } = store.getState().outbox
+      const says = refusals[partId]
+      if (says === undefined) return
+      const items = waiting
+        .filter((e) => e.partId === partId)
+        .map((event) => ({ key: event.id, says, event, seen: true }))
+      await tablet.setAside(items).catch(() => undefined)
+      store.dispatch(setAside(items))
+    },
+    /** Somebody has read why it does not count; it stays here. */
+    async seen(items: readonly SetAside[]): Promise<void> {
+      const read = items.map((item) => ({ ...item, seen: true }))
+      await tablet.setAside(read).catch(() => undefined)
+      store.dispatch(setAside(read))
+    },
+    /** What was set aside is not needed any more. */
+    async putAway(keys: readonly string[]): Promise<void> {
+      await tablet.putAway(keys).catch(() => undefined)
+      store.dispatch(asidePutAway(keys))
+    },
+    /** Sends once more what a server that was set back does not know any more. */
+    async sendAgain(): Promise<void> {
+      const { unknownThere } = store.getState().outbox
+      store.dispatch(unknownFound([]))
+      await this.add(unknownThere)
     },
   }
 }
-
-/** The server understood and said no: sending it again at once would change nothing. */
-const isRefusal = (error: unknown) => {
-  const status = (error as { status?: unknown }).status
-  return typeof status === 'number' && status >= 400 && status < 500
-}
-
-const leadingRun = (events: readonly FitEvent[], partId: PartId) => {
-  const end = events.findIndex((e) => e.partId !== partId)
-  return (end < 0 ? events : events.slice(0, end)).slice(0, 100)
-}
+export type RunningOutbox = ReturnType<typeof startOutbox>

@@ -4,7 +4,15 @@ import type { FitEvent, PartId, PersonId } from '@truelay/contract'
 import { describe, expect, test } from 'vitest'
 import { writeIds } from './baseQuery.ts'
 import { failureOf } from './failureOf.ts'
-import { eventsHappened, eventsConfirmed, eventsFound, eventsRefused, outboxSlice, serverAway } from './outboxSlice.ts'
+import {
+  eventsHappened,
+  eventsConfirmed,
+  eventsFound,
+  outboxSlice,
+  partRefused,
+  setAside,
+  serverAway,
+} from './outboxSlice.ts'
 
 const event = (id: string): FitEvent => ({
   id,
@@ -30,18 +38,41 @@ describe('the outbox', () => {
   test('what the server confirms is gone, and the server is there again', () => {
     const away = reduce(reduce(reduce(empty, eventsHappened([event('a')])), eventsHappened([event('b')])), serverAway())
     expect(away.reach).toBe('away')
-    const state = reduce(away, eventsConfirmed(['a']))
+    const state = reduce(away, eventsConfirmed({ partId: 'p' as PartId, ids: ['a'] }))
     expect(state).toMatchObject({ reach: 'reached' })
     expect(state.waiting.map((e) => e.id)).toEqual(['b'])
   })
 })
 
 const nobody = say`Nobody here is called "${name('zed')}".`
-test('what the server refuses stays, with its reason, until it is taken', () => {
-  const refusedOnce = reduce(reduce(empty, eventsHappened([event('a')])), eventsRefused(nobody))
-  expect(refusedOnce).toMatchObject({ refusal: nobody, reach: 'reached' })
+const p = 'p' as PartId
+test('what the server refuses of a part stays, with its reason, until it is taken', () => {
+  const refusedOnce = reduce(reduce(empty, eventsHappened([event('a')])), partRefused({ partId: p, says: nobody }))
+  expect(refusedOnce).toMatchObject({ refusals: { p: nobody }, reach: 'reached' })
   expect(refusedOnce.waiting.length).toBe(1)
-  expect(reduce(refusedOnce, eventsConfirmed(['a']))).toMatchObject({ refusal: null, waiting: [] })
+  expect(reduce(refusedOnce, eventsConfirmed({ partId: p, ids: ['a'] }))).toMatchObject({ refusals: {}, waiting: [] })
+})
+test('what does not count waits no longer, and is kept beside with why; the refusal of its part goes with the last of it', () => {
+  const refusedOnce = reduce(
+    reduce(empty, eventsHappened([event('a'), event('b')])),
+    partRefused({ partId: p, says: nobody }),
+  )
+  const item = { key: 'a', says: nobody, event: event('a'), seen: false }
+  const one = reduce(refusedOnce, setAside([item]))
+  expect(one).toMatchObject({ aside: [item], refusals: { p: nobody } })
+  expect(one.waiting.map((e) => e.id)).toEqual(['b'])
+  const both = reduce(
+    one,
+    setAside([
+      { ...item, key: 'b' },
+      { ...item, seen: true },
+    ]),
+  )
+  expect(both).toMatchObject({ waiting: [], refusals: {} })
+  expect(both.aside.map(({ key, seen }) => [key, seen])).toEqual([
+    ['a', true],
+    ['b', false],
+  ])
 })
 
 describe('failed requests as sentences', () => {

@@ -3,8 +3,11 @@ import { setupListeners } from '@reduxjs/toolkit/query'
 import { useDispatch, useSelector } from 'react-redux'
 import { shiftSlice } from '../bench/shiftSlice.ts'
 import { api } from '../remote/api.ts'
+import { startLiveNews } from '../remote/liveNews.ts'
 import { startOutbox } from '../remote/outbox.ts'
 import { outboxSlice } from '../remote/outboxSlice.ts'
+import { openTabletStore } from '../remote/outboxStore.ts'
+import { sendFit } from '../remote/sendFit.ts'
 
 export const store = configureStore({
   reducer: {
@@ -16,7 +19,9 @@ export const store = configureStore({
 })
 setupListeners(store.dispatch)
 
-export const outbox = startOutbox(store)
+export const outbox = startOutbox({ store, tablet: openTabletStore(), send: sendFit(store.dispatch) })
+window.addEventListener('online', outbox.sendNow)
+startLiveNews({ dispatch: store.dispatch, onOpen: outbox.sendNow })
 
 type RootState = ReturnType<typeof store.getState>
 export const useAppSelector = useSelector.withTypes<RootState>()

@@ -32,9 +32,15 @@ export interface RecordLine<E, L extends z.ZodType> {
   readonly of: (event: E, context: RecordContext) => z.infer<L>
 }
 
+/**
+ * Upon what an event acts: where a fit has gone on meanwhile, on another tablet, it is too late for it. What was only seen is never too late.
+ */
+export type ActsOn = 'the beginning' | 'the step in hand' | 'the step done last' | 'nothing'
+
 /** One kind of event, whole: what it carries, what it does to the state, what stands of it in the record. */
 export interface FitEventKind<S extends z.ZodType, L extends z.ZodType> {
   readonly schema: S
+  readonly actsOn: ActsOn
   /** The state after it; the state itself where it makes no sense there. */
   readonly fold: (state: Begun, event: z.infer<S>) => Begun
   readonly line: RecordLine<z.infer<S>, L>

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { sentence } from '@truelay/core/say'
 import { partId } from '../ids.ts'
 import { fitEventKinds } from './events/index.ts'
 import { type Begun, type FitState, notBegun } from './fitState.ts'
@@ -21,8 +22,12 @@ export const fitEvent = z.discriminatedUnion(
 
 export const fitEvents = z.array(fitEvent).min(1).max(200)
 
-/** What the server says to events: which it has now, whether or not it had them before. */
-export const fitReceipt = z.strictObject({ stored: z.array(z.uuid()), known: z.array(z.uuid()) })
+/** What the server says to events: which it has now, whether or not it had them before, and which came too late to count. */
+export const fitReceipt = z.strictObject({
+  stored: z.array(z.uuid()),
+  known: z.array(z.uuid()),
+  tooLate: z.array(z.strictObject({ id: z.uuid(), says: sentence })),
+})
 export type FitReceipt = z.infer<typeof fitReceipt>
 
 export const fitLog = z.strictObject({ partId, events: z.array(fitEvent) })

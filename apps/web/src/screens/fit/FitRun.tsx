@@ -17,6 +17,7 @@ import { StepPicture } from './StepPicture.tsx'
 import { StepWords } from './StepWords.tsx'
 import { Targets } from './Targets.tsx'
 import type { Happened } from './useFit.ts'
+import { useElsewhere } from './useElsewhere.ts'
 import { type GapRounds, useGapRounds } from './useGapRounds.ts'
 import { useSet } from './useSet.ts'
 import { useStandIns } from './useStandIns.ts'
@@ -46,25 +47,29 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
   const { waiting, wait, air } = waits
   const standIns = useStandIns(bundle, plan.solutions)
   const gaps = useGapRounds(state, step, waiting)
+  const elsewhere = useElsewhere(index)
   const [fresh, setFresh] = useState(true)
   const [wrong, setWrong] = useState(false)
   const spoilt = index === plan.steps.length - 1 ? unsettledSpoils(state) : []
   const [noted, setNoted] = useState<string | null>(null)
 
   const done = () => {
-    if (step === undefined || waiting || spoilt.length > 0) return
+    if (step === undefined || waiting || spoilt.length > 0 || elsewhere.holding) return
     if (gaps.answering) {
       const readings = gaps.read()
       if (readings !== null) happened({ kind: 'gapsMeasured', stepId: step.id, readings })
       return
     }
+    elsewhere.pressed()
     happened(...doneEvents({ bundle, part, state, step, standIns, fresh }), ...waits.setFor(index))
     setNoted(null)
     setFresh(true)
   }
   const back = () => {
     const last = state.done[state.done.length - 1]
-    if (last !== undefined) happened({ kind: 'stepReopened', stepId: last.stepId })
+    if (last === undefined || elsewhere.holding) return
+    elsewhere.pressed()
+    happened({ kind: 'stepReopened', stepId: last.stepId })
   }
   useStepKeys(done, back)
 
@@ -103,7 +108,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
             standIns={standIns}
             fresh={fresh}
             onFresh={setFresh}
-            noted={noted}
+            noted={noted ?? (elsewhere.changed ? t`Another tablet has changed the step.` : null)}
             spoilt={spoilt}
           />
           <StepPicture plan={plan} step={step} gaps={gaps} />
@@ -119,6 +124,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
       <DoneTargets
         gaps={gaps}
         waiting={waiting}
+        holding={elsewhere.holding}
         settling={spoilt.length > 0}
         canGoBack={state.done.length > 0}
         onDone={done}
@@ -143,6 +149,8 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
 interface DoneTargetsProps {
   readonly gaps: GapRounds
   readonly waiting: boolean
+  /** The step has changed under the hand. */
+  readonly holding: boolean
   /** What becomes of a spoilt piece has to be said first. */
   readonly settling: boolean
   readonly canGoBack: boolean
@@ -152,7 +160,7 @@ interface DoneTargetsProps {
 }
 
 /** The big target says what pressing it does now. */
-function DoneTargets({ gaps, waiting, settling, ...presses }: DoneTargetsProps) {
+function DoneTargets({ gaps, waiting, holding, settling, ...presses }: DoneTargetsProps) {
   const t = useWords()
   const { answering, measuring, byEye, typed, last, allGood } = gaps
   return (
@@ -167,15 +175,17 @@ function DoneTargets({ gaps, waiting, settling, ...presses }: DoneTargetsProps) 
             : t`Done`
       }
       hint={
-        settling
-          ? t`say first what becomes of the piece`
-          : waiting
-            ? t`waiting until it may go on`
-            : answering && !typed
-              ? t`enter the gaps first`
-              : t`or space, or foot`
+        holding
+          ? t`another tablet has changed the step`
+          : settling
+            ? t`say first what becomes of the piece`
+            : waiting
+              ? t`waiting until it may go on`
+              : answering && !typed
+                ? t`enter the gaps first`
+                : t`or space, or foot`
       }
-      disabled={settling || waiting || (answering && !typed)}
+      disabled={holding || settling || waiting || (answering && !typed)}
       {...presses}
     />
   )

@@ -7,10 +7,11 @@ import { useJobQuery } from '../../remote/api.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { ToBay } from '../../ui/ToBay.tsx'
+import { DidNotCount } from './DidNotCount.tsx'
 import { FitFinished } from './FitFinished.tsx'
 import { FitRun } from './FitRun.tsx'
 import { FitStart } from './FitStart.tsx'
-import { useFit } from './useFit.ts'
+import { type Fit, useFit } from './useFit.ts'
 
 /** The fit of one part, full screen. */
 export function FitScreen() {
@@ -59,6 +60,23 @@ function FitOfPart({ bundle, part }: { readonly bundle: JobBundle; readonly part
         <ToBay />
       </Failed>
     )
+  return (
+    <div className="flex h-full flex-col">
+      <DidNotCount late={fit.late} />
+      <div className="min-h-0 flex-1">
+        <FitAsItStands bundle={bundle} part={part} fit={fit} />
+      </div>
+    </div>
+  )
+}
+
+interface FitAsItStandsProps {
+  readonly bundle: JobBundle
+  readonly part: Part
+  readonly fit: Fit
+}
+
+function FitAsItStands({ bundle, part, fit }: FitAsItStandsProps) {
   const { state } = fit
   if (state.phase === 'not begun') return <FitStart bundle={bundle} part={part} happened={fit.happened} />
   if (state.phase === 'finished')

@@ -1,6 +1,7 @@
 import { type FitEvent, type FitState, type PartId, replayFit } from '@truelay/contract'
 import { useMemo, useRef } from 'react'
 import { useFitQuery } from '../../remote/api.ts'
+import type { SetAside } from '../../remote/outboxStore.ts'
 import { outbox, useAppSelector } from '../../store/store.ts'
 import type { Sentence } from '@truelay/core/say'
 
@@ -21,6 +22,8 @@ export interface Fit {
   readonly unsent: number
   readonly away: boolean
   readonly refusal: Sentence | null
+  /** What was pressed here and did not count, until somebody has read why. */
+  readonly late: readonly SetAside[]
 }
 
 /** A fit as its events add up: those the server has, then those still on this tablet. */
@@ -28,7 +31,8 @@ export function useFit(partId: PartId, personId: string): { readonly fit: Fit | 
   const { data: log, error } = useFitQuery(partId, { refetchOnMountOrArgChange: true })
   const waiting = useAppSelector((state) => state.outbox.waiting)
   const reach = useAppSelector((state) => state.outbox.reach)
-  const refusal = useAppSelector((state) => state.outbox.refusal)
+  const refusal = useAppSelector((state) => state.outbox.refusals[partId] ?? null)
+  const aside = useAppSelector((state) => state.outbox.aside)
   const keeping = useRef(false)
   const fit = useMemo((): Fit | null => {
     if (log === undefined) return null
@@ -40,6 +44,7 @@ export function useFit(partId: PartId, personId: string): { readonly fit: Fit | 
       unsent: mine.length,
       away: reach === 'away',
       refusal,
+      late: aside.filter((item) => !item.seen && (item.event as { partId?: unknown }).partId === partId),
       happened: (...events) => {
         if (keeping.current) return
         keeping.current = true
@@ -50,6 +55,6 @@ export function useFit(partId: PartId, personId: string): { readonly fit: Fit | 
         })
       },
     }
-  }, [log, waiting, reach, refusal, partId, personId])
+  }, [log, waiting, reach, refusal, aside, partId, personId])
   return { fit, error: log === undefined ? error : undefined }
 }

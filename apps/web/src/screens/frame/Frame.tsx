@@ -11,7 +11,6 @@ import { Failed } from '../../ui/Failed.tsx'
 export function Frame() {
   const t = useWords()
   const { error } = useShopQuery()
-  const waiting = useAppSelector((state) => state.outbox.waiting.length)
   const failure = error === undefined ? null : failureOf(error)
   return (
     <div className="flex h-full flex-col-reverse lg:flex-row">
@@ -25,18 +24,30 @@ export function Frame() {
         <Place to="/shelf" icon={Layers} text={t`Shelf`} />
         <Place to="/mixing" icon={FlaskConical} text={t`Mix`} />
         <span className="flex-1" />
-        {waiting > 0 ? (
-          <p
-            role="status"
-            className="label px-1 py-2 text-center text-note leading-tight text-amber"
-          >{t`${waiting} to send`}</p>
-        ) : null}
+        <KeptHere />
         <Place to="/shop" icon={Settings} text={t`Shop`} />
       </nav>
       <div className="min-h-0 min-w-0 flex-1 overflow-auto">
         {failure === null ? <Outlet /> : <Failed {...failure} />}
       </div>
     </div>
+  )
+}
+
+/** Leads to what only this tablet has, where there is anything. */
+function KeptHere() {
+  const t = useWords()
+  const { waiting, aside, unknownThere } = useAppSelector((state) => state.outbox)
+  const left = aside.length + unknownThere.length
+  if (waiting.length + left === 0) return null
+  return (
+    <NavLink
+      to="/tablet"
+      role="status"
+      className="label flex min-h-14 items-center justify-center px-1 text-center text-note leading-tight text-amber-ink bg-amber-tint"
+    >
+      {waiting.length > 0 ? t`${waiting.length} to send` : t`${left} kept here`}
+    </NavLink>
   )
 }
 

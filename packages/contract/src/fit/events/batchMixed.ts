@@ -19,6 +19,7 @@ export const batchMixed = defineFitEvent({
     /** What was poured, for the supplies. */
     add: z.array(addition).max(10),
   }),
+  actsOn: 'the step in hand',
   fold: logged('with its step'),
   line: {
     schema: z.strictObject({

@@ -16,6 +16,7 @@ export const bottleTaken = defineFitEvent({
     ...strength.shape,
     asPlanned: z.boolean(),
   }),
+  actsOn: 'the step in hand',
   fold: logged('with its step'),
   line: {
     schema: z.strictObject({

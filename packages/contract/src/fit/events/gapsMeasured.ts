@@ -15,6 +15,7 @@ export type GapReading = z.infer<typeof gapReading>
 /** Gaps were read with a rule, at two or more check points of the plan. */
 export const gapsMeasured = defineFitEvent({
   schema: eventOfStep('gapsMeasured', { readings: z.array(gapReading).min(2).max(8) }),
+  actsOn: 'the step in hand',
   fold: logged('with its step'),
   line: {
     schema: z.strictObject({

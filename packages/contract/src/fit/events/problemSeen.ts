@@ -11,6 +11,7 @@ const place = z.string().max(80)
 /** Something was wrong with the film. It was seen, whatever step is gone back to. */
 export const problemSeen = defineFitEvent({
   schema: eventOfStep('problemSeen', { problem, place, comeBack: z.boolean() }),
+  actsOn: 'nothing',
   fold: logged('for good'),
   line: {
     schema: z.strictObject({

@@ -9,6 +9,7 @@ const outcome = z.enum(spoilOutcomes)
 /** What becomes of a piece that was torn or burnt. */
 export const spoilSettled = defineFitEvent({
   schema: eventOfStep('spoilSettled', { outcome }),
+  actsOn: 'the step in hand',
   fold: logged('with its step'),
   line: {
     schema: z.strictObject({ outcome, at: moment, by: z.string() }),

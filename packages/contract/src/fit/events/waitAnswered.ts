@@ -11,5 +11,6 @@ export const waitAnswered = defineFitEvent({
     saidMinutes: z.number().positive().max(100_000),
     waitedMinutes: z.number().positive().max(100_000),
   }),
+  actsOn: 'the step done last',
   fold: (state, { stepId, ready }) => withLast(state, stepId, { answered: ready }),
 })

@@ -12,6 +12,7 @@ const source = z.enum(airSources)
 /** The length of the wait after a step, in the air of the moment. */
 export const waitSet = defineFitEvent({
   schema: eventOfStep('waitSet', { minutes, roomC, humidityPercent, source }),
+  actsOn: 'the step done last',
   fold: (state, event) => logged('with its step')(withLast(state, event.stepId, { waitMinutes: event.minutes }), event),
   line: {
     schema: z.strictObject({ at: moment, roomC, humidityPercent, source, minutes }),

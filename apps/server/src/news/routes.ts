@@ -1,0 +1,47 @@
+import { say } from '@truelay/core/say'
+import { type Response, Router } from 'express'
+import { Refused } from '../reply/reply.ts'
+import type { NewsFeed } from './newsFeed.ts'
+
+/** A line that nobody reads keeps the connection from being taken for dead. */
+const beatMs = 20_000
+/** More open screens than a shop has. */
+const mostScreens = 500
+/** A screen that reads no more than this is cut off; it comes back and asks anew. */
+const mostUnreadBytes = 64_000
+
+export function newsRoutes(feed: NewsFeed): Router {
+  const open = new Set<Response>()
+  const pass = (res: Response, text: string) => {
+    if (res.writableLength > mostUnreadBytes) res.destroy()
+    else res.write(text)
+  }
+  feed.listen((items) => {
+    for (const res of open) pass(res, `data: ${JSON.stringify(items)}\n\n`)
+  })
+  feed.onEnd(() => {
+    for (const res of open) res.end()
+  })
+  setInterval(() => {
+    for (const res of open) pass(res, ': here\n\n')
+  }, beatMs).unref()
+
+  const routes = Router()
+  routes.get('/news', (_req, res) => {
+    if (open.size >= mostScreens)
+      throw new Refused({
+        code: 'TOO_MANY_SCREENS',
+        sentence: say`More screens are open than this server tells news to.`,
+        fix: say`Close some; this one asks for itself what is new.`,
+      })
+    res.writeHead(200, {
+      'content-type': 'text/event-stream',
+      'cache-control': 'no-cache, no-transform',
+      'x-accel-buffering': 'no',
+    })
+    open.add(res)
+    res.on('close', () => open.delete(res))
+    res.write('retry: 1000\n\n')
+  })
+  return routes
+}

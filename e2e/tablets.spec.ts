@@ -1,0 +1,54 @@
+import { expect, goOnTo, headline, openLaySheet, startFit, test } from './shop.ts'
+
+test('two tablets on one part see the same within a second; a press on an old step is refused in words, and nothing is mixed twice', async ({
+  page,
+  shop,
+  browser,
+}) => {
+  await openLaySheet(page, shop, 'Bonnet')
+  await startFit(page)
+  await expect(headline(page)).toHaveText('Wash, clay, wipe')
+  const other = await (await browser.newContext({ viewport: { width: 820, height: 1180 } })).newPage()
+  await other.goto(page.url())
+  await expect(headline(other)).toHaveText('Wash, clay, wipe')
+
+  // Gone on here, it goes on there; a press at that moment does not count for the step that has just come.
+  await page.getByRole('button', { name: /^Done/ }).click()
+  await expect(headline(other)).toHaveText('Degrease the edges', { timeout: 1500 })
+  await other.keyboard.press('PageDown')
+  await expect(other.getByText('Another tablet has changed the step.')).toBeVisible()
+  await expect(headline(other)).toHaveText('Degrease the edges')
+  await goOnTo(page, /Mix slip and tack/)
+  await expect(headline(other)).toHaveText(/Mix slip and tack/)
+
+  // One of them hears nothing for a while: both mix.
+  await other.route('**/api/**', (route) => route.abort())
+  await page.getByRole('button', { name: /^Done/ }).click()
+  await expect(headline(page)).not.toHaveText(/Mix slip and tack/)
+  const after = (await headline(page).textContent()) ?? ''
+  await other.waitForTimeout(1600)
+  await other.keyboard.press('PageDown')
+  await expect(other.getByText(/kept here/)).toBeVisible()
+  await other.unroute('**/api/**')
+  await expect(other.getByRole('alert')).toContainText('What was pressed here did not count.', { timeout: 10_000 })
+  await expect(other.getByRole('alert')).toContainText(/“Mix slip and tack.*” was done already, at \d\d:\d\d/)
+  await expect(headline(other)).toHaveText(after)
+  const { batches } = await (await other.request.get(`${shop.url}/api/liquids`)).json()
+  const mixedHere = batches.filter((b: { number: string }) => b.number.startsWith('0412.1-'))
+  expect(new Set(mixedHere.map((b: { number: string }) => b.number)).size).toBe(mixedHere.length)
+
+  // It is kept until somebody puts it away.
+  await other.getByRole('button', { name: 'I see' }).click()
+  await expect(other.getByRole('alert')).toBeHidden()
+  await other.goto(`${shop.url}/tablet`)
+  await expect(other.getByText('Did not count')).toBeVisible()
+  await expect(other.getByText(/^liquid mixed, /i).first()).toBeVisible()
+  const [file] = await Promise.all([
+    other.waitForEvent('download'),
+    other.getByRole('link', { name: 'Save as a file' }).click(),
+  ])
+  expect(file.suggestedFilename()).toBe('kept-on-this-tablet.json')
+  for (let left = await other.getByRole('button', { name: 'Not needed any more' }).count(); left > 0; left--)
+    await other.getByRole('button', { name: 'Not needed any more' }).first().click()
+  await expect(other.getByText('Nothing: the server has all that happened here.')).toBeVisible()
+})
