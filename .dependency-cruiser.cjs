@@ -47,7 +47,7 @@ const floors = [
   ['database'],
   ['reply'],
   ['writes'],
-  ['devices', 'photos', 'shop', 'models', 'news'],
+  ['devices', 'photos', 'shop', 'models', 'news', 'backup'],
   ['shelf'],
   ['jobs'],
   ['fit'],

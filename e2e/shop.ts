@@ -1,4 +1,4 @@
-import { type ChildProcess, spawn } from 'node:child_process'
+import { type ChildProcess, execFileSync, spawn } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
@@ -12,6 +12,8 @@ export interface DemoShop {
   /** Stops the server the hard way, as a power cut would. */
   kill(): Promise<void>
   start(): Promise<void>
+  /** Puts a backup in the place of what is in the data folder, as `./truelay restore FILE` does. */
+  restore(file: string): void
 }
 
 const freePort = () =>
@@ -81,6 +83,12 @@ export const test = base.extend<{ shop: DemoShop; standIns: StandIns; quiet: str
         })
         await answers(`${url}/api/health`)
       },
+      restore(file) {
+        execFileSync(process.execPath, ['apps/server/dist/main.js', '--restore', file], {
+          env: { ...process.env, TRUELAY_DATA: folder },
+          stdio: ['ignore', 'ignore', 'inherit'],
+        })
+      },
       async kill() {
         const running = server
         if (running === null || running.exitCode !== null || running.signalCode !== null) return
@@ -103,6 +111,8 @@ export const test = base.extend<{ shop: DemoShop; standIns: StandIns; quiet: str
         if (!['error', 'warning'].includes(message.type())) return
         // The 3D library warns about its own clock; software drawing about speed.
         if (/THREE\.Clock|GPU stall|WebGL-/.test(message.text())) return
+        // An open page notices at once that its server ends.
+        if (message.location().url.endsWith('/api/news')) return
         heard.push(message.text())
       })
       page.on('pageerror', (error) => heard.push(error.message))

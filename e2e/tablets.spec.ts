@@ -52,3 +52,41 @@ test('two tablets on one part see the same within a second; a press on an old st
     await other.getByRole('button', { name: 'Not needed any more' }).first().click()
   await expect(other.getByText('Nothing: the server has all that happened here.')).toBeVisible()
 })
+
+test('a backup by a press; a server that was set back to it is offered what tablets had sent since', async ({
+  page,
+  shop,
+  browser,
+}, info) => {
+  await page.goto(`${shop.url}/shop`)
+  await page.getByRole('button', { name: 'Back up now' }).click()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Save the file' }).first().click(),
+  ])
+  const file = info.outputPath('shop.zip')
+  await download.saveAs(file)
+  await page.goto('about:blank')
+
+  const tablet = await (await browser.newContext({ viewport: { width: 820, height: 1180 } })).newPage()
+  await openLaySheet(tablet, shop, 'Bonnet')
+  await startFit(tablet)
+  await expect(headline(tablet)).toHaveText('Wash, clay, wipe')
+  await tablet.getByRole('button', { name: /^Done/ }).click()
+  await expect(headline(tablet)).toHaveText('Degrease the edges')
+  const fit = tablet.url()
+  await expect(tablet.getByText(/storing|kept here/)).toBeHidden()
+  await shop.kill()
+  shop.restore(file)
+  await shop.start()
+  const log = async () => (await (await tablet.request.get(`${shop.url}/api/parts/0412-bonnet/fit`)).json()).events
+  expect(await log()).toEqual([])
+  await tablet.goto(`${shop.url}/shelf`)
+  await tablet.getByRole('link', { name: /kept here/ }).click()
+  await expect(tablet.getByText('The server was set back to an older state')).toBeVisible()
+  await tablet.getByRole('button', { name: 'Send them again' }).click()
+  await expect(tablet.getByText('Nothing: the server has all that happened here.')).toBeVisible()
+  await expect.poll(async () => (await log()).map((e: { kind: string }) => e.kind)).toEqual(['fitStarted', 'stepDone'])
+  await tablet.goto(fit)
+  await expect(headline(tablet)).toHaveText('Degrease the edges')
+})

@@ -53,10 +53,10 @@ describe('the mixing bench', () => {
     const before = liquids.parse((await get('/liquids')).body)
     const mixed = await send('PUT', '/batches/batch-a', weakTack())
     expect(mixed.status).toBe(200)
-    expect(mixed.body).toMatchObject({ number: '0501-1', leftMl: 500, emptiedAt: null })
+    expect(mixed.body).toMatchObject({ number: '300501-1', leftMl: 500, emptiedAt: null })
     await send('PUT', '/batches/batch-a', weakTack())
     const second = await send('PUT', '/batches/batch-b', weakTack({ id: 'batch-b' }))
-    expect(second.body.number).toBe('0501-2')
+    expect(second.body.number).toBe('300501-2')
     const after = liquids.parse((await get('/liquids')).body)
     const alcohol = (l: typeof after) => l.supplies.find((s) => s.what === 'alcohol stock')?.leftMl ?? 0
     expect(alcohol(before) - alcohol(after)).toBeCloseTo(142, 6)

@@ -1,3 +1,4 @@
+export { type Backup, type Backups, backups } from './backups.ts'
 export { type BladeStroke, bladeEntry, bladeLog } from './blades.ts'
 export {
   alignRequest,
@@ -23,6 +24,7 @@ export {
   fitEvents,
   fitLog,
   fitReceipt,
+  missingEvents,
   replayFit,
   standing,
 } from './fit/fitEvents.ts'

@@ -4,6 +4,7 @@ import { createClient, type ResultSet } from '@libsql/client'
 import { drizzle } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
 import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core'
+import { copyBeforeUpgrade } from './copyBeforeUpgrade.ts'
 import { refuseNewer } from './refuseNewer.ts'
 import * as schema from './schema.ts'
 import type { StoredFault } from './stored.ts'
@@ -51,6 +52,7 @@ export async function openDatabase(
     ...(onStatement === undefined ? {} : { logger: { logQuery: (sql: string) => onStatement(sql) } }),
   })
   await refuseNewer(client, migrations)
+  await copyBeforeUpgrade(client, join(folder, 'backups'), migrations, new Date())
   await migrate(db, { migrationsFolder: migrations })
   let last: Promise<unknown> = Promise.resolve()
   return {
@@ -63,6 +65,8 @@ export async function openDatabase(
     },
     async close() {
       await last
+      // All of it lies in the one file from here on.
+      await client.execute('PRAGMA wal_checkpoint(TRUNCATE)')
       client.close()
     },
   }

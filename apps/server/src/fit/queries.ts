@@ -23,6 +23,16 @@ export async function readFitLog({ read }: Pick<Database, 'read'>, partId: PartI
   return { partId, events: rows.map((row) => readStored('fitEvent', row.id, row.document)) }
 }
 
+/** Which of some events are not stored. */
+export async function unknownEvents({ read }: Pick<Database, 'read'>, ids: readonly string[]): Promise<string[]> {
+  const known = await read
+    .select({ id: fitEventRows.id })
+    .from(fitEventRows)
+    .where(inArray(fitEventRows.id, [...ids]))
+  const stored = new Set(known.map(({ id }) => id))
+  return ids.filter((id) => !stored.has(id))
+}
+
 /** The logs of some parts; one that cannot be read is reported and left out. */
 export async function readFitLogs(database: Database, partIds: readonly PartId[]): Promise<Map<string, FitEvent[]>> {
   const logs = new Map<string, FitEvent[]>()

@@ -1,4 +1,4 @@
-import { fitEvents, partId } from '@truelay/contract'
+import { fitEvents, missingEvents, partId } from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
 import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
@@ -6,7 +6,7 @@ import { readPart } from '../jobs/queries.ts'
 import { Refused } from '../reply/reply.ts'
 import { readPeople } from '../shop/queries.ts'
 import { addFitEvents, type FitFollower } from './addFitEvents.ts'
-import { readFitLog } from './queries.ts'
+import { readFitLog, unknownEvents } from './queries.ts'
 import { asOneWrite } from '../writes/asOneWrite.ts'
 
 export function fitRoutes(database: Database, now: () => Date, followers: readonly FitFollower[]): Router {
@@ -15,6 +15,11 @@ export function fitRoutes(database: Database, now: () => Date, followers: readon
     const id = partId.parse(req.params.partId)
     await readPart(database, id)
     res.json(await readFitLog(database, id))
+  })
+  // Asks and changes nothing: what a tablet has sent and a server that was set back does not know any more.
+  routes.post('/fits/missing', async (req, res) => {
+    const { ids } = missingEvents.parse(req.body)
+    res.json({ ids: await unknownEvents(database, ids) })
   })
   routes.post(
     '/parts/:partId/fit',

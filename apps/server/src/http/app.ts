@@ -1,10 +1,13 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { say } from '@truelay/core/say'
+import { sql } from 'drizzle-orm'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
 import type { Database } from '../database/openDatabase.ts'
+import type { BackupPlace } from '../backup/keptBackups.ts'
+import { backupRoutes } from '../backup/routes.ts'
 import { bayRoutes } from '../bay/routes.ts'
 import { bladeRoutes } from '../blades/routes.ts'
 import { bundleRoutes } from '../bundle/routes.ts'
@@ -34,6 +37,9 @@ import { onlyThisMachine } from './onlyThisMachine.ts'
 export interface AppParts {
   readonly database: Database
   readonly photos: PhotoStore
+  readonly backups: BackupPlace
+  /** Of the data folder: another one after each restore. */
+  readonly life: string
   readonly log: Logger
   /** Folder of the built web app; left out where only the interface for programs is wanted. */
   readonly web?: string | undefined
@@ -42,7 +48,16 @@ export interface AppParts {
 }
 
 /** The server's routes, without a port. */
-export function createApp({ database, photos, log, web, now, news = new NewsFeed() }: AppParts): Express {
+export function createApp({
+  database,
+  photos,
+  backups,
+  life,
+  log,
+  web,
+  now,
+  news = new NewsFeed(),
+}: AppParts): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(
@@ -75,7 +90,7 @@ export function createApp({ database, photos, log, web, now, news = new NewsFeed
   app.use('/api', express.json({ limit: '4mb' }))
   app.use('/api', tellWrites(news))
   app.get('/api/health', async (_req, res) => {
-    await database.read.query.shops.findFirst()
+    await database.write((db) => db.run(sql`pragma user_version = 1`))
     res.json({ ok: true })
   })
   app.use('/api/shop', shopRoutes(database, now))
@@ -96,7 +111,8 @@ export function createApp({ database, photos, log, web, now, news = new NewsFeed
     bladeRoutes(database, now),
     learnedRoutes(database),
     calendarRoutes(database),
-    newsRoutes(news),
+    newsRoutes(news, life),
+    backupRoutes(backups, now),
   )
   app.use('/api', () => {
     throw new NotFound(say`The server has nothing at that address.`, say`Check the address.`)

@@ -85,7 +85,7 @@ export const mixBatchNow = (database: Database, id: BatchId, draft: BatchDraft, 
     const [there] = await db.select().from(batchRows).where(eq(batchRows.id, id))
     if (there !== undefined) return sameBatch(readStored('batch', id, there.document), draft)
     const all = await readBatches(database)
-    const day = format(now, 'MMdd')
+    const day = format(now, 'yyMMdd')
     const today = all.filter((b) => b.number.startsWith(`${day}-`)).length
     const at = now.toISOString()
     const mixed: LiquidBatch = batch.parse({

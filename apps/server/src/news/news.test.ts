@@ -17,7 +17,7 @@ async function listens() {
   const reader = answer.body?.pipeThrough(new TextDecoderStream()).getReader()
   const readAll = async () => {
     for (let part = await reader?.read(); part?.done === false; part = await reader?.read())
-      for (const [, data] of part.value.matchAll(/^data: (.*)$/gm)) heard.push(...news.parse(JSON.parse(data ?? '')))
+      for (const [, data] of part.value.matchAll(/^data: (\[.*)$/gm)) heard.push(...news.parse(JSON.parse(data ?? '')))
   }
   const ended = readAll().catch(() => undefined)
   return { type: answer.headers.get('content-type'), heard, ended, close: () => closes.abort() }

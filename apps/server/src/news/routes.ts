@@ -10,7 +10,7 @@ const mostScreens = 500
 /** A screen that reads no more than this is cut off; it comes back and asks anew. */
 const mostUnreadBytes = 64_000
 
-export function newsRoutes(feed: NewsFeed): Router {
+export function newsRoutes(feed: NewsFeed, life: string): Router {
   const open = new Set<Response>()
   const pass = (res: Response, text: string) => {
     if (res.writableLength > mostUnreadBytes) res.destroy()
@@ -41,7 +41,7 @@ export function newsRoutes(feed: NewsFeed): Router {
     })
     open.add(res)
     res.on('close', () => open.delete(res))
-    res.write('retry: 1000\n\n')
+    res.write(`retry: 1000\nevent: life\ndata: ${life}\n\n`)
   })
   return routes
 }

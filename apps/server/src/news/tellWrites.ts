@@ -9,8 +9,8 @@ const fitPath = /^\/parts\/([^/]+)\/fit$/
 export const tellWrites =
   (feed: NewsFeed): RequestHandler =>
   (req, res, next) => {
-    if (req.method === 'GET' || req.method === 'HEAD') return next()
     const { path } = req
+    if (req.method === 'GET' || req.method === 'HEAD' || path === '/fits/missing') return next()
     res.on('finish', () => {
       if (res.statusCode >= 300) return
       const by = z.uuid().safeParse(req.get(writeIdHeader))

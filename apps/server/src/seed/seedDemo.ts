@@ -147,7 +147,7 @@ async function seedLiquids(
         ...draft,
         says,
         id: `demo-batch-${i + 1}`,
-        number: `${format(new Date(mixedAt), 'MMdd')}-1`,
+        number: `${format(new Date(mixedAt), 'yyMMdd')}-1`,
         mixedAt,
         emptiedAt: null,
         history: [{ ...note, what: 'mixed', leftMl: draft.bottleMl }],

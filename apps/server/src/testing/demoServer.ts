@@ -11,6 +11,8 @@ import { fileURLToPath } from 'node:url'
 import { sql } from 'drizzle-orm'
 import pino from 'pino'
 import { type OpenDatabase, openDatabase } from '../database/openDatabase.ts'
+import { lifeOf } from '../backup/life.ts'
+import { writeBackup } from '../backup/writeBackup.ts'
 import { createApp } from '../http/app.ts'
 import { NewsFeed } from '../news/newsFeed.ts'
 import { openPhotoStore } from '../photos/photoStore.ts'
@@ -23,11 +25,13 @@ export const noon = new Date('2030-05-01T12:00:00.000Z')
 
 /** A demo shop behind a port of its own, for tests through HTTP. */
 export class DemoServer {
-  readonly folder = mkdtempSync(join(tmpdir(), 'truelay-'))
   private opened: OpenDatabase | null = null
   private server: Server | null = null
   private root = ''
   private readonly news = new NewsFeed()
+
+  /** In a folder of its own, or in one that is there already. */
+  constructor(readonly folder = mkdtempSync(join(tmpdir(), 'truelay-'))) {}
 
   /** Hears of every statement of the database before it is done, and may stop it by an exception. */
   onStatement: (sql: string) => void = () => {}
@@ -38,7 +42,18 @@ export class DemoServer {
     })
     await seedDemo(database, at('../../../../demo'), noon)
     const photos = openPhotoStore(join(this.folder, 'photos'))
-    const app = createApp({ database, photos, log: pino({ level: 'silent' }), now: () => noon, news: this.news })
+    const app = createApp({
+      database,
+      photos,
+      backups: {
+        folder: join(this.folder, 'backups'),
+        write: async (file) => void (await writeBackup(this.folder, file, noon)),
+      },
+      life: lifeOf(this.folder),
+      log: pino({ level: 'silent' }),
+      now: () => noon,
+      news: this.news,
+    })
     const server = app.listen(0, '127.0.0.1')
     // As in `main.ts`: no connection is cut that a request is about to use.
     server.keepAliveTimeout = 75_000
@@ -53,6 +68,7 @@ export class DemoServer {
     this.news.end()
     const closed = new Promise((resolve) => this.server?.close(resolve) ?? resolve(null))
     this.server?.closeIdleConnections()
+    setTimeout(() => this.server?.closeAllConnections(), 200)
     await closed
     await this.opened?.close()
   }

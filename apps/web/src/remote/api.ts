@@ -80,6 +80,7 @@ export const api = createApi({
     'Room',
     'Devices',
     'Learned',
+    'Backups',
   ],
   endpoints: (build) => ({
     bay: build.query<Bay, void>({ query: () => 'bay', responseSchema: bay, providesTags: ['Bay'] }),

@@ -42,13 +42,15 @@ interface Live {
   readonly dispatch: (action: ReturnType<typeof api.util.invalidateTags>) => unknown
   /** The connection stands, for the first time or again. */
   readonly onOpen: () => void
+  /** The life of the server's data, told at each connection. */
+  readonly onLife: (life: string) => void
 }
 
 /**
  * Hears from the server what others change, and has it asked for anew where it is shown. Only a page that is looked at listens: a browser
  * keeps few connections to one server. Whoever begins to listen has missed what came before, and asks for all that is shown.
  */
-export function startLiveNews({ dispatch, onOpen }: Live): void {
+export function startLiveNews({ dispatch, onOpen, onLife }: Live): void {
   if (typeof EventSource === 'undefined') return
   let source: EventSource | null = null
   let items: NewsItem[] = []
@@ -66,6 +68,7 @@ export function startLiveNews({ dispatch, onOpen }: Live): void {
       heardBefore = true
       onOpen()
     }
+    source.addEventListener('life', ({ data }) => onLife(String(data)))
     source.onmessage = ({ data }) => {
       const told = news.safeParse(JSON.parse(String(data)))
       if (!told.success) return

@@ -10,7 +10,6 @@ import {
   partRefused,
   serverAway,
   setAside,
-  unknownFound,
 } from './outboxSlice.ts'
 import type { SetAside, TabletStore } from './outboxStore.ts'
 
@@ -138,12 +137,5 @@ export function startOutbox({ store, tablet, send, retryMs = usualRetryMs }: Out
       await tablet.putAway(keys).catch(() => undefined)
       store.dispatch(asidePutAway(keys))
     },
-    /** Sends once more what a server that was set back does not know any more. */
-    async sendAgain(): Promise<void> {
-      const { unknownThere } = store.getState().outbox
-      store.dispatch(unknownFound([]))
-      await this.add(unknownThere)
-    },
   }
 }
-export type RunningOutbox = ReturnType<typeof startOutbox>

@@ -26,12 +26,16 @@ export interface TabletStore {
   putAway(keys: readonly string[]): Promise<void>
   /** What the server has confirmed since a moment, oldest first; what is older is forgotten. */
   sentSince(since: Date): Promise<FitEvent[]>
+  /** The life of the server's data that this tablet knew last; null where it knew none. */
+  life(): Promise<string | null>
+  keepLife(life: string): Promise<void>
 }
 
 interface Schema extends DBSchema {
   events: { key: number; value: FitEvent }
   sent: { key: number; value: { readonly event: FitEvent; readonly at: number } }
   aside: { key: string; value: unknown }
+  facts: { key: string; value: string }
 }
 
 const setAside = z.strictObject({ key: z.string(), says: sentence, event: z.unknown(), seen: z.boolean() })
@@ -43,6 +47,7 @@ const opened = () =>
       if (before < 1) db.createObjectStore('events', { autoIncrement: true })
       db.createObjectStore('sent', { autoIncrement: true })
       db.createObjectStore('aside', { keyPath: 'key' })
+      db.createObjectStore('facts')
     },
   })
 
@@ -110,6 +115,12 @@ export function openTabletStore(): TabletStore {
       }
       await transaction.done
       return events
+    },
+    async life() {
+      return (await (await open()).get('facts', 'life')) ?? null
+    },
+    async keepLife(life) {
+      await (await open()).put('facts', life, 'life')
     },
   }
 }

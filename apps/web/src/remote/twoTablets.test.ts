@@ -14,7 +14,7 @@ import { smallPlan, smallStep } from '@truelay/contract/testing'
 import { verbatim } from '@truelay/core/say'
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { DemoServer } from '../../../server/src/testing/demoServer.ts'
+import { DemoServer } from '../testing/demoShop.ts'
 import { type Sent, startOutbox } from './outbox.ts'
 import { outboxSlice } from './outboxSlice.ts'
 import type { SetAside, TabletStore } from './outboxStore.ts'
@@ -49,6 +49,8 @@ function memoryStore(): TabletStore {
     aside: async () => aside,
     putAway: async () => {},
     sentSince: async () => [],
+    life: async () => null,
+    keepLife: async () => {},
   }
 }
 

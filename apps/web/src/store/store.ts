@@ -3,6 +3,8 @@ import { setupListeners } from '@reduxjs/toolkit/query'
 import { useDispatch, useSelector } from 'react-redux'
 import { shiftSlice } from '../bench/shiftSlice.ts'
 import { api } from '../remote/api.ts'
+import { watchLife } from '../remote/afterRestore.ts'
+import { askMissing } from '../remote/askMissing.ts'
 import { startLiveNews } from '../remote/liveNews.ts'
 import { startOutbox } from '../remote/outbox.ts'
 import { outboxSlice } from '../remote/outboxSlice.ts'
@@ -19,9 +21,20 @@ export const store = configureStore({
 })
 setupListeners(store.dispatch)
 
-export const outbox = startOutbox({ store, tablet: openTabletStore(), send: sendFit(store.dispatch) })
+const tablet = openTabletStore()
+export const outbox = startOutbox({ store, tablet, send: sendFit(store.dispatch) })
 window.addEventListener('online', outbox.sendNow)
-startLiveNews({ dispatch: store.dispatch, onOpen: outbox.sendNow })
+export const afterRestore = watchLife({
+  dispatch: store.dispatch,
+  tablet,
+  missing: askMissing,
+  send: (events) => outbox.add(events),
+})
+startLiveNews({
+  dispatch: store.dispatch,
+  onOpen: outbox.sendNow,
+  onLife: (life) => void afterRestore.hears(life),
+})
 
 type RootState = ReturnType<typeof store.getState>
 export const useAppSelector = useSelector.withTypes<RootState>()

@@ -30,6 +30,9 @@ export const fitReceipt = z.strictObject({
 })
 export type FitReceipt = z.infer<typeof fitReceipt>
 
+/** Ids of events: those asked for, and of them those that the server does not know. */
+export const missingEvents = z.strictObject({ ids: z.array(z.uuid()).max(500) })
+
 export const fitLog = z.strictObject({ partId, events: z.array(fitEvent) })
 export type FitLog = z.infer<typeof fitLog>
 

@@ -43,10 +43,9 @@ function KeptHere() {
   return (
     <NavLink
       to="/tablet"
-      role="status"
       className="label flex min-h-14 items-center justify-center px-1 text-center text-note leading-tight text-amber-ink bg-amber-tint"
     >
-      {waiting.length > 0 ? t`${waiting.length} to send` : t`${left} kept here`}
+      <span aria-live="polite">{waiting.length > 0 ? t`${waiting.length} to send` : t`${left} kept here`}</span>
     </NavLink>
   )
 }

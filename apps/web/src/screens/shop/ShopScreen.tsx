@@ -13,6 +13,7 @@ import { Choice } from '../../ui/Choice.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { BackupList } from './BackupList.tsx'
 import { DeviceList } from './DeviceList.tsx'
 import { Guns } from './Guns.tsx'
 
@@ -105,6 +106,7 @@ function Settings({ shop }: { readonly shop: Shop }) {
       </section>
       <Guns shop={shop} onChange={change} />
       <DeviceList />
+      <BackupList />
       {practiceGroups.map(({ name, title, keys }) => (
         <section key={name} aria-labelledby={`group-${name}`} className="mt-6 border-t border-hair pt-4">
           <h2 id={`group-${name}`} className="label-strong text-lead">

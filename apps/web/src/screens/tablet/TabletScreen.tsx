@@ -1,7 +1,7 @@
 import { type FitEvent, fitEvent, type PartId } from '@truelay/contract'
 import { clock, counted, name, say, type Sentence } from '@truelay/core/say'
 import type { ReactNode } from 'react'
-import { outbox, useAppSelector } from '../../store/store.ts'
+import { afterRestore, outbox, useAppSelector } from '../../store/store.ts'
 import type { SetAside } from '../../remote/outboxStore.ts'
 import { Button, buttonClass } from '../../ui/Button.tsx'
 import { Notice } from '../../ui/Notice.tsx'
@@ -34,7 +34,10 @@ export function TabletScreen() {
           <p className="mt-1 text-lead leading-snug">
             {t`${counted(unknownThere.length, 'One thing that this tablet had sent is', '# things that this tablet had sent are')} not known there any more.`}
           </p>
-          <Button look="go" className="mt-3" onClick={() => void outbox.sendAgain()}>{t`Send them again`}</Button>
+          <p className="mt-3 flex flex-wrap gap-3">
+            <Button look="go" onClick={() => void afterRestore.sendAgain()}>{t`Send them again`}</Button>
+            <Button look="quiet" onClick={() => void afterRestore.leaveThem()}>{t`Leave it as it is there`}</Button>
+          </p>
         </Part>
       )}
       {parts.map((partId) => (

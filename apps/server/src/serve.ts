@@ -1,0 +1,104 @@
+import { existsSync } from 'node:fs'
+import type { Server } from 'node:http'
+import { join } from 'node:path'
+import { deviceAddresses, deviceNames } from '@truelay/contract'
+import { name, say } from '@truelay/core/say'
+import pino from 'pino'
+import { backupByChild } from './backup/backupByChild.ts'
+import { keepNightly } from './backup/keptBackups.ts'
+import { lifeOf } from './backup/life.ts'
+import { endRestore } from './backup/restoreBackup.ts'
+import { lockFolder } from './database/lockFolder.ts'
+import { openDatabase } from './database/openDatabase.ts'
+import { refuseBackwardClock } from './database/refuseBackwardClock.ts'
+import { StartTrouble } from './database/startTrouble.ts'
+import { saveDevices } from './devices/queries.ts'
+import { catchUpProgress } from './fit/queries.ts'
+import { createApp } from './http/app.ts'
+import { NewsFeed } from './news/newsFeed.ts'
+import { openPhotoStore } from './photos/photoStore.ts'
+import { seedDemo } from './seed/seedDemo.ts'
+import type { Settings } from './settings.ts'
+import { forgetOldWrites } from './writes/asOneWrite.ts'
+
+const hourMs = 3600 * 1000
+
+/** Opens the shop and answers until the process is told to end. Throws `StartTrouble` where it cannot. */
+export async function serve(settings: Settings, demo: boolean): Promise<void> {
+  const { folder } = settings
+  const log = pino({ level: settings.logLevel }, pino.destination(2))
+  const lock = await lockFolder(folder)
+  endRestore(folder)
+  const database = await openDatabase(folder, settings.migrations, {
+    report: (fault) => log.error({ kind: fault.kind, id: fault.id, where: fault.where }, fault.problem),
+  })
+  await refuseBackwardClock(database, new Date())
+  await forgetOldWrites(database, new Date())
+  await catchUpProgress(database)
+  if (demo) log.info({ folder, seeded: await seedDemo(database, settings.demo, new Date()) }, 'demo shop')
+  const { standIns } = settings
+  if (standIns !== null)
+    await saveDevices(
+      database,
+      deviceAddresses.parse(Object.fromEntries(deviceNames.map((kind) => [kind, `${standIns}/${kind}`]))),
+    )
+  if (!existsSync(settings.web)) log.warn('the web app is not built; only /api answers')
+
+  const news = new NewsFeed()
+  const backups = { folder: settings.backups, write: backupByChild }
+  const app = createApp({
+    database,
+    photos: openPhotoStore(join(folder, 'photos')),
+    backups,
+    life: lifeOf(folder),
+    log,
+    web: settings.web,
+    now: () => new Date(),
+    news,
+  })
+  const server = await listening(app, settings.port)
+  process.stdout.write(`True Lay is ready at http://localhost:${settings.port}\n`)
+
+  const everyHour = async () => {
+    await forgetOldWrites(database, new Date())
+    if (!demo && (await keepNightly(backups, new Date()))) log.info({ folder: backups.folder }, 'backup of the day')
+  }
+  const hourly = () => void everyHour().catch((error: unknown) => log.error({ err: error }, 'backup of the day failed'))
+  setInterval(hourly, hourMs).unref()
+  hourly()
+
+  let stopping = false
+  const stop = (signal: string) => {
+    if (stopping) return
+    stopping = true
+    log.info({ signal }, 'stopping')
+    server.close(() => {
+      void database.close().then(() => {
+        lock.release()
+        process.exit(0)
+      })
+    })
+    news.end()
+    server.closeIdleConnections()
+    setTimeout(() => server.closeAllConnections(), 2000).unref()
+  }
+  process.on('SIGINT', () => stop('SIGINT'))
+  process.on('SIGTERM', () => stop('SIGTERM'))
+}
+
+function listening(app: ReturnType<typeof createApp>, port: number): Promise<Server> {
+  return new Promise((resolve, reject) => {
+    const server = app.listen(port, '127.0.0.1', (error?: Error) => {
+      if (error === undefined) return resolve(server)
+      reject(
+        new StartTrouble(
+          say`Port ${name(`${port}`)} cannot be used (${name(error.message)}).`,
+          say`Set PORT to a free one.`,
+        ),
+      )
+    })
+    // Tablets ask every few seconds: a connection is kept longer than their pauses, so that none is cut while a photo goes up.
+    server.keepAliveTimeout = 75_000
+    server.headersTimeout = 80_000
+  })
+}

@@ -1,0 +1,39 @@
+import { dirname, join, resolve } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+/** Where a server works, and how. */
+export interface Settings {
+  readonly port: number
+  /** All that the shop keeps. */
+  readonly folder: string
+  /** Where backups are put; best on another disk. */
+  readonly backups: string
+  readonly migrations: string
+  /** Of the demo shop, as open files. */
+  readonly demo: string
+  /** The built web app. */
+  readonly web: string
+  readonly logLevel: string
+  /** Where stand-in devices answer. */
+  readonly standIns: string | null
+}
+
+/** Reads the settings from the environment; the app's own files lie beside this one. */
+export function readSettings(env: NodeJS.ProcessEnv): Settings | { readonly wrong: string } {
+  const here = dirname(fileURLToPath(import.meta.url))
+  const root = resolve(here, '../../..')
+  const port = Number(env.PORT ?? 4600)
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    return { wrong: `PORT ${env.PORT}: must be a whole number from 1 to 65535` }
+  const folder = resolve(env.TRUELAY_DATA ?? join(root, 'data/shop'))
+  return {
+    port,
+    folder,
+    backups: resolve(env.TRUELAY_BACKUPS ?? join(folder, 'backups')),
+    migrations: join(here, '../migrations'),
+    demo: join(root, 'demo'),
+    web: join(root, 'apps/web/dist'),
+    logLevel: env.TRUELAY_LOG ?? 'info',
+    standIns: env.TRUELAY_STANDINS ?? null,
+  }
+}

@@ -1,0 +1,19 @@
+import { bay, jobBundle } from '@truelay/contract'
+import type { DemoServer } from './demoServer.ts'
+
+/** Addresses of every route that reads, on a shop as it is; what asks others, streams, or tells of the server itself is left out. */
+export async function readRoutes(demo: DemoServer): Promise<string[]> {
+  const { jobs } = bay.parse((await demo.get('/api/bay')).body)
+  const bundles = await Promise.all(
+    jobs.map(async ({ job }) => jobBundle.parse((await demo.get(`/api/jobs/${job.id}`)).body)),
+  )
+  const forms = new Set(bundles.flatMap(({ forms }) => forms.map((f) => f.id)))
+  return [
+    ...['shop', 'models', 'bay', 'shelf', 'blades', 'liquids', 'devices', 'forms', 'learned'],
+    ...[...forms].map((id) => `forms/${id}`),
+    ...bundles.flatMap(({ job, parts }) => [
+      ...['', '/walk-round', '/kit-check', '/edge-looks.ics'].map((what) => `jobs/${job.id}${what}`),
+      ...parts.flatMap(({ id }) => [`parts/${id}/fit`, `parts/${id}/record`]),
+    ]),
+  ].map((address) => `/api/${address}`)
+}

@@ -1,0 +1,1 @@
+export { DemoServer } from '../../../server/src/testing/demoServer.ts'
