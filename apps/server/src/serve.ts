@@ -17,6 +17,7 @@ import { catchUpProgress } from './fit/queries.ts'
 import { createApp } from './http/app.ts'
 import { NewsFeed } from './news/newsFeed.ts'
 import { openPhotoStore } from './photos/photoStore.ts'
+import { faultForLog } from './reply/faultForLog.ts'
 import { seedDemo } from './seed/seedDemo.ts'
 import type { Settings } from './settings.ts'
 import { forgetOldWrites } from './writes/asOneWrite.ts'
@@ -30,7 +31,7 @@ export async function serve(settings: Settings, demo: boolean): Promise<void> {
   const lock = await lockFolder(folder)
   endRestore(folder)
   const database = await openDatabase(folder, settings.migrations, {
-    report: (fault) => log.error({ kind: fault.kind, id: fault.id, where: fault.where }, fault.problem),
+    report: (fault) => log.error({ kind: fault.kind, id: fault.id, where: fault.where }, 'left out: it cannot be read'),
   })
   await refuseBackwardClock(database, new Date())
   await forgetOldWrites(database, new Date())
@@ -63,7 +64,8 @@ export async function serve(settings: Settings, demo: boolean): Promise<void> {
     await forgetOldWrites(database, new Date())
     if (!demo && (await keepNightly(backups, new Date()))) log.info({ folder: backups.folder }, 'backup of the day')
   }
-  const hourly = () => void everyHour().catch((error: unknown) => log.error({ err: error }, 'backup of the day failed'))
+  const hourly = () =>
+    void everyHour().catch((error: unknown) => log.error({ fault: faultForLog(error) }, 'backup of the day failed'))
   setInterval(hourly, hourMs).unref()
   hourly()
 

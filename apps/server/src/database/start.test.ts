@@ -1,12 +1,15 @@
-import { chmodSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { chmodSync, cpSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { createClient } from '@libsql/client'
 import { english } from '@truelay/words'
 import { sql } from 'drizzle-orm'
+import { readMigrationFiles } from 'drizzle-orm/migrator'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { lockFolder } from './lockFolder.ts'
 import { openDatabase } from './openDatabase.ts'
+import { refuseBackwardClock } from './refuseBackwardClock.ts'
 import { StartTrouble, startTroubleOf } from './startTrouble.ts'
 
 const migrations = fileURLToPath(new URL('../../migrations', import.meta.url))
@@ -75,5 +78,56 @@ describe('trouble at the start is told in a sentence with what to do', () => {
     expect(startTroubleOf(new Error('odd'), '/shop')).toBeNull()
     expect(startTroubleOf('odd', '/shop')).toBeNull()
     expect(startTroubleOf(new StartTrouble({ text: 'x', with: [] }, { text: 'y', with: [] }), '/shop')).not.toBeNull()
+  })
+})
+
+describe('before a database is brought up to date', () => {
+  const copies = () => (existsSync(join(folder, 'backups')) ? readdirSync(join(folder, 'backups')) : [])
+  /** Of the version before this one: without the latest migration. */
+  function olderMigrations(): string {
+    const older = join(folder, 'older')
+    cpSync(migrations, older, { recursive: true })
+    const journal = join(older, 'meta/_journal.json')
+    const all = JSON.parse(readFileSync(journal, 'utf8'))
+    writeFileSync(journal, JSON.stringify({ ...all, entries: all.entries.slice(0, -1) }))
+    return older
+  }
+  test('a copy of it is kept as it was; a new one and one that is up to date are not copied', async () => {
+    await (await openDatabase(folder, olderMigrations())).close()
+    expect(copies()).toEqual([])
+    await (await openDatabase(folder, migrations)).close()
+    expect(copies()).toEqual([expect.stringMatching(/^before-upgrade-\d{8}-\d{6}\.sqlite$/)])
+    const before = createClient({ url: `file:${join(folder, 'backups', copies()[0] ?? '')}` })
+    const applied = await before.execute('select count(*) as n from __drizzle_migrations')
+    before.close()
+    expect(applied.rows[0]?.n).toBe(readMigrationFiles({ migrationsFolder: migrations }).length - 1)
+    await (await openDatabase(folder, migrations)).close()
+    expect(copies()).toHaveLength(1)
+  })
+})
+
+test('a database that is closed lies in one file', async () => {
+  const database = await openDatabase(folder, migrations)
+  await database.write((db) => db.run(sql`insert into writes values ('a', 'h', 200, '{}', '2030-05-01T12:00:00.000Z')`))
+  await database.close()
+  cpSync(join(folder, 'truelay.sqlite'), join(folder, 'copy/truelay.sqlite'))
+  const copy = await openDatabase(join(folder, 'copy'), migrations)
+  expect(await copy.read.all(sql`select id from writes`)).toEqual([{ id: 'a' }])
+  await copy.close()
+})
+
+describe('a clock that is far back', () => {
+  const at = (day: string) => new Date(`${day}T12:00:00Z`)
+  test('is told with both days; a day or two is what clocks do', async () => {
+    const database = await openDatabase(folder, migrations)
+    await refuseBackwardClock(database, at('2001-01-01'))
+    await database.write((db) =>
+      db.run(sql`insert into writes values ('a', 'h', 200, '{}', '2030-05-01T12:00:00.000Z')`),
+    )
+    await refuseBackwardClock(database, at('2030-04-30'))
+    expect(await told(() => refuseBackwardClock(database, at('2026-01-01')))).toMatch(
+      /says 2026-01-01, but the shop was last written to on 2030-05-01\. Set the clock right/,
+    )
+    await database.close()
   })
 })

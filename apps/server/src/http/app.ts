@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { say } from '@truelay/core/say'
+import compression from 'compression'
 import { sql } from 'drizzle-orm'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
@@ -74,6 +75,7 @@ export function createApp({
       strictTransportSecurity: false,
     }),
   )
+  app.use(compression({ threshold: 1024 }))
   app.use(onlyThisMachine, onlyOwnPages)
   app.use((req, res, next) => {
     const began = performance.now()

@@ -4,7 +4,9 @@ import { name, say, type Sentence, verbatim } from '@truelay/core/say'
 import type { ErrorRequestHandler, Response } from 'express'
 import type { Logger } from 'pino'
 import { ZodError } from 'zod'
+import { isDiskFull, isDiskLocked } from '../database/startTrouble.ts'
 import { StoredFault } from '../database/stored.ts'
+import { faultForLog } from './faultForLog.ts'
 
 /** Something that the request named is not there. */
 export class NotFound extends Error {
@@ -68,6 +70,17 @@ const mistakes: ReadonlyMap<number, WireFailure> = new Map([
   ],
 ])
 
+const diskFull: WireFailure = {
+  code: 'NO_ROOM',
+  sentence: say`There is no room on the disk of the server.`,
+  fix: say`Make room there. What was done in a fit stays on this tablet and goes by itself; anything else has to be done again.`,
+}
+const diskLocked: WireFailure = {
+  code: 'NOT_WRITABLE',
+  sentence: say`The server cannot write where it keeps the shop.`,
+  fix: say`Tell whoever keeps it. What was done in a fit stays on this tablet and goes by itself; anything else has to be done again.`,
+}
+
 /** The status that a library gave to its error; 500 where it gave none. */
 const statusOf = (error: unknown): number => {
   const { status } = error as { readonly status?: unknown }
@@ -81,7 +94,10 @@ export const errorHandler =
     if (error instanceof NotFound)
       return fail(res, 404, { code: 'NOT_FOUND', sentence: error.sentence, fix: error.fix })
     if (error instanceof StoredFault) {
-      log.error({ err: error, method: req.method, path: req.path }, 'a stored document cannot be read')
+      log.error(
+        { kind: error.kind, id: error.id, where: error.where, method: req.method, path: req.path },
+        'a stored document cannot be read',
+      )
       return fail(res, 500, {
         code: 'STORED_UNREADABLE',
         sentence: say`What is kept as ${verbatim(error.kind)} "${name(error.id)}" cannot be read.`,
@@ -111,9 +127,13 @@ export const errorHandler =
         sentence: say`The request is larger than 4 MB.`,
         fix: say`Send less at a time.`,
       })
+    if (isDiskFull(error) || isDiskLocked(error)) {
+      log.error({ fault: faultForLog(error), method: req.method, path: req.path }, 'nothing can be written')
+      return fail(res, 507, isDiskFull(error) ? diskFull : diskLocked)
+    }
     const mistake = mistakes.get(statusOf(error))
     if (mistake !== undefined) return fail(res, statusOf(error), mistake)
-    log.error({ err: error, method: req.method, path: req.path }, 'request failed')
+    log.error({ fault: faultForLog(error), method: req.method, path: req.path }, 'request failed')
     return fail(res, 500, {
       code: 'SERVER_FAULT',
       sentence: say`The server could not do that, and the fault is not yours.`,

@@ -26,8 +26,11 @@ export const sendFit =
     return { kind: 'answered', receipt }
   }
 
+/** No room on the server's disk: it says so, and takes it once there is. */
+const noRoom = 507
+
 /** The server understood and said no: sending it again at once would change nothing. */
 const isRefusal = (error: unknown) => {
   const status = (error as { status?: unknown }).status
-  return typeof status === 'number' && status >= 400 && status < 500
+  return typeof status === 'number' && ((status >= 400 && status < 500) || status === noRoom)
 }
