@@ -66,6 +66,7 @@ export function readBundle(bytes: Uint8Array): FileResult<Bundle> {
   } catch {
     return refuse(say`its ${called(manifestName)} is no JSON`)
   }
+  if (typeof head !== 'object' || head === null) return refuse(say`its ${called(manifestName)} holds no documents`)
   const { format, version: written, kind, documents, names } = head as Record<string, unknown>
   if (format !== 'truelay-bundle') return refuse(say`it is something else`)
   if (written !== version)

@@ -52,9 +52,9 @@ export function drawingCollector() {
       checked(...point.at)
       points.push(point)
     },
-    leave(what: Sentence) {
+    leave(what: Sentence, many = 1) {
       const key = JSON.stringify(what)
-      leftOut.set(key, { what, count: (leftOut.get(key)?.count ?? 0) + 1 })
+      leftOut.set(key, { what, count: (leftOut.get(key)?.count ?? 0) + many })
     },
     finish: (mmPerUnit: number | null): Drawing => ({
       lines,

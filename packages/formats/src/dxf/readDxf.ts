@@ -17,6 +17,7 @@ import {
   TooMuch,
 } from '../drawing/index.ts'
 import { type FileResult, read, unreadable } from '../result/index.ts'
+import { wellFormed } from './wellFormed.ts'
 
 const refuse = (why: Sentence, fix = say`Export it again as a plain text DXF.`) =>
   unreadable('DXF_UNREADABLE', say`The DXF cannot be read: ${why}.`, fix)
@@ -73,9 +74,13 @@ export function readDxf(text: string): FileResult<Drawing> {
   if (text.startsWith('AutoCAD Binary')) return refuse(say`it is a binary DXF`, say`Export it as a text DXF.`)
   if (!/\bSECTION\b/.test(text)) return refuse(say`it has no sections`)
   let dxf: IDxf | null
+  let passedOver: ReadonlyMap<string, number>
   try {
-    dxf = new DxfParser().parseSync(text)
+    const drawn = wellFormed(text)
+    passedOver = drawn.passedOver
+    dxf = new DxfParser().parseSync(drawn.text)
   } catch (error) {
+    if (error instanceof TooMuch) return refuse(say`it has ${error.says}`)
     return refuse(
       error instanceof Error ? verbatim((error.message.split('\n')[0] ?? '').slice(0, 120)) : say`it is damaged`,
     )
@@ -83,15 +88,16 @@ export function readDxf(text: string): FileResult<Drawing> {
   if (dxf === null || !Array.isArray(dxf.entities) || dxf.entities.length === 0)
     return refuse(say`nothing is drawn in it`)
   try {
-    return read(collect(dxf))
+    return read(collect(dxf, passedOver))
   } catch (error) {
     if (error instanceof TooMuch) return refuse(say`it has ${error.says}`, say`Check what was exported.`)
     return refuse(say`one of its shapes is broken`)
   }
 }
 
-function collect(dxf: IDxf): Drawing {
+function collect(dxf: IDxf, passedOver: ReadonlyMap<string, number>): Drawing {
   const into = drawingCollector()
+  for (const [kind, many] of passedOver) into.leave(say`${name(kind)} entities`, many)
   const units = (dxf.header as { $INSUNITS?: number } | undefined)?.$INSUNITS
   const unit = units === undefined ? null : (mmPerUnit[units] ?? null)
   const texts: { at: Vec2; text: string }[] = []

@@ -7,6 +7,19 @@ export type ObjReading =
   | { readonly ok: false; readonly line: number; readonly problem: Sentence }
 
 const mostVertices = 2_000_000
+const mostTriangles = 4_000_000
+/** A face of a scan has three or four corners; one of some thousand is still read. */
+const mostLineLetters = 100_000
+
+/** One line after the other, so that a large file does not lie in memory twice. */
+function* linesOf(text: string): Generator<string> {
+  for (let from = 0; from <= text.length; ) {
+    const end = text.indexOf('\n', from)
+    const to = end < 0 ? text.length : end
+    yield text.slice(from, Math.min(to, from + mostLineLetters + 1))
+    from = to + 1
+  }
+}
 
 /**
  * Reads the vertices and faces of an OBJ file; polygons are cut into triangles as a fan. Texture coordinates, normals,
@@ -17,8 +30,11 @@ const mostVertices = 2_000_000
 export function readObj(text: string, toMm: number): ObjReading {
   const position: number[] = []
   const triangle: number[] = []
-  const lines = text.split('\n')
-  for (const [index, line] of lines.entries()) {
+  let index = -1
+  for (const line of linesOf(text)) {
+    index++
+    if (line.length > mostLineLetters)
+      return { ok: false, line: index + 1, problem: say`a line of more than ${counted(mostLineLetters)} letters` }
     const words = line.trim().split(/\s+/)
     const refuse = (problem: Sentence): ObjReading => ({ ok: false, line: index + 1, problem })
     if (words[0] === 'v') {
@@ -37,11 +53,13 @@ export function readObj(text: string, toMm: number): ObjReading {
           return refuse(say`face corner "${name(word)}" names no vertex above it; there are ${counted(count)}`)
         corners.push(vertex)
       }
+      if (triangle.length + 3 * corners.length > 3 * mostTriangles)
+        return refuse(say`more than ${counted(mostTriangles)} triangles are not supported`)
       if (corners.length < 3) return refuse(say`a face needs at least three corners`)
       for (let k = 1; k + 1 < corners.length; k++) triangle.push(corners[0] ?? 0, corners[k] ?? 0, corners[k + 1] ?? 0)
     }
   }
-  if (triangle.length === 0) return { ok: false, line: lines.length, problem: say`the file has no faces ("f" lines)` }
+  if (triangle.length === 0) return { ok: false, line: index + 1, problem: say`the file has no faces ("f" lines)` }
   return { ok: true, mesh: withoutLooseVertices(position, triangle) }
 }
 

@@ -63,12 +63,32 @@ function stlProblem(bytes: Uint8Array): Sentence | null {
   return bytes.length < 84 + 50 * triangles ? say`it ends too early` : null
 }
 
+/** A longer head than this describes no scan. */
+const mostHeadBytes = 65_536
+
+const wordsOfHead = new Set(['', 'format', 'comment', 'obj_info', 'element', 'property'])
+
+/** What a PLY says of itself: its head has to end, and what it promises has to be able to stand in the file. */
 function plyProblem(bytes: Uint8Array): Sentence | null {
-  const head = new TextDecoder('latin1').decode(bytes.subarray(0, 4096))
-  if (!/^ply\s/.test(head)) return say`it is no PLY`
-  if (!/end_header/.test(head)) return say`its head does not end`
-  const counts = [...head.matchAll(/element\s+\w+\s+(\d+)/g)].map((m) => Number(m[1]))
-  return counts.some((n) => n > 3 * mostTriangles) ? say`it has more than ${count(mostTriangles)} triangles` : null
+  const head = new TextDecoder('latin1').decode(bytes.subarray(0, mostHeadBytes))
+  if (!/^ply[ \t]*[\r\n]/.test(head)) return say`it is no PLY`
+  const end = head.search(/[\r\n]end_header[\r\n]/)
+  if (end < 0) return say`its head does not end`
+  let promised = 0
+  for (const line of head
+    .slice(0, end)
+    .split(/\r\n|\r|\n/)
+    .slice(1)) {
+    const [word = '', , many, ...more] = line.trim().split(/\s+/)
+    if (!wordsOfHead.has(word)) return say`its head cannot be understood`
+    if (word !== 'element') continue
+    const count = Number(many)
+    if (more.length > 0 || !Number.isInteger(count) || count < 0) return say`its head cannot be understood`
+    promised += count
+  }
+  if (promised > 3 * mostTriangles) return say`it has more than ${count(mostTriangles)} triangles`
+  // Each takes a byte at least.
+  return promised > bytes.length - end ? say`it ends too early` : null
 }
 
 const joinMm = 1e-3

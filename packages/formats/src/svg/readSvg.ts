@@ -40,19 +40,24 @@ const passedOver = new Set(['defs', 'metadata', 'title', 'desc', 'style', 'named
 export function readSvg(text: string): FileResult<Drawing> {
   if (text.length > drawingLimits.bytes)
     return refuse(say`it is larger than ${count(drawingLimits.bytes / 1e6)} MB`, say`Export the outline only.`)
-  if (/<!ENTITY|<!DOCTYPE[^>]*\[/i.test(text))
+  const bare = withoutText(text)
+  if (bare === null) return refuse(say`a remark in it does not end`)
+  const plain = withoutDoctype(bare)
+  if (plain === null || /<!ENTITY/i.test(text))
     return refuse(say`it defines entities, which no pattern needs`, say`Export it again without them.`)
+  if (longName.test(text)) return refuse(say`an element in it has a name without end`)
   const opened = text.match(/</g)?.length ?? 0
   if (opened > drawingLimits.elements)
     return refuse(say`it has far more elements than a pattern`, say`Export the outline only.`)
   let root: INode
   try {
-    root = parseSync(text.replace(/<!DOCTYPE[^>]*>/gi, ''))
+    root = parseSync(plain)
   } catch (error) {
     return refuse(
       error instanceof Error ? verbatim((error.message.split('\n')[0] ?? '').slice(0, 120)) : say`it is no XML`,
     )
   }
+  if (Array.isArray(root)) return refuse(say`it holds several drawings`, say`Export one of them.`)
   if (root.name.toLowerCase() !== 'svg') return refuse(say`it begins with <${called(root.name)}>, not <svg>`)
   try {
     return read(collect(root))
@@ -62,8 +67,49 @@ export function readSvg(text: string): FileResult<Drawing> {
   }
 }
 
+/** The names of elements and attributes are short; the parser takes ever longer over one that does not end. */
+const longName = /<[^\s<>/]{200}/
+
+/** What a drawing carries that is no element, with its beginning and its end. */
+const noElements = [
+  ['<!--', '-->'],
+  ['<![CDATA[', ']]>'],
+  ['<?', '?>'],
+] as const
+
+/** Without remarks, plain text and instructions, over which the parser takes ever longer; null where one does not end. */
+function withoutText(text: string): string | null {
+  const kept: string[] = []
+  let at = 0
+  for (let from = text.indexOf('<'); from >= 0; from = text.indexOf('<', from)) {
+    const kind = noElements.find(([begins]) => text.startsWith(begins, from))
+    if (kind === undefined) {
+      from++
+      continue
+    }
+    const end = text.indexOf(kind[1], from + kind[0].length)
+    if (end < 0) return null
+    kept.push(text.slice(at, from))
+    at = end + kind[1].length
+    from = at
+  }
+  kept.push(text.slice(at))
+  return kept.join('')
+}
+
+/** Without the line that names a document type; null where there are several, or one that defines something. */
+function withoutDoctype(text: string): string | null {
+  const from = text.search(/<!DOCTYPE/i)
+  if (from < 0) return text
+  const to = text.indexOf('>', from)
+  const line = text.slice(from, to < 0 ? text.length : to)
+  const rest = to < 0 ? '' : text.slice(to + 1)
+  return to < 0 || line.includes('[') || /<!DOCTYPE/i.test(rest) ? null : text.slice(0, from) + rest
+}
+
 function collect(root: INode): Drawing {
   const into = drawingCollector()
+  let walked = 0
   const unit = unitOf(root)
   const byId = new Map<string, INode>()
   const note = (node: INode, depth: number) => {
@@ -75,6 +121,8 @@ function collect(root: INode): Drawing {
 
   const walk = (node: INode, place: Affine, layers: readonly string[], depth: number): unknown => {
     if (depth > drawingLimits.depth) throw new TooMuch(say`groups nested without end`)
+    if (++walked > drawingLimits.elements)
+      throw new TooMuch(say`more than ${count(drawingLimits.elements)} shapes, those that are used again included`)
     const name = node.name.toLowerCase().replace(/^.*:/, '')
     if (node.type === 'text' || name === '') return
     if (passedOver.has(name)) return
