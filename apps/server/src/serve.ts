@@ -13,7 +13,7 @@ import { openDatabase } from './database/openDatabase.ts'
 import { refuseBackwardClock } from './database/refuseBackwardClock.ts'
 import { StartTrouble } from './database/startTrouble.ts'
 import { saveDevices } from './devices/queries.ts'
-import { catchUpProgress } from './fit/queries.ts'
+import { catchUpFits } from './fit/catchUp.ts'
 import { createApp } from './http/app.ts'
 import { NewsFeed } from './news/newsFeed.ts'
 import { openPhotoStore } from './photos/photoStore.ts'
@@ -35,7 +35,7 @@ export async function serve(settings: Settings, demo: boolean): Promise<void> {
   })
   await refuseBackwardClock(database, new Date())
   await forgetOldWrites(database, new Date())
-  await catchUpProgress(database)
+  await catchUpFits(database)
   if (demo) log.info({ folder, seeded: await seedDemo(database, settings.demo, new Date()) }, 'demo shop')
   const { standIns } = settings
   if (standIns !== null)

@@ -31,6 +31,7 @@ export {
 export { dueLater, tightestLimit, unsettledSpoils, wettedAt } from './fit/clocks.ts'
 export { type Begun, type FitState, notBegun, runningWait } from './fit/fitState.ts'
 export { tooLate } from './fit/tooLate.ts'
+export { fitFromKept, keepFit, type KeptFit, keptFit } from './fit/keptFit.ts'
 export { linesOf, noLines, type RecordLines } from './fit/recordLines.ts'
 export { edgeCode, type Form, formDoc, partMaterial } from './formDoc.ts'
 export { idFromName } from './idFromName.ts'

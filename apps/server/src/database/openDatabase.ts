@@ -7,6 +7,7 @@ import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core'
 import { copyBeforeUpgrade } from './copyBeforeUpgrade.ts'
 import { refuseNewer } from './refuseNewer.ts'
 import * as schema from './schema.ts'
+import { Unchanging } from './unchanging.ts'
 import type { StoredFault } from './stored.ts'
 
 /** The tables, by themselves or as one transaction sees them. */
@@ -21,6 +22,8 @@ export interface Database {
    * everybody.
    */
   write<T>(work: (db: Tables, within: Database) => Promise<T>): Promise<T>
+  /** What was read and never changes. */
+  readonly unchanging: Unchanging
   /** Somebody should know that a document cannot be read. */
   readonly report: (fault: StoredFault) => void
 }
@@ -54,12 +57,14 @@ export async function openDatabase(
   await refuseNewer(client, migrations)
   await copyBeforeUpgrade(client, join(folder, 'backups'), migrations, new Date())
   await migrate(db, { migrationsFolder: migrations })
+  const unchanging = new Unchanging()
   let last: Promise<unknown> = Promise.resolve()
   return {
     read: db,
+    unchanging,
     report,
     write(work) {
-      const mine = last.then(() => db.transaction((tx) => work(tx, withinTransaction(tx, report))))
+      const mine = last.then(() => db.transaction((tx) => work(tx, withinTransaction(tx, unchanging, report))))
       last = mine.catch(() => undefined)
       return mine
     },
@@ -73,7 +78,7 @@ export async function openDatabase(
 }
 
 /** A database of which all belongs to a transaction that is open already. */
-function withinTransaction(tx: Tables, report: Database['report']): Database {
-  const within: Database = { read: tx, report, write: (work) => work(tx, within) }
+function withinTransaction(tx: Tables, unchanging: Unchanging, report: Database['report']): Database {
+  const within: Database = { read: tx, unchanging, report, write: (work) => work(tx, within) }
   return within
 }

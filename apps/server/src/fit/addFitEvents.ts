@@ -1,14 +1,13 @@
 import { isDeepStrictEqual } from 'node:util'
-import { type FitEvent, type FitReceipt, type PartId, replayFit } from '@truelay/contract'
+import type { FitEvent, FitReceipt, PartId } from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
-import { and, inArray, ne } from 'drizzle-orm'
+import { inArray } from 'drizzle-orm'
 import type { Database, Tables } from '../database/openDatabase.ts'
-import { toStored } from '../database/stored.ts'
+import { readStored, toStored } from '../database/stored.ts'
 import { Refused } from '../reply/reply.ts'
 import { taken } from './taken.ts'
-import { progressOf } from './progressOf.ts'
-import { readFitLog } from './queries.ts'
-import { fitEventRows, fitProgressRows } from './table.ts'
+import { keepStandingFit, readStandingFit } from './keptState.ts'
+import { fitEventRows } from './table.ts'
 
 /** What one request brought to a fit. */
 export interface FitNews {
@@ -30,19 +29,13 @@ export const addFitEvents = (
   nameOf: (personId: string) => string,
   followers: readonly FitFollower[],
 ): Promise<FitReceipt> =>
-  database.write(async (db) => {
-    const before = await readFitLog({ read: db }, partId)
-    await refuseOthers(db, partId, before.events, events)
-    const known = new Set(before.events.map((e) => e.id))
-    const stands = replayFit(before.events)
-    const sentNow = [...new Map(events.filter((e) => !known.has(e.id)).map((e) => [e.id, e])).values()]
-    const { events: fresh, late, state, retired: gone } = taken(stands, sentNow, nameOf)
-    const retiredNow = new Set(gone)
-    const news: FitNews = {
-      partId,
-      stored: fresh,
-      retired: [...before.events, ...fresh].filter((e) => retiredNow.has(e.id)),
-    }
+  database.write(async (db, within) => {
+    const there = await storedAmong(db, events)
+    refuseOthers(partId, there, events)
+    const before = await readStandingFit(within, partId)
+    const sentNow = [...new Map(events.filter((e) => !there.has(e.id)).map((e) => [e.id, e])).values()]
+    const { events: fresh, late, state, retired } = taken(before.state, sentNow, nameOf)
+    const gone = new Set(retired.map((e) => e.id))
     if (fresh.length > 0) {
       await db.insert(fitEventRows).values(
         fresh.map((event) => ({
@@ -50,54 +43,55 @@ export const addFitEvents = (
           partId,
           kind: event.kind,
           at: event.at,
-          retired: retiredNow.has(event.id),
+          retired: gone.has(event.id),
           document: toStored('fitEvent', event),
           receivedAt,
         })),
       )
-      if (gone.length > 0)
+      if (gone.size > 0)
         await db
           .update(fitEventRows)
           .set({ retired: true })
           .where(inArray(fitEventRows.id, [...gone]))
-      const document = toStored('fitProgress', progressOf(state))
-      await db
-        .insert(fitProgressRows)
-        .values({ partId, document })
-        .onConflictDoUpdate({ target: fitProgressRows.partId, set: { document } })
+      const beginId = before.beginId ?? fresh.find((e) => e.kind === 'fitStarted')?.id ?? null
+      await keepStandingFit(db, partId, { state, beginId })
+      const news: FitNews = { partId, stored: fresh, retired }
       for (const follow of followers) await follow(database, db, news)
     }
-    const sent = new Set(events.map((e) => e.id))
-    return { stored: fresh.map((e) => e.id), known: [...known].filter((id) => sent.has(id)), tooLate: [...late] }
+    return { stored: fresh.map((e) => e.id), known: [...there.keys()], tooLate: [...late] }
   })
 
-/** An id says one thing only: an event that was something else before, or belongs to another part, is refused with all that came with it. */
-async function refuseOthers(
-  db: Tables,
-  partId: PartId,
-  before: readonly FitEvent[],
-  events: readonly FitEvent[],
-): Promise<void> {
-  const elsewhere = await db
-    .select({ id: fitEventRows.id })
+interface StoredEvent {
+  readonly partId: string
+  readonly event: FitEvent
+}
+
+/** Those of some events whose ids are stored already, with what is stored under them. */
+async function storedAmong(db: Tables, events: readonly FitEvent[]): Promise<ReadonlyMap<string, StoredEvent>> {
+  const rows = await db
+    .select({ id: fitEventRows.id, partId: fitEventRows.partId, document: fitEventRows.document })
     .from(fitEventRows)
     .where(
-      and(
-        ne(fitEventRows.partId, partId),
-        inArray(
-          fitEventRows.id,
-          events.map((e) => e.id),
-        ),
+      inArray(
+        fitEventRows.id,
+        events.map((e) => e.id),
       ),
     )
-  const first = new Map<string, FitEvent>()
-  for (const event of [...before, ...events]) if (!first.has(event.id)) first.set(event.id, event)
-  const taken =
-    elsewhere[0]?.id ?? events.find((event) => !isDeepStrictEqual(plain(first.get(event.id)), plain(event)))?.id
+  return new Map(rows.map(({ id, partId, document }) => [id, { partId, event: readStored('fitEvent', id, document) }]))
+}
+
+/** An id says one thing only: an event that was something else before, or belongs to another part, is refused with all that came with it. */
+function refuseOthers(partId: PartId, there: ReadonlyMap<string, StoredEvent>, events: readonly FitEvent[]): void {
+  const first = new Map<string, StoredEvent>(there)
+  for (const event of events) if (!first.has(event.id)) first.set(event.id, { partId, event })
+  const taken = events.find((event) => {
+    const known = first.get(event.id)
+    return known?.partId !== partId || !isDeepStrictEqual(plain(known.event), plain(event))
+  })
   if (taken !== undefined)
     throw new Refused({
       code: 'EVENT_ID_TAKEN',
-      sentence: say`Something else has happened under the id "${name(taken)}" before.`,
+      sentence: say`Something else has happened under the id "${name(taken.id)}" before.`,
       fix: say`Send it under an id of its own; nothing was changed.`,
     })
 }

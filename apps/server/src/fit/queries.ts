@@ -1,17 +1,8 @@
-import {
-  type FitEvent,
-  type FitEventName,
-  type FitEventOf,
-  type FitLog,
-  type FitProgress,
-  notBegun,
-  type PartId,
-} from '@truelay/contract'
-import { and, asc, eq, inArray, isNull } from 'drizzle-orm'
+import type { FitEvent, FitEventName, FitEventOf, FitLog, FitProgress, PartId } from '@truelay/contract'
+import { and, asc, eq, inArray } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import { readEachStored, readStored, StoredFault, toStored } from '../database/stored.ts'
-import { followed } from './followed.ts'
-import { notBegunProgress, progressOf } from './progressOf.ts'
+import { readEachStored, readStored, StoredFault } from '../database/stored.ts'
+import { notBegunProgress } from './progressOf.ts'
 import { fitEventRows, fitProgressRows } from './table.ts'
 
 export async function readFitLog({ read }: Pick<Database, 'read'>, partId: PartId): Promise<FitLog> {
@@ -70,27 +61,3 @@ export async function readProgress(
   const known = new Map(rows.flatMap((row) => readEachStored(database, 'fitProgress', [row]).map((p) => [row.id, p])))
   return (partId) => known.get(partId) ?? notBegunProgress
 }
-
-/** Writes what is kept beside the logs that are older than it: how far each fit has come, and what does not stand any more. */
-export const catchUpProgress = (database: Database): Promise<void> =>
-  database.write(async (db, within) => {
-    const behind = await db
-      .selectDistinct({ partId: fitEventRows.partId })
-      .from(fitEventRows)
-      .leftJoin(fitProgressRows, eq(fitProgressRows.partId, fitEventRows.partId))
-      .where(isNull(fitProgressRows.partId))
-    const logs = await readFitLogs(
-      within,
-      behind.map((row) => row.partId as PartId),
-    )
-    for (const [partId, events] of logs) {
-      const { state, retired } = followed(notBegun, events)
-      const document = toStored('fitProgress', progressOf(state))
-      if (retired.length > 0)
-        await db
-          .update(fitEventRows)
-          .set({ retired: true })
-          .where(inArray(fitEventRows.id, [...retired]))
-      await db.insert(fitProgressRows).values({ partId, document }).onConflictDoNothing()
-    }
-  })

@@ -32,4 +32,6 @@ export const fitProgressRows = sqliteTable('fit_progress', {
     .primaryKey()
     .references(() => parts.id),
   document: storedColumn('document').notNull(),
+  /** Where it stands, without its plan; null where only the log tells. */
+  state: storedColumn('state'),
 })

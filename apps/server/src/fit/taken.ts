@@ -16,7 +16,7 @@ export function taken(start: FitState, sent: readonly FitEvent[], nameOf: (perso
   const lateSteps = new Map<string, Sentence>()
   const events: FitEvent[] = []
   const late: Taken['late'][number][] = []
-  const retired: string[] = []
+  const retired: FitEvent[] = []
   let state = start
   for (const event of sent) {
     const stepId = event.kind === 'fitStarted' || event.kind === 'problemSeen' ? null : event.stepId

@@ -14,7 +14,7 @@ import { smallPlan, smallStep } from '@truelay/contract/testing'
 import { verbatim } from '@truelay/core/say'
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { DemoServer } from '../testing/demoShop.ts'
+import { DemoServer, readStandingFit } from '../testing/demoShop.ts'
 import { type Sent, startOutbox } from './outbox.ts'
 import { outboxSlice } from './outboxSlice.ts'
 import type { SetAside, TabletStore } from './outboxStore.ts'
@@ -229,6 +229,8 @@ describe('two tablets on one part', () => {
           // Nothing is in the log that did not fit where the fit stood.
           expect(log.map((event, i) => tooLate(replayFit(log.slice(0, i)), event, nameOf))).toEqual(log.map(() => null))
           const state = replayFit(log)
+          // What is kept beside the log is what the log adds up to.
+          expect((await readStandingFit(demo.database, part)).state).toEqual(state)
           const standingMixed = state.phase === 'not begun' ? [] : standing(state, 'batchMixed')
           expect(standingMixed.length).toBeLessThanOrEqual(1)
           const bench = liquids.parse((await demo.get('/api/liquids')).body).batches

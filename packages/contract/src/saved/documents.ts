@@ -1,6 +1,7 @@
 import { usualHandling } from '@truelay/core/lay'
 import { bladeEntry } from '../blades.ts'
 import { fitEvent } from '../fit/fitEvents.ts'
+import { keptFit } from '../fit/keptFit.ts'
 import { formDoc } from '../formDoc.ts'
 import { fitProgress, job, jobBundle, part } from '../job.ts'
 import { arrivedPiece } from '../kitCheck.ts'
@@ -60,6 +61,8 @@ export const documents = {
   bladeEntry: savedDocument(bladeEntry),
   fitEvent: savedDocument(fitEvent, [fitEventWithSentences, fitEventWithGapEdges, fitEventWithCut]),
   fitProgress: savedDocument(fitProgress),
+  // Made anew from the log where it cannot be read.
+  fitState: savedDocument(keptFit),
   devices: savedDocument(deviceAddresses),
   room: savedDocument(enteredRoom),
   jobBundle: savedDocument(jobBundle, [
