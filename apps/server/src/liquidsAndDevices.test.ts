@@ -274,7 +274,7 @@ test('the blade book keeps purchases, segments and test cuts, each once', async 
   const entry = { id: uuid(), at: noon.toISOString(), personId: 'bo', kind: 'test cut', felt: 'two thirds' }
   await send('POST', '/blades', entry)
   await send('POST', '/blades', entry)
-  const log = bladeLog.parse((await get('/blades')).body)
+  const log = bladeLog.parse((await get('/blades')).body).strokes
   expect(log.map((e) => e.kind)).toEqual(['bought', 'test cut'])
   expect((await send('POST', '/blades', { ...entry, felt: 'deep' })).status).toBe(400)
 })
@@ -318,7 +318,7 @@ test('answers are learned from, and a finished part has its edge looks in the ca
   expect(waits).toHaveLength(1)
   expect(waits[0]).toMatchObject({ kind: 'initialGrab', answers: 2 })
   expect(waits[0]?.factor).toBeGreaterThan(1.15)
-  expect(bladeLog.parse((await get('/blades')).body).map((b) => b.kind)).toEqual(['bought', 'segment', 'cut'])
+  expect(bladeLog.parse((await get('/blades')).body).strokes.map((b) => b.kind)).toEqual(['bought', 'segment', 'cut'])
   const calendar = await fetch(demo.address('/api/jobs/0412/edge-looks.ics'))
   expect(calendar.headers.get('content-type')).toContain('text/calendar')
   const text = await calendar.text()

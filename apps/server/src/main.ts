@@ -26,13 +26,14 @@ const commands: Readonly<Record<string, (file: string) => Promise<void>>> = {
 }
 
 const [word = '', file] = process.argv.slice(2)
+const demo = word !== '--demo' ? 'no' : file === '--year' ? 'a year of it' : 'yes'
 const command = commands[word]
 if (command !== undefined && file === undefined) {
   process.stderr.write('Name the file of the backup.\n')
   process.exit(2)
 }
 try {
-  await (command === undefined || file === undefined ? serve(settings, word === '--demo') : command(file))
+  await (command === undefined || file === undefined ? serve(settings, demo) : command(file))
 } catch (error) {
   const trouble = startTroubleOf(error, folder)
   if (trouble === null) throw error

@@ -19,13 +19,14 @@ import { NewsFeed } from './news/newsFeed.ts'
 import { openPhotoStore } from './photos/photoStore.ts'
 import { faultForLog } from './reply/faultForLog.ts'
 import { seedDemo } from './seed/seedDemo.ts'
+import { busyYear, seedYear } from './seed/seedYear.ts'
 import type { Settings } from './settings.ts'
 import { forgetOldWrites } from './writes/asOneWrite.ts'
 
 const hourMs = 3600 * 1000
 
 /** Opens the shop and answers until the process is told to end. Throws `StartTrouble` where it cannot. */
-export async function serve(settings: Settings, demo: boolean): Promise<void> {
+export async function serve(settings: Settings, demo: 'no' | 'yes' | 'a year of it'): Promise<void> {
   const { folder } = settings
   const log = pino({ level: settings.logLevel }, pino.destination(2))
   const lock = await lockFolder(folder)
@@ -36,7 +37,10 @@ export async function serve(settings: Settings, demo: boolean): Promise<void> {
   await refuseBackwardClock(database, new Date())
   await forgetOldWrites(database, new Date())
   await catchUpFits(database)
-  if (demo) log.info({ folder, seeded: await seedDemo(database, settings.demo, new Date()) }, 'demo shop')
+  const photos = openPhotoStore(join(folder, 'photos'))
+  if (demo !== 'no') log.info({ folder, seeded: await seedDemo(database, settings.demo, new Date()) }, 'demo shop')
+  if (demo === 'a year of it')
+    log.info({ events: await seedYear(database, photos, new Date(), busyYear) }, 'a year of work')
   const { standIns } = settings
   if (standIns !== null)
     await saveDevices(
@@ -49,7 +53,7 @@ export async function serve(settings: Settings, demo: boolean): Promise<void> {
   const backups = { folder: settings.backups, write: backupByChild }
   const app = createApp({
     database,
-    photos: openPhotoStore(join(folder, 'photos')),
+    photos,
     backups,
     life: lifeOf(folder),
     log,
@@ -62,7 +66,8 @@ export async function serve(settings: Settings, demo: boolean): Promise<void> {
 
   const everyHour = async () => {
     await forgetOldWrites(database, new Date())
-    if (!demo && (await keepNightly(backups, new Date()))) log.info({ folder: backups.folder }, 'backup of the day')
+    if (demo === 'no' && (await keepNightly(backups, new Date())))
+      log.info({ folder: backups.folder }, 'backup of the day')
   }
   const hourly = () =>
     void everyHour().catch((error: unknown) => log.error({ fault: faultForLog(error) }, 'backup of the day failed'))

@@ -22,5 +22,10 @@ export const bladeEntry = z.discriminatedUnion('kind', [
 ])
 export type BladeStroke = z.infer<typeof bladeEntry>
 
-/** Everything in the book, in order of time; cuts of the fits among it. */
-export const bladeLog = z.array(bladeEntry)
+/** The latest of the book, in order of time, cuts of the fits among it; what was bought and felt is all there. */
+export const bladeLog = z.strictObject({
+  /** Segments that were used before what is listed. */
+  segmentsBefore: z.number().int().min(0),
+  strokes: z.array(bladeEntry),
+})
+export type BladeLog = z.infer<typeof bladeLog>

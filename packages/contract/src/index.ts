@@ -1,5 +1,5 @@
 export { type Backup, type Backups, backups } from './backups.ts'
-export { type BladeStroke, bladeEntry, bladeLog } from './blades.ts'
+export { type BladeLog, type BladeStroke, bladeEntry, bladeLog } from './blades.ts'
 export {
   alignRequest,
   heatRequest,

@@ -22,6 +22,8 @@ export interface Database {
    * everybody.
    */
   write<T>(work: (db: Tables, within: Database) => Promise<T>): Promise<T>
+  /** How many writes have counted since the database was opened: where it is the same, everything is. */
+  readonly writesDone: () => number
   /** What was read and never changes. */
   readonly unchanging: Unchanging
   /** Somebody should know that a document cannot be read. */
@@ -50,6 +52,8 @@ export async function openDatabase(
   mkdirSync(folder, { recursive: true })
   const client = createClient({ url: `file:${join(folder, 'truelay.sqlite')}`, timeout: 5000 })
   await client.execute('PRAGMA journal_mode = WAL')
+  // After much was written at once the log gives its room back.
+  await client.execute('PRAGMA journal_size_limit = 67108864')
   const db = drizzle(client, {
     schema,
     ...(onStatement === undefined ? {} : { logger: { logQuery: (sql: string) => onStatement(sql) } }),
@@ -57,14 +61,21 @@ export async function openDatabase(
   await refuseNewer(client, migrations)
   await copyBeforeUpgrade(client, join(folder, 'backups'), migrations, new Date())
   await migrate(db, { migrationsFolder: migrations })
-  const unchanging = new Unchanging()
+  const unchanging = new Unchanging(200)
+  let writes = 0
+  const writesDone = () => writes
   let last: Promise<unknown> = Promise.resolve()
   return {
     read: db,
     unchanging,
+    writesDone,
     report,
     write(work) {
-      const mine = last.then(() => db.transaction((tx) => work(tx, withinTransaction(tx, unchanging, report))))
+      const mine = last.then(async () => {
+        const done = await db.transaction((tx) => work(tx, withinTransaction(tx, { unchanging, writesDone, report })))
+        writes++
+        return done
+      })
       last = mine.catch(() => undefined)
       return mine
     },
@@ -78,7 +89,7 @@ export async function openDatabase(
 }
 
 /** A database of which all belongs to a transaction that is open already. */
-function withinTransaction(tx: Tables, unchanging: Unchanging, report: Database['report']): Database {
-  const within: Database = { read: tx, unchanging, report, write: (work) => work(tx, within) }
+function withinTransaction(tx: Tables, shared: Pick<Database, 'unchanging' | 'writesDone' | 'report'>): Database {
+  const within: Database = { ...shared, read: tx, write: (work) => work(tx, within) }
   return within
 }

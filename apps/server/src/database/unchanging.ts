@@ -1,16 +1,15 @@
-/** More than this is not kept; what was not asked for longest goes first. */
-const most = 200
-
-/** What was read once and never changes: the plan with which a fit began. One for each open database. */
+/** What was worked out once and never changes under its key; of more than so many, what was not asked for longest goes first. */
 export class Unchanging {
   private readonly known = new Map<string, unknown>()
 
-  async get<T>(key: string, read: () => Promise<T>): Promise<T> {
-    const found = this.known.has(key) ? (this.known.get(key) as T) : await read()
+  constructor(private readonly most: number) {}
+
+  async get<T>(key: string, make: () => T | Promise<T>): Promise<T> {
+    const found = this.known.has(key) ? (this.known.get(key) as T) : await make()
     this.known.delete(key)
     this.known.set(key, found)
     const [oldest] = this.known.keys()
-    if (this.known.size > most && oldest !== undefined) this.known.delete(oldest)
+    if (this.known.size > this.most && oldest !== undefined) this.known.delete(oldest)
     return found
   }
 }

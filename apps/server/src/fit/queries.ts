@@ -1,5 +1,5 @@
 import type { FitEvent, FitEventName, FitEventOf, FitLog, FitProgress, PartId } from '@truelay/contract'
-import { and, asc, eq, inArray } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { readEachStored, readStored, StoredFault } from '../database/stored.ts'
 import { notBegunProgress } from './progressOf.ts'
@@ -39,14 +39,21 @@ export async function readFitLogs(database: Database, partIds: readonly PartId[]
   return logs
 }
 
-/** Events of one kind from every fit that stand, in the order in which they arrived. */
-export async function readFitEventsOf<K extends FitEventName>(database: Database, kind: K): Promise<FitEventOf<K>[]> {
+/** The latest events of one kind from every fit that stand, at most so many, in the order in which they arrived. */
+export async function readLatestFitEventsOf<K extends FitEventName>(
+  database: Database,
+  kind: K,
+  most: number,
+): Promise<FitEventOf<K>[]> {
   const rows = await database.read
     .select({ id: fitEventRows.id, document: fitEventRows.document })
     .from(fitEventRows)
     .where(and(eq(fitEventRows.kind, kind), eq(fitEventRows.retired, false)))
-    .orderBy(asc(fitEventRows.place))
-  return readEachStored(database, 'fitEvent', rows).filter((event): event is FitEventOf<K> => event.kind === kind)
+    .orderBy(desc(fitEventRows.place))
+    .limit(most)
+  return readEachStored(database, 'fitEvent', rows.reverse()).filter(
+    (event): event is FitEventOf<K> => event.kind === kind,
+  )
 }
 
 /** How far the fits of some parts have come; those that nobody has begun are waiting. */

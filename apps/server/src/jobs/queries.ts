@@ -11,7 +11,8 @@ import {
   type Shift,
 } from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
-import { asc, eq } from 'drizzle-orm'
+import { asc, eq, inArray, isNull } from 'drizzle-orm'
+import type { z } from 'zod'
 import type { Database } from '../database/openDatabase.ts'
 import { NotFound } from '../reply/reply.ts'
 import { readPieces } from '../shelf/queries.ts'
@@ -67,6 +68,48 @@ export async function readPart({ read }: Database, id: PartId): Promise<Part> {
   if (row === undefined)
     throw new NotFound(say`There is no part "${name(id)}".`, say`Go to the bay and choose a part there.`)
   return toPart(row)
+}
+
+/** The jobs that are not closed, the one that is due first on top. */
+export const readOpenJobs = async (database: Database): Promise<Job[]> =>
+  readEach(
+    database,
+    await database.read.select().from(jobs).where(isNull(jobs.closedAt)).orderBy(asc(jobs.dueAt)),
+    toJob,
+  )
+
+/** The parts of some jobs, each in its order. */
+export async function readPartsOf(database: Database, ids: readonly JobId[]): Promise<(id: JobId) => Part[]> {
+  const rows = await database.read
+    .select()
+    .from(parts)
+    .where(inArray(parts.jobId, [...ids]))
+    .orderBy(asc(parts.jobId), asc(parts.place))
+  return byJob(readEach(database, rows, toPart))
+}
+
+const partHead = part.pick({ id: true, jobId: true, name: true, filmId: true })
+export type PartHead = z.infer<typeof partHead>
+
+/** What the parts of some jobs are, without what they are worked out from; each job's in its order. */
+export async function readPartHeads(database: Database, ids: readonly JobId[]): Promise<(id: JobId) => PartHead[]> {
+  const { id, jobId, name, filmId } = parts
+  const rows = await database.read
+    .select({ id, jobId, name, filmId })
+    .from(parts)
+    .where(inArray(parts.jobId, [...ids]))
+    .orderBy(asc(parts.jobId), asc(parts.place))
+  return byJob(readEach(database, rows, (row) => readRow('part', row.id, partHead, row)))
+}
+
+function byJob<P extends { readonly jobId: JobId }>(all: readonly P[]): (id: JobId) => P[] {
+  const groups = new Map<JobId, P[]>()
+  for (const one of all) {
+    const group = groups.get(one.jobId)
+    if (group === undefined) groups.set(one.jobId, [one])
+    else group.push(one)
+  }
+  return (id) => groups.get(id) ?? []
 }
 
 /** The parts of a job in its order. */

@@ -33,27 +33,31 @@ export const jobs = sqliteTable(
     /** Parts that are fitted together. */
     sets: storedColumn('part_sets'),
   },
-  (table) => [index('jobs_by_plate').on(table.plate)],
+  (table) => [index('jobs_by_plate').on(table.plate), index('jobs_by_closing').on(table.closedAt)],
 )
 
-export const parts = sqliteTable('parts', {
-  id: text('id').primaryKey(),
-  jobId: text('job_id')
-    .notNull()
-    .references(() => jobs.id),
-  place: integer('place').notNull(),
-  name: text('name').notNull(),
-  slot: text('slot').notNull(),
-  within: text('within', { mode: 'json' }).$type<Part['within']>(),
-  formId: text('form_id'),
-  formVersion: integer('form_version'),
-  filmId: text('film_id')
-    .notNull()
-    .references(() => films.id),
-  pieceId: text('piece_id').references(() => pieces.id),
-  shiftXMm: real('shift_x_mm').notNull(),
-  shiftYMm: real('shift_y_mm').notNull(),
-  shiftTurnDeg: real('shift_turn_deg').notNull(),
-  layOrder: storedColumn('lay_order'),
-  choices: storedColumn('work_choices'),
-})
+export const parts = sqliteTable(
+  'parts',
+  {
+    id: text('id').primaryKey(),
+    jobId: text('job_id')
+      .notNull()
+      .references(() => jobs.id),
+    place: integer('place').notNull(),
+    name: text('name').notNull(),
+    slot: text('slot').notNull(),
+    within: text('within', { mode: 'json' }).$type<Part['within']>(),
+    formId: text('form_id'),
+    formVersion: integer('form_version'),
+    filmId: text('film_id')
+      .notNull()
+      .references(() => films.id),
+    pieceId: text('piece_id').references(() => pieces.id),
+    shiftXMm: real('shift_x_mm').notNull(),
+    shiftYMm: real('shift_y_mm').notNull(),
+    shiftTurnDeg: real('shift_turn_deg').notNull(),
+    layOrder: storedColumn('lay_order'),
+    choices: storedColumn('work_choices'),
+  },
+  (table) => [index('parts_by_job').on(table.jobId, table.place)],
+)

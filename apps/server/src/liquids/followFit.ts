@@ -1,5 +1,5 @@
 import { batch, batchId, type FitEvent, type FitEventOf, type LiquidBatch } from '@truelay/contract'
-import { eq } from 'drizzle-orm'
+import { and, eq, sql } from 'drizzle-orm'
 import type { Database, Tables } from '../database/openDatabase.ts'
 import { readEachStored, readStored, toStored } from '../database/stored.ts'
 import type { FitFollower } from '../fit/addFitEvents.ts'
@@ -40,7 +40,7 @@ async function isUntouched(database: Database, db: Tables, event: FitEventOf<'ba
   const taken = await db
     .select({ id: fitEventRows.id, document: fitEventRows.document })
     .from(fitEventRows)
-    .where(eq(fitEventRows.kind, 'bottleTaken'))
+    .where(and(eq(fitEventRows.kind, 'bottleTaken'), sql`${fitEventRows.document} like ${`%"batchId":"${event.id}"%`}`))
   return readEachStored(database, 'fitEvent', taken).every(
     (e) => e.kind !== 'bottleTaken' || e.batchId !== event.id || e.partId === event.partId,
   )

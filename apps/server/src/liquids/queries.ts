@@ -5,88 +5,48 @@ import {
   type BatchId,
   batch,
   mostBatchNotes as mostNotes,
-  type FitEvent,
   type LiquidBatch,
-  type Liquids,
   type Supply,
   supply,
 } from '@truelay/contract'
-import { learnUse } from '@truelay/core/mix'
 import { name, say, type Sentence, volume } from '@truelay/core/say'
-import { format } from 'date-fns'
-import { asc, eq, isNull } from 'drizzle-orm'
+import { format, subDays } from 'date-fns'
+import { asc, eq, gt, gte, isNull, or } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { readEach, readEachStored, readRow, readStored, toStored } from '../database/stored.ts'
-import { readFitLogs, readProgress } from '../fit/queries.ts'
-import { readParts, toJob } from '../jobs/queries.ts'
-import { jobs } from '../jobs/table.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
-import { readFilms, readForms } from '../shelf/queries.ts'
-import { readShop } from '../shop/queries.ts'
-import { readFindings } from '../walkRound/queries.ts'
-import { addUp, partNeeds } from './jobNeeds.ts'
 import { batchRows, supplyRows } from './table.ts'
 import { takeOff } from './supplies.ts'
-import { usesOf } from './uses.ts'
 
-const readBatches = async (database: Database): Promise<LiquidBatch[]> =>
-  readEachStored(database, 'batch', await database.read.select().from(batchRows).orderBy(asc(batchRows.mixedAt)))
+/** A bottle that was emptied is shown for so many days more. */
+const daysShown = 2
 
-const readSupplies = async (database: Database): Promise<Supply[]> =>
+/** The bottles that stand in the shop, or did until lately. */
+export const readBatches = async (database: Database, now: Date): Promise<LiquidBatch[]> =>
+  readEachStored(
+    database,
+    'batch',
+    await database.read
+      .select({ id: batchRows.id, document: batchRows.document })
+      .from(batchRows)
+      .where(or(isNull(batchRows.emptiedAt), gt(batchRows.emptiedAt, subDays(now, daysShown).toISOString())))
+      .orderBy(asc(batchRows.mixedAt)),
+  )
+
+export const readSupplies = async (database: Database): Promise<Supply[]> =>
   readEach(database, await database.read.select().from(supplyRows), (row) => readRow('supply', row.what, supply, row))
-
-/** Batches, supplies, and what the open jobs still take of them. */
-export async function readLiquids(database: Database): Promise<Liquids> {
-  const [batches, supplies, shop, rows] = await Promise.all([
-    readBatches(database),
-    readSupplies(database),
-    readShop(database),
-    database.read.select().from(jobs).where(isNull(jobs.closedAt)).orderBy(asc(jobs.dueAt)),
-  ])
-  const open = await Promise.all(
-    readEach(database, rows, toJob).map(async (job) => {
-      const parts = await readParts(database, job.id)
-      const ids = parts.map((p) => p.id)
-      const [logs, progress] = await Promise.all([readFitLogs(database, ids), readProgress(database, ids)])
-      return { job, parts, logs, progress }
-    }),
-  )
-  const logs = new Map<string, FitEvent[]>(open.flatMap((o) => [...o.logs]))
-  const learned = learnUse(usesOf(batches, logs))
-  const needs = await Promise.all(
-    open.map(async ({ job, parts, progress }) => {
-      // A part whose liquids are mixed takes nothing more.
-      const waiting = parts.filter((p) => p.formId !== null && progress(p.id).state === 'waiting')
-      const [forms, films, findings] = await Promise.all([
-        readForms(
-          database,
-          waiting.flatMap((p) =>
-            p.formId === null || p.formVersion === null ? [] : [{ id: p.formId, version: p.formVersion }],
-          ),
-        ),
-        readFilms(database, [...new Set(waiting.map((p) => p.filmId))]),
-        readFindings(database, job.id),
-      ])
-      const each = waiting.flatMap((part) => {
-        const form = forms.find((f) => f.id === part.formId && f.version === part.formVersion)
-        const film = films.find((f) => f.id === part.filmId)
-        if (form === undefined || film === undefined) return []
-        return partNeeds({ form, film, part, findings, shop, factor: learned.factor }) ?? []
-      })
-      return { jobId: job.id, number: job.number, vehicle: job.vehicle.model, dueAt: job.dueAt, ...addUp(each) }
-    }),
-  )
-  return { batches, supplies, needs, learned }
-}
 
 /** A batch that was mixed on the bench: numbered by its day, and taken off the supplies. */
 export const mixBatchNow = (database: Database, id: BatchId, draft: BatchDraft, now: Date): Promise<LiquidBatch> =>
   database.write(async (db) => {
     const [there] = await db.select().from(batchRows).where(eq(batchRows.id, id))
     if (there !== undefined) return sameBatch(readStored('batch', id, there.document), draft)
-    const all = await readBatches(database)
     const day = format(now, 'yyMMdd')
-    const today = all.filter((b) => b.number.startsWith(`${day}-`)).length
+    const mixedToday = await db
+      .select({ id: batchRows.id, document: batchRows.document })
+      .from(batchRows)
+      .where(gte(batchRows.mixedAt, subDays(now, 2).toISOString()))
+    const today = readEachStored(database, 'batch', mixedToday).filter((b) => b.number.startsWith(`${day}-`)).length
     const at = now.toISOString()
     const mixed: LiquidBatch = batch.parse({
       ...draft,

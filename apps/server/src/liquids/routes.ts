@@ -1,13 +1,18 @@
 import { batchChange, batchDraft, batchId, supply } from '@truelay/contract'
 import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
-import { changeBatch, mixBatchNow, readLiquids, saveSupply } from './queries.ts'
+import { Unchanging } from '../database/unchanging.ts'
+import { untilWritten } from '../database/untilWritten.ts'
+import { changeBatch, mixBatchNow, saveSupply } from './queries.ts'
+import { readLiquids } from './readLiquids.ts'
 import { asOneWrite } from '../writes/asOneWrite.ts'
 
 export function liquidRoutes(database: Database, now: () => Date): Router {
   const routes = Router()
+  const needsKept = new Unchanging(1000)
+  const liquids = untilWritten(database, async () => JSON.stringify(await readLiquids(database, now(), needsKept)))
   routes.get('/liquids', async (_req, res) => {
-    res.json(await readLiquids(database))
+    res.type('json').send(await liquids())
   })
   routes.put(
     '/batches/:batchId',

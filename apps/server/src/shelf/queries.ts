@@ -1,5 +1,5 @@
 import type { Film, Form, Kit, Piece } from '@truelay/contract'
-import { desc, eq, inArray } from 'drizzle-orm'
+import { desc, eq, inArray, sql } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { readEachStored, toStored } from '../database/stored.ts'
 import { films, forms, kits, pieces } from './table.ts'
@@ -44,6 +44,20 @@ export const readFilms = async (database: Database, ids: readonly string[]): Pro
       .from(films)
       .where(inArray(films.id, [...ids])),
   )
+
+/** What the films are called. */
+export async function readFilmNames({ read }: Pick<Database, 'read'>): Promise<(id: string) => string> {
+  const rows = await read
+    .select({
+      id: films.id,
+      name: sql<
+        string | null
+      >`case when json_valid(document) then coalesce(json_extract(document, '$.doc.name'), json_extract(document, '$.name')) end`,
+    })
+    .from(films)
+  const names = new Map(rows.map(({ id, name }) => [id, name ?? '']))
+  return (id) => names.get(id) ?? ''
+}
 
 export const readAllFilms = async (database: Database): Promise<Film[]> =>
   readEachStored(database, 'film', await database.read.select().from(films))

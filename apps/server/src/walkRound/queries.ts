@@ -8,7 +8,7 @@ import {
   type WalkRound,
 } from '@truelay/contract'
 import { count, name, say, type Sentence } from '@truelay/core/say'
-import { and, asc, desc, eq, ne } from 'drizzle-orm'
+import { and, asc, desc, eq, ne, inArray } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { readProgress } from '../fit/queries.ts'
 import { readJob, readParts, toJob } from '../jobs/queries.ts'
@@ -22,6 +22,18 @@ export const readFindings = async (database: Database, id: JobId): Promise<Findi
     database,
     'finding',
     await database.read.select().from(findingRows).where(eq(findingRows.jobId, id)).orderBy(asc(findingRows.place)),
+  )
+
+/** The findings of some jobs. */
+export const readFindingsOf = async (database: Database, ids: readonly JobId[]): Promise<Finding[]> =>
+  readEachStored(
+    database,
+    'finding',
+    await database.read
+      .select()
+      .from(findingRows)
+      .where(inArray(findingRows.jobId, [...ids]))
+      .orderBy(asc(findingRows.place)),
   )
 
 export async function readSignOff({ read }: Database, id: JobId): Promise<SignOff | null> {

@@ -1,6 +1,7 @@
 import {
   type BatchChange,
   type BatchDraft,
+  type BladeLog,
   type BladeStroke,
   batch,
   bladeLog,
@@ -33,12 +34,12 @@ export const benchApi = api.injectEndpoints({
       responseSchema: supply,
       invalidatesTags: ['Liquids'],
     }),
-    blades: build.query<BladeStroke[], void>({
+    blades: build.query<BladeLog, void>({
       query: () => 'blades',
       responseSchema: bladeLog,
       providesTags: ['Blades'],
     }),
-    addBladeStroke: build.mutation<BladeStroke[], BladeStroke>({
+    addBladeStroke: build.mutation<BladeLog, BladeStroke>({
       query: (body) => ({ url: 'blades', method: 'POST', body }),
       responseSchema: bladeLog,
       invalidatesTags: ['Blades'],

@@ -23,10 +23,10 @@ export interface BladeBook {
 
 const lastCuts = 10
 
-/** What the blade book adds up to, entries in order of time. */
-export function bladeBook(entries: readonly BladeEntry[], bladeAlongMm: number): BladeBook {
-  let segmentsLeft = 0
-  let segmentsUsed = 0
+/** What the blade book adds up to, entries in order of time; `segmentsBefore` were used before the first of them. */
+export function bladeBook(entries: readonly BladeEntry[], bladeAlongMm: number, segmentsBefore = 0): BladeBook {
+  let segmentsLeft = -segmentsBefore
+  let segmentsUsed = segmentsBefore
   let cutWithThisMm = 0
   const felt: TestCut[] = []
   for (const entry of entries) {

@@ -29,17 +29,18 @@ const felts = Object.keys(feltWords) as TestCut[]
 export function BladeBookScreen() {
   const t = useWords()
   const { data: bay, error: bayError } = useBayQuery()
-  const { data: strokes, error } = useBladesQuery()
+  const { data: log, error } = useBladesQuery()
   const [add] = useAddBladeStrokeMutation()
   const [who, setWho] = useState<PersonId | null>(null)
   const [pack, setPack] = useState(50)
   const now = useNow(30_000)
-  if (bay === undefined || strokes === undefined) {
+  if (bay === undefined || log === undefined) {
     const wrong = error ?? bayError
     return wrong === undefined ? <Busy text={t`Opening the blade book`} /> : <Failed {...failureOf(wrong)} />
   }
   const practice = practiceWith(bay.shop.practice)
-  const book = bladeBook(strokes, practice.bladeAlong)
+  const { strokes } = log
+  const book = bladeBook(strokes, practice.bladeAlong, log.segmentsBefore)
   const personId = who ?? bay.people[0]?.id
   if (personId === undefined)
     return <Failed sentence={say`Nobody works in this shop yet.`} fix={say`Add a person on the Shop screen first.`} />
