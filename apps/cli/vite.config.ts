@@ -1,7 +1,16 @@
 import { defineConfig } from 'vite'
 
-/** One file that runs on plain Node; only packages of the registry stay outside. */
+/** A program that runs on plain Node, and the thread in which it reads meshes; only packages of the registry stay outside. */
 export default defineConfig({
   ssr: { noExternal: [/^@truelay\//] },
-  build: { ssr: 'src/main.ts', outDir: 'dist', target: 'node20', emptyOutDir: true },
+  build: {
+    ssr: true,
+    rollupOptions: {
+      input: { main: 'src/main.ts', meshReader: 'src/meshReader.ts' },
+      output: { entryFileNames: '[name].js', chunkFileNames: '[name].js' },
+    },
+    outDir: 'dist',
+    target: 'node20',
+    emptyOutDir: true,
+  },
 })

@@ -146,12 +146,14 @@ export class SoakTablet {
   async faults(): Promise<{ lost: number; doubled: number; outOfOrder: number }> {
     const log = (await this.get(`/api/parts/${this.partId}/fit`)) as FitLog
     const ids = log.events.map((e) => e.id)
+    const stored = new Set(ids)
     const mine = new Set(this.confirmed.map((e) => e.id))
     const there = ids.filter((id) => mine.has(id))
+    const inOrder = [...mine].filter((id) => stored.has(id))
     return {
-      lost: [...mine].filter((id) => !ids.includes(id)).length,
-      doubled: ids.length - new Set(ids).size,
-      outOfOrder: there.filter((id, i) => id !== this.confirmed.filter((e) => ids.includes(e.id))[i]?.id).length,
+      lost: mine.size - inOrder.length,
+      doubled: ids.length - stored.size,
+      outOfOrder: there.filter((id, i) => id !== inOrder[i]).length,
     }
   }
 

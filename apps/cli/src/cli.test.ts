@@ -408,3 +408,10 @@ describe('bad input: nothing on standard output, one line on standard error, exi
     expect(err).toContain('contradict')
   })
 })
+
+test('a mesh that asks for more than a part needs is refused in a line', async () => {
+  const hostile = file('hostile.obj', `v 0 0 0\nv 1 0 0\nv 0 1 0\nf ${'1 2 3 '.repeat(200_000)}\n`)
+  const { code, out, err } = await run(['lay', hostile])
+  expect({ code, out }).toEqual({ code: 2, out: '' })
+  expect(err).toMatch(/hostile\.obj, line 4: a line of more than 100000 letters/)
+})

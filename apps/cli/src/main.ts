@@ -25,7 +25,7 @@ const optionsOf: Record<keyof typeof commands, Record<string, typeof text>> = {
   story: {},
 }
 
-function run(words: string[]): unknown {
+async function run(words: string[]): Promise<unknown> {
   const [name, ...rest] = words
   if (name === undefined || !(name in commands))
     throw new BadInput(
@@ -46,7 +46,7 @@ function run(words: string[]): unknown {
 }
 
 try {
-  const answer = run(process.argv.slice(2))
+  const answer = await run(process.argv.slice(2))
   process.stdout.write(`${typeof answer === 'string' ? answer : JSON.stringify(inEnglish(answer))}\n`)
 } catch (error) {
   if (!(error instanceof BadInput)) throw error

@@ -2,23 +2,23 @@ import { writeFileSync } from 'node:fs'
 import { performance } from 'node:perf_hooks'
 import { checkSheet, triangleCount, type TriangleMesh, vertexCount } from '@truelay/core/geometry'
 import { grade, layFigures, naturalLay, workedDefaults, workedLay } from '@truelay/core/lay'
-import { readObj, writeObj } from '@truelay/formats/obj'
+import { writeObj } from '@truelay/formats/obj'
 import { orderWish, rehearsal } from './rehearsal.ts'
-import { BadInput, numberOption, readText, valueOrBadInput, wordOption } from '../input.ts'
-import { english } from '@truelay/words'
+import { numberOption, valueOrBadInput, wordOption } from '../input.ts'
+import { readMesh } from '../readMesh.ts'
 
 /**
  * `lay --mesh FILE.obj [--units m|mm] [--mode natural|worked] [--take 0.006] [--holes refuse|keep] [--flat OUT.obj]`, or
  * `lay FORM.json --film FILM.json --order SCHOOL|all|search`: a rehearsal in an order of work.
  */
-export function lay(file: string | undefined, options: Record<string, string | undefined>) {
+export async function lay(file: string | undefined, options: Record<string, string | undefined>) {
   if (options.order !== undefined) return rehearsal(file, options.film, orderWish(options.order))
   const name = options.mesh ?? file
   const units = wordOption(options.units, 'units', ['mm', 'm'])
   const mode = wordOption(options.mode, 'mode', ['natural', 'worked'])
   const holes = wordOption(options.holes, 'holes', ['refuse', 'keep'])
   const take = numberOption(options.take, 'take', workedDefaults.take, 0, 0.2)
-  const mesh = readMesh(name, units === 'm' ? 1000 : 1)
+  const mesh = await readMesh(name, units === 'm' ? 1000 : 1)
   valueOrBadInput(checkSheet(mesh, { holesExpected: holes === 'keep' }))
 
   const began = performance.now()
@@ -38,12 +38,6 @@ export function lay(file: string | undefined, options: Record<string, string | u
     ...(worked ? { neededStretch: worked.neededStretch, leftCompression: worked.leftCompression } : {}),
     ...(options.flat === undefined ? {} : { flat: options.flat }),
   }
-}
-
-function readMesh(name: string | undefined, toMm: number): TriangleMesh {
-  const read = readObj(readText(name), toMm)
-  if (!read.ok) throw new BadInput(`${name}, line ${read.line}: ${english(read.problem)}`)
-  return read.mesh
 }
 
 function flatMesh(mesh: TriangleMesh, flat: Float64Array): TriangleMesh {

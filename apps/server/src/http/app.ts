@@ -32,6 +32,7 @@ import { errorHandler, NotFound } from '../reply/reply.ts'
 import { shelfRoutes } from '../shelf/routes.ts'
 import { shopRoutes } from '../shop/routes.ts'
 import { walkRoundRoutes } from '../walkRound/routes.ts'
+import { packedAssets } from './packedAssets.ts'
 import { onlyOwnPages } from './onlyOwnPages.ts'
 import { onlyThisMachine } from './onlyThisMachine.ts'
 
@@ -120,6 +121,7 @@ export function createApp({
     throw new NotFound(say`The server has nothing at that address.`, say`Check the address.`)
   })
   if (web !== undefined && existsSync(join(web, 'index.html'))) {
+    app.use('/assets', packedAssets(join(web, 'assets')))
     app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y' }))
     app.use(express.static(web, { index: false }))
     app.get('/{*path}', (_req, res) => {

@@ -10,13 +10,12 @@ import {
 import type { TriangleMesh } from '@truelay/core/geometry'
 import { grade, gradeWords, layFigures, naturalLay } from '@truelay/core/lay'
 import { done, type Result } from '@truelay/core/result'
-import { readScan, type ScanKind } from '@truelay/formats/scan'
 import { expose } from 'comlink'
 import type { FormAnswer, ScanAnswer } from './formWork.ts'
 
 const triangles = 1400
 
-/** Carries messages; the work is done by the core and the formats. */
+/** Carries messages; the work is done by the core. */
 const formWorker = {
   /** The surface of a form while it is measured: how it bends, its figures, and where to measure next. */
   build(form: FormDoc, enoughMm: number): Result<FormAnswer> {
@@ -32,7 +31,6 @@ const formWorker = {
       next: form.relief === undefined ? suggestReading(form, enoughMm) : null,
     })
   },
-  scan: (kind: ScanKind, bytes: Uint8Array, toMm: number) => readScan(kind, bytes, toMm),
   fromScan(mesh: TriangleMesh, spots: readonly [Spot3, Spot3, Spot3] | null, stepMm: number): Result<ScanAnswer> {
     const turned = spots === null ? done(mesh) : orientScan(mesh, ...spots)
     if (!turned.ok) return turned

@@ -1,6 +1,7 @@
 import { readBundle } from '@truelay/formats/bundle'
 import { readDxf } from '@truelay/formats/dxf'
 import { type PatternOptions, patternFromDrawing } from '@truelay/formats/pattern'
+import { readScan, type ScanKind } from '@truelay/formats/scan'
 import { readSvg } from '@truelay/formats/svg'
 import { expose } from 'comlink'
 
@@ -12,6 +13,7 @@ const formatsWorker = {
     return drawing.ok ? patternFromDrawing(drawing.value, options) : drawing
   },
   bundle: (bytes: Uint8Array) => readBundle(bytes),
+  scan: (kind: ScanKind, bytes: Uint8Array, toMm: number) => readScan(kind, bytes, toMm),
 }
 
 export type FormatsWorker = typeof formatsWorker

@@ -1,29 +1,34 @@
+import type { TriangleMesh } from '@truelay/core/geometry'
 import type { Bundle } from '@truelay/formats/bundle'
 import type { PatternOptions, PatternReading } from '@truelay/formats/pattern'
+import type { ScanKind } from '@truelay/formats/scan'
 import type { FileResult } from '@truelay/formats/result'
 import { say, seconds } from '@truelay/core/say'
 import { wrap } from 'comlink'
 import type { FormatsWorker } from './formats.worker.ts'
 
 const patienceMs = 20_000
-const tooLong = {
+/** A scan of a whole bumper has a million triangles. */
+const scanPatienceMs = 60_000
+const tooLong = (patienceMs: number) => ({
   ok: false as const,
   failure: {
     code: 'FILE_TOO_SLOW',
     sentence: say`This file takes longer than ${seconds(patienceMs / 1000)} to read.`,
-    fix: say`Export only the outline of one piece.`,
+    fix: say`Export less of it.`,
   },
-}
+})
 
 /** Reads one file in a worker of its own, which ends with it: a hostile file can only waste its own time. */
 async function once<T>(
   work: (remote: ReturnType<typeof wrap<FormatsWorker>>) => Promise<FileResult<T>>,
+  patience = patienceMs,
 ): Promise<FileResult<T>> {
   const worker = new Worker(new URL('./formats.worker.ts', import.meta.url), { type: 'module' })
   let timer: ReturnType<typeof setTimeout> | undefined
   const late = new Promise<FileResult<T>>((resolve) => {
-    timer = setTimeout(() => resolve(tooLong), patienceMs)
-    worker.onerror = () => resolve(tooLong)
+    timer = setTimeout(() => resolve(tooLong(patience)), patience)
+    worker.onerror = () => resolve(tooLong(patience))
   })
   try {
     return await Promise.race([work(wrap<FormatsWorker>(worker)), late])
@@ -38,3 +43,6 @@ export const readPatternFile = (kind: 'svg' | 'dxf', text: string, options: Patt
 
 export const readBundleFile = (bytes: Uint8Array) =>
   once<Bundle>((remote) => remote.bundle(bytes) as Promise<FileResult<Bundle>>)
+
+export const readScanFile = (kind: ScanKind, bytes: Uint8Array, toMm: number) =>
+  once<TriangleMesh>((remote) => remote.scan(kind, bytes, toMm) as Promise<FileResult<TriangleMesh>>, scanPatienceMs)

@@ -10,6 +10,7 @@ import { lazy, Suspense, useMemo, useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { Notice } from '../../ui/Notice.tsx'
+import { readScanFile } from '../../workers/openFormatsWorker.ts'
 import { useFormWorker } from '../../workers/useFormWorker.ts'
 import { blankForm } from './editForm.ts'
 import { NumberCell } from './NumberCell.tsx'
@@ -39,7 +40,7 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
     setMesh(null)
     if (kind === null) return setProblem(t`That is no scan: choose a file that ends in .obj, .stl or .ply.`)
     setBusy(true)
-    const result = await worker().scan(kind, new Uint8Array(await chosen.arrayBuffer()), toMm[as])
+    const result = await readScanFile(kind, new Uint8Array(await chosen.arrayBuffer()), toMm[as])
     setBusy(false)
     setProblem(result.ok ? null : t(wholeFailure(result.failure)))
     if (result.ok) setMesh(result.value)
