@@ -80,12 +80,11 @@ export function createApp({
   app.use(onlyThisMachine, onlyOwnPages)
   app.use((req, res, next) => {
     const began = performance.now()
+    // As it was asked for: routers shorten it on the way.
+    const { method, path } = req
     res.on('finish', () => {
-      if (req.path.startsWith('/api'))
-        log.info(
-          { method: req.method, path: req.path, status: res.statusCode, ms: Math.round(performance.now() - began) },
-          'request',
-        )
+      if (path.startsWith('/api'))
+        log.info({ method, path, status: res.statusCode, ms: Math.round(performance.now() - began) }, 'request')
     })
     next()
   })

@@ -1,3 +1,4 @@
+import pino from 'pino'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { DemoServer, said } from '../testing/demoServer.ts'
 import { id, sent, writeRoutes } from '../testing/writeRoutes.ts'
@@ -63,5 +64,23 @@ describe('what the log says of a fault', () => {
     expect(fault.at.join()).toContain('trouble.test')
     expect(JSON.stringify(fault)).not.toContain('Holm')
     expect(faultForLog('Ruben Holm')).toEqual({ type: 'string', at: [] })
+  })
+})
+
+describe('what the log says of a request', () => {
+  test('is its address as it was asked for, its status and the time it took; nothing of what was sent', async () => {
+    const lines: string[] = []
+    const own = await new DemoServer(undefined, pino({}, { write: (line) => lines.push(line) })).start()
+    const [job] = writeRoutes
+    await own.send('POST', '/api/jobs', { ...job?.good, customer: 'Ruben Holm' })
+    await own.get('/api/parts/0412-bonnet/fit')
+    await own.end()
+    const told = lines.map((line) => JSON.parse(line)).filter((line) => line.msg === 'request')
+    expect(told.map(({ method, path, status }) => [method, path, status])).toEqual([
+      ['POST', '/api/jobs', 201],
+      ['GET', '/api/parts/0412-bonnet/fit', 200],
+    ])
+    expect(told.every(({ ms }) => ms >= 0)).toBe(true)
+    expect(lines.join()).not.toContain('Holm')
   })
 })

@@ -31,7 +31,10 @@ export class DemoServer {
   private readonly news = new NewsFeed()
 
   /** In a folder of its own, or in one that is there already. */
-  constructor(readonly folder = mkdtempSync(join(tmpdir(), 'truelay-'))) {}
+  constructor(
+    readonly folder = mkdtempSync(join(tmpdir(), 'truelay-')),
+    private readonly log = pino({ level: 'silent' }),
+  ) {}
 
   /** Hears of every statement of the database before it is done, and may stop it by an exception. */
   onStatement: (sql: string) => void = () => {}
@@ -50,7 +53,7 @@ export class DemoServer {
         write: async (file) => void (await writeBackup(this.folder, file, noon)),
       },
       life: lifeOf(this.folder),
-      log: pino({ level: 'silent' }),
+      log: this.log,
       now: () => noon,
       news: this.news,
     })

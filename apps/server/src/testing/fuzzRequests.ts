@@ -38,6 +38,13 @@ const oddValue: fc.Arbitrary<unknown> = fc.oneof(
     {},
     [[]],
     '9999-12-31T23:59:59Z',
+    // At the bounds of what is stored.
+    '2199-12-31T23:59:59.000Z',
+    '1990-01-01T00:00:00.000Z',
+    100_000,
+    1e9,
+    -1e9,
+    0.001,
     '__proto__',
     '\u0000',
     '\ud800',

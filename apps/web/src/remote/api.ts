@@ -240,6 +240,16 @@ export const api = createApi({
       query: ({ partId, choices }) => ({ url: `parts/${at(partId)}/choices`, method: 'PUT', body: choices }),
       responseSchema: part,
       invalidatesTags: ['Job', 'Bay'],
+      // Shown at once: a second choice right after it is made on top of the first.
+      async onQueryStarted({ jobId, partId, choices }, { dispatch, queryFulfilled }) {
+        const shown = dispatch(
+          api.util.updateQueryData('job', jobId, (draft) => {
+            const chosen = draft.parts.find((p) => p.id === partId)
+            if (chosen !== undefined) Object.assign(chosen, { choices })
+          }),
+        )
+        await queryFulfilled.catch(() => shown.undo())
+      },
     }),
     saveSets: build.mutation<PartSet[], { jobId: JobId; sets: readonly PartSet[] }>({
       query: ({ jobId, sets }) => ({ url: `jobs/${at(jobId)}/sets`, method: 'PUT', body: { sets } }),
