@@ -45,7 +45,7 @@ test('a wrong batch is found out, put right within its bottle, and gets a number
 
   await page.getByRole('button', { name: /give it a number/ }).click()
   const label = page.getByRole('dialog')
-  await expect(label.getByText(/^\d{4}-\d$/)).toBeVisible()
+  await expect(label.getByText(/^\d{6}-\d$/)).toBeVisible()
   await expect(label.getByText('weak tack')).toBeVisible()
   await expect(label.getByRole('img', { name: /^Code of bottle/ })).toBeVisible()
   await label.getByRole('button', { name: 'Close' }).click()

@@ -46,7 +46,7 @@ export function FitScreen() {
         <ToBay />
       </Failed>
     )
-  return <FitOfPart bundle={bundle} part={part} />
+  return <FitOfPart key={part.id} bundle={bundle} part={part} />
 }
 
 function FitOfPart({ bundle, part }: { readonly bundle: JobBundle; readonly part: Part }) {
