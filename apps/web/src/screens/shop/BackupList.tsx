@@ -54,7 +54,7 @@ export function BackupList() {
         ))}
       </ul>
       <p className="mt-2 text-body text-quiet">
-        {t`They lie in ${name(data.folder)} on the server${data.backups.length > shown ? t`, ${counted(data.backups.length, 'one', '# in all')}` : ''}. Keep one on another disk; to bring one back, the server is ended and ${name('./truelay restore FILE')} is run.`}
+        {t`They lie in ${name(data.folder)} on the server${data.backups.length > shown ? t`, ${counted(data.backups.length, 'one', '# in all')}` : ''}. Keep one on another disk. How to bring one back stands in the guide to keeping the server.`}
       </p>
     </section>
   )
