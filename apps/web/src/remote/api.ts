@@ -60,28 +60,31 @@ import { baseQuery } from './baseQuery.ts'
 
 const at = encodeURIComponent
 
+/** What an answer of the server is about. */
+export const tagTypes = [
+  'Bay',
+  'Job',
+  'Fit',
+  'Record',
+  'Shop',
+  'Models',
+  'WalkRound',
+  'KitCheck',
+  'Forms',
+  'Shelf',
+  'Liquids',
+  'Blades',
+  'Room',
+  'Devices',
+  'Learned',
+  'Backups',
+] as const
+
 /** Everything that comes from the server; each answer is checked against its schema. */
 export const api = createApi({
   reducerPath: 'remote',
   baseQuery,
-  tagTypes: [
-    'Bay',
-    'Job',
-    'Fit',
-    'Record',
-    'Shop',
-    'Models',
-    'WalkRound',
-    'KitCheck',
-    'Forms',
-    'Shelf',
-    'Liquids',
-    'Blades',
-    'Room',
-    'Devices',
-    'Learned',
-    'Backups',
-  ],
+  tagTypes,
   endpoints: (build) => ({
     bay: build.query<Bay, void>({ query: () => 'bay', responseSchema: bay, providesTags: ['Bay'] }),
     job: build.query<JobBundle, JobId>({

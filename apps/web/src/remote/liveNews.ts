@@ -1,5 +1,5 @@
 import { type NewsItem, news, type PartId } from '@truelay/contract'
-import { api } from './api.ts'
+import { api, tagTypes } from './api.ts'
 import { isOwnWrite } from './baseQuery.ts'
 
 /** What comes within so many milliseconds is asked for at once. */
@@ -7,23 +7,10 @@ const gatherMs = 150
 
 /** What one fit changes besides its own log. */
 const followsFit = ['Bay', 'Record', 'Liquids', 'Blades', 'Learned'] as const
-/** What any other write may have changed: everything but fits and what is measured anew all the time. */
-const setUp = [
-  'Bay',
-  'Job',
-  'Record',
-  'Shop',
-  'Models',
-  'WalkRound',
-  'KitCheck',
-  'Forms',
-  'Shelf',
-  'Liquids',
-  'Blades',
-  'Devices',
-] as const
+/** What any other write may have changed: everything but fits, and what is measured or learned. */
+const setUp = tagTypes.filter((tag) => !['Fit', 'Room', 'Learned', 'Backups'].includes(tag))
 
-type Tag = (typeof followsFit)[number] | (typeof setUp)[number] | { type: 'Fit'; id: PartId }
+type Tag = (typeof tagTypes)[number] | { type: 'Fit'; id: PartId }
 
 /** What has to be asked for anew after some news, this tablet's own writes left out: their answers are here. */
 export function oldAfter(items: readonly NewsItem[], isOwn: (writeId: string) => boolean): Tag[] {
