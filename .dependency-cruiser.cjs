@@ -46,15 +46,17 @@ const layers = {
 const floors = [
   ['database'],
   ['reply'],
+  ['who'],
+  ['audit'],
   ['writes'],
-  ['devices', 'photos', 'shop', 'models', 'news', 'backup'],
-  ['shelf'],
+  ['devices', 'photos', 'shop', 'models', 'news', 'backup', 'export'],
+  ['shelf', 'signIn'],
   ['jobs'],
   ['fit'],
-  ['forms', 'walkRound', 'kitCheck'],
-  ['bundle', 'blades', 'learned', 'calendar', 'bay'],
+  ['forms', 'walkRound', 'kitCheck', 'corrections'],
+  ['bundle', 'blades', 'learned', 'calendar', 'bay', 'jobList', 'opening'],
   ['records', 'liquids'],
-  ['seed'],
+  ['seed', 'network'],
   ['http'],
 ]
 const server = '^apps/server/src/'
@@ -69,7 +71,7 @@ const serverRules = floors.flatMap((floor, i) =>
       pathNot: [
         `${server}(${[folder, ...floors.slice(0, i).flat()].join('|')})/`,
         // The schema is the list of every folder's own tables.
-        ...(folder === 'database' ? [`${server}[^/]+/table\\.ts$`] : []),
+        ...(['database', 'audit'].includes(folder) ? [`${server}[^/]+/table\\.ts$`] : []),
       ],
     },
   })),

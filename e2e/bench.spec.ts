@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { expect, goOnTo, headline, openLaySheet, startFit, test } from './shop.ts'
+import { expect, goOnTo, headline, openLaySheet, startFit, test, pedal } from './shop.ts'
 
 const type = async (page: Page, label: string, text: string) => {
   const field = page.getByRole('textbox', { name: label, exact: true })
@@ -184,7 +184,7 @@ test('the fit asks which bottle is in hand, warns of the wrong one, and the wait
   await expect(asked).toContainText('as planned')
 
   await goOnTo(page, /Let it grab/)
-  await page.keyboard.press('PageDown')
+  await pedal(page)
   await expect(page.getByRole('region', { name: 'Wait' })).toContainText('20 min in place of 20')
   await standIns.turn({ room: { temperatureC: 12, humidityPercent: 85, fault: 'none' } })
   await expect(page.getByRole('region', { name: 'Wait' })).toContainText(/[4-9]\d min in place of 20/, {

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, goOnTo, headline, openLaySheet, startFit, test, typeGaps } from './shop.ts'
+import { expect, goOnTo, headline, openLaySheet, startFit, test, typeGaps, pedal } from './shop.ts'
 
 test('a bonnet from the first wash to the record, through a closed browser and a killed server', async ({
   page,
@@ -13,7 +13,7 @@ test('a bonnet from the first wash to the record, through a closed browser and a
   await expect(headline(page)).toHaveText('Wash, clay, wipe')
 
   // Space goes on, Back goes back.
-  await page.keyboard.press('Space')
+  await pedal(page, 'Space')
   await expect(headline(page)).toHaveText('Degrease the edges')
   await page.getByRole('button', { name: 'Back one step' }).click()
   await expect(headline(page)).toHaveText('Wash, clay, wipe')
@@ -37,7 +37,7 @@ test('a bonnet from the first wash to the record, through a closed browser and a
   await expect(page.getByText('Within 0.5 mm everywhere now. Leave it.')).toBeVisible()
 
   // The browser is closed and the server killed in the middle: it goes on at the same step.
-  await page.keyboard.press('PageDown')
+  await pedal(page)
   await expect(headline(page)).toContainText('corner')
   const there = (await headline(page).textContent()) ?? ''
   await page.close()
@@ -57,14 +57,14 @@ test('a bonnet from the first wash to the record, through a closed browser and a
 
   // A wait counts down and holds the next step back.
   await goOnTo(again, /Let it grab/)
-  await again.keyboard.press('PageDown')
+  await pedal(again)
   await expect(again.getByTestId('countdown')).toHaveText(/^1[78]:\d\d$/)
   await expect(again.getByRole('button', { name: /^Done/ })).toBeDisabled()
   await again.goto(shop.url)
   await expect(again.getByText(/then Seal the edges/)).toBeVisible()
   await again.getByRole('link', { name: 'Go on' }).click()
   await goOnTo(again, /Wipe, photograph, done/)
-  await again.keyboard.press('PageDown')
+  await pedal(again)
   await expect(again.getByRole('heading', { name: 'Bonnet is done' })).toBeVisible()
 
   await again.getByRole('link', { name: 'Record', exact: true }).click()
@@ -102,7 +102,7 @@ test('a lamp laid dry: no mixing, mask, pull, shrink, post-heat, tuck, cut, tape
     seen.push((await headline(page).textContent()) ?? '')
   }
   await expect(page.getByText(/Never hold the gun still/)).toBeVisible()
-  await page.keyboard.press('PageDown')
+  await pedal(page)
   await expect(page.getByRole('heading', { name: 'Wait: cool before the cut' })).toBeVisible()
   await goOnTo(page, /Tuck/)
   await goOnTo(page, /Cut in the gap/)
@@ -124,9 +124,9 @@ test('without the server the fit goes on, and everything arrives once', async ({
   await expect.poll(stored).toEqual(['fitStarted'])
   await expect(page.getByText('storing')).toBeHidden()
   await shop.kill()
-  await page.keyboard.press('PageDown')
+  await pedal(page)
   await expect(headline(page)).toHaveText('Degrease the edges')
-  await page.keyboard.press('PageDown')
+  await pedal(page)
   await expect(headline(page)).toHaveText('Mix slip and tack')
   await expect(page.getByText(/server away, 2 kept here/)).toBeVisible()
   await shop.start()
@@ -161,7 +161,7 @@ for (const [name, size] of [
       await expect(page.getByRole('img', { name: /Picture of the step|mL of/ }).first()).toBeVisible()
       const now = (await headline(page).textContent()) ?? ''
       if (/Measure the gaps/.test(now)) break
-      await page.keyboard.press('PageDown')
+      await pedal(page)
       await expect(headline(page)).not.toHaveText(now)
     }
     await expect(headline(page)).toHaveText('Measure the gaps')

@@ -1,13 +1,8 @@
 import type { Page } from '@playwright/test'
+import { bowGap as gap, readBow } from './bow.ts'
 import { expect, test } from './shop.ts'
 
 const step = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
-const gap = (page: Page, number: number) =>
-  page
-    .getByRole('listitem')
-    .nth(number - 1)
-    .getByRole('textbox', { name: 'gap' })
-
 test('a bonnet is measured with straightedge readings, kept, and laid', async ({ page, shop }) => {
   // A part that nobody has measured, from a new job.
   await page.goto(`${shop.url}/jobs/new`)
@@ -37,21 +32,7 @@ test('a bonnet is measured with straightedge readings, kept, and laid', async ({
   // Bow: the app says where to lay the straightedge, until enough is known.
   await step(page, '2 Bow')
   await expect(page.getByText('Next: across, middle.')).toBeVisible()
-  const height = (x: number, y: number) => -1.1e-4 * x * x - 2e-4 * y * y
-  for (let i = 0; i < 12; i++) {
-    const enough = page.getByText('Enough is known.')
-    const next = page.getByText(/^Next: /)
-    await expect(enough.or(next).first()).toBeVisible()
-    if (await enough.isVisible()) break
-    const told = (await page.getByText(/gap read in the middle/).textContent()) ?? ''
-    const [fx = 0, fy = 0, tx = 0, ty = 0] = (told.replaceAll('−', '-').match(/-?\d+, -?\d+/g) ?? []).flatMap((p) =>
-      p.split(', ').map(Number),
-    )
-    const sagitta = height((fx + tx) / 2, (fy + ty) / 2) - (height(fx, fy) + height(tx, ty)) / 2
-    await page.getByRole('button', { name: 'Lay it there' }).click()
-    await gap(page, i + 1).fill(sagitta.toFixed(1))
-    await expect(page.getByText(told, { exact: true })).toBeHidden()
-  }
+  await readBow(page, (x, y) => -1.1e-4 * x * x - 2e-4 * y * y)
   await expect(page.getByText('Enough is known.')).toBeVisible()
   await expect(page.getByTestId('form-grade')).toContainText('Grade')
 

@@ -15,6 +15,8 @@ export default defineConfig({
     actionTimeout: 90_000,
     viewport: { width: 1280, height: 800 },
     trace: 'retain-on-failure',
+    // Kept for times without the server in the test of that; elsewhere each page would pack and load the whole app.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

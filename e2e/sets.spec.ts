@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, goOnTo, headline, test } from './shop.ts'
+import { expect, goOnTo, headline, test, pedal } from './shop.ts'
 
 const together = (page: Page) => page.getByRole('region', { name: 'Fitted together', exact: true })
 const ofSet = (page: Page, part: RegExp) =>
@@ -29,7 +29,7 @@ test('a set of six strips is led through piece by piece to its end', async ({ pa
     // The gate between this piece and the next.
     await expect(page.getByText(strip < 6 ? `then Tail lamp strip ${strip + 1}` : /next piece meets it/)).toBeVisible()
     await goOnTo(page, /Wipe, photograph, done/)
-    await page.keyboard.press('PageDown')
+    await pedal(page)
     await expect(page.getByRole('heading', { name: `Tail lamp strip ${strip} is done` })).toBeVisible()
     if (strip < 6) await page.getByRole('link', { name: `Next: Tail lamp strip ${strip + 1}` }).click()
   }
@@ -46,12 +46,12 @@ test('a pair of lamps goes to and fro: the second is laid while the first dries,
   await expect(together(page).getByRole('button', { name: 'Take apart' })).toBeVisible()
   await page.goto(`${shop.url}/jobs/0413/fit/0413-09`)
   await begin(page, /Tuck edge/)
-  await page.keyboard.press('PageDown')
+  await pedal(page)
   await expect(page.getByTestId('countdown')).toBeVisible()
   await page.getByRole('link', { name: /Meanwhile: Tail lamp, outer part, passenger’s side/ }).click()
   await expect(ofSet(page, /driver’s side/)).toContainText(/dries until \d/)
   await begin(page, /Tuck edge/)
-  await page.keyboard.press('PageDown')
+  await pedal(page)
   await expect(page.getByTestId('countdown')).toBeVisible()
   // Both dry: nothing to go on with meanwhile; back to the first, which is cut first.
   await expect(page.getByRole('link', { name: /Meanwhile/ })).toBeHidden()
@@ -59,13 +59,13 @@ test('a pair of lamps goes to and fro: the second is laid while the first dries,
   await expect(page.getByTestId('countdown')).toBeVisible()
   await goOnTo(page, /Cut in the gap/)
   await goOnTo(page, /Wipe, photograph, done/)
-  await page.keyboard.press('PageDown')
+  await pedal(page)
   await expect(page.getByRole('heading', { name: 'Tail lamp, outer part, driver’s side is done' })).toBeVisible()
   await page.getByRole('link', { name: 'Next: Tail lamp, outer part, passenger’s side' }).click()
   await expect(ofSet(page, /driver’s side/)).toContainText('done')
   await goOnTo(page, /Take the tape off/)
   await goOnTo(page, /Wipe, photograph, done/)
-  await page.keyboard.press('PageDown')
+  await pedal(page)
   await expect(page.getByRole('heading', { name: 'Tail lamp, outer part, passenger’s side is done' })).toBeVisible()
 })
 

@@ -9,6 +9,9 @@ import { test as base, expect, type Page } from '@playwright/test'
 /** A demo shop of its own: a server on a free port with an empty data folder. */
 export interface DemoShop {
   readonly url: string
+  /** Where a tablet reaches it, if it is opened to the network, and where that gets the certificate. */
+  readonly networkUrl: string
+  readonly doorUrl: string
   /** Stops the server the hard way, as a power cut would. */
   kill(): Promise<void>
   start(): Promise<void>
@@ -42,7 +45,19 @@ async function answers(url: string) {
   throw new Error(`nothing answers at ${url}`)
 }
 
-export const test = base.extend<{ shop: DemoShop; standIns: StandIns; quiet: string[] }>({
+interface Fixtures {
+  /** What the data folder holds when the server starts. */
+  readonly holds: 'the demo shop' | 'nothing'
+  /** Who reaches the server. */
+  readonly reachedFrom: 'this machine' | 'the network'
+  readonly shop: DemoShop
+  readonly standIns: StandIns
+  readonly quiet: string[]
+}
+
+export const test = base.extend<Fixtures>({
+  holds: ['the demo shop', { option: true }],
+  reachedFrom: ['this machine', { option: true }],
   /** Connected to the shop of the test. */
   standIns: async ({ shop }, use) => {
     const port = await freePort()
@@ -68,19 +83,42 @@ export const test = base.extend<{ shop: DemoShop; standIns: StandIns; quiet: str
       devices.kill()
     })
   },
-  // biome-ignore lint/correctness/noEmptyPattern: a fixture has to name what it uses
-  shop: async ({}, use) => {
+  shop: async ({ holds, reachedFrom }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'truelay-e2e-'))
     const port = await freePort()
     const url = `http://localhost:${port}`
+    const networkPort = reachedFrom === 'the network' ? await freePort() : null
+    const doorPort = reachedFrom === 'the network' ? await freePort() : null
     let server: ChildProcess | null = null
     const shop: DemoShop = {
       url,
+      networkUrl: `https://localhost:${networkPort}`,
+      doorUrl: `http://localhost:${doorPort}`,
       async start() {
-        server = spawn(process.execPath, ['apps/server/dist/main.js', '--demo'], {
-          env: { ...process.env, PORT: String(port), TRUELAY_DATA: folder, TRUELAY_LOG: 'error' },
-          stdio: ['ignore', 'ignore', 'inherit'],
-        })
+        server = spawn(
+          process.execPath,
+          [
+            'apps/server/dist/main.js',
+            ...(holds === 'nothing' ? [] : ['--demo']),
+            ...(networkPort === null ? [] : ['--network']),
+          ],
+          {
+            env: {
+              ...process.env,
+              PORT: String(port),
+              TRUELAY_DATA: folder,
+              TRUELAY_LOG: 'error',
+              ...(networkPort === null
+                ? {}
+                : {
+                    TRUELAY_NETWORK_PORT: String(networkPort),
+                    TRUELAY_DOOR_PORT: String(doorPort),
+                    TRUELAY_NETWORK_HOST: '127.0.0.1',
+                  }),
+            },
+            stdio: ['ignore', 'ignore', 'inherit'],
+          },
+        )
         await answers(`${url}/api/health`)
       },
       restore(file) {
@@ -103,9 +141,9 @@ export const test = base.extend<{ shop: DemoShop; standIns: StandIns; quiet: str
     await shop.kill()
     rmSync(folder, { recursive: true, force: true })
   },
-  /** Every warning and error of the page; a test fails on any that is not expected. */
+  /** Every warning and error of the page while its shop is there; a test fails on any that is not expected. */
   quiet: [
-    async ({ page }, use) => {
+    async ({ page, shop: _openTillHeard }, use) => {
       const heard: string[] = []
       page.on('console', (message) => {
         if (!['error', 'warning'].includes(message.type())) return
@@ -113,6 +151,8 @@ export const test = base.extend<{ shop: DemoShop; standIns: StandIns; quiet: str
         if (/THREE\.Clock|GPU stall|WebGL-/.test(message.text())) return
         // An open page notices at once that its server ends.
         if (message.location().url.endsWith('/api/news')) return
+        // Only the test of times without the server keeps the app on the tablet.
+        if (/Service Worker registration blocked/.test(message.text())) return
         heard.push(message.text())
       })
       page.on('pageerror', (error) => heard.push(error.message))
@@ -141,6 +181,12 @@ export async function startFit(page: Page) {
   await expect(page.getByTestId('headline')).toBeVisible()
 }
 
+/** The foot pedal, by somebody who has read the step. */
+export async function pedal(page: Page, key: 'PageDown' | 'Space' = 'PageDown') {
+  await page.waitForTimeout(650)
+  await page.keyboard.press(key)
+}
+
 export const headline = (page: Page) => page.getByTestId('headline')
 
 /** Presses the foot pedal until a step with that headline is on the screen; ends waits that come by. */
@@ -157,7 +203,7 @@ export async function goOnTo(page: Page, wanted: RegExp) {
     const now = ((await headline(page).textContent()) ?? '').replace(/\s/g, ' ')
     if (wanted.test(now)) return
     if (/Measure the gaps|Check how it sits/.test(now)) await measureAsWanted(page)
-    await page.keyboard.press('PageDown')
+    await pedal(page)
     await expect(page.getByText(now, { exact: true }).first()).toBeHidden()
   }
   throw new Error(`no step ${wanted}`)

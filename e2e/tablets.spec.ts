@@ -1,4 +1,4 @@
-import { expect, goOnTo, headline, openLaySheet, startFit, test } from './shop.ts'
+import { expect, goOnTo, headline, openLaySheet, startFit, test, pedal } from './shop.ts'
 
 test('two tablets on one part see the same within a second; a press on an old step is refused in words, and nothing is mixed twice', async ({
   page,
@@ -15,7 +15,7 @@ test('two tablets on one part see the same within a second; a press on an old st
   // Gone on here, it goes on there; a press at that moment does not count for the step that has just come.
   await page.getByRole('button', { name: /^Done/ }).click()
   await expect(headline(other)).toHaveText('Degrease the edges', { timeout: 1500 })
-  await other.keyboard.press('PageDown')
+  await pedal(other)
   await expect(other.getByText('Another tablet has changed the step.')).toBeVisible()
   await expect(headline(other)).toHaveText('Degrease the edges')
   await goOnTo(page, /Mix slip and tack/)
@@ -27,7 +27,7 @@ test('two tablets on one part see the same within a second; a press on an old st
   await expect(headline(page)).not.toHaveText(/Mix slip and tack/)
   const after = (await headline(page).textContent()) ?? ''
   await other.waitForTimeout(1600)
-  await other.keyboard.press('PageDown')
+  await pedal(other)
   await expect(other.getByText(/kept here/)).toBeVisible()
   await other.unroute('**/api/**')
   await expect(other.getByRole('alert')).toContainText('What was pressed here did not count.', { timeout: 10_000 })

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, headline, type DemoShop, test } from './shop.ts'
+import { expect, headline, type DemoShop, test, pedal } from './shop.ts'
 
 const openWalkRound = async (page: Page, shop: DemoShop, job: string) => {
   await page.goto(`${shop.url}/jobs/${job}/walk-round`)
@@ -105,7 +105,7 @@ test('a new job, walked round with photos: a coating is found, the plan changes,
   await page.getByRole('button', { name: /Start/ }).click({ timeout: 60_000 })
   for (let i = 0; i < 4 && (await headline(page).textContent()) !== 'Strip the coating'; i++) {
     const now = (await headline(page).textContent()) ?? ''
-    await page.keyboard.press('PageDown')
+    await pedal(page)
     await expect(headline(page)).not.toHaveText(now)
   }
   await expect(headline(page)).toHaveText('Strip the coating')

@@ -1,5 +1,7 @@
 import type { Page } from '@playwright/test'
-import { expect, openLaySheet, startFit, test } from './shop.ts'
+import { bodyKinds, bodyPlan } from '@truelay/core/vehicle'
+import { expect, openLaySheet, startFit, test, pedal } from './shop.ts'
+import { plainScreens } from './screens.ts'
 
 /** What stands in every language as it is: units, days and months of a date, keys and codes. */
 const everywhere =
@@ -26,29 +28,7 @@ const split = (text: string) => text.split(/[^\p{L}\d]+/u)
 async function everyScreen(page: Page, url: string, look: (where: string) => Promise<void>) {
   const job = '/jobs/0412'
   const part = `${job}/lay-sheets/0412-bonnet`
-  for (const path of [
-    '/',
-    '/jobs/new',
-    `${job}/walk-round`,
-    `${job}/kit`,
-    `${job}/waits`,
-    '/shelf',
-    '/shelf/pieces/pipit-bonnet-piece',
-    '/shelf/films/clearcoat-hull-180',
-    '/shelf/import',
-    '/shelf/blades',
-    '/mixing',
-    '/forms',
-    '/forms/pipit-bonnet',
-    '/shop',
-    '/shop/guns/bay-1-gun',
-    '/nowhere',
-    part,
-    `${part}/heat`,
-    `${part}/edges`,
-    `${part}/rehearsal`,
-    `${job}/record/0412-bonnet`,
-  ]) {
+  for (const path of [...plainScreens, '/nowhere', part, `${part}/heat`, `${part}/edges`, `${part}/rehearsal`]) {
     await page.goto(url + path)
     await page.waitForTimeout(path.startsWith(part) ? 12_000 : 1000)
     await look(path)
@@ -68,6 +48,8 @@ test('every word on every screen goes through the catalogue; only data, units an
       for (const [key, inner] of Object.entries(value)) if (!(key === 'text' && 'with' in value)) learn(inner)
     }
   }
+  // Places of a vehicle are names that jobs keep: data, until a shop renames them.
+  for (const kind of bodyKinds) learn(bodyPlan(kind).slots.map((slot) => slot.name))
   page.on('response', (response) => {
     if (/\/api\//.test(response.url()) && /json/.test(response.headers()['content-type'] ?? ''))
       void response
@@ -119,7 +101,7 @@ test('in inches, Fahrenheit and fluid ounces no screen and no step of a fit leav
   await startFit(page)
   for (let i = 0; i < 6; i++) {
     await look(`step ${i + 1}`)
-    await page.keyboard.press('PageDown')
+    await pedal(page)
     await page.waitForTimeout(400)
   }
   expect(left).toEqual([])

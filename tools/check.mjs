@@ -10,6 +10,7 @@ const projects = [
   'apps/standins',
   'apps/cli',
   'apps/web',
+  'apps/web/sw',
   '.',
 ]
 const steps = [

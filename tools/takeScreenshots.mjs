@@ -7,7 +7,12 @@ const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-quic', '--use-gl=angle', '--use-angle=swiftshader', '--enable-unsafe-swiftshader'],
 })
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })
+// Nobody new is in the pictures.
+await page.addInitScript(() => {
+  localStorage.setItem('truelay has seen round', 'no')
+  localStorage.setItem('truelay waits sound', 'yes')
+})
 const laptop = () => page.setViewportSize({ width: 1280, height: 800 })
 const tablet = () => page.setViewportSize({ width: 820, height: 1180 })
 const keep = async (name, settleMs = 700) => {
@@ -33,6 +38,12 @@ await keep('lay-sheet-dark', 2500)
 await theme('day')
 await page.goto(`${url}/shop`)
 await keep('shop')
+await page.goto(`${url}/jobs/0413`)
+await page.getByRole('button', { name: 'Leave out Tail lamp, outer part, driver’s side' }).click()
+await page.getByRole('button', { name: 'Undo' }).waitFor()
+await keep('job')
+await page.getByRole('button', { name: 'Undo' }).click()
+await page.getByRole('button', { name: 'Undo' }).waitFor({ state: 'hidden' })
 
 const tap = (name) => page.getByRole('button', { name, exact: true }).click()
 const button = (name) => page.getByRole('button', { name }).click()
@@ -123,6 +134,7 @@ const fitUpTo = async (path, wanted) => {
       await page.getByRole('button', { name: /How do I move it/ }).click()
       await page.waitForTimeout(500)
     }
+    await page.waitForTimeout(650)
     await page.keyboard.press('PageDown')
     await page.getByText(now, { exact: true }).first().waitFor({ state: 'hidden' })
   }
@@ -132,6 +144,7 @@ await page.request.put(`${url}/api/jobs/0413/sets`, {
   data: { sets: [{ mode: 'to and fro', partIds: ['0413-09', '0413-10'] }] },
 })
 await fitUpTo('/jobs/0413/fit/0413-09', /Tuck edge/)
+await page.waitForTimeout(650)
 await page.keyboard.press('PageDown')
 await tablet()
 await keep('fit-wait-tablet')
@@ -175,6 +188,7 @@ for (let i = 0; i < 40; i++) {
     await keep('fit-corner-tablet')
     await laptop()
   }
+  await page.waitForTimeout(650)
   await page.keyboard.press('PageDown')
   await page.getByText(now, { exact: true }).first().waitFor({ state: 'hidden' })
   if (/Wipe/.test(now)) break
@@ -182,8 +196,6 @@ for (let i = 0; i < 40; i++) {
 await page.goto(`${url}/jobs/0412/record/0412-bonnet`)
 await keep('record', 1200)
 await laptop()
-await fitUpTo('/jobs/0412/fit/0412-headlamp-left', /One pull across/)
-await keep('fit-heat')
 await page.goto(`${url}/jobs/0415/lay-sheets/0415-02/rehearsal`)
 await page.getByTestId('most-first').waitFor({ timeout: 120_000 })
 await page.getByTestId('most-second').waitFor({ timeout: 120_000 })

@@ -25,7 +25,9 @@ const commands: Readonly<Record<string, (file: string) => Promise<void>>> = {
   },
 }
 
-const [word = '', file] = process.argv.slice(2)
+const asked = process.argv.slice(2)
+const network = asked.includes('--network')
+const [word = '', file] = asked.filter((one) => one !== '--network')
 const demo = word !== '--demo' ? 'no' : file === '--year' ? 'a year of it' : 'yes'
 const command = commands[word]
 if (command !== undefined && file === undefined) {
@@ -33,7 +35,7 @@ if (command !== undefined && file === undefined) {
   process.exit(2)
 }
 try {
-  await (command === undefined || file === undefined ? serve(settings, demo) : command(file))
+  await (command === undefined || file === undefined ? serve(settings, { demo, network }) : command(file))
 } catch (error) {
   const trouble = startTroubleOf(error, folder)
   if (trouble === null) throw error

@@ -15,6 +15,7 @@ import { StartTrouble } from './database/startTrouble.ts'
 import { saveDevices } from './devices/queries.ts'
 import { catchUpFits } from './fit/catchUp.ts'
 import { createApp } from './http/app.ts'
+import { ShopNetwork } from './network/shopNetwork.ts'
 import { NewsFeed } from './news/newsFeed.ts'
 import { openPhotoStore } from './photos/photoStore.ts'
 import { faultForLog } from './reply/faultForLog.ts'
@@ -25,8 +26,14 @@ import { forgetOldWrites } from './writes/asOneWrite.ts'
 
 const hourMs = 3600 * 1000
 
+export interface Serving {
+  readonly demo: 'no' | 'yes' | 'a year of it'
+  /** Tablets on the shop's network are let in, and everybody signs in. */
+  readonly network: boolean
+}
+
 /** Opens the shop and answers until the process is told to end. Throws `StartTrouble` where it cannot. */
-export async function serve(settings: Settings, demo: 'no' | 'yes' | 'a year of it'): Promise<void> {
+export async function serve(settings: Settings, { demo, network }: Serving): Promise<void> {
   const { folder } = settings
   const log = pino({ level: settings.logLevel }, pino.destination(2))
   const lock = await lockFolder(folder)
@@ -49,6 +56,7 @@ export async function serve(settings: Settings, demo: 'no' | 'yes' | 'a year of 
     )
   if (!existsSync(settings.web)) log.warn('the web app is not built; only /api answers')
 
+  const onNetwork = network ? await ShopNetwork.of(join(folder, 'tls'), settings.network) : undefined
   const news = new NewsFeed()
   const backups = { folder: settings.backups, write: backupByChild }
   const app = createApp({
@@ -60,9 +68,15 @@ export async function serve(settings: Settings, demo: 'no' | 'yes' | 'a year of 
     web: settings.web,
     now: () => new Date(),
     news,
+    network: onNetwork,
   })
-  const server = await listening(app, settings.port)
+  const servers = [await listening(app, settings.port)]
   process.stdout.write(`True Lay is ready at http://localhost:${settings.port}\n`)
+  if (onNetwork !== undefined) {
+    servers.push(...(await onNetwork.open(app, (words) => log.info(words))))
+    for (const address of onNetwork.addresses()) process.stdout.write(`Tablets: ${address}\n`)
+    process.stdout.write(`Certificate for tablets: ${onNetwork.certificateAt().join(' ')}, ${onNetwork.fingerprint}\n`)
+  }
 
   const everyHour = async () => {
     await forgetOldWrites(database, new Date())
@@ -79,15 +93,17 @@ export async function serve(settings: Settings, demo: 'no' | 'yes' | 'a year of 
     if (stopping) return
     stopping = true
     log.info({ signal }, 'stopping')
-    server.close(() => {
-      void database.close().then(() => {
-        lock.release()
-        process.exit(0)
-      })
+    const closed = servers.map((server) => new Promise((resolve) => server.close(resolve)))
+    void Promise.all(closed).then(async () => {
+      await database.close()
+      lock.release()
+      process.exit(0)
     })
     news.end()
-    server.closeIdleConnections()
-    setTimeout(() => server.closeAllConnections(), 2000).unref()
+    for (const server of servers) server.closeIdleConnections()
+    setTimeout(() => {
+      for (const server of servers) server.closeAllConnections()
+    }, 2000).unref()
   }
   process.on('SIGINT', () => stop('SIGINT'))
   process.on('SIGTERM', () => stop('SIGTERM'))

@@ -4,6 +4,8 @@ import { fileURLToPath } from 'node:url'
 /** Where a server works, and how. */
 export interface Settings {
   readonly port: number
+  /** Where tablets reach it, if it is opened to the network. */
+  readonly network: { readonly app: number; readonly door: number; readonly host: string }
   /** All that the shop keeps. */
   readonly folder: string
   /** Where backups are put; best on another disk. */
@@ -22,12 +24,21 @@ export interface Settings {
 export function readSettings(env: NodeJS.ProcessEnv): Settings | { readonly wrong: string } {
   const here = dirname(fileURLToPath(import.meta.url))
   const root = resolve(here, '../../..')
-  const port = Number(env.PORT ?? 4600)
-  if (!Number.isInteger(port) || port < 1 || port > 65535)
-    return { wrong: `PORT ${env.PORT}: must be a whole number from 1 to 65535` }
+  const ports = {
+    PORT: Number(env.PORT ?? 4600),
+    TRUELAY_NETWORK_PORT: Number(env.TRUELAY_NETWORK_PORT ?? 4643),
+    TRUELAY_DOOR_PORT: Number(env.TRUELAY_DOOR_PORT ?? 4680),
+  }
+  const wrong = Object.entries(ports).find(([, port]) => !Number.isInteger(port) || port < 1 || port > 65535)
+  if (wrong !== undefined) return { wrong: `${wrong[0]} ${env[wrong[0]]}: must be a whole number from 1 to 65535` }
   const folder = resolve(env.TRUELAY_DATA ?? join(root, 'data/shop'))
   return {
-    port,
+    port: ports.PORT,
+    network: {
+      app: ports.TRUELAY_NETWORK_PORT,
+      door: ports.TRUELAY_DOOR_PORT,
+      host: env.TRUELAY_NETWORK_HOST ?? '0.0.0.0',
+    },
     folder,
     backups: resolve(env.TRUELAY_BACKUPS ?? join(folder, 'backups')),
     migrations: join(here, '../migrations'),

@@ -5,6 +5,8 @@ import './styles.css'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { App } from './app/App.tsx'
+import { newerFound } from './remote/reachSlice.ts'
+import { store } from './store/store.ts'
 
 const root = document.getElementById('root')
 if (root === null) throw new Error('the page has no root')
@@ -13,3 +15,12 @@ createRoot(root).render(
     <App />
   </StrictMode>,
 )
+
+/** Once the first screen stands: the app is kept for times without the server. */
+const keptAfterMs = 2500
+window.addEventListener('load', () => {
+  setTimeout(async () => {
+    const { keepApp } = await import('./remote/keepApp.ts')
+    await keepApp(() => store.dispatch(newerFound()))
+  }, keptAfterMs)
+})

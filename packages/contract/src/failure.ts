@@ -35,3 +35,7 @@ function wordsOf(issue: z.core.$ZodIssue | undefined): Sentence {
     return say`is missing; a ${name(issue.expected)} is expected there`
   return verbatim(issue.message)
 }
+
+/** For a change of which each field may be left out, but not all of them. */
+export const saysSomething = (change: object): boolean => Object.keys(change).length > 0
+export const nothingSaid = asIssue(say`says nothing that is to be otherwise`)

@@ -9,7 +9,7 @@ export {
   waitRequest,
 } from './cliRequests.ts'
 export { asIssue, sayProblem, type WireFailure, wireFailure } from './failure.ts'
-export type { RecordContext } from './fit/defineFitEvent.ts'
+export type { RecordContext } from './fit/lines/defineRecordLine.ts'
 export { type GapReading, gapReading } from './fit/events/gapsMeasured.ts'
 export { airSources } from './fit/events/waitSet.ts'
 export {
@@ -33,7 +33,16 @@ export { type Begun, type FitState, notBegun, runningWait } from './fit/fitState
 export { tooLate } from './fit/tooLate.ts'
 export { fitFromKept, keepFit, type KeptFit, keptFit } from './fit/keptFit.ts'
 export { linesOf, noLines, type RecordLines } from './fit/recordLines.ts'
-export { edgeCode, type Form, formDoc, partMaterial } from './formDoc.ts'
+export {
+  edgeCode,
+  type Form,
+  formDoc,
+  type FormVersions,
+  formVersions,
+  partShape,
+  type PartShape,
+  partMaterial,
+} from './formDoc.ts'
 export { idFromName } from './idFromName.ts'
 export {
   type BatchId,
@@ -100,7 +109,33 @@ export {
   supply,
   waterKind,
 } from './liquids.ts'
-export { type NewJob, newJob } from './newJob.ts'
+export { type JobCorrection, jobCorrection, type NewJob, newJob, type NewPart, newPart } from './newJob.ts'
+export {
+  type JobList,
+  jobList,
+  type JobSearch,
+  jobSearch,
+  jobsOnPage,
+  type JobState,
+  jobStates,
+  type ListedJob,
+  type Forgotten,
+  forgotten,
+  toForget,
+} from './jobList.ts'
+export { usualHours, type WeekHours, weekHours, whenOpen } from './hours.ts'
+export {
+  type NewPerson,
+  newPerson,
+  type Person,
+  type PersonChange,
+  person,
+  personChange,
+  type Role,
+  roles,
+  worksHere,
+} from './person.ts'
+export { type FirstShop, firstShop } from './firstShop.ts'
 export { ingredient, partPlan, strength } from './partPlan.ts'
 export { deviceStates } from './devices/defineDevice.ts'
 export {
@@ -129,19 +164,25 @@ export {
   type Kit,
   kitDoc,
   labelOf,
+  type NewFilm,
+  newFilm,
   type Piece,
   pieceDoc,
   piecePattern,
   type Shelf,
   shelf,
+  type WholeKit,
+  wholeKit,
 } from './shelf.ts'
 export {
   type GunProfile,
   type GunReadingKept,
   gun,
   gunReading,
-  type Person,
-  person,
+  type Place,
+  type PlaceKind,
+  place,
+  placeKinds,
   type Shop,
   type ShopChange,
   shop,
@@ -149,6 +190,8 @@ export {
   themes,
   type Units,
   units,
+  usualPlaces,
+  usualShop,
 } from './shop.ts'
 export { type ModelPart, modelPart, type NewModel, newModel, type VehicleModel, vehicleModel } from './vehicleModel.ts'
 export {
@@ -173,3 +216,26 @@ export { partSet, partSets, type PartSet } from './partSet.ts'
 export { linePlaceOf, linesOfRows, rulesOfKits, setMembers, setPlaceOf } from './partsTogether.ts'
 export { type NewsItem, news, newsItem } from './news.ts'
 export { writeIdHeader } from './writeId.ts'
+export {
+  type Change,
+  type ChangeList,
+  change,
+  changeList,
+  changesOnPage,
+  type PairDraft,
+  type PairingOffer,
+  type PinChoice,
+  pairDraft,
+  pairingOffer,
+  pin,
+  pinChoice,
+  pinStates,
+  type Session,
+  type SignInDraft,
+  type SignInName,
+  session,
+  signInDraft,
+  signInName,
+  type Tablet,
+  tablet,
+} from './signIn.ts'

@@ -7,7 +7,8 @@ import { formDoc } from './formDoc.ts'
 import { chosenOrder } from './layOrder.ts'
 import { sentence } from '@truelay/core/say'
 import { partSets } from './partSet.ts'
-import { person, shop } from './shop.ts'
+import { person } from './person.ts'
+import { shop } from './shop.ts'
 import { workChoices } from './workChoices.ts'
 
 const share = z.number().min(0).max(1)
@@ -63,6 +64,8 @@ export const job = z.strictObject({
   dueAt: moment,
   /** When it was handed over; null while it is open. */
   closedAt: moment.nullable(),
+  /** When it was taken off the list as opened by mistake; all that was done stays with it. */
+  removedAt: moment.nullable(),
 })
 export type Job = z.infer<typeof job>
 
@@ -96,7 +99,13 @@ export const fitProgress = z.strictObject({
 export type FitProgress = z.infer<typeof fitProgress>
 
 /** How far a part has come, for the Bay. */
-export const partProgress = fitProgress.extend({ partId, jobId, name: z.string(), filmName: z.string() })
+export const partProgress = fitProgress.extend({
+  partId,
+  jobId,
+  name: z.string(),
+  filmName: z.string(),
+  ...part.pick({ formId: true, formVersion: true }).shape,
+})
 export type PartProgress = z.infer<typeof partProgress>
 
 export const bay = z.strictObject({

@@ -1,27 +1,33 @@
 import { say } from '@truelay/core/say'
 import { z } from 'zod'
-import { asIssue } from './failure.ts'
+import { asIssue, nothingSaid, saysSomething } from './failure.ts'
 import { filmId, moment, modelId, personId } from './ids.ts'
 
+/** A part to be covered, as it is chosen. */
+export const newPart = z.strictObject({ slot: z.string().min(1).max(40), name: z.string().min(1).max(60), filmId })
+export type NewPart = z.infer<typeof newPart>
+
+const head = z.strictObject({
+  customer: z.string().trim().min(1).max(80),
+  year: z.number().int().min(1950).max(2100).nullable(),
+  colour: z.string().trim().max(40),
+  plate: z.string().trim().min(1).max(20),
+  bay: z.string().trim().max(20),
+  personId,
+})
+
 /** A job as it is taken in at the desk. */
-export const newJob = z
-  .strictObject({
-    customer: z.string().trim().min(1).max(80),
-    modelId,
-    year: z.number().int().min(1950).max(2100).nullable(),
-    colour: z.string().trim().max(40),
-    plate: z.string().trim().min(1).max(20),
-    bay: z.string().trim().max(20),
-    personId,
-    arrivesAt: moment,
-    dueAt: moment,
-    parts: z
-      .array(z.strictObject({ slot: z.string().min(1).max(40), name: z.string().min(1).max(60), filmId }))
-      .min(1)
-      .max(60),
-  })
+export const newJob = head
+  .extend({ modelId, arrivesAt: moment, dueAt: moment, parts: z.array(newPart).min(1).max(60) })
   .superRefine((job, context) => {
     if (new Date(job.dueAt) <= new Date(job.arrivesAt))
       context.addIssue({ ...asIssue(say`the vehicle must leave after it has come`), path: ['dueAt'] })
   })
 export type NewJob = z.infer<typeof newJob>
+
+/** What was taken down wrongly, or has changed since. */
+export const jobCorrection = head
+  .extend({ arrivedAt: moment, dueAt: moment })
+  .partial()
+  .refine(saysSomething, nothingSaid)
+export type JobCorrection = z.infer<typeof jobCorrection>

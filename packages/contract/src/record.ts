@@ -17,7 +17,7 @@ export const partRecord = z.strictObject({
   piece: z.string(),
   /** Null where nobody noted it. */
   lot: z.string().nullable(),
-  found: z.array(finding.pick({ kind: true, note: true, later: true })),
+  found: z.array(finding.pick({ kind: true, note: true, later: true, photos: true })),
   state: z.enum(['not begun', 'fitting', 'finished']),
   startedAt: moment.nullable(),
   finishedAt: moment.nullable(),

@@ -1,6 +1,7 @@
 import type { PiecePattern } from '@truelay/core/align'
 import { type FilmDoc, filmTypes, waysLaid } from '@truelay/core/plan'
 import { type FilmHandling, filmFigures, filmProblem } from '@truelay/core/lay'
+import { say } from '@truelay/core/say'
 import { pieceSides } from '@truelay/core/stock'
 import { z } from 'zod'
 import { asIssue } from './failure.ts'
@@ -43,6 +44,10 @@ export const filmDoc = z.strictObject({
 mirrors<FilmDoc>()(filmDoc)
 export type Film = z.infer<typeof filmDoc>
 
+/** A film as it is put on the shelf; the shop gives it its id. */
+export const newFilm = filmDoc.omit({ id: true })
+export type NewFilm = z.infer<typeof newFilm>
+
 export const piecePattern = z.strictObject({
   name: z.string().min(1).max(80),
   outline: polygon,
@@ -79,6 +84,16 @@ export const kitDoc = z.strictObject({
   note: z.string().max(400),
 })
 export type Kit = z.infer<typeof kitDoc>
+
+/** A kit with all of its pieces, as it comes in one file. */
+export const wholeKit = z
+  .strictObject({ kit: kitDoc, pieces: z.array(pieceDoc).max(200) })
+  .superRefine(({ kit, pieces }, context) => {
+    for (const [i, piece] of pieces.entries())
+      if (piece.kitId !== kit.id)
+        context.addIssue({ ...asIssue(say`belongs to another kit`), path: ['pieces', i, 'kitId'] })
+  })
+export type WholeKit = z.infer<typeof wholeKit>
 
 /** Everything on the shelf that a job can be fitted from. */
 export const shelf = z.strictObject({ films: z.array(filmDoc), kits: z.array(kitDoc), pieces: z.array(pieceDoc) })

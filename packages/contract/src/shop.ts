@@ -5,7 +5,8 @@ import { lengthUnits, temperatureUnits, volumeUnits } from '@truelay/core/units'
 import { z } from 'zod'
 import { partMaterial } from './formDoc.ts'
 import { asIssue } from './failure.ts'
-import { gunId, moment, personId } from './ids.ts'
+import { usualHours, weekHours } from './hours.ts'
+import { gunId, moment } from './ids.ts'
 import { mirrors } from '@truelay/core/schema'
 
 export const units = z.strictObject({
@@ -24,9 +25,6 @@ export const ownPractice = z
       if (problem !== null) context.addIssue({ ...asIssue(problem), path: [key] })
     }
   })
-
-export const person = z.strictObject({ id: personId, name: z.string().min(1).max(60), role: z.string().min(1).max(60) })
-export type Person = z.infer<typeof person>
 
 /** A thermometer reading over film on a scrap, as it is kept with its gun. */
 export const gunReading = z.strictObject({
@@ -68,8 +66,37 @@ export type GunReadingKept = z.infer<typeof gunReading>
 
 export const themes = ['day', 'bay'] as const
 
+export const placeKinds = ['bay', 'wash bay', 'bench'] as const
+export type PlaceKind = (typeof placeKinds)[number]
+
+/** A place of the shop where work is done. */
+export const place = z.strictObject({ name: z.string().trim().min(1).max(20), kind: z.enum(placeKinds) })
+export type Place = z.infer<typeof place>
+
+const places = z
+  .array(place)
+  .min(1)
+  .max(40)
+  .refine((all) => new Set(all.map((p) => p.name)).size === all.length, asIssue(say`Two places have the same name.`))
+
+/** As a small shop is laid out. */
+export const usualPlaces: readonly Place[] = [
+  { name: 'Bay 1', kind: 'bay' },
+  { name: 'Bay 2', kind: 'bay' },
+  { name: 'Wash bay', kind: 'wash bay' },
+  { name: 'Bench', kind: 'bench' },
+]
+
 export const shop = z.strictObject({
-  name: z.string().min(1).max(80),
+  name: z.string().trim().min(1).max(80),
+  /** As it stands on papers, in lines. */
+  address: z.string().max(300),
+  places,
+  hours: weekHours,
+  /** What the shop has found out about the law on lenses and glass where it works; shown where light is taken away. */
+  lensRules: z.string().max(1000),
+  /** What the shop promises, as it stands on the record of a job. */
+  warranty: z.string().max(2000),
   units,
   theme: z.enum(themes),
   stockAlcoholPercent: z.number().min(1).max(100),
@@ -80,5 +107,19 @@ export const shop = z.strictObject({
 export type Shop = z.infer<typeof shop>
 
 /** A change of some settings. */
-export const shopChange = shop.omit({ name: true, units: true }).extend({ units: units.partial() }).partial()
+export const shopChange = shop.omit({ units: true }).extend({ units: units.partial() }).partial()
 export type ShopChange = z.infer<typeof shopChange>
+
+/** What a shop is that nobody has told anything about. */
+export const usualShop = {
+  address: '',
+  places: [...usualPlaces],
+  hours: usualHours,
+  lensRules: '',
+  warranty: '',
+  units: { length: 'mm', temperature: 'C', volume: 'mL' },
+  theme: 'day',
+  stockAlcoholPercent: 70,
+  practice: {},
+  guns: [],
+} as const satisfies Omit<Shop, 'name'>

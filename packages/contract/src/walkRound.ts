@@ -46,11 +46,8 @@ export type FindingDraft = z.infer<typeof findingDraft>
 /** The customer has read the findings and signed on the screen. */
 export const signOff = z.strictObject({
   name: z.string().trim().min(1).max(80),
-  /** Strokes of the pen, each `[x, y, …]` in shares of the field. */
-  strokes: z
-    .array(z.array(z.number().min(-0.5).max(1.5)).min(2).max(4000))
-    .min(1)
-    .max(200),
+  /** Strokes of the pen, each `[x, y, …]` in shares of the field; none = signed by the typed name. */
+  strokes: z.array(z.array(z.number().min(-0.5).max(1.5)).min(2).max(4000)).max(200),
   signedAt: moment,
   /** Which findings the customer saw. */
   findingIds: z.array(z.uuid()).max(mostFindings),

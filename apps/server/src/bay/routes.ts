@@ -1,11 +1,10 @@
 import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
-import { untilWritten } from '../database/untilWritten.ts'
-import { readBay } from './readBay.ts'
+import { answerBay } from './answerBay.ts'
 
 export function bayRoutes(database: Database): Router {
   const routes = Router()
-  const bay = untilWritten(database, async () => JSON.stringify(await readBay(database)))
+  const bay = answerBay(database)
   routes.get('/bay', async (_req, res) => {
     res.type('json').send(await bay())
   })

@@ -1,7 +1,8 @@
 import type { JobBundle, JobId, Part } from '@truelay/contract'
 import type { Database } from '../database/openDatabase.ts'
-import { readAllFilms, readForms, readKits, readPieces, readPiecesOfKits } from '../shelf/queries.ts'
-import { readPeople, readShop } from '../shop/queries.ts'
+import { readAllFilms, readFilms, readForms, readKits, readPieces, readPiecesOfKits } from '../shelf/queries.ts'
+import { readPeople } from '../shop/people.ts'
+import { readShop } from '../shop/queries.ts'
 import { readFindings, readSignOff } from '../walkRound/queries.ts'
 import { readJob, readParts, readSets } from '../jobs/queries.ts'
 
@@ -14,7 +15,7 @@ export async function readBundle(database: Database, id: JobId): Promise<JobBund
   const used = await readPieces(database, given(parts.map((p) => p.pieceId)))
   const kits = await readKits(database, given(used.map((p) => p.kitId)))
   const filmsUsed = new Set(parts.map((p) => p.filmId))
-  const [shop, people, forms, shelf, inKits, findings, signOff, sets] = await Promise.all([
+  const [shop, people, forms, shelf, worn, inKits, findings, signOff, sets] = await Promise.all([
     readShop(database),
     readPeople(database),
     readForms(
@@ -22,6 +23,7 @@ export async function readBundle(database: Database, id: JobId): Promise<JobBund
       parts.flatMap((p) => formOf(p)),
     ),
     readAllFilms(database),
+    readFilms(database, [...filmsUsed]),
     readPiecesOfKits(
       database,
       kits.map((k) => k.id),
@@ -32,7 +34,8 @@ export async function readBundle(database: Database, id: JobId): Promise<JobBund
   ])
   const pieces = [...new Map([...inKits, ...used].map((piece) => [piece.id, piece])).values()]
   // Besides its own, every film that could tint a lens: another may leave more light.
-  const films = shelf.filter((film) => filmsUsed.has(film.id) || film.transmission !== undefined)
+  const offered = shelf.filter((film) => filmsUsed.has(film.id) || film.transmission !== undefined)
+  const films = [...offered, ...worn.filter((film) => !offered.some(({ id }) => id === film.id))]
   return { job, shop, people, parts, sets, forms, films, pieces, kits, findings, signOff }
 }
 

@@ -1,4 +1,4 @@
-import type { Job, PartProgress } from '@truelay/contract'
+import { type Job, type PartProgress, type WeekHours, whenOpen } from '@truelay/contract'
 import type { Practice } from '@truelay/core/practice'
 import { name, say, type Sentence } from '@truelay/core/say'
 
@@ -17,18 +17,19 @@ export interface EdgeLook {
   readonly says: Sentence
 }
 
-/** Looks at the edges of every finished part of a job. */
+/** Looks at the edges of every finished part of a job, at times when somebody is in the shop. */
 export const edgeLooks = (
   job: Pick<Job, 'vehicle'>,
   parts: readonly Pick<PartProgress, 'partId' | 'name' | 'finishedAt'>[],
   practice: Practice,
+  hours: WeekHours,
 ): EdgeLook[] =>
   parts.flatMap(({ partId, name: called, finishedAt }) =>
     finishedAt === null
       ? []
       : looks.map(({ share, says }, i) => ({
           id: `${partId}-look-${i + 1}`,
-          at: new Date(new Date(finishedAt).getTime() + share * practice.waitEdgeLook * 60_000),
+          at: whenOpen(new Date(new Date(finishedAt).getTime() + share * practice.waitEdgeLook * 60_000), hours),
           minutes: 10,
           title: say`${name(called)}, ${name(job.vehicle.model)} ${name(job.vehicle.plate)}: edges, ${says}`,
           says: say`Walk every edge with a finger, press what stands up, warm it again where it does not stay. Note what lifts.`,

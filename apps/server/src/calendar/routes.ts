@@ -11,7 +11,7 @@ import { Refused } from '../reply/reply.ts'
 import { readShop } from '../shop/queries.ts'
 import { edgeLooks } from './edgeLooks.ts'
 
-export function calendarRoutes(database: Database): Router {
+export function calendarRoutes(database: Database, now: () => Date): Router {
   const routes = Router()
   routes.get('/jobs/:jobId/edge-looks.ics', async (req, res) => {
     const job = await readJob(database, jobId.parse(req.params.jobId))
@@ -25,16 +25,16 @@ export function calendarRoutes(database: Database): Router {
       job,
       parts.map(({ id, name: called }) => ({ partId: id, name: called, finishedAt: progress(id).finishedAt })),
       practiceWith(shop.practice),
+      shop.hours,
     ).map(({ title, says, ...entry }) => ({ ...entry, title: words(title), says: words(says) }))
-    const [first] = entries
-    if (first === undefined)
+    if (entries.length === 0)
       throw new Refused({
         code: 'NOTHING_FINISHED',
         sentence: say`No part of job ${name(job.number)} is finished yet: there is no edge to look at.`,
         fix: say`Finish a part first; its looks count from then.`,
       })
     res.attachment(`edge-looks-${job.number}.ics`).type('text/calendar')
-    res.send(writeCalendar(entries, first.at))
+    res.send(writeCalendar(entries, now()))
   })
   return routes
 }

@@ -18,8 +18,11 @@ export interface Stored {
 export const storedColumn = customType<{ data: Stored; driverData: string }>({
   dataType: () => 'text',
   toDriver: ({ stored }) => JSON.stringify(stored),
-  fromDriver: (text) => ({ stored: parsed(text) }),
+  fromDriver: (text) => storedFromText(text),
 })
+
+/** The text of such a column that came on another way. */
+export const storedFromText = (text: string): Stored => ({ stored: parsed(text) })
 
 function parsed(text: string): unknown {
   try {

@@ -27,7 +27,7 @@ export function progressOf(state: FitState): FitProgress {
 
 /** The same, as the bay shows it of a part. */
 export const progressOfPart = (
-  part: Pick<Part, 'id' | 'jobId' | 'name'>,
+  { id, jobId, name, formId, formVersion }: Pick<Part, 'id' | 'jobId' | 'name' | 'formId' | 'formVersion'>,
   filmName: string,
   progress: FitProgress,
-): PartProgress => ({ partId: part.id, jobId: part.jobId, name: part.name, filmName, ...progress })
+): PartProgress => ({ partId: id, jobId, name, filmName, formId, formVersion, ...progress })

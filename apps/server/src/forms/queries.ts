@@ -1,10 +1,12 @@
-import { formDoc, type FormId, formId } from '@truelay/contract'
+import { formDoc, type FormId, formId, type PartId } from '@truelay/contract'
 import type { FormDoc } from '@truelay/core/form'
 import { name, say } from '@truelay/core/say'
-import { and, asc, desc, eq, inArray } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { fitEventRows } from '../fit/table.ts'
+import { readJob, readPart } from '../jobs/queries.ts'
 import { parts } from '../jobs/table.ts'
+import { learnForm } from '../models/queries.ts'
 import { NotFound } from '../reply/reply.ts'
 import { newestVersionOf } from '../shelf/queries.ts'
 import { forms } from '../shelf/table.ts'
@@ -12,7 +14,11 @@ import { readEachStored, readStored, toStored } from '../database/stored.ts'
 
 /** Every form in its newest version, by name. */
 export async function readNewestForms(database: Database): Promise<FormDoc[]> {
-  const rows = await database.read.select().from(forms).orderBy(asc(forms.id), desc(forms.version))
+  const rows = await database.read
+    .select()
+    .from(forms)
+    .where(isNull(forms.removedAt))
+    .orderBy(asc(forms.id), desc(forms.version))
   const newest = new Map<string, FormDoc>()
   for (const row of rows)
     if (!newest.has(row.id)) for (const form of readEachStored(database, 'form', [row])) newest.set(row.id, form)
@@ -55,16 +61,18 @@ export const saveForm = (database: Database, draft: FormDoc): Promise<FormDoc> =
     return saved
   })
 
-/** Gives a part its form, once somebody has measured it. */
-export const takeForm = (database: Database, partId: string, id: FormId): Promise<void> =>
-  database.write(async (db) => {
-    const version = await newestVersionOf(database, id)
+/** Gives a part its form, once somebody has measured it; the next vehicle of the model has it from the start. */
+export const takeForm = (database: Database, partId: PartId, id: FormId): Promise<void> =>
+  database.write(async (db, within) => {
+    const version = await newestVersionOf(within, id)
     if (version === null)
       throw new NotFound(say`There is no form "${name(id)}".`, say`Choose one from the list of forms.`)
     await db
       .update(parts)
       .set({ formId: formId.parse(id), formVersion: version })
       .where(eq(parts.id, partId))
+    const { jobId, slot, name: called } = await readPart(within, partId)
+    await learnForm(within, (await readJob(within, jobId)).vehicle.modelId, { slot, name: called, formId: id })
   })
 
 async function isUsed(database: Database, id: string, version: number): Promise<boolean> {

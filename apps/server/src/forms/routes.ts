@@ -1,4 +1,4 @@
-import { formDoc, formId, partId } from '@truelay/contract'
+import { formDoc, formId, formVersions, partId } from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
 import { Router } from 'express'
 import { z } from 'zod'
@@ -6,12 +6,16 @@ import type { Database } from '../database/openDatabase.ts'
 import { readPart } from '../jobs/queries.ts'
 import { Refused } from '../reply/reply.ts'
 import { readNewestForm, readNewestForms, saveForm, takeForm } from './queries.ts'
+import { readShapes } from './shapes.ts'
 import { asOneWrite } from '../writes/asOneWrite.ts'
 
 export function formRoutes(database: Database, now: () => Date): Router {
   const routes = Router()
   routes.get('/forms', async (_req, res) => {
     res.json(await readNewestForms(database))
+  })
+  routes.get('/shapes', async (req, res) => {
+    res.json(await readShapes(database, formVersions.parse(req.query.of)))
   })
   routes.get('/forms/:formId', async (req, res) => {
     res.json(await readNewestForm(database, formId.parse(req.params.formId)))

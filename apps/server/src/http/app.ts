@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { say } from '@truelay/core/say'
 import compression from 'compression'
+import cookieParser from 'cookie-parser'
 import { sql } from 'drizzle-orm'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
@@ -30,11 +31,18 @@ import { photoRoutes } from '../photos/routes.ts'
 import { recordRoutes } from '../records/routes.ts'
 import { errorHandler, NotFound } from '../reply/reply.ts'
 import { shelfRoutes } from '../shelf/routes.ts'
+import { exportRoutes } from '../export/routes.ts'
+import { openingRoutes } from '../opening/routes.ts'
+import { jobListRoutes } from '../jobList/routes.ts'
+import { correctionRoutes } from '../corrections/routes.ts'
 import { shopRoutes } from '../shop/routes.ts'
+import { byRole, gate } from '../signIn/gate.ts'
+import { type OnNetwork, signInRoutes } from '../signIn/routes.ts'
 import { walkRoundRoutes } from '../walkRound/routes.ts'
 import { packedAssets } from './packedAssets.ts'
+import { withoutPageHeaders } from './withoutPageHeaders.ts'
 import { onlyOwnPages } from './onlyOwnPages.ts'
-import { onlyThisMachine } from './onlyThisMachine.ts'
+import { onlyKnownNames } from './onlyKnownNames.ts'
 
 export interface AppParts {
   readonly database: Database
@@ -47,6 +55,8 @@ export interface AppParts {
   readonly web?: string | undefined
   readonly now: () => Date
   readonly news?: NewsFeed
+  /** Where tablets reach it; left out where it answers on its own machine only, and nobody has to sign in. */
+  readonly network?: OnNetwork | undefined
 }
 
 /** The server's routes, without a port. */
@@ -59,6 +69,7 @@ export function createApp({
   web,
   now,
   news = new NewsFeed(),
+  network,
 }: AppParts): Express {
   const app = express()
   app.disable('x-powered-by')
@@ -77,7 +88,7 @@ export function createApp({
     }),
   )
   app.use(compression({ threshold: 1024 }))
-  app.use(onlyThisMachine, onlyOwnPages)
+  app.use(onlyKnownNames(network?.names ?? (() => [])), onlyOwnPages)
   app.use((req, res, next) => {
     const began = performance.now()
     // As it was asked for: routers shorten it on the way.
@@ -88,18 +99,25 @@ export function createApp({
     })
     next()
   })
+  if (network !== undefined) app.use('/api', cookieParser(), gate(database, now))
   app.use('/api/photos', photoRoutes(photos))
   app.use('/api', express.json({ limit: '4mb' }))
+  if (network !== undefined) app.use('/api', byRole)
   app.use('/api', tellWrites(news))
   app.get('/api/health', async (_req, res) => {
     await database.write((db) => db.run(sql`pragma user_version = 1`))
     res.json({ ok: true })
   })
-  app.use('/api/shop', shopRoutes(database, now))
   app.use('/api/models', modelRoutes(database, now))
   app.use(
     '/api',
+    signInRoutes(database, now, network ?? null),
+    shopRoutes(database, now),
+    openingRoutes(database, now),
     bayRoutes(database),
+    jobListRoutes(database),
+    exportRoutes(database, now),
+    correctionRoutes(database, now),
     bundleRoutes(database, now),
     jobRoutes(database, now),
     walkRoundRoutes(database, now),
@@ -107,12 +125,12 @@ export function createApp({
     formRoutes(database, now),
     shelfRoutes(database, now),
     fitRoutes(database, now, [benchFollowsFit]),
-    recordRoutes(database),
+    recordRoutes(database, photos),
     deviceRoutes(database, now),
     liquidRoutes(database, now),
     bladeRoutes(database, now),
     learnedRoutes(database),
-    calendarRoutes(database),
+    calendarRoutes(database, now),
     newsRoutes(news, life),
     backupRoutes(backups, now),
   )
@@ -120,7 +138,7 @@ export function createApp({
     throw new NotFound(say`The server has nothing at that address.`, say`Check the address.`)
   })
   if (web !== undefined && existsSync(join(web, 'index.html'))) {
-    app.use('/assets', packedAssets(join(web, 'assets')))
+    app.use('/assets', withoutPageHeaders, packedAssets(join(web, 'assets')))
     app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y' }))
     app.use(express.static(web, { index: false }))
     app.get('/{*path}', (_req, res) => {

@@ -1,12 +1,13 @@
-import { type Job, jobId, type NewJob, partId } from '@truelay/contract'
+import { type Job, jobId, type NewJob, worksHere } from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
 import { desc } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { readModel } from '../models/queries.ts'
 import { NotFound } from '../reply/reply.ts'
-import { newestVersionOf, readFilms } from '../shelf/queries.ts'
-import { readPeople } from '../shop/queries.ts'
+import { readFilms } from '../shelf/queries.ts'
+import { readPeople } from '../shop/people.ts'
 import { readJob } from './queries.ts'
+import { rowOfPart } from './rowOfPart.ts'
 import { jobs, parts } from './table.ts'
 
 /** Until a sensor tells the room, a new job takes the climate of the last one. */
@@ -16,7 +17,7 @@ const usualRoom = { temperatureC: 20, humidityPercent: 50 }
 export async function addJob(database: Database, draft: NewJob): Promise<Job> {
   const model = await readModel(database, draft.modelId)
   const people = await readPeople(database)
-  if (!people.some((p) => p.id === draft.personId))
+  if (!people.some((p) => p.id === draft.personId && worksHere(p)))
     throw new NotFound(say`Nobody here is called "${name(draft.personId)}".`, say`Choose a person of the shop.`)
   const films = await readFilms(
     database,
@@ -47,24 +48,8 @@ export async function addJob(database: Database, draft: NewJob): Promise<Job> {
       arrivedAt: draft.arrivesAt,
       dueAt: draft.dueAt,
     })
-    for (const [place, wish] of draft.parts.entries()) {
-      const known = model.parts.find((p) => p.slot === wish.slot && p.name === wish.name)
-      await db.insert(parts).values({
-        id: partId.parse(`${number}-${String(place + 1).padStart(2, '0')}`),
-        jobId: number,
-        place,
-        name: wish.name,
-        slot: wish.slot,
-        within: known?.within,
-        formId: known?.formId ?? null,
-        formVersion: known?.formId ? await newestVersionOf(database, known.formId) : null,
-        filmId: wish.filmId,
-        pieceId: known?.pieceId ?? null,
-        shiftXMm: 0,
-        shiftYMm: 0,
-        shiftTurnDeg: 0,
-      })
-    }
+    for (const [place, wish] of draft.parts.entries())
+      await db.insert(parts).values(await rowOfPart(database, { job: jobId.parse(number), place, wish, model }))
     return number
   })
   return readJob(database, jobId.parse(id))

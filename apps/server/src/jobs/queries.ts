@@ -11,7 +11,7 @@ import {
   type Shift,
 } from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
-import { asc, eq, inArray, isNull } from 'drizzle-orm'
+import { and, asc, eq, inArray, isNull } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { Database } from '../database/openDatabase.ts'
 import { NotFound } from '../reply/reply.ts'
@@ -38,6 +38,7 @@ export const toJob = (row: typeof jobs.$inferSelect): Job =>
     arrivedAt: row.arrivedAt,
     dueAt: row.dueAt,
     closedAt: row.closedAt,
+    removedAt: row.removedAt,
   })
 
 const toPart = (row: typeof parts.$inferSelect): Part =>
@@ -70,37 +71,31 @@ export async function readPart({ read }: Database, id: PartId): Promise<Part> {
   return toPart(row)
 }
 
-/** The jobs that are not closed, the one that is due first on top. */
+/** A job that is on the list and not closed. */
+export const isOpen = and(isNull(jobs.closedAt), isNull(jobs.removedAt))
+/** A part that is to be covered. */
+const isWanted = isNull(parts.droppedAt)
+
+/** The jobs that are open, the one that is due first on top. */
 export const readOpenJobs = async (database: Database): Promise<Job[]> =>
-  readEach(
-    database,
-    await database.read.select().from(jobs).where(isNull(jobs.closedAt)).orderBy(asc(jobs.dueAt)),
-    toJob,
-  )
+  readEach(database, await database.read.select().from(jobs).where(isOpen).orderBy(asc(jobs.dueAt)), toJob)
 
 /** The parts of some jobs, each in its order. */
 export async function readPartsOf(database: Database, ids: readonly JobId[]): Promise<(id: JobId) => Part[]> {
   const rows = await database.read
     .select()
     .from(parts)
-    .where(inArray(parts.jobId, [...ids]))
+    .where(and(inArray(parts.jobId, [...ids]), isWanted))
     .orderBy(asc(parts.jobId), asc(parts.place))
   return byJob(readEach(database, rows, toPart))
 }
 
-const partHead = part.pick({ id: true, jobId: true, name: true, filmId: true })
+const partHead = part.pick({ id: true, jobId: true, name: true, filmId: true, formId: true, formVersion: true })
 export type PartHead = z.infer<typeof partHead>
+export type PartHeadRow = Pick<typeof parts.$inferSelect, keyof PartHead>
 
-/** What the parts of some jobs are, without what they are worked out from; each job's in its order. */
-export async function readPartHeads(database: Database, ids: readonly JobId[]): Promise<(id: JobId) => PartHead[]> {
-  const { id, jobId, name, filmId } = parts
-  const rows = await database.read
-    .select({ id, jobId, name, filmId })
-    .from(parts)
-    .where(inArray(parts.jobId, [...ids]))
-    .orderBy(asc(parts.jobId), asc(parts.place))
-  return byJob(readEach(database, rows, (row) => readRow('part', row.id, partHead, row)))
-}
+/** What a part is, without what it is worked out from. */
+export const toPartHead = (row: PartHeadRow): PartHead => readRow('part', row.id, partHead, row)
 
 function byJob<P extends { readonly jobId: JobId }>(all: readonly P[]): (id: JobId) => P[] {
   const groups = new Map<JobId, P[]>()
@@ -116,7 +111,11 @@ function byJob<P extends { readonly jobId: JobId }>(all: readonly P[]): (id: Job
 export const readParts = async (database: Database, id: JobId): Promise<Part[]> =>
   readEach(
     database,
-    await database.read.select().from(parts).where(eq(parts.jobId, id)).orderBy(asc(parts.place)),
+    await database.read
+      .select()
+      .from(parts)
+      .where(and(eq(parts.jobId, id), isWanted))
+      .orderBy(asc(parts.place)),
     toPart,
   )
 

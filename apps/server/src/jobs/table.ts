@@ -29,6 +29,8 @@ export const jobs = sqliteTable(
     arrivedAt: text('arrived_at').notNull(),
     dueAt: text('due_at').notNull(),
     closedAt: text('closed_at'),
+    /** Taken off the list as opened by mistake. */
+    removedAt: text('removed_at'),
     signOff: storedColumn('sign_off'),
     /** Parts that are fitted together. */
     sets: storedColumn('part_sets'),
@@ -58,6 +60,8 @@ export const parts = sqliteTable(
     shiftTurnDeg: real('shift_turn_deg').notNull(),
     layOrder: storedColumn('lay_order'),
     choices: storedColumn('work_choices'),
+    /** It is not to be covered after all; what was done on it stays. */
+    droppedAt: text('dropped_at'),
   },
   (table) => [index('parts_by_job').on(table.jobId, table.place)],
 )

@@ -1,7 +1,9 @@
-import { newModel } from '@truelay/contract'
+import { modelId, newModel, vehicleModel } from '@truelay/contract'
+import { name, say } from '@truelay/core/say'
 import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
-import { addModel, readModels } from './queries.ts'
+import { Refused } from '../reply/reply.ts'
+import { addModel, readModels, saveModel } from './queries.ts'
 import { asOneWrite } from '../writes/asOneWrite.ts'
 
 export function modelRoutes(database: Database, now: () => Date): Router {
@@ -12,6 +14,19 @@ export function modelRoutes(database: Database, now: () => Date): Router {
   routes.post(
     '/',
     asOneWrite(database, now, (within, req) => addModel(within, newModel.parse(req.body)), { status: 201 }),
+  )
+  routes.put(
+    '/:modelId',
+    asOneWrite(database, now, (within, req) => {
+      const draft = vehicleModel.parse(req.body)
+      if (draft.id !== modelId.parse(req.params.modelId))
+        throw new Refused({
+          code: 'OTHER_MODEL',
+          sentence: say`The model "${name(draft.id)}" was sent to the address of "${name(String(req.params.modelId))}".`,
+          fix: say`Save each model under its own id.`,
+        })
+      return saveModel(within, draft)
+    }),
   )
   return routes
 }

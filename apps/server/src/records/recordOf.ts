@@ -34,7 +34,7 @@ export function recordOf({ job, part, film, piece, kitName, lot, findings, peopl
     kit: kitName,
     piece: piece?.name ?? part.name,
     lot: lot ?? piece?.lot ?? null,
-    found: findings.map(({ kind, note, later }) => ({ kind, note, later })),
+    found: findings.map(({ kind, note, later, photos }) => ({ kind, note, later, photos })),
   }
   if (state.phase === 'not begun')
     return {

@@ -8,12 +8,15 @@ import { readJob, readPart } from '../jobs/queries.ts'
 import { NotFound } from '../reply/reply.ts'
 import { readKitCheck } from '../kitCheck/queries.ts'
 import { readFilms, readKits, readPieces } from '../shelf/queries.ts'
-import { readPeople, readShop } from '../shop/queries.ts'
+import { readPeople } from '../shop/people.ts'
+import { readShop } from '../shop/queries.ts'
 import { readFindings } from '../walkRound/queries.ts'
 import { recordOf } from './recordOf.ts'
-import { writePdf } from './writePdf.ts'
+import { paperFaces } from './paper/faces.ts'
+import { writeRecord } from './paper/writeRecord.ts'
+import type { PhotoStore } from '../photos/photoStore.ts'
 
-export function recordRoutes(database: Database): Router {
+export function recordRoutes(database: Database, photos: PhotoStore): Router {
   const routes = Router()
   routes.get('/parts/:partId/record', async (req, res) => {
     res.json((await readRecord(database, partId.parse(req.params.partId))).record)
@@ -22,7 +25,8 @@ export function recordRoutes(database: Database): Router {
     const { record, shop } = await readRecord(database, partId.parse(req.params.partId))
     res.type('application/pdf')
     res.setHeader('Content-Disposition', `inline; filename="${record.job.number}-${record.part.id}.pdf"`)
-    writePdf(record, shop.name, wordsIn({ units: shop.units })).pipe(res)
+    const words = wordsIn({ units: shop.units })
+    writeRecord({ record, shop, words, faces: await paperFaces(), photoFile: photos.fileOf }).pipe(res)
   })
   return routes
 }

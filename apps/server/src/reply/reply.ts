@@ -13,6 +13,7 @@ export class NotFound extends Error {
   constructor(
     readonly sentence: Sentence,
     readonly fix: Sentence,
+    readonly code = 'NOT_FOUND',
   ) {
     super(sentence.text)
   }
@@ -91,8 +92,7 @@ const statusOf = (error: unknown): number => {
 export const errorHandler =
   (log: Logger): ErrorRequestHandler =>
   (error: unknown, req, res, _next) => {
-    if (error instanceof NotFound)
-      return fail(res, 404, { code: 'NOT_FOUND', sentence: error.sentence, fix: error.fix })
+    if (error instanceof NotFound) return fail(res, 404, { code: error.code, sentence: error.sentence, fix: error.fix })
     if (error instanceof StoredFault) {
       log.error(
         { kind: error.kind, id: error.id, where: error.where, method: req.method, path: req.path },

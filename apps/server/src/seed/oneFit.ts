@@ -17,7 +17,7 @@ export interface WorkedPart {
 const shareAnswered = 0.6
 const shareWrong = 0.05
 /** Steps that are gone back to, and done again. */
-const shareBack = 0.27
+const shareBack = 0.283
 const faults = ['fingers', 'dirt or hair'] as const
 
 /** Every event of a fit up to some step: its beginning, what was mixed, measured, cut and waited for. */

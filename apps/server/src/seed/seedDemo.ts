@@ -43,7 +43,7 @@ const hour = z.number().int().min(0).max(23)
 const day = z.number().int().min(-2000).max(60)
 const jobFile = z.strictObject({
   job: job
-    .omit({ arrivedAt: true, dueAt: true, closedAt: true })
+    .omit({ arrivedAt: true, dueAt: true, closedAt: true, removedAt: true })
     /** Days are counted from the day of the seed, so that the demo is always about today. */
     .extend({ arrivesDay: day, arrivesHour: hour, dueDay: day, dueHour: hour, closed: z.boolean() }),
   parts: z.array(

@@ -1,5 +1,5 @@
 import type { Film, Form, Kit, Piece } from '@truelay/contract'
-import { desc, eq, inArray, sql } from 'drizzle-orm'
+import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { readEachStored, toStored } from '../database/stored.ts'
 import { films, forms, kits, pieces } from './table.ts'
@@ -45,8 +45,13 @@ export const readFilms = async (database: Database, ids: readonly string[]): Pro
       .where(inArray(films.id, [...ids])),
   )
 
-/** What the films are called. */
-export async function readFilmNames({ read }: Pick<Database, 'read'>): Promise<(id: string) => string> {
+/** What the films are called: of each, and all of it as one text. */
+export interface FilmNames {
+  readonly of: (id: string) => string
+  readonly text: string
+}
+
+export async function readFilmNames({ read }: Pick<Database, 'read'>): Promise<FilmNames> {
   const rows = await read
     .select({
       id: films.id,
@@ -56,12 +61,14 @@ export async function readFilmNames({ read }: Pick<Database, 'read'>): Promise<(
     })
     .from(films)
   const names = new Map(rows.map(({ id, name }) => [id, name ?? '']))
-  return (id) => names.get(id) ?? ''
+  return { of: (id) => names.get(id) ?? '', text: JSON.stringify([...names]) }
 }
 
+/** The films on the shelf. */
 export const readAllFilms = async (database: Database): Promise<Film[]> =>
-  readEachStored(database, 'film', await database.read.select().from(films))
+  readEachStored(database, 'film', await database.read.select().from(films).where(isNull(films.removedAt)))
 
+/** Pieces by their ids, on the shelf or not any more. */
 export const readPieces = async (database: Database, ids: readonly string[]): Promise<Piece[]> =>
   readEachStored(
     database,
@@ -72,6 +79,7 @@ export const readPieces = async (database: Database, ids: readonly string[]): Pr
       .where(inArray(pieces.id, [...ids])),
   )
 
+/** The pieces on the shelf that belong to some kits. */
 export const readPiecesOfKits = async (database: Database, ids: readonly string[]): Promise<Piece[]> =>
   readEachStored(
     database,
@@ -79,7 +87,7 @@ export const readPiecesOfKits = async (database: Database, ids: readonly string[
     await database.read
       .select()
       .from(pieces)
-      .where(inArray(pieces.kitId, [...ids])),
+      .where(and(inArray(pieces.kitId, [...ids]), isNull(pieces.removedAt))),
   )
 
 export const readKits = async (database: Database, ids: readonly string[]): Promise<Kit[]> =>
@@ -92,12 +100,13 @@ export const readKits = async (database: Database, ids: readonly string[]): Prom
       .where(inArray(kits.id, [...ids])),
   )
 
+/** The kits on the shelf. */
 export const readAllKits = async (database: Database): Promise<Kit[]> =>
-  readEachStored(database, 'kit', await database.read.select().from(kits))
+  readEachStored(database, 'kit', await database.read.select().from(kits).where(isNull(kits.removedAt)))
 
 export const saveKit = (database: Database, document: Kit): Promise<Kit> =>
   database.write(async (db) => {
-    const stored = { document: toStored('kit', document) }
+    const stored = { document: toStored('kit', document), removedAt: null }
     await db
       .insert(kits)
       .values({ id: document.id, ...stored })
@@ -116,10 +125,30 @@ export const saveFilm = (database: Database, document: Film): Promise<Film> =>
 
 export const savePieceDoc = (database: Database, document: Piece): Promise<Piece> =>
   database.write(async (db) => {
-    const stored = { kitId: document.kitId, document: toStored('piece', document) }
+    const stored = { kitId: document.kitId, document: toStored('piece', document), removedAt: null }
     await db
       .insert(pieces)
       .values({ id: document.id, ...stored })
       .onConflictDoUpdate({ target: pieces.id, set: stored })
     return document
   })
+
+/** The newest version of a form that is not removed; null where there is none. */
+export async function standingVersionOf({ read }: Database, id: string): Promise<number | null> {
+  const [row] = await read
+    .select({ version: forms.version })
+    .from(forms)
+    .where(and(eq(forms.id, id), isNull(forms.removedAt)))
+    .orderBy(desc(forms.version))
+    .limit(1)
+  return row?.version ?? null
+}
+
+/** A piece that is on the shelf; null where it is not. */
+export async function standingPiece({ read }: Database, id: string): Promise<string | null> {
+  const [row] = await read
+    .select({ id: pieces.id })
+    .from(pieces)
+    .where(and(eq(pieces.id, id), isNull(pieces.removedAt)))
+  return row?.id ?? null
+}

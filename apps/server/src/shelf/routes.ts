@@ -1,9 +1,21 @@
-import { filmDoc, filmId, kitDoc, kitId, modelId, pieceDoc, pieceId } from '@truelay/contract'
+import {
+  filmDoc,
+  filmId,
+  kitDoc,
+  kitId,
+  modelId,
+  newFilm,
+  type Piece,
+  pieceDoc,
+  pieceId,
+  wholeKit,
+} from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
 import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
 import { readModel } from '../models/queries.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
+import { addFilm } from './addFilm.ts'
 import {
   readAllFilms,
   readAllKits,
@@ -39,6 +51,19 @@ export function shelfRoutes(database: Database, now: () => Date): Router {
     }),
   )
   routes.put(
+    '/kits/:kitId/whole',
+    asOneWrite(database, now, async (within, req) => {
+      const { kit, pieces } = wholeKit.parse(req.body)
+      ownAddress('kit', kit.id, kitId.parse(req.params.kitId))
+      await readModel(within, modelId.parse(kit.modelId))
+      return { kit: await saveKit(within, kit), pieces: await saveEach(within, pieces) }
+    }),
+  )
+  routes.post(
+    '/films',
+    asOneWrite(database, now, (within, req) => addFilm(within, newFilm.parse(req.body)), { status: 201 }),
+  )
+  routes.put(
     '/films/:filmId',
     asOneWrite(database, now, async (within, req) => {
       const document = filmDoc.parse(req.body)
@@ -59,6 +84,12 @@ export function shelfRoutes(database: Database, now: () => Date): Router {
     }),
   )
   return routes
+}
+
+async function saveEach(database: Database, pieces: readonly Piece[]): Promise<Piece[]> {
+  const saved: Piece[] = []
+  for (const piece of pieces) saved.push(await savePieceDoc(database, piece))
+  return saved
 }
 
 /** Refuses a document that was sent to the address of another. */

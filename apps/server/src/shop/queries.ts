@@ -1,10 +1,10 @@
-import { type Person, person, type Shop, type ShopChange, shop } from '@truelay/contract'
+import { type Shop, type ShopChange, shop } from '@truelay/contract'
 import { say } from '@truelay/core/say'
 import { eq } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { NotFound } from '../reply/reply.ts'
-import { people, shops } from './table.ts'
-import { readEach, readRow, readStored, toStored } from '../database/stored.ts'
+import { shops } from './table.ts'
+import { readStored, toStored } from '../database/stored.ts'
 
 const theShop = 'shop'
 
@@ -13,7 +13,8 @@ export async function readShop({ read }: Database): Promise<Shop> {
   if (row === undefined)
     throw new NotFound(
       say`This database holds no shop yet.`,
-      say`Start it with "./truelay demo", or set the shop up first.`,
+      say`Open the shop on the first screen, or look around in the demo shop with "./truelay demo".`,
+      'NO_SHOP',
     )
   return readStored('shop', row.id, row.document)
 }
@@ -38,8 +39,3 @@ export const changeShop = (database: Database, change: ShopChange): Promise<Shop
       .where(eq(shops.id, theShop))
     return settings
   })
-
-export const readPeople = async (database: Database): Promise<Person[]> =>
-  readEach(database, await database.read.select().from(people), ({ id, name, role }) =>
-    readRow('person', id, person, { id, name, role }),
-  )

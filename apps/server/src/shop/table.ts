@@ -1,3 +1,4 @@
+import type { WeekHours } from '@truelay/contract'
 import { sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { storedColumn } from '../database/stored.ts'
 
@@ -11,4 +12,7 @@ export const people = sqliteTable('people', {
   id: text('id').primaryKey(),
   name: text('name').notNull(),
   role: text('role').notNull(),
+  /** Null = the hours of the shop. */
+  hours: text('hours', { mode: 'json' }).$type<WeekHours>(),
+  leftAt: text('left_at'),
 })

@@ -4,6 +4,7 @@ import { english } from '@truelay/words'
 import type { Sentence } from '@truelay/core/say'
 import { mkdtempSync, rmSync } from 'node:fs'
 import type { Server } from 'node:http'
+import { createServer as createPacked } from 'node:https'
 import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -14,6 +15,7 @@ import { type OpenDatabase, openDatabase } from '../database/openDatabase.ts'
 import { lifeOf } from '../backup/life.ts'
 import { writeBackup } from '../backup/writeBackup.ts'
 import { createApp } from '../http/app.ts'
+import { authorityIn, certificateFor } from '../network/authority.ts'
 import { NewsFeed } from '../news/newsFeed.ts'
 import { openPhotoStore } from '../photos/photoStore.ts'
 import { seedDemo } from '../seed/seedDemo.ts'
@@ -28,12 +30,19 @@ export class DemoServer {
   private opened: OpenDatabase | null = null
   private server: Server | null = null
   private root = ''
+  private packed: ReturnType<typeof createPacked> | null = null
   private readonly news = new NewsFeed()
+  /** The moment it takes for now; tests may move it. */
+  now = noon
+  /** Where tablets reach it, once it is opened to them. */
+  network: { readonly port: number; readonly certificate: string } | null = null
 
   /** In a folder of its own, or in one that is there already. */
   constructor(
     readonly folder = mkdtempSync(join(tmpdir(), 'truelay-')),
     private readonly log = pino({ level: 'silent' }),
+    private readonly holds: 'the demo shop' | 'empty' = 'the demo shop',
+    private readonly toNetwork = false,
   ) {}
 
   /** Hears of every statement of the database before it is done, and may stop it by an exception. */
@@ -43,7 +52,7 @@ export class DemoServer {
     const database = await openDatabase(this.folder, at('../../migrations'), {
       onStatement: (sql) => this.onStatement(sql),
     })
-    await seedDemo(database, at('../../../../demo'), noon)
+    if (this.holds !== 'empty') await seedDemo(database, at('../../../../demo'), noon)
     const photos = openPhotoStore(join(this.folder, 'photos'))
     const app = createApp({
       database,
@@ -54,9 +63,18 @@ export class DemoServer {
       },
       life: lifeOf(this.folder),
       log: this.log,
-      now: () => noon,
+      now: () => this.now,
       news: this.news,
+      network: this.toNetwork
+        ? {
+            names: () => ['127.0.0.1'],
+            addresses: () => ['https://192.168.7.2:4643'],
+            certificateAt: () => ['http://192.168.7.2:4680'],
+            fingerprint: 'AB CD',
+          }
+        : undefined,
     })
+    if (this.toNetwork) await this.openNetwork(app)
     const server = app.listen(0, '127.0.0.1')
     // As in `main.ts`: no connection is cut that a request is about to use.
     server.keepAliveTimeout = 75_000
@@ -67,11 +85,24 @@ export class DemoServer {
     return this
   }
 
+  /** Answers with TLS too, as the shop's network is answered. */
+  private async openNetwork(app: ReturnType<typeof createApp>): Promise<void> {
+    const authority = await authorityIn(join(this.folder, 'tls'), new Date())
+    const packed = createPacked(await certificateFor(authority, { names: [], ips: ['127.0.0.1'] }, new Date()), app)
+    await new Promise<void>((resolve) => packed.listen(0, '127.0.0.1', resolve))
+    this.packed = packed
+    this.network = { port: (packed.address() as AddressInfo).port, certificate: authority.pem }
+  }
+
   async stop(): Promise<void> {
     this.news.end()
-    const closed = new Promise((resolve) => this.server?.close(resolve) ?? resolve(null))
-    this.server?.closeIdleConnections()
-    setTimeout(() => this.server?.closeAllConnections(), 200)
+    this.packed?.close()
+    this.packed?.closeAllConnections()
+    const { server } = this
+    const closed = new Promise((resolve) => server?.close(resolve) ?? resolve(null))
+    server?.closeIdleConnections()
+    // Of this server: the one that starts after it keeps its connections.
+    setTimeout(() => server?.closeAllConnections(), 200)
     await closed
     await this.opened?.close()
   }

@@ -11,6 +11,7 @@ export async function readRoutes(demo: DemoServer): Promise<string[]> {
   return [
     ...['shop', 'models', 'bay', 'shelf', 'blades', 'liquids', 'devices', 'forms', 'learned'],
     ...[...forms].map((id) => `forms/${id}`),
+    `shapes?${[...forms].map((id) => `of=${id}@1`).join('&')}`,
     ...bundles.flatMap(({ job, parts }) => [
       ...['', '/walk-round', '/kit-check', '/edge-looks.ics'].map((what) => `jobs/${job.id}${what}`),
       ...parts.flatMap(({ id }) => [`parts/${id}/fit`, `parts/${id}/record`]),

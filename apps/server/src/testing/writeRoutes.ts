@@ -3,6 +3,7 @@ import { smallPlan, smallStep } from '@truelay/contract/testing'
 import { say } from '@truelay/core/say'
 
 const read = (file: string) => JSON.parse(readFileSync(new URL(`../../../../demo/${file}`, import.meta.url), 'utf8'))
+const { id: _, ...newFilm } = read('films/clearcoat-hull-180.json')
 /** A made-up id of its own. */
 export const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`
 export const at = '2030-05-01T09:00:00.000Z'
@@ -35,6 +36,59 @@ export const writeRoutes: readonly WriteRoute[] = [
       dueAt: '2030-05-03T16:00:00.000Z',
       parts: [{ slot: 'bonnet', name: 'Bonnet', filmId: 'clearcoat-hull-180' }],
     },
+  },
+  {
+    method: 'PATCH',
+    path: '/jobs/0412',
+    good: {
+      customer: 'Private owner',
+      year: 2024,
+      colour: 'slate green',
+      plate: 'QF 901',
+      bay: 'Bay 2',
+      personId: 'bo',
+      arrivedAt: '2030-05-02T08:00:00.000Z',
+      dueAt: '2030-05-03T16:00:00.000Z',
+    },
+    optional: ['customer', 'year', 'colour', 'plate', 'bay', 'personId', 'arrivedAt', 'dueAt'],
+  },
+  { method: 'PUT', path: '/jobs/0413/closed', good: { closed: true } },
+  { method: 'PUT', path: '/jobs/0414/removed', good: { removed: true } },
+  { method: 'POST', path: '/customers/forgotten', good: { customer: 'Camper hire on the quay' } },
+  {
+    method: 'POST',
+    path: '/jobs/0412/parts',
+    good: { slot: 'tailgate', name: 'Tailgate', filmId: 'clearcoat-hull-180' },
+  },
+  { method: 'PUT', path: '/models/velmora-pipit', good: read('models/velmora-pipit.json') },
+  {
+    method: 'PUT',
+    path: '/kits/pipit-lamp-kit/whole',
+    good: {
+      kit: read('kits/pipit-lamp-kit.json'),
+      pieces: [read('pieces/pipit-headlamp-left-piece.json')],
+    },
+  },
+  { method: 'PUT', path: '/films/clear-dome-dry/removed', good: { removed: true } },
+  { method: 'PUT', path: '/pieces/finch-door-left/removed', good: { removed: true } },
+  { method: 'PUT', path: '/kits/finch-trim-kit/removed', good: { removed: true } },
+  { method: 'PUT', path: '/forms/finch-door-left/removed', good: { removed: true } },
+  { method: 'PUT', path: '/models/hallowen-finch/removed', good: { removed: true } },
+  { method: 'PUT', path: '/parts/0413-02/dropped', good: { dropped: true } },
+  { method: 'PUT', path: '/parts/0413-03/film', good: { filmId: 'clearcoat-hull-180' } },
+  { method: 'PUT', path: '/people/ines/new-pin', good: { allowed: true } },
+  { method: 'POST', path: '/people', good: { name: 'Runa', role: 'installer', hours: null }, optional: ['hours'] },
+  {
+    method: 'PATCH',
+    path: '/people/bo',
+    good: { name: 'Bo', role: 'installer', hours: null, leftAt: null },
+    optional: ['name', 'role', 'hours', 'leftAt'],
+  },
+  {
+    method: 'POST',
+    path: '/films',
+    good: { ...newFilm, name: 'Hullskin 200 clear' },
+    optional: ['patterned', 'transmission'],
   },
   { method: 'POST', path: '/models', good: { name: 'Corvid Wren', kind: 'van' } },
   {

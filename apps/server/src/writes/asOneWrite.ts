@@ -5,6 +5,7 @@ import { subDays } from 'date-fns'
 import { eq, lt } from 'drizzle-orm'
 import type { Request, RequestHandler } from 'express'
 import { z } from 'zod'
+import { noteChange } from '../audit/changes.ts'
 import type { Database } from '../database/openDatabase.ts'
 import { Refused } from '../reply/reply.ts'
 import { writeRows } from './table.ts'
@@ -41,6 +42,7 @@ export const asOneWrite =
       if (before !== undefined) return before
       const done = { id, hash, status, answer: (await work(within, req)) ?? null, at: now().toISOString() }
       await db.insert(writeRows).values(done)
+      await noteChange(db, req, now())
       return done
     })
     res.status(given.status).json(answer === undefined ? given.answer : await answer())

@@ -1,5 +1,6 @@
 import { Provider } from 'react-redux'
 import { RouterProvider } from 'react-router/dom'
+import { SignInGate } from '../screens/signIn/SignInGate.tsx'
 import { store } from '../store/store.ts'
 import { ShopSettings } from './ShopSettings.tsx'
 import { router } from './router.tsx'
@@ -8,7 +9,9 @@ export function App() {
   return (
     <Provider store={store}>
       <ShopSettings>
-        <RouterProvider router={router} />
+        <SignInGate>
+          <RouterProvider router={router} />
+        </SignInGate>
       </ShopSettings>
     </Provider>
   )

@@ -3,7 +3,6 @@ import { createBrowserRouter, type RouteObject } from 'react-router'
 import { BayScreen } from '../screens/bay/BayScreen.tsx'
 import { Frame } from '../screens/frame/Frame.tsx'
 import { LostScreen } from '../screens/frame/LostScreen.tsx'
-import { JobFrame } from '../screens/job/JobFrame.tsx'
 import { Busy } from '../ui/Failed.tsx'
 
 function Opening() {
@@ -21,13 +20,21 @@ export const routes: RouteObject[] = [
     children: [
       { index: true, element: <BayScreen /> },
       {
+        path: 'jobs',
+        lazy: async () => ({ Component: (await import('../screens/jobs/JobsScreen.tsx')).JobsScreen }),
+      },
+      {
         path: 'jobs/new',
         lazy: async () => ({ Component: (await import('../screens/newJob/NewJobScreen.tsx')).NewJobScreen }),
       },
       {
         path: 'jobs/:jobId',
-        element: <JobFrame />,
+        lazy: async () => ({ Component: (await import('../screens/job/JobFrame.tsx')).JobFrame }),
         children: [
+          {
+            index: true,
+            lazy: async () => ({ Component: (await import('../screens/job/JobScreen.tsx')).JobScreen }),
+          },
           {
             path: 'walk-round',
             lazy: async () => ({
@@ -88,6 +95,10 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('../screens/shelf/PieceScreen.tsx')).PieceScreen }),
       },
       {
+        path: 'shelf/films/new',
+        lazy: async () => ({ Component: (await import('../screens/shelf/NewFilmScreen.tsx')).NewFilmScreen }),
+      },
+      {
         path: 'shelf/films/:filmId',
         lazy: async () => ({ Component: (await import('../screens/shelf/FilmScreen.tsx')).FilmScreen }),
       },
@@ -104,6 +115,14 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('../screens/shelf/BladeBookScreen.tsx')).BladeBookScreen }),
       },
       {
+        path: 'models',
+        lazy: async () => ({ Component: (await import('../screens/models/ModelsScreen.tsx')).ModelsScreen }),
+      },
+      {
+        path: 'models/:modelId',
+        lazy: async () => ({ Component: (await import('../screens/models/ModelScreen.tsx')).ModelScreen }),
+      },
+      {
         path: 'forms',
         lazy: async () => ({ Component: (await import('../screens/forms/FormsScreen.tsx')).FormsScreen }),
       },
@@ -118,6 +137,14 @@ export const routes: RouteObject[] = [
       {
         path: 'tablet',
         lazy: async () => ({ Component: (await import('../screens/tablet/TabletScreen.tsx')).TabletScreen }),
+      },
+      {
+        path: 'guide/:page?',
+        lazy: async () => ({ Component: (await import('../screens/guide/GuideScreen.tsx')).GuideScreen }),
+      },
+      {
+        path: 'shop/changes',
+        lazy: async () => ({ Component: (await import('../screens/shop/ChangesScreen.tsx')).ChangesScreen }),
       },
       { path: 'shop', lazy: async () => ({ Component: (await import('../screens/shop/ShopScreen.tsx')).ShopScreen }) },
       { path: '*', element: <LostScreen /> },

@@ -2,8 +2,10 @@ import { type FormDoc, traceOutline } from '@truelay/core/form'
 import { boundsOf } from '@truelay/core/geometry'
 import { closedPath, openPath } from './svgPath.ts'
 
+type Shape = Pick<FormDoc, 'name' | 'start' | 'outline' | 'holes' | 'bodyLines' | 'recesses'>
+
 /** The outline of a part with its body lines and holes, small. */
-export function PartShape({ form, className }: { readonly form: FormDoc; readonly className?: string }) {
+export function PartShape({ form, className }: { readonly form: Shape; readonly className?: string }) {
   const traced = traceOutline(form.name, form.start, form.outline)
   if (!traced.ok) return null
   const { min, max } = boundsOf(traced.value.polygon)

@@ -2,6 +2,8 @@ import { wireFailure } from '@truelay/contract'
 import { say, type Sentence } from '@truelay/core/say'
 
 export interface ShownFailure {
+  /** As the server calls it; null where it did not answer. */
+  readonly code?: string
   readonly sentence: Sentence
   readonly fix: Sentence
 }
@@ -9,7 +11,7 @@ export interface ShownFailure {
 /** A failed request as a sentence and what to do. */
 export function failureOf(error: unknown): ShownFailure {
   const body = wireFailure.safeParse((error as { data?: unknown } | undefined)?.data)
-  if (body.success) return { sentence: body.data.sentence, fix: body.data.fix }
+  if (body.success) return body.data
   const status = (error as { status?: unknown } | undefined)?.status
   if (status === 'FETCH_ERROR')
     return {

@@ -4,6 +4,8 @@ import { isOwnWrite } from './baseQuery.ts'
 
 /** What comes within so many milliseconds is asked for at once. */
 const gatherMs = 150
+/** After the server has turned the listener away. */
+const againMs = 5000
 
 /** What one fit changes besides its own log. */
 const followsFit = ['Bay', 'Record', 'Liquids', 'Blades', 'Learned'] as const
@@ -29,6 +31,8 @@ interface Live {
   readonly dispatch: (action: ReturnType<typeof api.util.invalidateTags>) => unknown
   /** The connection stands, for the first time or again. */
   readonly onOpen: () => void
+  /** The server does not answer. */
+  readonly onSilent: () => void
   /** The life of the server's data, told at each connection. */
   readonly onLife: (life: string) => void
 }
@@ -37,11 +41,11 @@ interface Live {
  * Hears from the server what others change, and has it asked for anew where it is shown. Only a page that is looked at listens: a browser
  * keeps few connections to one server. Whoever begins to listen has missed what came before, and asks for all that is shown.
  */
-export function startLiveNews({ dispatch, onOpen, onLife }: Live): void {
+export function startLiveNews({ dispatch, onOpen, onSilent, onLife }: Live): void {
   if (typeof EventSource === 'undefined') return
   let source: EventSource | null = null
   let items: NewsItem[] = []
-  let heardBefore = false
+  let mayHaveMissed = false
 
   const pass = () => {
     const tags = oldAfter(items, isOwnWrite)
@@ -50,9 +54,17 @@ export function startLiveNews({ dispatch, onOpen, onLife }: Live): void {
   }
   const listen = () => {
     source = new EventSource('/api/news')
+    source.onerror = () => {
+      mayHaveMissed = true
+      onSilent()
+      // Turned away for good, as nobody is signed in: a browser does not try that again by itself.
+      if (source?.readyState !== EventSource.CLOSED) return
+      source = null
+      setTimeout(look, againMs)
+    }
     source.onopen = () => {
-      if (heardBefore) dispatch(api.util.invalidateTags(['Fit', 'Learned', ...setUp]))
-      heardBefore = true
+      if (mayHaveMissed) dispatch(api.util.invalidateTags(['Fit', 'Learned', ...setUp]))
+      mayHaveMissed = true
       onOpen()
     }
     source.addEventListener('life', ({ data }) => onLife(String(data)))

@@ -11,6 +11,7 @@ import {
   serverAway,
   setAside,
 } from './outboxSlice.ts'
+import { onceAtATime } from './onceAtATime.ts'
 import type { SetAside, TabletStore } from './outboxStore.ts'
 
 const usualRetryMs = 3000
@@ -38,46 +39,31 @@ export interface OutboxParts {
  * has answered. Sent twice is stored once, since each event has its own id. What comes too late there is set aside with the reason.
  */
 export function startOutbox({ store, tablet, send, retryMs = usualRetryMs }: OutboxParts) {
-  let sending = false
-  let comesBack = false
   const waiting = () => store.getState().outbox.waiting
 
-  const later = () => {
-    if (comesBack) return
-    comesBack = true
-    setTimeout(() => {
-      comesBack = false
-      void sendAll()
-    }, retryMs)
-  }
+  const sending = onceAtATime(sendAll, retryMs)
 
   async function sendAll(): Promise<void> {
-    if (sending) return
-    sending = true
-    try {
-      const held = new Set<PartId>()
-      const next = () => waiting().find((e) => !held.has(e.partId))
-      for (let first = next(); first !== undefined; first = next()) {
-        const { partId } = first
-        const run = waiting()
-          .filter((e) => e.partId === partId)
-          .slice(0, mostAtOnce)
-        const sent = await send(partId, run)
-        if (sent.kind === 'away') {
-          store.dispatch(serverAway())
-          later()
-          return
-        }
-        if (sent.kind === 'answered') await settle(partId, run, sent.receipt)
-        else {
-          held.add(partId)
-          store.dispatch(partRefused({ partId, says: sent.says }))
-        }
+    const held = new Set<PartId>()
+    const next = () => waiting().find((e) => !held.has(e.partId))
+    for (let first = next(); first !== undefined; first = next()) {
+      const { partId } = first
+      const run = waiting()
+        .filter((e) => e.partId === partId)
+        .slice(0, mostAtOnce)
+      const sent = await send(partId, run)
+      if (sent.kind === 'away') {
+        store.dispatch(serverAway())
+        sending.later()
+        return
       }
-      if (held.size > 0) later()
-    } finally {
-      sending = false
+      if (sent.kind === 'answered') await settle(partId, run, sent.receipt)
+      else {
+        held.add(partId)
+        store.dispatch(partRefused({ partId, says: sent.says }))
+      }
     }
+    if (held.size > 0) sending.later()
   }
 
   async function settle(partId: PartId, run: readonly FitEvent[], { tooLate }: FitReceipt): Promise<void> {
@@ -100,11 +86,11 @@ export function startOutbox({ store, tablet, send, retryMs = usualRetryMs }: Out
     .then(async (events) => {
       store.dispatch(eventsFound(events))
       store.dispatch(setAside(await tablet.aside().catch(() => [])))
-      void sendAll()
+      void sending.now()
     })
   return {
     /** The server may answer again. */
-    sendNow: () => void sendAll(),
+    sendNow: () => void sending.now(),
     /**
      * Something happened in a fit. It is kept on this tablet before anything shows it as done, so that what the
      * installer has seen survives a closed browser; it goes to the server as soon as that can be reached.
@@ -113,7 +99,7 @@ export function startOutbox({ store, tablet, send, retryMs = usualRetryMs }: Out
       // Without a store on this tablet the events still go to the server.
       await tablet.keep(events).catch(() => undefined)
       store.dispatch(eventsHappened(events))
-      void sendAll()
+      void sending.now()
     },
     /** What waits of a part and is not taken is set aside, so that what comes after it can go. */
     async giveUp(partId: PartId): Promise<void> {

@@ -1,6 +1,8 @@
 import { paragraph, say, type Sentence } from '@truelay/core/say'
 import { type Photo, photo, photoId, wireFailure } from '@truelay/contract'
+import { stripJpeg } from '@truelay/formats/jpeg'
 import { z } from 'zod'
+import { keeper } from './keptWrites/keeper.ts'
 
 const wholePx = 1600
 const smallPx = 320
@@ -59,14 +61,28 @@ async function send(jpeg: Blob) {
     headers: { 'content-type': 'image/jpeg' },
     body: jpeg,
   }).catch(() => null)
-  if (answer === null)
-    throw new NotKept(say`The server does not answer; the photo is not kept. Try again when it does.`)
+  if (answer === null) return keepHere(jpeg)
   const body: unknown = await answer.json().catch(() => null)
   if (!answer.ok) {
     const failure = wireFailure.safeParse(body)
     throw new NotKept(failure.success ? paragraph(failure.data.sentence, failure.data.fix) : tryAgain)
   }
   return kept.parse(body)
+}
+
+/** Keeps a photo on this tablet until the server answers, under the name that it will have there. */
+async function keepHere(jpeg: Blob) {
+  const stripped = stripJpeg(new Uint8Array(await jpeg.arrayBuffer()))
+  const kept = keeper()
+  if (!stripped.ok || kept === null)
+    throw new NotKept(say`The server does not answer; the photo is not kept. Try again when it does.`)
+  const { bytes, widthPx, heightPx } = stripped.value
+  const hash = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes.slice()))
+  const id = photoId.parse([...hash].map((byte) => byte.toString(16).padStart(2, '0')).join(''))
+  const clean = new Blob([bytes.slice()], { type: 'image/jpeg' })
+  await kept.add({ id: crypto.randomUUID(), what: 'photo', method: 'POST', url: 'photos', body: clean })
+  if (typeof caches !== 'undefined') await (await caches.open('photos')).put(photoUrl(id), new Response(clean))
+  return { id, widthPx, heightPx }
 }
 
 export const photoUrl = (id: string) => `/api/photos/${id}`

@@ -9,13 +9,23 @@ import { startLiveNews } from '../remote/liveNews.ts'
 import { startOutbox } from '../remote/outbox.ts'
 import { outboxSlice } from '../remote/outboxSlice.ts'
 import { openTabletStore } from '../remote/outboxStore.ts'
+import { keepWritesWith } from '../remote/keptWrites/keeper.ts'
+import { startKeptWrites } from '../remote/keptWrites/keptWrites.ts'
+import { keptWritesSlice } from '../remote/keptWrites/keptWritesSlice.ts'
+import { sendWrite } from '../remote/keptWrites/sendWrite.ts'
+import { openWriteStore } from '../remote/keptWrites/writeStore.ts'
+import { reachSlice, serverHeard, serverSilent } from '../remote/reachSlice.ts'
 import { sendFit } from '../remote/sendFit.ts'
+import { signInSlice } from '../remote/signInSlice.ts'
 
 export const store = configureStore({
   reducer: {
     [api.reducerPath]: api.reducer,
     outbox: outboxSlice.reducer,
     shift: shiftSlice.reducer,
+    signIn: signInSlice.reducer,
+    reach: reachSlice.reducer,
+    keptWrites: keptWritesSlice.reducer,
   },
   middleware: (getDefault) => getDefault().concat(api.middleware),
 })
@@ -23,7 +33,12 @@ setupListeners(store.dispatch)
 
 const tablet = openTabletStore()
 export const outbox = startOutbox({ store, tablet, send: sendFit(store.dispatch) })
-window.addEventListener('online', outbox.sendNow)
+export const keptWrites = startKeptWrites({ store, kept: openWriteStore(), ask: sendWrite })
+keepWritesWith(keptWrites)
+window.addEventListener('online', () => {
+  outbox.sendNow()
+  keptWrites.sendNow()
+})
 export const afterRestore = watchLife({
   dispatch: store.dispatch,
   tablet,
@@ -32,7 +47,12 @@ export const afterRestore = watchLife({
 })
 startLiveNews({
   dispatch: store.dispatch,
-  onOpen: outbox.sendNow,
+  onOpen: () => {
+    store.dispatch(serverHeard())
+    outbox.sendNow()
+    keptWrites.sendNow()
+  },
+  onSilent: () => store.dispatch(serverSilent()),
   onLife: (life) => void afterRestore.hears(life),
 })
 

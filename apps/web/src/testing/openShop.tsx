@@ -21,6 +21,8 @@ export interface Visit {
   readonly user: ReturnType<typeof userEvent.setup>
   /** Where the app is now. */
   readonly address: () => string
+  /** Goes to another address of the app, as a link or Back would. */
+  readonly goes: (path: string) => void
   /** Waits until the app is at an address. */
   readonly isAt: (path: string | RegExp) => Promise<void>
   /** Waits until the page says it. */
@@ -31,6 +33,8 @@ export interface Visit {
   /** Types into a field in place of what stands there, and leaves it. */
   readonly types: (label: string | RegExp, text: string) => Promise<void>
   readonly chooses: (label: string | RegExp, option: string) => Promise<void>
+  /** Presses the foot pedal, having read the step. */
+  readonly pedal: () => Promise<void>
 }
 
 /** What the page says, as it is read. */
@@ -38,11 +42,12 @@ export const page = () => (document.body.textContent ?? '').replace(/\s+/g, ' ')
 
 const pressable = ['button', 'link', 'radio', 'checkbox'] as const
 
-function visitor(user: Visit['user'], address: Visit['address']): Visit {
+function visitor(user: Visit['user'], address: Visit['address'], goes: Visit['goes']): Visit {
   const holds = (text: string | RegExp) => (typeof text === 'string' ? page().includes(text) : text.test(page()))
   return {
     user,
     address,
+    goes,
     isAt: (path) => waitFor(() => expect(address()).toMatch(path)),
     sees: (text) =>
       waitFor(() => expect(holds(text), `the page should say ${text}; it says: ${page().slice(0, 600)}`).toBe(true)),
@@ -70,6 +75,10 @@ function visitor(user: Visit['user'], address: Visit['address']): Visit {
       if (!(field instanceof HTMLElement)) throw new Error(`there is no list called ${label}`)
       await user.selectOptions(field, option)
     },
+    async pedal() {
+      await new Promise((resolve) => setTimeout(resolve, 650))
+      await user.keyboard('{PageDown}')
+    },
   }
 }
 
@@ -78,8 +87,8 @@ export interface OpenShop {
   readonly server: DemoServer
   /** What the app has asked the server, oldest first: `GET /api/bay`. */
   readonly asked: string[]
-  /** Opens the app at an address, as somebody who has just come in. */
-  readonly visit: (path: string) => Visit
+  /** Opens the app at an address, as somebody who has just come in; on the same tablet what it has kept is there. */
+  readonly visit: (path: string, tablet?: 'new' | 'the same') => Visit
   /** Everything that the app forgets when its page is closed. */
   readonly forget: () => void
   readonly bundle: (jobId: string) => Promise<{ readonly bundle: JobBundle; readonly part: Part }>
@@ -113,11 +122,16 @@ export async function openShop(): Promise<OpenShop> {
     server,
     asked,
     forget,
-    visit(path) {
+    visit(path, tablet = 'new') {
       forget()
+      if (tablet === 'new') localStorage.clear()
       const router = createMemoryRouter(routes, { initialEntries: [path] })
       render(<RouterProvider router={router} />, { wrapper: InShop })
-      return visitor(userEvent.setup(), () => router.state.location.pathname + router.state.location.search)
+      return visitor(
+        userEvent.setup(),
+        () => router.state.location.pathname + router.state.location.search,
+        (to) => void router.navigate(to),
+      )
     },
     async bundle(jobId) {
       const bundle = jobBundle.parse((await server.get(`/api/jobs/${jobId}`)).body)

@@ -17,7 +17,7 @@ export function Choice<V extends string>({ label, value, options, onChange }: Ch
       onValueChange={(next) => {
         if (next !== '') onChange(next as V)
       }}
-      className="inline-flex rounded-md border border-ink/40 bg-paper"
+      className="inline-flex max-w-full flex-wrap rounded-md border border-ink/40 bg-paper"
     >
       {options.map((option, i) => (
         <ToggleGroup.Item

@@ -2,6 +2,7 @@ import { typedIn } from './typedIn.ts'
 import { useUnits } from './units.ts'
 import { useWords } from './words.ts'
 import { figure } from '@truelay/core/say'
+import { readNumber } from '@truelay/core/units'
 import { useId, useState } from 'react'
 
 interface NumberFieldProps {
@@ -30,8 +31,9 @@ export function NumberField({ label, unit: metric, value, digits, min, max, onCo
   const [problem, setProblem] = useState<string | null>(null)
   const commit = () => {
     if (typed === null) return
-    const number = Number(typed.replace(',', '.').replace('−', '-'))
-    if (typed.trim() === '' || !(number >= least - 1e-9 && number <= most + 1e-9)) {
+    const fits = (typedNumber: number) => typedNumber >= least - 1e-9 && typedNumber <= most + 1e-9
+    const number = readNumber(typed, { unit: typing.unit, fits })
+    if (number === null || !fits(number)) {
       setProblem(t`${label}: a number from ${figure(least, 3)} to ${figure(most, 3)}`)
       return
     }
@@ -63,7 +65,7 @@ export function NumberField({ label, unit: metric, value, digits, min, max, onCo
             if (event.key === 'Enter') commit()
             if (event.key === 'Escape') giveUp()
           }}
-          className="min-h-9 w-full min-w-0 bg-transparent text-body font-semibold outline-none"
+          className="min-h-11 w-full min-w-0 bg-transparent text-body font-semibold outline-none"
         />
         <span className="text-note text-quiet">{typing.unit}</span>
       </div>

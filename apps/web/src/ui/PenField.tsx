@@ -20,7 +20,8 @@ export function PenField({ label, ref, onBegun }: PenFieldProps) {
   const pad = useRef<SignaturePad | null>(null)
   useEffect(() => {
     const element = canvas.current
-    if (element === null) return
+    // Where nothing can be drawn, the name can be typed.
+    if (element === null || element.getContext('2d') === null) return
     const ratio = Math.max(1, window.devicePixelRatio)
     element.width = element.offsetWidth * ratio
     element.height = element.offsetHeight * ratio

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react'
+import { type ReactNode, useEffect, useRef } from 'react'
 
 const looks = {
   /** Of a screen. */
@@ -14,9 +14,18 @@ interface TitleProps {
   readonly children: ReactNode
 }
 
-/** The one title of a screen. */
+/** The one title of a screen; the window is called so too. */
 export function Title({ look = 'screen', children }: TitleProps) {
-  return <h1 className={`font-bold ${looks[look]}`}>{children}</h1>
+  const heading = useRef<HTMLHeadingElement>(null)
+  useEffect(() => {
+    const says = heading.current?.textContent?.trim() ?? ''
+    document.title = says === '' ? 'True Lay' : `${says} – True Lay`
+  })
+  return (
+    <h1 ref={heading} className={`font-bold ${looks[look]}`}>
+      {children}
+    </h1>
+  )
 }
 
 interface HeadingProps {

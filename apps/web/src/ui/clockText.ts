@@ -11,3 +11,5 @@ export function countText(ms: number): string {
 
 export const clockText = (moment: Date | string) => format(new Date(moment), 'HH:mm')
 export const dayText = (moment: Date | string) => format(new Date(moment), 'EEEE d MMMM')
+/** With its year, short: "Thu 26 Nov 2026". */
+export const shortDayText = (moment: Date | string) => format(new Date(moment), 'EEE d MMM yyyy')

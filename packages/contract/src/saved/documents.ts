@@ -24,13 +24,16 @@ import {
   jobBundleWithChoices,
   jobBundleWithCut,
   jobBundleWithLight,
+  jobBundleWithRoles,
   jobBundleWithSentences,
   jobBundleWithSets,
+  jobWithRemoval,
   orderWithSentences,
   partWithChoices,
   partWithCut,
   partWithLight,
   shopWithOneTake,
+  shopWithPlaces,
 } from './olderDocuments.ts'
 import { savedDocument } from './savedDocument.ts'
 import { asOld } from './upcastWords.ts'
@@ -43,13 +46,13 @@ const filmWithAllFigures = (film: unknown) => {
 
 /** Every kind of document that is kept anywhere: in the database, on a tablet, in a file. */
 export const documents = {
-  shop: savedDocument(shop, [shopWithOneTake]),
+  shop: savedDocument(shop, [shopWithOneTake, shopWithPlaces]),
   film: savedDocument(filmDoc, [filmWithAllFigures, filmWithAllFigures]),
   form: savedDocument(formDoc),
   piece: savedDocument(pieceDoc),
   kit: savedDocument(kitDoc),
   model: savedDocument(vehicleModel),
-  job: savedDocument(job),
+  job: savedDocument(job, [jobWithRemoval]),
   part: savedDocument(part, [partWithChoices, partWithCut, partWithLight]),
   partSets: savedDocument(partSets),
   workChoices: savedDocument(workChoices, [choicesWithCut, choicesWithLight]),
@@ -71,6 +74,7 @@ export const documents = {
     jobBundleWithCut,
     jobBundleWithSets,
     jobBundleWithLight,
+    jobBundleWithRoles,
   ]),
 } as const
 export type DocumentKind = keyof typeof documents

@@ -1,5 +1,6 @@
 import { recipes } from '@truelay/core/mix'
 import { nothingChosen } from '@truelay/core/plan'
+import { usualShop } from '../shop.ts'
 import { planWithSentences } from './planWithSentences.ts'
 import { asOld, asWritten, eachOld, type Old, withWords } from './upcastWords.ts'
 
@@ -92,6 +93,34 @@ export function shopWithOneTake(shop: unknown): unknown {
     guns: [],
     ...old,
     practice: waitFullBondHours === undefined ? practice : { ...practice, waitFullBond: waitFullBondHours },
+  }
+}
+
+/** The shop's settings, from before it told its places, its hours and its papers. */
+export const shopWithPlaces = (shop: unknown): unknown => {
+  const { address, places, hours, lensRules, warranty } = usualShop
+  return { address, places, hours, lensRules, warranty, ...asOld(shop) }
+}
+
+/** Somebody from before roles were three, and before anybody could leave. */
+export function personWithRole(person: unknown): unknown {
+  const old = asOld(person)
+  const role = String(old.role)
+  const nearest = role.includes('lead') ? 'lead' : role.includes('new') ? 'new hand' : 'installer'
+  return { hours: null, leftAt: null, ...old, role: nearest }
+}
+
+/** A job from before it could be taken off the list. */
+export const jobWithRemoval = (job: unknown): unknown => ({ removedAt: null, ...asOld(job) })
+
+/** A whole job from then. */
+export function jobBundleWithRoles(bundle: unknown): unknown {
+  const old = asOld(bundle)
+  return {
+    ...old,
+    job: jobWithRemoval(old.job),
+    shop: shopWithPlaces(old.shop),
+    people: eachOld(old.people, personWithRole),
   }
 }
 

@@ -139,3 +139,19 @@ describe('what is kept now', () => {
     expect(documents.room.read(JSON.parse(JSON.stringify(kept)))).toEqual({ ok: true, value: room })
   })
 })
+
+test('a shop from before it told its places and hours gets the usual ones, and keeps what it had', () => {
+  const units = { length: 'mm', temperature: 'C', volume: 'mL' }
+  const before = { name: 'Quayside', units, theme: 'day', stockAlcoholPercent: 91, practice: {}, guns: [] }
+  const read = documents.shop.read({ v: 2, doc: before })
+  if (!read.ok) throw new Error(`${read.where}: ${read.problem}`)
+  expect(read.value).toMatchObject({
+    name: 'Quayside',
+    stockAlcoholPercent: 91,
+    address: '',
+    lensRules: '',
+    warranty: '',
+  })
+  expect(read.value.places.map((p) => p.name)).toEqual(['Bay 1', 'Bay 2', 'Wash bay', 'Bench'])
+  expect(read.value.hours).toHaveLength(7)
+})

@@ -20,3 +20,4 @@ export {
   radFromDeg,
   spanMm,
 } from './units.ts'
+export { readNumber } from './readNumber.ts'

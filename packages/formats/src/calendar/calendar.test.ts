@@ -19,5 +19,13 @@ test('entries become events that any calendar reads', () => {
   expect(text).toContain('DTSTART:20300501T160500Z')
   expect(text).toContain('DURATION:PT10M')
   expect(text).toContain('TRIGGER:-PT15M')
+  expect(text).toMatch(/SEQUENCE:\d+/)
   expect(text.trim().endsWith('END:VCALENDAR')).toBe(true)
+})
+
+test('what was made later is the later revision', () => {
+  const entry = { id: 'a', at: new Date('2030-05-01T16:05:00Z'), minutes: 10, title: 'Look', says: '' }
+  const revision = (madeAt: string) => Number(/SEQUENCE:(\d+)/.exec(writeCalendar([entry], new Date(madeAt)))?.[1])
+  expect(revision('2030-05-01T12:00:01Z')).toBe(revision('2030-05-01T12:00:00Z') + 1)
+  expect(revision('2080-01-01T00:00:00Z')).toBeLessThan(2 ** 31)
 })

@@ -10,11 +10,18 @@ export interface CalendarEntry {
   readonly says: string
 }
 
-/** Entries as a calendar file (iCalendar, RFC 5545), times in UTC, each with a reminder a quarter of an hour before. */
+/** From when revisions are counted; one a second, in what a calendar keeps of a number, until 2088. */
+const firstRevision = Date.UTC(2020, 0, 1)
+
+/**
+ * Entries as a calendar file (iCalendar, RFC 5545), times in UTC, each with a reminder a quarter of an hour before. A file that was made later is the
+ * later revision of the same entries.
+ */
 export function writeCalendar(entries: readonly CalendarEntry[], madeAt: Date): string {
   const { error, value } = createEvents(
     entries.map(
       ({ id, at, minutes, title, says }): EventAttributes => ({
+        sequence: Math.floor((madeAt.getTime() - firstRevision) / 1000),
         uid: `${id}@true-lay`,
         productId: 'true-lay',
         start: parts(at),

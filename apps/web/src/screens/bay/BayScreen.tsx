@@ -1,7 +1,8 @@
 import { Title } from '../../ui/Title.tsx'
 import { say, name, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
-import type { Bay, PartProgress } from '@truelay/contract'
+import { type Bay, type PartProgress, worksHere } from '@truelay/contract'
+import { roleWords } from '../../ui/roleWords.ts'
 import { endOfDay } from 'date-fns'
 import { Plus } from 'lucide-react'
 import { Link } from 'react-router'
@@ -42,7 +43,7 @@ export function BayScreen() {
         </div>
       </header>
       <div className="grid flex-1 lg:grid-cols-[1fr_19.75rem]">
-        <main className="min-w-0">
+        <div className="min-w-0">
           {here.length === 0 ? (
             <Failed
               sentence={say`No vehicle is here today.`}
@@ -50,11 +51,18 @@ export function BayScreen() {
             />
           ) : (
             here.map(({ job, parts }) => (
-              <VehicleHere key={job.id} job={job} parts={parts} people={bay.people} now={now} />
+              <VehicleHere
+                key={job.id}
+                job={job}
+                parts={parts}
+                people={bay.people}
+                now={now}
+                fewParts={here.length > 3 ? 1 : 3}
+              />
             ))
           )}
           <ComingVehicles jobs={coming} />
-        </main>
+        </div>
         <aside className="border-t border-hair bg-paper lg:border-l lg:border-t-0">
           <NextForPeople bay={{ ...bay, jobs: here }} />
           <Drying parts={waits} now={now} />
@@ -72,7 +80,7 @@ function Room({ bay }: { readonly bay: Bay }) {
 
 function NextForPeople({ bay }: { readonly bay: Bay }) {
   const t = useWords()
-  const rows = bay.people.map((person) => {
+  const rows = bay.people.filter(worksHere).map((person) => {
     const mine = bay.jobs.filter(({ job }) => job.personId === person.id).flatMap(({ parts }) => parts)
     return { person, next: nextPart(mine) }
   })
@@ -82,7 +90,8 @@ function NextForPeople({ bay }: { readonly bay: Bay }) {
       <ul className="mt-2 space-y-2.5">
         {rows.map(({ person, next }) => (
           <li key={person.id} className="leading-snug">
-            <span className="font-bold">{person.name}</span> <span className="text-quiet">{person.role}</span>
+            <span className="font-bold">{person.name}</span>{' '}
+            <span className="text-quiet">{t(roleWords[person.role])}</span>
             <br />
             {next === null ? <span className="text-quiet">{t`free`}</span> : <span>{t(nextWords(next))}</span>}
           </li>

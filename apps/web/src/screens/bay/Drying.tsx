@@ -1,5 +1,7 @@
 import { useWords } from '../../ui/words.ts'
 import type { PartProgress } from '@truelay/contract'
+import { say } from '@truelay/core/say'
+import { useWaitBell } from '../../bench/useWaitBell.ts'
 import { clockText, countText } from '../../ui/clockText.ts'
 
 /** Waits that run now, the one that ends first on top. */
@@ -8,6 +10,14 @@ export function Drying({ parts, now }: { readonly parts: readonly PartProgress[]
   const running = parts
     .flatMap((p) => (p.readyAt === null ? [] : [{ part: p, readyAt: new Date(p.readyAt) }]))
     .sort((a, b) => a.readyAt.getTime() - b.readyAt.getTime())
+  useWaitBell(
+    running.map(({ part, readyAt }) => ({
+      id: `${part.partId} ${part.readyAt}`,
+      until: readyAt,
+      words: t`${part.name}: ${part.nextStep ?? say`ready`}`,
+    })),
+    now,
+  )
   return (
     <section aria-labelledby="drying-title" className="px-5 py-4">
       <h2 id="drying-title" className="label-strong text-body">{t`Drying`}</h2>

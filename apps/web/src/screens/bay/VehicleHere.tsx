@@ -1,36 +1,31 @@
 import { useWords } from '../../ui/words.ts'
-import type { Job, PartProgress, Person } from '@truelay/contract'
-import { clock, name, say, type Sentence } from '@truelay/core/say'
-import type { FormDoc } from '@truelay/core/form'
+import type { Job, PartProgress, PartShape as Shape, Person } from '@truelay/contract'
+import { clock, counted, name, say, type Sentence } from '@truelay/core/say'
 import { isSameDay } from 'date-fns'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { PartShape } from '../../drawings/PartShape.tsx'
-import { useJobQuery } from '../../remote/api.ts'
 import { buttonClass } from '../../ui/Button.tsx'
 import { dayText } from '../../ui/clockText.ts'
+import { useShapesOf } from './useShapesOf.ts'
 
 interface VehicleHereProps {
   readonly job: Job
   readonly parts: readonly PartProgress[]
   readonly people: readonly Person[]
   readonly now: Date
+  /** So many parts are shown until somebody asks for all of them. */
+  readonly fewParts: number
 }
 
 const leavesText = (dueAt: string, now: Date) =>
   isSameDay(new Date(dueAt), now) ? say`at ${clock(dueAt)}` : say`on ${name(dayText(dueAt))} at ${clock(dueAt)}`
 
-const fewParts = 3
 const rank = { fitting: 0, waiting: 1, done: 2 } as const
 
 /** One vehicle with its parts and the next step of each. */
-export function VehicleHere({ job, parts, people, now }: VehicleHereProps) {
+export function VehicleHere({ job, parts, people, now, fewParts }: VehicleHereProps) {
   const t = useWords()
-  const { data: bundle } = useJobQuery(job.id)
-  const formOf = (partId: string) => {
-    const part = bundle?.parts.find((p) => p.id === partId)
-    return bundle?.forms.find((f) => f.id === part?.formId)
-  }
   const done = parts.filter((p) => p.state === 'done').length
   const next = parts.find((p) => p.state === 'fitting') ?? parts.find((p) => p.state === 'waiting')
   // A vehicle with many parts shows those that matter now.
@@ -38,86 +33,86 @@ export function VehicleHere({ job, parts, people, now }: VehicleHereProps) {
   const ranked = [...parts].sort((a, b) => rank[a.state] - rank[b.state])
   const shown = all || parts.length <= fewParts ? parts : ranked.slice(0, fewParts)
   const person = people.find((p) => p.id === job.personId)
+  const shapeOf = useShapesOf(shown)
   return (
     <section aria-label={`${job.vehicle.model}, ${job.vehicle.plate}`} className="border-b border-hair">
-      <div className="flex flex-wrap items-baseline justify-between gap-x-6 px-6 pt-5">
-        <h2 className="text-title font-bold">
-          {job.vehicle.model}
+      <div className="flex flex-wrap items-baseline gap-x-6 px-6 pt-3">
+        <h2 className="text-title font-bold leading-tight">
+          <Link to={`/jobs/${job.id}`} className="hover:text-petrol hover:underline">
+            {job.vehicle.model}
+          </Link>
           <span className="pl-3 text-body font-normal text-quiet">
             {job.vehicle.colour}, {job.vehicle.plate}
           </span>
         </h2>
-        <p className="text-quiet">
-          {t`${job.bay}, ${person?.name}. Job ${job.number}, ${job.customer},`}{' '}
-          <a
-            href={`/api/jobs/${job.id}`}
-            download={`job-${job.number}.json`}
-            className="text-petrol underline underline-offset-2"
-          >{t`save as file`}</a>
-        </p>
+        <p className="text-quiet sm:ml-auto">{t`${job.bay}, ${person?.name}. Job ${job.number}, ${job.customer}`}</p>
       </div>
-      <p className="px-6 pb-1 text-body">
-        {t`${done} of ${parts.length} parts done, must leave`} <strong>{t(leavesText(job.dueAt, now))}</strong>
-        {new Date(job.dueAt) < now ? <strong className="text-amber"> {t`(that has passed)`}</strong> : null}
-      </p>
-      <nav
-        aria-label={t`Stages of job ${job.number}`}
-        className="label-strong flex gap-5 px-6 pt-1 text-body text-petrol"
-      >
-        <Link
-          to={`/jobs/${job.id}/walk-round`}
-          className="flex min-h-11 items-center underline underline-offset-4"
-        >{t`Walk-round`}</Link>
-        <Link
-          to={`/jobs/${job.id}/kit`}
-          className="flex min-h-11 items-center underline underline-offset-4"
-        >{t`Kit`}</Link>
-        <Link
-          to={`/jobs/${job.id}/waits`}
-          className="flex min-h-11 items-center underline underline-offset-4"
-        >{t`Waits`}</Link>
-      </nav>
-      <ul className="mt-1">
+      <div className="flex flex-wrap items-center gap-x-6 px-6">
+        <p className="text-body">
+          {t`${done} of ${parts.length} parts done, must leave`} <strong>{t(leavesText(job.dueAt, now))}</strong>
+          {new Date(job.dueAt) < now ? <strong className="text-amber"> {t`(that has passed)`}</strong> : null}
+        </p>
+        <nav
+          aria-label={t`Stages of job ${job.number}`}
+          className="label-strong flex gap-5 sm:ml-auto text-body text-petrol"
+        >
+          <StageLink to={`/jobs/${job.id}/walk-round`} text={t`Walk-round`} />
+          <StageLink to={`/jobs/${job.id}/kit`} text={t`Kit`} />
+          <StageLink to={`/jobs/${job.id}/waits`} text={t`Waits`} />
+          <StageLink to={`/jobs/${job.id}`} text={t`Job`} />
+        </nav>
+      </div>
+      <ul>
         {shown.map((part) => (
-          <PartRow key={part.partId} part={part} form={formOf(part.partId)} isNext={part === next} now={now} />
+          <PartRow key={part.partId} part={part} shape={shapeOf(part)} isNext={part === next} now={now} />
         ))}
       </ul>
       {parts.length > shown.length ? (
         <button
           type="button"
           onClick={() => setAll(true)}
-          className="label-strong min-h-12 w-full border-t border-hair px-6 text-left text-body text-petrol"
-        >{t`${parts.length - shown.length} more parts`}</button>
+          className="label-strong min-h-11 w-full border-t border-hair px-6 text-left text-body text-petrol"
+        >{t`${counted(parts.length - shown.length, '# more part', '# more parts')}`}</button>
       ) : null}
     </section>
   )
 }
 
+const StageLink = ({ to, text }: { readonly to: string; readonly text: string }) => (
+  <Link to={to} className="flex min-h-11 items-center underline underline-offset-4">
+    {text}
+  </Link>
+)
+
 function PartRow({
   part,
-  form,
+  shape,
   isNext,
   now,
 }: {
   readonly part: PartProgress
-  readonly form: FormDoc | undefined
+  readonly shape: Shape | undefined
   readonly isNext: boolean
   readonly now: Date
 }) {
   const t = useWords()
   return (
     <li
-      className={`grid grid-cols-[11rem_1fr_auto] items-center gap-x-7 border-t border-hair px-6 py-4 ${isNext ? 'bg-paper' : ''}`}
+      className={`grid grid-cols-[4rem_1fr] items-center gap-x-4 sm:grid-cols-[5.5rem_1fr_auto] sm:gap-x-5 border-t border-hair px-6 py-1.5 ${isNext ? 'bg-paper' : ''}`}
     >
-      {form === undefined ? <span /> : <PartShape form={form} className="h-30 w-44" />}
+      {shape === undefined ? (
+        <span />
+      ) : (
+        <PartShape form={shape} className={`w-16 sm:w-22 ${isNext ? 'h-16' : 'h-12'}`} />
+      )}
       <div className="min-w-0">
         <p className="text-note text-quiet">
           <span className="label-strong text-body text-ink">{part.name}</span>, {part.filmName}
         </p>
-        <p className={`font-bold leading-tight ${isNext ? 'text-title' : 'text-lead'}`}>{t(headline(part))}</p>
+        <p className={`font-bold leading-tight ${isNext ? 'text-title' : 'text-body'}`}>{t(headline(part))}</p>
         <Progress part={part} now={now} />
       </div>
-      <div className="flex flex-col items-stretch gap-2">
+      <div className="col-start-2 flex flex-wrap items-center gap-2 sm:col-start-auto sm:justify-end">
         {part.state === 'fitting' ? (
           <Link to={`/jobs/${part.jobId}/fit/${part.partId}`} className={buttonClass('go')}>{t`Go on`}</Link>
         ) : null}
@@ -142,9 +137,9 @@ function headline(part: PartProgress): Sentence {
 
 function Progress({ part, now }: { readonly part: PartProgress; readonly now: Date }) {
   const t = useWords()
-  if (part.state === 'waiting') return <p className="mt-1 text-body text-quiet">{t`Not begun`}</p>
+  if (part.state === 'waiting') return null
   return (
-    <div className="mt-2 flex items-center gap-3">
+    <div className="mt-1 flex items-center gap-3">
       <div className="flex h-2 max-w-96 flex-1 gap-px" aria-hidden="true">
         {Array.from({ length: part.stepsTotal }, (_, i) => (
           <span key={i} className={`flex-1 ${i < part.stepsDone ? 'bg-petrol' : 'bg-hair'}`} />

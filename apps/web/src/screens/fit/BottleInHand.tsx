@@ -75,9 +75,12 @@ export function BottleInHand({ bundle, state, stepId, use, happened }: BottleInH
       </section>
     )
   }
-  const bottles = [...bottlesOf(data?.batches ?? [], state)]
-    .sort((a, b) => Number(judge(b).asPlanned) - Number(judge(a).asPlanned))
-    .slice(0, 6)
+  // As planned first, then what does as well, what must never be used last.
+  const rank = (bottle: Bottle) => {
+    const { asPlanned, never } = judge(bottle)
+    return asPlanned ? 0 : never ? 2 : 1
+  }
+  const bottles = [...bottlesOf(data?.batches ?? [], state)].sort((a, b) => rank(a) - rank(b))
   const take = (bottle: Bottle) => {
     happened(bottleTaken(stepId, use, bottle, judge(bottle).asPlanned))
     setChanging(false)

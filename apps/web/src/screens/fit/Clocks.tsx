@@ -27,9 +27,9 @@ export function Clocks({ state, now, step, waiting, onWetted }: ClocksProps) {
   const limit = waiting ? null : tightestLimit(state, step)
   const limitLeft = limit === null ? null : limit.over.getTime() - now.getTime()
   return (
-    <dl className="flex shrink-0 divide-x divide-hair border-t border-hair bg-paper">
+    <dl className="flex shrink-0 divide-x divide-hair border-t border-hair bg-paper max-sm:flex-wrap">
       {dryIn === null ? null : (
-        <div className="min-w-52 px-6 py-2.5">
+        <div className="min-w-52 px-6 py-2.5 max-sm:min-w-0 max-sm:px-4 max-sm:py-1.5">
           <dt className="label-strong text-body text-quiet">
             {dryIn > 0 ? t`film dries here in` : t`wet it again now`}
           </dt>
@@ -59,17 +59,17 @@ export function Clocks({ state, now, step, waiting, onWetted }: ClocksProps) {
           </dd>
         </div>
       )}
-      <div className="min-w-52 px-6 py-2.5">
+      <div className="min-w-52 px-6 py-2.5 max-sm:min-w-0 max-sm:px-4 max-sm:py-1.5">
         <dt className="label-strong text-body text-quiet">{t`on this part`}</dt>
         <dd className="text-figure font-bold leading-none">
           {countText(now.getTime() - new Date(state.startedAt).getTime())}
         </dd>
       </div>
-      <div className="flex-1 px-6 py-2.5">
+      <div className="flex-1 px-6 py-2.5 max-sm:px-4 max-sm:py-1.5">
         <dt className="label-strong text-body text-quiet">
           {step.people > 1 ? t`${step.people} people; in your hand` : t`in your hand`}
         </dt>
-        <dd className="text-head font-bold leading-tight">
+        <dd className="text-head font-bold leading-tight max-sm:text-body">
           {waiting ? t`nothing` : inHand.length === 0 ? t`nothing` : inHand.map((thing) => t(thing)).join(', ')}
         </dd>
       </div>

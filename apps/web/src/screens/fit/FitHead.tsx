@@ -1,3 +1,6 @@
+import { HelpLink } from '../guide/HelpLink.tsx'
+import { TabletSenses } from './TabletSenses.tsx'
+import { WhoIsHere } from '../signIn/WhoIsHere.tsx'
 import { Title } from '../../ui/Title.tsx'
 import type { JobBundle, Part } from '@truelay/contract'
 import type { PlanStep } from '@truelay/core/plan'
@@ -22,7 +25,7 @@ export function FitHead({ bundle, part, steps, index, unsent, away }: FitHeadPro
   const t = useWords()
   return (
     <>
-      <header className="flex shrink-0 items-center gap-4 bg-paper px-6 py-2.5">
+      <header className="flex shrink-0 flex-wrap items-center gap-x-4 bg-paper px-6 py-2.5 max-sm:px-3 max-sm:py-1">
         <Link
           to="/"
           aria-label={t`Leave the fit; it stays where it is`}
@@ -30,14 +33,19 @@ export function FitHead({ bundle, part, steps, index, unsent, away }: FitHeadPro
         >
           <X size={26} />
         </Link>
-        <Title look="bar">{part.name}</Title>
-        <p className="label min-w-0 truncate text-lead text-quiet">
+        <span className="min-w-0 max-sm:flex-1">
+          <Title look="bar">{part.name}</Title>
+        </span>
+        <p className="label min-w-0 truncate text-lead text-quiet max-sm:hidden">
           {bundle.job.vehicle.model}, {bundle.job.vehicle.plate}
         </p>
-        <div className="label ml-auto">
+        <div className="label ml-auto flex items-center gap-2 max-sm:order-1 max-sm:-ml-1 max-sm:basis-full max-sm:justify-between">
+          <WhoIsHere look="in a line" />
+          <TabletSenses />
+          <HelpLink look="in a line" />
           <RoomAir job={bundle.job} />
         </div>
-        <p className="label whitespace-nowrap text-lead">
+        <p className="label whitespace-nowrap text-lead max-sm:text-body">
           {unsent > 0 ? (
             <span className={away ? 'pr-4 text-amber' : 'pr-4 text-quiet'}>
               {away ? t`server away, ${unsent} kept here` : t`storing`}

@@ -21,6 +21,10 @@ import { useElsewhere } from './useElsewhere.ts'
 import { type GapRounds, useGapRounds } from './useGapRounds.ts'
 import { useSet } from './useSet.ts'
 import { useStandIns } from './useStandIns.ts'
+import { useWaitBell } from '../../bench/useWaitBell.ts'
+import { aloudWords } from './aloudWords.ts'
+import { useAloud } from './useAloud.ts'
+import { useAwake } from './useAwake.ts'
 import { useStepKeys } from './useStepKeys.ts'
 import { useWaits } from './useWaits.ts'
 import { WaitView } from './WaitView.tsx'
@@ -37,6 +41,7 @@ interface FitRunProps {
 
 /** One step at a time. */
 export function FitRun({ bundle, part, state, happened, unsent, away, refusal }: FitRunProps) {
+  useAwake()
   const t = useWords()
   const now = useNow(1000)
   const { plan } = state
@@ -71,7 +76,15 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
     elsewhere.pressed()
     happened({ kind: 'stepReopened', stepId: last.stepId })
   }
-  useStepKeys(done, back)
+  const { tooSoon } = useStepKeys(`${index} ${waiting}`, done, back)
+
+  useWaitBell(
+    wait === null || step === undefined
+      ? []
+      : [{ id: `${part.id} ${wait.from.toISOString()}`, until: wait.until, words: t`${part.name}: ${step.headline}` }],
+    now,
+  )
+  useAloud(aloudWords({ t, state, step, now, waiting, wait, gaps }))
 
   if (step === undefined) return null
   return (
@@ -125,6 +138,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
         gaps={gaps}
         waiting={waiting}
         holding={elsewhere.holding}
+        tooSoon={tooSoon}
         settling={spoilt.length > 0}
         canGoBack={state.done.length > 0}
         onDone={done}
@@ -151,6 +165,8 @@ interface DoneTargetsProps {
   readonly waiting: boolean
   /** The step has changed under the hand. */
   readonly holding: boolean
+  /** A press came before this step can have been read. */
+  readonly tooSoon: boolean
   /** What becomes of a spoilt piece has to be said first. */
   readonly settling: boolean
   readonly canGoBack: boolean
@@ -160,7 +176,7 @@ interface DoneTargetsProps {
 }
 
 /** The big target says what pressing it does now. */
-function DoneTargets({ gaps, waiting, holding, settling, ...presses }: DoneTargetsProps) {
+function DoneTargets({ gaps, waiting, holding, tooSoon, settling, ...presses }: DoneTargetsProps) {
   const t = useWords()
   const { answering, measuring, byEye, typed, last, allGood } = gaps
   return (
@@ -183,7 +199,9 @@ function DoneTargets({ gaps, waiting, holding, settling, ...presses }: DoneTarge
               ? t`waiting until it may go on`
               : answering && !typed
                 ? t`enter the gaps first`
-                : t`or space, or foot`
+                : tooSoon
+                  ? t`read this step, then press again`
+                  : t`or space, or foot`
       }
       disabled={holding || settling || waiting || (answering && !typed)}
       {...presses}

@@ -3,7 +3,8 @@ import { useWords } from '../../ui/words.ts'
 import { jobId as jobIdSchema, type JobBundle, type Part } from '@truelay/contract'
 import { useMemo } from 'react'
 import { useParams } from 'react-router'
-import { useJobQuery } from '../../remote/api.ts'
+import { useWho } from '../../bench/useWho.ts'
+import { useJobQuery } from '../../remote/jobApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { ToBay } from '../../ui/ToBay.tsx'
@@ -51,7 +52,8 @@ export function FitScreen() {
 
 function FitOfPart({ bundle, part }: { readonly bundle: JobBundle; readonly part: Part }) {
   const t = useWords()
-  const { fit, error } = useFit(part.id, bundle.job.personId)
+  const who = useWho(bundle.job.personId)
+  const { fit, error } = useFit(part.id, who)
   if (fit === null)
     return error === undefined ? (
       <Busy text={t`Opening the fit`} />

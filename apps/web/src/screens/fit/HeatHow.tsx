@@ -17,7 +17,10 @@ export function HeatHow({ heat, thenCut }: HeatHowProps) {
   const t = useWords()
   return (
     <section aria-label={t`How to hold the gun`} className="mt-3 border-l-5 border-orange bg-paper px-4 py-2.5">
-      <p className="text-head font-bold leading-tight first-letter:uppercase">{t(heat.words)}</p>
+      <p className="text-head font-bold leading-tight landscape:text-lead first-letter:uppercase">{t(heat.words)}</p>
+      {heat.warning === null ? null : (
+        <p className="mt-1 text-body font-bold leading-snug text-amber">{t(heat.warning)}</p>
+      )}
       <p className="mt-1 text-body leading-snug">
         {t`Thermometer right after:`}{' '}
         <strong>
@@ -25,9 +28,6 @@ export function HeatHow({ heat, thenCut }: HeatHowProps) {
         </strong>
         {t`${heat.passesRange[0] < heat.passes ? t`, read it from pass ${heat.passesRange[0]} on` : ''}. Press while it is warm${!thenCut || heat.coolToCutS === null ? '' : t`, cut after ${secondsWords(heat.coolToCutS)}`}.`}
       </p>
-      {heat.warning === null ? null : (
-        <p className="mt-1 text-body font-bold leading-snug text-amber">{t(heat.warning)}</p>
-      )}
     </section>
   )
 }

@@ -52,7 +52,7 @@ export function StepWords({
   const { measuring } = gaps
   const heat = step.heat === undefined ? undefined : plan.heat.find((h) => h.use === step.heat)
   return (
-    <div className="flex min-h-0 flex-col overflow-y-auto px-7 pt-4 lg:pb-4">
+    <div className="flex min-h-0 flex-col overflow-y-auto px-7 pt-3 lg:pb-4">
       {asks === null ? null : <WasItReady {...asks} onAnswer={(ready) => answer(ready, asks.minutes)} />}
       <h2
         className={`font-bold leading-[1.08] ${measuring ? 'text-title portrait:text-figure' : 'text-figure'}`}
@@ -61,7 +61,16 @@ export function StepWords({
         {heldTogether(t(step.headline))}
       </h2>
       {(measuring && !gaps.byEye) || step.records === 'batches' ? null : (
-        <p className="mt-3 text-head leading-snug">{t(step.detail)}</p>
+        <p className={`mt-2 leading-snug ${heat === undefined ? 'text-head' : 'text-lead portrait:text-head'}`}>
+          {t(step.detail)}
+        </p>
+      )}
+      {step.cautions.length === 0 ? null : (
+        <div className="mt-2 space-y-1 border-l-5 border-amber bg-amber-tint px-3 py-1.5 text-body leading-snug portrait:text-lead">
+          {step.cautions.map((caution) => (
+            <p key={t(caution.says)}>{t(caution.says)}</p>
+          ))}
+        </div>
       )}
       {step.records === 'batches' ? <BatchList batches={plan.solutions} standIns={standIns} /> : null}
       {heat === undefined ? null : <HeatHow heat={heat} thenCut={step.wait?.kind === 'coolBeforeCut'} />}
@@ -88,14 +97,6 @@ export function StepWords({
           onSettled={(outcome) => happened({ kind: 'spoilSettled', stepId: step.id, outcome })}
         />
       )}
-      {step.cautions.map((caution) => (
-        <p
-          key={t(caution.says)}
-          className="mt-3 border-l-5 border-amber bg-amber-tint px-3 py-1.5 text-body leading-snug portrait:text-lead"
-        >
-          {t(caution.says)}
-        </p>
-      ))}
       {measuring ? (
         <GapEntry
           plan={gaps.plan}

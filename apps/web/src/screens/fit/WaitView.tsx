@@ -1,3 +1,4 @@
+import { AskBell } from './AskBell.tsx'
 import { type Sentence, temperature } from '@truelay/core/say'
 import type { ReactNode } from 'react'
 import { useWords } from '../../ui/words.ts'
@@ -55,6 +56,7 @@ export function WaitView({ wait, now, then, air, usualMinutes, later, onReady, c
         </div>
         <div className="flex flex-wrap items-stretch gap-4 lg:flex-col">
           {children}
+          <AskBell />
           <button
             type="button"
             onClick={onReady}

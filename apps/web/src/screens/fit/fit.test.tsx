@@ -32,7 +32,7 @@ async function goOnTo(visit: Visit, wanted: RegExp) {
       await visit.presses(/How do I move it|Measured again/)
       await visit.sees('Leave it.')
     }
-    await visit.user.keyboard('{PageDown}')
+    await visit.pedal()
     if (screen.queryByRole('button', { name: 'It is ready already' }) !== null)
       await visit.presses('It is ready already')
     await vi.waitFor(() => expect(place()).not.toBe(before), { timeout: 8000 })
@@ -55,9 +55,11 @@ describe('a fit from the first step to the last', () => {
   test('space and the foot pedal go on, Page Up goes back', async () => {
     const visit = fitOf('0412-bonnet')
     await visit.sees('step 1 of 23')
-    await visit.user.keyboard('{PageDown}')
+    await visit.pedal()
     await visit.sees('step 2 of 23')
     await visit.user.keyboard(' ')
+    await visit.sees('read this step, then press again')
+    await visit.pedal()
     await visit.sees('step 3 of 23')
     await visit.user.keyboard('{PageUp}')
     await visit.sees('step 2 of 23')
@@ -133,7 +135,7 @@ describe('a fit from the first step to the last', () => {
     const visit = fitOf('0412-bonnet')
     for (let i = 0; i < 40 && screen.queryByTestId('countdown') === null; i++) {
       const before = place()
-      await visit.user.keyboard('{PageDown}')
+      await visit.pedal()
       await vi.waitFor(() => expect(place()).not.toBe(before), { timeout: 8000 })
       vi.setSystemTime(Date.now() + 1000)
     }
@@ -157,7 +159,7 @@ describe('a fit from the first step to the last', () => {
     await visit.sees('Next: Headlamp, driver’s side')
     await visit.presses('Back one step')
     await visit.sees('step 23 of 23')
-    await visit.user.keyboard('{PageDown}')
+    await visit.pedal()
     await visit.sees('Bonnet is done')
     await settled()
   })
@@ -166,7 +168,7 @@ describe('a fit from the first step to the last', () => {
 describe('the record', () => {
   test('has written itself', async () => {
     const { sees } = shop.visit('/jobs/0412/record/0412-bonnet')
-    await sees(/Quayside Film Works, record of a fitted part ?Velmora Pipit, Bonnet/)
+    await sees(/Quayside Film Works, record of a fitted part ?The old rope store Harbour quay 3 ?Velmora Pipit, Bonnet/)
     await sees(/film ?Hullskin 180 clear/)
     await sees(/Batches.*0412\.1-1/)
     await sees(/Gaps.*first.*after/)
@@ -194,7 +196,7 @@ describe('a torn piece on the list', () => {
     await visit.sees('Noted: torn piece')
     await visit.presses(/^Done/)
     await visit.sees(/step 2 of 2.*torn piece, at a corner ?What becomes of it\?/)
-    await visit.user.keyboard('{PageDown}')
+    await visit.pedal()
     await visit.sees('say first what becomes of the piece')
     await visit.presses('it comes off and is laid again')
     await visit.seesNo('What becomes of it?')

@@ -1,6 +1,6 @@
 import type { GapReading } from '@truelay/contract'
 import type { CheckPoint, PartPlan } from '@truelay/core/plan'
-import type { UnitChoice } from '@truelay/core/units'
+import { readNumber, type UnitChoice } from '@truelay/core/units'
 import { typedIn } from '../../ui/typedIn.ts'
 import { length, name, say, type Sentence } from '@truelay/core/say'
 
@@ -18,9 +18,9 @@ export function gapFigure(gapMm: number, units: UnitChoice): string {
 
 /** A typed figure in mm, or null where it is none. */
 export function draftMm(text: string, units: UnitChoice): number | null {
-  const value = Number(text.trim().replace(',', '.'))
-  if (text.trim() === '' || !Number.isFinite(value)) return null
-  return typedIn(units, 'mm', 1).toMetric(value)
+  const { unit, toMetric } = typedIn(units, 'mm', 1)
+  const value = readNumber(text, { unit })
+  return value === null ? null : toMetric(value)
 }
 
 export type GapRound =

@@ -1,6 +1,6 @@
 import { type FitEvent, type FitState, type PartId, replayFit } from '@truelay/contract'
 import { useMemo, useRef } from 'react'
-import { useFitQuery } from '../../remote/api.ts'
+import { useFitQuery } from '../../remote/fitApi.ts'
 import type { SetAside } from '../../remote/outboxStore.ts'
 import { outbox, useAppSelector } from '../../store/store.ts'
 import type { Sentence } from '@truelay/core/say'

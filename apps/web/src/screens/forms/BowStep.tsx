@@ -80,7 +80,7 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next }: Bow
                     bow: now.bow.map((r, k) => (k === i ? { ...r, name: event.target.value } : r)),
                   }))
                 }
-                className="min-h-10 w-full min-w-0 bg-transparent text-body font-bold"
+                className="min-h-11 w-full min-w-0 bg-transparent text-body font-bold"
               />
               <NumberCell
                 label={t`gap`}

@@ -114,7 +114,7 @@ export function FeaturesStep({ form, onChange }: StepProps) {
                       ...(kind === 'holes' ? { label: event.target.value } : {}),
                     })
                   }
-                  className="min-h-10 min-w-0 bg-transparent text-body font-bold"
+                  className="min-h-11 min-w-0 bg-transparent text-body font-bold"
                 />
                 <button
                   type="button"

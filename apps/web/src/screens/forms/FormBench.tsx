@@ -7,10 +7,12 @@ import type { Form } from '@truelay/contract'
 import type { FormDoc } from '@truelay/core/form'
 import type { Vec2 } from '@truelay/core/geometry'
 import { Redo2, Undo2 } from 'lucide-react'
-import { lazy, Suspense, useMemo, useState } from 'react'
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import { FormSketch, type PhotoUnder } from '../../drawings/FormSketch.tsx'
+import { RemoveThing } from '../shelf/RemoveThing.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Field, TextInput } from '../../ui/Field.tsx'
+import { Title } from '../../ui/Title.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { useFormWorker, useLiveForm } from '../../workers/useFormWorker.ts'
 import { BowStep } from './BowStep.tsx'
@@ -22,6 +24,8 @@ import { MarksStep } from './MarksStep.tsx'
 import { PhotoTrace } from './PhotoTrace.tsx'
 import { OutlineStep } from './OutlineStep.tsx'
 import type { Chosen, StepProps } from './stepProps.ts'
+import { AskBeforeLeaving } from '../../ui/AskBeforeLeaving.tsx'
+import { formDraft } from './formDraft.ts'
 import { useDraft } from './useDraft.ts'
 
 const PartView3D = lazy(async () => ({ default: (await import('../../drawings/PartView3D.tsx')).PartView3D }))
@@ -49,7 +53,12 @@ interface FormBenchProps {
 /** The bench for measuring: steps in their order, the drawing, and the part in space while one types. */
 export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
   const t = useWords()
-  const draft = useDraft<FormDoc>(first)
+  const shelved = useMemo(() => formDraft(isNew ? `new ${first.id}` : first.id), [isNew, first.id])
+  const [left] = useState(() => {
+    const found = shelved.found()
+    return found !== null && (isNew || found.version === first.version) ? found : null
+  })
+  const draft = useDraft<FormDoc>(left ?? first)
   const form = draft.now
   const [step, setStep] = useState<MeasuringStep>('outline')
   const [chosen, setChosen] = useState<Chosen>({})
@@ -64,15 +73,28 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
   const handles = useMemo(() => handlesOf(form, step), [form, step])
   const props: StepProps = { form, onChange: draft.change, chosen, onChoose: setChosen }
   const changed = kept !== form
+  const handedIn = useRef(false)
+  const unsaved = changed && form !== first
+  useEffect(() => {
+    if (unsaved) shelved.keep(form as Form)
+    else shelved.forget()
+  }, [unsaved, form, shelved])
   const current = steps.find((s) => s.step === step)
   const save = async () => {
+    handedIn.current = true
     const said = await onSave(form as Form)
+    handedIn.current = false
     setProblem(said)
-    if (said === null) setKept(form)
+    if (said !== null) return
+    shelved.forget()
+    setKept(form)
   }
   return (
     <div className="flex min-h-full flex-col lg:h-full lg:min-h-[43.75rem]">
       <header className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b border-hair bg-paper px-5 py-2.5">
+        <span className="sr-only">
+          <Title>{isNew ? t`New form` : form.name}</Title>
+        </span>
         <div className="w-96 max-w-full">
           <Field label={isNew ? t`New form: vehicle and part` : t`Form, version ${form.version}`}>
             <TextInput
@@ -109,8 +131,21 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
           <Button look="go" onClick={() => void save()} disabled={saving || failure !== null || (!changed && !isNew)}>
             {changed || isNew ? t`Keep this form` : t`Kept`}
           </Button>
+          {isNew ? null : <RemoveThing kind="forms" id={form.id} called={form.name} to="/forms" />}
         </div>
       </header>
+      <AskBeforeLeaving when={() => unsaved && !handedIn.current} onThrowAway={shelved.forget} />
+      {left === null || !unsaved ? null : (
+        <p
+          role="status"
+          className="flex flex-wrap items-center gap-4 bg-amber-tint px-5 py-1.5 text-body text-amber-ink"
+        >
+          {t`As you left it, not kept yet.`}
+          <Button look="quiet" onClick={() => draft.change(() => first)}>
+            {isNew ? t`Begin anew` : t`As it is kept`}
+          </Button>
+        </p>
+      )}
       {problem === null ? null : (
         <Notice look="stop" role="alert">
           {problem}

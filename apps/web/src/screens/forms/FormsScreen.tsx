@@ -5,7 +5,7 @@ import { Plus, ScanLine } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { PartShape } from '../../drawings/PartShape.tsx'
-import { useFormsQuery } from '../../remote/api.ts'
+import { useFormsQuery } from '../../remote/vehiclesApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
@@ -39,6 +39,7 @@ export function FormsScreen() {
               />
             </Field>
           </div>
+          <Link to="/models" className={buttonClass('quiet')}>{t`Models`}</Link>
           <Link to="/forms/new?scan=1" className={buttonClass()}>
             <ScanLine size={20} /> {t`From a scan`}
           </Link>
@@ -48,7 +49,11 @@ export function FormsScreen() {
         </div>
       </header>
       {shown.length === 0 ? (
-        <p className="p-6 text-body text-quiet">{t`No part has "${wanted}" in its name.`}</p>
+        <p className="p-6 text-body text-quiet">
+          {forms.length === 0
+            ? t`No part has been measured yet. A bonnet takes ten minutes with straightedge and rule.`
+            : t`No part has "${wanted}" in its name.`}
+        </p>
       ) : (
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(14.375rem,1fr))] gap-2 p-5">
           {shown.map((form) => (

@@ -1,4 +1,5 @@
 import { figure } from '@truelay/core/say'
+import { readNumber } from '@truelay/core/units'
 import { typedIn } from '../../ui/typedIn.ts'
 import { useUnits } from '../../ui/units.ts'
 import { useWords } from '../../ui/words.ts'
@@ -21,8 +22,10 @@ export function NumberCell({ label, value, min, max, onCommit, unit = 'mm' }: Nu
   const id = useId()
   const [typed, setTyped] = useState<string | null>(null)
   const shown = typed ?? String(Number(typing.shown(value).toFixed(typing.digits)))
-  const number = Number(shown.replace(',', '.').replace('−', '-'))
-  const wrong = shown.trim() === '' || !(number >= least && number <= most)
+  const fits = (number: number) => number >= least && number <= most
+  const read = (text: string) => readNumber(text, { unit: typing.unit, fits })
+  const number = read(shown)
+  const wrong = number === null || !fits(number)
   return (
     <span className="relative block">
       <label htmlFor={id} className="label block text-note text-quiet">
@@ -38,12 +41,11 @@ export function NumberCell({ label, value, min, max, onCommit, unit = 'mm' }: Nu
           aria-describedby={wrong ? `${id}-wrong` : undefined}
           onChange={(event) => {
             setTyped(event.target.value)
-            const now = Number(event.target.value.replace(',', '.').replace('−', '-'))
-            if (event.target.value.trim() !== '' && now >= least && now <= most && typing.toMetric(now) !== value)
-              onCommit(typing.toMetric(now))
+            const now = read(event.target.value)
+            if (now !== null && fits(now) && typing.toMetric(now) !== value) onCommit(typing.toMetric(now))
           }}
           onBlur={() => setTyped(null)}
-          className="min-h-10 w-full min-w-0 bg-transparent text-body font-semibold outline-none"
+          className="min-h-11 w-full min-w-0 bg-transparent text-body font-semibold outline-none"
         />
         <span className="text-note text-quiet">{typing.unit}</span>
       </span>

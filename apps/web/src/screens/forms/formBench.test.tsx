@@ -230,3 +230,19 @@ describe('in a shop of inches', () => {
     expect(first.to[0]).toBeCloseTo(before + 1, 2)
   })
 })
+
+describe('a form that was changed and not kept', () => {
+  test('is as it was left on the same tablet; the kept one is a press away', async () => {
+    const visit = shop.visit('/forms/pipit-bonnet')
+    await visit.types(/^Form, version/, 'Bonnet, measured again')
+    const again = shop.visit('/forms/pipit-bonnet', 'the same')
+    await again.sees('As you left it, not kept yet.')
+    expect(screen.getByLabelText(/^Form, version/)).toHaveProperty('value', 'Bonnet, measured again')
+    again.goes('/forms')
+    await again.presses('Stay here')
+    await again.presses('As it is kept')
+    await again.seesNo('As you left it')
+    again.goes('/forms')
+    await again.isAt('/forms')
+  })
+})

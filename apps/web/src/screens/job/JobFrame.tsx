@@ -3,7 +3,7 @@ import { name, say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import { type JobBundle, jobId as jobIdSchema, type Part } from '@truelay/contract'
 import { NavLink, Outlet, useOutletContext, useParams } from 'react-router'
-import { useJobQuery } from '../../remote/api.ts'
+import { useJobQuery } from '../../remote/jobApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { ToBay } from '../../ui/ToBay.tsx'
@@ -46,7 +46,8 @@ export function JobFrame() {
             {partId === undefined ? '' : `, ${part.name}`}
           </Title>
         </div>
-        <nav aria-label={t`Stages of the job`} className="flex">
+        <nav aria-label={t`Stages of the job`} className="flex max-w-full overflow-x-auto">
+          <Stage to={`/jobs/${job.id}`} end text={t`Job`} />
           <Stage to={`/jobs/${job.id}/walk-round`} text={t`Walk-round`} />
           <Stage to={`/jobs/${job.id}/kit`} text={t`Kit`} />
           <Stage to={`/jobs/${job.id}/lay-sheets/${part.id}`} text={t`Lay sheet`} />
@@ -65,10 +66,11 @@ export function JobFrame() {
   )
 }
 
-function Stage({ to, text }: { readonly to: string; readonly text: string }) {
+function Stage({ to, text, end = false }: { readonly to: string; readonly text: string; readonly end?: boolean }) {
   return (
     <NavLink
       to={to}
+      end={end}
       className={({ isActive }) =>
         `label-strong flex min-h-13 items-center border-b-4 px-3 text-body ${isActive ? 'border-petrol text-petrol' : 'border-transparent text-quiet hover:text-petrol'}`
       }

@@ -1,7 +1,7 @@
 import { useWords } from '../../ui/words.ts'
 import type { JobBundle } from '@truelay/contract'
-import type { ReactNode } from 'react'
-import { NavLink } from 'react-router'
+import { type ReactNode, useEffect, useRef } from 'react'
+import { NavLink, useLocation } from 'react-router'
 
 /** The parts of a job, side by side. */
 export function PartTabs({
@@ -15,15 +15,21 @@ export function PartTabs({
   readonly children?: ReactNode
 }) {
   const t = useWords()
+  const tabs = useRef<HTMLElement>(null)
+  const { pathname } = useLocation()
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the open part is another one at another address
+  useEffect(() => {
+    tabs.current?.querySelector('[aria-current=page]')?.scrollIntoView?.({ block: 'nearest', inline: 'center' })
+  }, [pathname])
   return (
     <div className="no-print flex flex-wrap border-b border-hair bg-bench lg:flex-nowrap">
-      <nav aria-label={t`Parts of the job`} className="flex min-w-0 overflow-x-auto pl-2.5">
+      <nav ref={tabs} aria-label={t`Parts of the job`} className="flex min-w-0 overflow-x-auto pl-2.5">
         {bundle.parts.map((part) => (
           <NavLink
             key={part.id}
             to={`/jobs/${bundle.job.id}/${stage}/${part.id}`}
             className={({ isActive }) =>
-              `label-strong flex min-h-11 items-center gap-3 whitespace-nowrap border-r border-hair px-4 text-note ${isActive ? 'bg-chalk text-ink' : 'text-quiet hover:text-petrol'}`
+              `label-strong flex min-h-11 items-center gap-3 whitespace-nowrap border-r border-hair px-4 text-note ${isActive ? 'border-t-3 border-t-petrol bg-chalk text-ink' : 'text-quiet hover:text-petrol'}`
             }
           >
             {part.name}

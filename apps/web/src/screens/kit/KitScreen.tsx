@@ -1,3 +1,4 @@
+import { useWho } from '../../bench/useWho.ts'
 import { Heading } from '../../ui/Title.tsx'
 import { say } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
@@ -7,7 +8,7 @@ import { type Practice, practiceWith } from '@truelay/core/practice'
 import { startingSides } from '@truelay/core/stock'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import { useKitCheckQuery, useSaveArrivedMutation } from '../../remote/api.ts'
+import { useKitCheckQuery, useSaveArrivedMutation } from '../../remote/kitCheckApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button, buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
@@ -27,6 +28,7 @@ export function KitScreen() {
   const t = useWords()
   const { bundle } = useJobContext()
   const { job, kits, pieces, parts } = bundle
+  const who = useWho(job.personId)
   const { data: check, error } = useKitCheckQuery(job.id)
   const [save, saving] = useSaveArrivedMutation()
   const { states, check: dryCheck } = useDryCheck()
@@ -42,7 +44,7 @@ export function KitScreen() {
     void save({
       jobId: job.id,
       pieceId: piece.id,
-      draft: { arrived: Math.max(0, arrived), lot: lot ?? arrivedOf(piece)?.lot ?? piece.lot, personId: job.personId },
+      draft: { arrived: Math.max(0, arrived), lot: lot ?? arrivedOf(piece)?.lot ?? piece.lot, personId: who },
     })
   const wanted = (piece: Piece) => parts.find((p) => p.pieceId === piece.id)
   const scanned = (piece: Piece, lot: string) => {
@@ -61,7 +63,7 @@ export function KitScreen() {
   const withoutPiece = parts.filter((p) => p.pieceId === null)
   return (
     <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[1fr_23.75rem]">
-      <main className="min-h-0 min-w-0 overflow-y-auto">
+      <div className="min-h-0 min-w-0 overflow-y-auto">
         {saving.error === undefined ? null : (
           <Notice look="stop" role="alert">
             {t(wholeFailure(failureOf(saving.error)))}
@@ -110,7 +112,7 @@ export function KitScreen() {
             </ul>
           </section>
         )}
-      </main>
+      </div>
       <aside className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0">
         <div className="min-h-0 flex-1 overflow-y-auto">
           <ScanField

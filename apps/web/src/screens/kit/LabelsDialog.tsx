@@ -1,7 +1,7 @@
 import { useWords } from '../../ui/words.ts'
 import { labelOf, type Piece } from '@truelay/contract'
-import { useEffect, useState } from 'react'
 import { Modal } from '../../ui/Modal.tsx'
+import { SquareCode } from '../../ui/SquareCode.tsx'
 import { PrintOrClose } from '../../ui/PrintOrClose.tsx'
 
 interface LabelsDialogProps {
@@ -13,30 +13,12 @@ interface LabelsDialogProps {
 /** The shop's own labels: a square code and the words beside it, one for each piece. */
 export function LabelsDialog({ open, pieces, onClose }: LabelsDialogProps) {
   const t = useWords()
-  const [codes, setCodes] = useState<Readonly<Record<string, string>>>({})
-  useEffect(() => {
-    if (!open) return
-    let current = true
-    void import('qrcode').then(async ({ toDataURL }) => {
-      const made: Record<string, string> = {}
-      for (const piece of pieces)
-        made[piece.id] = await toDataURL(labelOf(piece), { margin: 2, errorCorrectionLevel: 'M', scale: 6 })
-      if (current) setCodes(made)
-    })
-    return () => {
-      current = false
-    }
-  }, [open, pieces])
   return (
     <Modal open={open} title={t`Labels`} onClose={onClose} actions={<PrintOrClose onClose={onClose} />}>
       <ul className="grid min-h-0 flex-1 grid-cols-2 content-start gap-2 overflow-y-auto sm:grid-cols-3 print:overflow-visible">
         {pieces.map((piece) => (
           <li key={piece.id} className="flex break-inside-avoid items-center gap-2 border border-hair p-2">
-            {codes[piece.id] === undefined ? (
-              <span className="size-24 bg-bench" />
-            ) : (
-              <img src={codes[piece.id]} alt={labelOf(piece)} className="size-24" />
-            )}
+            <SquareCode of={labelOf(piece)} className="size-28" />
             <span className="min-w-0 text-note leading-snug">
               <strong className="block">{piece.name}</strong>
               {t`lot ${piece.lot}`}

@@ -2,7 +2,7 @@ import { type JobBundle, type PartSet, rulesOfKits, setMembers } from '@truelay/
 import { setModes, setModeWords, suggestSets } from '@truelay/core/pieces'
 import { wholeFailure } from '@truelay/core/result'
 import { useMemo, useState } from 'react'
-import { useSaveSetsMutation } from '../../remote/api.ts'
+import { useSaveSetsMutation } from '../../remote/jobApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'

@@ -2,8 +2,8 @@ import { volume } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import { bottleLabelOf, type LiquidBatch, type Person } from '@truelay/contract'
 import { strengthWords } from '@truelay/core/mix'
-import { useEffect, useState } from 'react'
 import { Modal } from '../../ui/Modal.tsx'
+import { SquareCode } from '../../ui/SquareCode.tsx'
 import { PrintOrClose } from '../../ui/PrintOrClose.tsx'
 
 interface BottleLabelProps {
@@ -16,17 +16,6 @@ interface BottleLabelProps {
 /** The label of a bottle: its number large, what is in it, when, by whom, and a code to read. */
 export function BottleLabel({ batch, people, keepsDays, onClose }: BottleLabelProps) {
   const t = useWords()
-  const [code, setCode] = useState<string | null>(null)
-  useEffect(() => {
-    let current = true
-    void import('qrcode').then(async ({ toDataURL }) => {
-      const made = await toDataURL(bottleLabelOf(batch), { margin: 1, errorCorrectionLevel: 'M', scale: 8 })
-      if (current) setCode(made)
-    })
-    return () => {
-      current = false
-    }
-  }, [batch])
   const mixedAt = new Date(batch.mixedAt)
   const until = new Date(mixedAt.getTime() + keepsDays * 86_400_000)
   const day = (date: Date) => date.toLocaleDateString(undefined, { day: 'numeric', month: 'short' })
@@ -38,11 +27,7 @@ export function BottleLabel({ batch, people, keepsDays, onClose }: BottleLabelPr
       actions={<PrintOrClose onClose={onClose} />}
     >
       <div className="mt-5 flex max-w-2xl items-center gap-6 border-2 border-ink p-5">
-        {code === null ? (
-          <span className="size-44 bg-bench" />
-        ) : (
-          <img src={code} alt={t`Code of bottle ${batch.number}`} className="size-44" />
-        )}
+        <SquareCode of={bottleLabelOf(batch)} alt={t`Code of bottle ${batch.number}`} className="size-48" />
         <div>
           <p className="text-figure font-bold leading-none">{batch.number}</p>
           <p className="mt-2 text-title font-bold leading-tight">{batch.says ? t(batch.says) : null}</p>

@@ -1,10 +1,11 @@
 import { Title } from '../../ui/Title.tsx'
 import { say } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
-import type { LiquidBatch } from '@truelay/contract'
+import { type LiquidBatch, worksHere } from '@truelay/contract'
 import { practiceWith } from '@truelay/core/practice'
 import { useState } from 'react'
-import { useBayQuery, useChangeShopMutation } from '../../remote/api.ts'
+import { useBayQuery, useSessionQuery } from '../../remote/api.ts'
+import { useChangeShopMutation } from '../../remote/shopApi.ts'
 import { useLiquidsQuery } from '../../remote/benchApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Choice } from '../../ui/Choice.tsx'
@@ -24,6 +25,7 @@ type Task = 'mix' | 'what' | 'put right' | 'topped up'
 export function MixingScreen() {
   const t = useWords()
   const { data: bay, error: bayError } = useBayQuery()
+  const { data: session } = useSessionQuery()
   const { data: liquids, error } = useLiquidsQuery()
   const [changeShop] = useChangeShopMutation()
   const [task, setTask] = useState<Task>('mix')
@@ -36,7 +38,8 @@ export function MixingScreen() {
   }
   const { shop, people } = bay
   const practice = practiceWith(shop.practice)
-  const person = people.find((p) => p.id === who) ?? people[0]
+  const here = people.filter(worksHere)
+  const person = here.find((p) => p.id === (who ?? session?.person?.id)) ?? here[0]
   if (person === undefined)
     return <Failed sentence={say`Nobody works in this shop yet.`} fix={say`Add a person on the Shop screen first.`} />
   const batches = liquids.batches.filter((b) => b.emptiedAt === null)
@@ -60,7 +63,7 @@ export function MixingScreen() {
           <div className="w-36">
             <Field label={t`who mixes`}>
               <SelectInput value={person.id} onChange={(event) => setWho(event.target.value)}>
-                {people.map((p) => (
+                {here.map((p) => (
                   <option key={p.id} value={p.id}>
                     {p.name}
                   </option>

@@ -3,22 +3,27 @@ import { say, type Sentence } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import { zodResolver } from '@hookform/resolvers/zod'
-import { type ModelPart, newJob, type NewJob, type Shelf, type VehicleModel } from '@truelay/contract'
+import { newJob, type NewJob, type Shelf, type VehicleModel, worksHere } from '@truelay/contract'
 import { bodyPlan } from '@truelay/core/vehicle'
 import { addDays, format, setHours, startOfHour } from 'date-fns'
-import { useMemo, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { useForm } from 'react-hook-form'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { VehicleSheet } from '../../drawings/VehicleSheet.tsx'
-import { useAddJobMutation, useBayQuery, useModelsQuery, useShelfQuery } from '../../remote/api.ts'
+import { useAddJobMutation } from '../../remote/jobsApi.ts'
+import { useBayQuery } from '../../remote/api.ts'
+import { useModelsQuery } from '../../remote/vehiclesApi.ts'
+import { useShelfQuery } from '../../remote/shelfApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
-import { Button } from '../../ui/Button.tsx'
+import { Button, buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Field, SelectInput, TextInput } from '../../ui/Field.tsx'
 import { Notice } from '../../ui/Notice.tsx'
+import { AskBeforeLeaving } from '../../ui/AskBeforeLeaving.tsx'
+import { type JobDraft, jobDraft } from './jobDraft.ts'
 import { ChooseModel } from './ChooseModel.tsx'
 import { PartList } from './PartList.tsx'
-import { usualFilm } from './usualFilm.ts'
+import { partsOfModel, usualFilm } from '../job/partsOfModel.ts'
 
 const forInput = (date: Date) => format(date, "yyyy-MM-dd'T'HH:mm")
 const words: Readonly<Record<string, Sentence>> = {
@@ -34,18 +39,35 @@ export function NewJobScreen() {
   const { data: bay } = useBayQuery()
   const { data: models, error } = useModelsQuery()
   const { data: shelf } = useShelfQuery()
-  const [model, setModel] = useState<VehicleModel | null>(null)
+  const [left, setLeft] = useState(jobDraft.found)
+  const [chosen, setModel] = useState<VehicleModel | null>(null)
   if (models === undefined || bay === undefined || shelf === undefined)
     return error === undefined ? <Busy text={t`Opening`} /> : <Failed {...failureOf(error)} />
+  if (shelf.films.length === 0)
+    return (
+      <Failed
+        sentence={say`There is no film on the shelf yet.`}
+        fix={say`Put one there first: a part is taken in with the film that it gets.`}
+      >
+        <Link to="/shelf/films/new" className={buttonClass('go')}>{t`A new film`}</Link>
+      </Failed>
+    )
+  const model = chosen ?? models.find(({ id }) => id === left?.modelId) ?? null
+  const anew = () => {
+    jobDraft.forget()
+    setLeft(null)
+    setModel(null)
+  }
   if (model === null) return <ChooseModel models={models} onChoose={setModel} />
   return (
     <JobForm
-      key={model.id}
+      key={`${model.id} ${left === null ? 'new' : 'left'}`}
       model={model}
+      left={left?.modelId === model.id ? left : null}
       shelf={shelf}
-      people={bay.people}
-      bays={['Bay 1', 'Bay 2']}
-      onOther={() => setModel(null)}
+      people={bay.people.filter(worksHere)}
+      bays={bay.shop.places.map((place) => place.name)}
+      onOther={anew}
     />
   )
 }
@@ -55,14 +77,16 @@ interface JobFormProps {
   readonly shelf: Shelf
   readonly people: readonly { readonly id: NewJob['personId']; readonly name: string; readonly role: string }[]
   readonly bays: readonly string[]
+  /** As it was left the last time. */
+  readonly left: JobDraft | null
   readonly onOther: () => void
 }
 
-function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
+function JobForm({ model, shelf, people, bays, left, onOther }: JobFormProps) {
   const t = useWords()
   const navigate = useNavigate()
   const [addJob, { error, isLoading }] = useAddJobMutation()
-  const [parts, setParts] = useState<NewJob['parts']>([])
+  const [parts, setParts] = useState<NewJob['parts']>(left?.parts ?? [])
   const arrives = setHours(startOfHour(new Date()), 8)
   const form = useForm({
     defaultValues: {
@@ -74,6 +98,7 @@ function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
       personId: people[0]?.id ?? '',
       arrivesAt: forInput(arrives),
       dueAt: forInput(setHours(addDays(arrives, 1), 16)),
+      ...left?.typed,
     },
     resolver: async (typed, ...rest) => {
       const moment = (text: string) => (text === '' ? '' : new Date(text).toISOString())
@@ -88,20 +113,18 @@ function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
       return zodResolver(newJob)(candidate as never, ...(rest as [never, never])) as never
     },
   })
-  const { errors } = form.formState
+  const { errors, isDirty } = form.formState
+  const handedIn = useRef(false)
+  const begun = () => !handedIn.current && (isDirty || parts.length > 0 || left !== null)
+  const values = form.watch()
+  const hasBegun = begun()
+  useEffect(() => {
+    if (hasBegun) jobDraft.keep({ modelId: model.id, typed: values, parts })
+  }, [hasBegun, model.id, values, parts])
   const says = (name: keyof typeof errors) =>
     errors[name] === undefined ? undefined : t(words[name] ?? say`Check this.`)
   const plan = useMemo(() => bodyPlan(model.kind), [model.kind])
-  // What the model knows, and every other place of such a vehicle, to be measured when it is first needed.
-  const choices = useMemo(
-    (): ModelPart[] => [
-      ...model.parts,
-      ...plan.slots
-        .filter((slot) => !model.parts.some((part) => part.slot === slot.id))
-        .map(({ id, name }) => ({ name, slot: id, formId: null, pieceId: null, filmId: null })),
-    ],
-    [model, plan],
-  )
+  const choices = useMemo(() => partsOfModel(model.parts, plan), [model, plan])
   const toggle = (slot: string) => {
     const here = choices.filter((part) => part.slot === slot)
     const isIn = (name: string) => parts.some((p) => p.slot === slot && p.name === name)
@@ -119,7 +142,10 @@ function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
   }
   const submit = form.handleSubmit(async (ready) => {
     const outcome = await addJob(ready as unknown as NewJob)
-    if (outcome.data !== undefined) void navigate(`/jobs/${outcome.data.id}/walk-round`)
+    if (outcome.data === undefined) return
+    handedIn.current = true
+    jobDraft.forget()
+    void navigate(`/jobs/${outcome.data.id}/walk-round`)
   })
   return (
     <form onSubmit={(event) => void submit(event)} className="flex min-h-full flex-col lg:h-full lg:min-h-[43.75rem]">
@@ -128,8 +154,17 @@ function JobForm({ model, shelf, people, bays, onOther }: JobFormProps) {
           <p className="label text-note text-quiet">{t`New job`}</p>
           <Title>{model.name}</Title>
         </div>
-        <Button onClick={onOther}>{t`Another model`}</Button>
+        <span className="flex flex-wrap items-center gap-4">
+          {left === null ? null : (
+            <>
+              <span role="status" className="text-body text-amber-ink">{t`As you left it, not taken in yet.`}</span>
+              <Button look="quiet" onClick={onOther}>{t`Begin anew`}</Button>
+            </>
+          )}
+          <Button onClick={onOther}>{t`Another model`}</Button>
+        </span>
       </header>
+      <AskBeforeLeaving when={begun} onThrowAway={jobDraft.forget} />
       <div className="grid min-h-0 flex-1 lg:grid-cols-[20.625rem_1fr_20.625rem]">
         <section
           aria-label={t`Whose and when`}

@@ -4,7 +4,7 @@ import type { Film, FilmId, ModelPart, NewJob } from '@truelay/contract'
 import { filmDoubt } from '@truelay/core/plan'
 import { X } from 'lucide-react'
 import { SelectInput } from '../../ui/Field.tsx'
-import { isLensSlot } from './usualFilm.ts'
+import { isLensSlot } from '../job/partsOfModel.ts'
 
 type Parts = NewJob['parts']
 

@@ -101,3 +101,42 @@ describe('a model that is not in the list', () => {
     expect(page()).toContain('Which vehicle has come?')
   })
 })
+
+describe('a job that was begun and left', () => {
+  const type = async () => {
+    const visit = shop.visit('/jobs/new')
+    await visit.presses(/Velmora Pipit/)
+    await visit.types('Customer', 'Private owner')
+    await visit.presses('Bonnet')
+    return visit
+  }
+  test('is as it was left when the page is opened anew, on that tablet alone', async () => {
+    await type()
+    const again = shop.visit('/jobs/new', 'the same')
+    await again.sees('As you left it, not taken in yet.')
+    expect(screen.getByLabelText('Customer')).toHaveProperty('value', 'Private owner')
+    await screen.findByLabelText('Film for Bonnet')
+    await again.presses('Begin anew')
+    await again.seesNo('As you left it')
+    const other = shop.visit('/jobs/new')
+    await other.seesNo('As you left it')
+  })
+  test('asks before it is left, and stays where one wants to stay', async () => {
+    const visit = await type()
+    visit.goes('/shelf')
+    await visit.sees('Leave this page?')
+    await visit.presses('Stay here')
+    expect(visit.address()).toBe('/jobs/new')
+    expect(screen.getByLabelText('Customer')).toHaveProperty('value', 'Private owner')
+    visit.goes('/shelf')
+    await visit.presses('Leave, throw it away')
+    await visit.isAt('/shelf')
+    await shop.visit('/jobs/new', 'the same').seesNo('As you left it')
+  })
+  test('one in which nothing was typed is left without a question', async () => {
+    const visit = shop.visit('/jobs/new')
+    await visit.presses(/Velmora Pipit/)
+    visit.goes('/shelf')
+    await visit.isAt('/shelf')
+  })
+})

@@ -1,12 +1,12 @@
 import { faultWords, spoilOutcomeWords } from '@truelay/core/judge'
 import { counted, length, temperature, volume } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
-import type { PartRecord } from '@truelay/contract'
+import type { PartRecord, Shop } from '@truelay/contract'
 import { strengthWords } from '@truelay/core/mix'
 import { Download, Printer } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
-import { useRecordQuery } from '../../remote/api.ts'
+import { useRecordQuery } from '../../remote/recordApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button, buttonClass } from '../../ui/Button.tsx'
 import { clockText, dayText } from '../../ui/clockText.ts'
@@ -30,13 +30,13 @@ export function RecordScreen() {
           <Failed {...failureOf(error)} />
         )
       ) : (
-        <RecordPaper record={record} shopName={bundle.shop.name} />
+        <RecordPaper record={record} shop={bundle.shop} />
       )}
     </>
   )
 }
 
-function RecordPaper({ record, shopName }: { readonly record: PartRecord; readonly shopName: string }) {
+function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly shop: Shop }) {
   const t = useWords()
   const { job, part } = record
   const {
@@ -77,7 +77,10 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
       <article className="mx-auto mb-8 max-w-[51.25rem] border border-hair bg-paper px-12 py-9 print:border-0 print:p-0">
         <header className="flex items-start justify-between gap-6 border-b-2 border-ink pb-3">
           <div>
-            <p className="label text-note text-quiet">{t`${shopName}, record of a fitted part`}</p>
+            <p className="label text-note text-quiet">{t`${shop.name}, record of a fitted part`}</p>
+            {shop.address === '' ? null : (
+              <p className="whitespace-pre-line text-note leading-tight text-quiet">{shop.address}</p>
+            )}
             <h2 className="text-title font-bold leading-tight">
               {job.vehicle.model}, {part.name}
             </h2>
@@ -210,6 +213,11 @@ function RecordPaper({ record, shopName }: { readonly record: PartRecord; readon
                 {t(words)}
               </p>
             ))}
+          </Part>
+        )}
+        {shop.warranty === '' ? null : (
+          <Part title={t`What the shop promises`}>
+            <p className="whitespace-pre-line py-1">{shop.warranty}</p>
           </Part>
         )}
       </article>

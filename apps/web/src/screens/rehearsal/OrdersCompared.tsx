@@ -7,7 +7,7 @@ import { length, name, nothing, percent, say, type Sentence, inSpan, span } from
 import { ArrowDownRight, ArrowUpRight, Search } from 'lucide-react'
 import { useMemo } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { useSaveOrderMutation } from '../../remote/api.ts'
+import { useSaveOrderMutation } from '../../remote/jobApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Notice } from '../../ui/Notice.tsx'

@@ -51,7 +51,7 @@ export function Player({ a, b, at, onAt }: PlayerProps) {
             setPlaying(false)
             onAt(Number(event.target.value) / steps)
           }}
-          className="h-8 w-full accent-[var(--petrol)]"
+          className="h-11 w-full accent-[var(--petrol)]"
         />
         <p className="label flex justify-between text-note text-quiet">
           <span>{t`first tack`}</span>

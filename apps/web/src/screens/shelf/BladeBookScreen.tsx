@@ -1,12 +1,12 @@
 import { Heading, Title } from '../../ui/Title.tsx'
 import { counted, length, name, say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
-import type { BladeStroke, PersonId } from '@truelay/contract'
+import { type BladeStroke, type PersonId, worksHere } from '@truelay/contract'
 import { bladeBook, type TestCut } from '@truelay/core/edges'
 import { practiceWith } from '@truelay/core/practice'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { useBayQuery } from '../../remote/api.ts'
+import { useBayQuery, useSessionQuery } from '../../remote/api.ts'
 import { useAddBladeStrokeMutation, useBladesQuery } from '../../remote/benchApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -29,6 +29,7 @@ const felts = Object.keys(feltWords) as TestCut[]
 export function BladeBookScreen() {
   const t = useWords()
   const { data: bay, error: bayError } = useBayQuery()
+  const { data: session } = useSessionQuery()
   const { data: log, error } = useBladesQuery()
   const [add] = useAddBladeStrokeMutation()
   const [who, setWho] = useState<PersonId | null>(null)
@@ -41,7 +42,7 @@ export function BladeBookScreen() {
   const practice = practiceWith(bay.shop.practice)
   const { strokes } = log
   const book = bladeBook(strokes, practice.bladeAlong, log.segmentsBefore)
-  const personId = who ?? bay.people[0]?.id
+  const personId = who ?? session?.person?.id ?? bay.people.find(worksHere)?.id
   if (personId === undefined)
     return <Failed sentence={say`Nobody works in this shop yet.`} fix={say`Add a person on the Shop screen first.`} />
   const stroke = () => ({ id: crypto.randomUUID(), at: new Date().toISOString(), personId })
@@ -55,7 +56,7 @@ export function BladeBookScreen() {
         <div className="w-40">
           <Field label={t`who cuts`}>
             <SelectInput value={personId} onChange={(e) => setWho(e.target.value as PersonId)}>
-              {bay.people.map((p) => (
+              {bay.people.filter(worksHere).map((p) => (
                 <option key={p.id} value={p.id}>
                   {p.name}
                 </option>

@@ -9,13 +9,14 @@ import type { Film } from '@truelay/contract'
 import { type FilmHandling, filmFigureKeys, filmFigures } from '@truelay/core/lay'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { useSaveFilmMutation, useShelfQuery } from '../../remote/api.ts'
+import { useSaveFilmMutation, useShelfQuery } from '../../remote/shelfApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { buttonClass } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { RemoveThing } from './RemoveThing.tsx'
 
 /** What one film can do, cold and warm; every figure with its range and why it is asked for. */
 export function FilmScreen() {
@@ -56,7 +57,10 @@ function FilmFigures({ film }: { readonly film: Film }) {
   return (
     <div className="max-w-[66.25rem] px-6 py-5">
       <Link to="/shelf" className="label text-body text-petrol underline">{t`Shelf`}</Link>
-      <Title>{film.name}</Title>
+      <div className="flex flex-wrap items-baseline justify-between gap-3">
+        <Title>{film.name}</Title>
+        <RemoveThing kind="films" id={film.id} called={film.name} to="/shelf" />
+      </div>
       <p className="text-body text-quiet">{t`${filmTypeWords[film.type]}, laid ${wayLaidWords[film.laid]}, ${film.thicknessUm} µm, damaged from ${temperature(film.damageC)}. Every lay sheet and rehearsal with this film is worked out from these figures.`}</p>
       {error === undefined ? null : (
         <Notice look="stop" role="alert">

@@ -9,14 +9,10 @@ import type { FileFailure } from '@truelay/formats/result'
 import { useEffect, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { PieceShape } from '../../drawings/PieceShape.tsx'
-import {
-  useFormsQuery,
-  useModelsQuery,
-  useSavePieceMutation,
-  useShelfQuery,
-  useShopQuery,
-  useTakePieceMutation,
-} from '../../remote/api.ts'
+import { useFormsQuery, useModelsQuery } from '../../remote/vehiclesApi.ts'
+import { useSavePieceMutation, useShelfQuery } from '../../remote/shelfApi.ts'
+import { useShopQuery } from '../../remote/api.ts'
+import { useTakePieceMutation } from '../../remote/jobApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'

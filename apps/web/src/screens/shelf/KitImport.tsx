@@ -1,26 +1,38 @@
-import { counted } from '@truelay/core/say'
+import { counted, type Sentence } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
-import { kitDoc, pieceDoc, sayProblem } from '@truelay/contract'
+import { kitDoc, pieceDoc, type Shelf, sayProblem, type WholeKit } from '@truelay/contract'
 import { FolderInput } from 'lucide-react'
 import { useState } from 'react'
 import { z } from 'zod'
-import { useSaveKitMutation, useSavePieceMutation } from '../../remote/api.ts'
 import { failureOf } from '../../remote/failureOf.ts'
+import { useSaveWholeKitMutation } from '../../remote/shelfApi.ts'
+import { Button } from '../../ui/Button.tsx'
 import { FileButton } from '../../ui/FileButton.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { readBundleFile } from '../../workers/openFormatsWorker.ts'
+import { changesOf } from './changesOf.ts'
 
 const documents = z.object({ kit: kitDoc, pieces: z.array(pieceDoc.omit({ pattern: true })).max(200) })
 
-/** A whole kit from one file: shown in words first, kept when it is whole. */
-export function KitImport() {
+/** A whole kit from one file: kept at once where it is new; where it would replace something, that is shown and asked. */
+export function KitImport({ shelf }: { readonly shelf: Shelf }) {
   const t = useWords()
   const [told, setTold] = useState<{ readonly look: 'good' | 'stop'; readonly text: string } | null>(null)
-  const [saveKit] = useSaveKitMutation()
-  const [savePiece] = useSavePieceMutation()
+  const [asked, setAsked] = useState<{ readonly whole: WholeKit; readonly replaces: readonly Sentence[] } | null>(null)
+  const [save, { isLoading }] = useSaveWholeKitMutation()
+  const stop = (text: string) => setTold({ look: 'stop', text })
+  const keep = async (whole: WholeKit) => {
+    const saved = await save(whole)
+    setAsked(null)
+    if (saved.error !== undefined) return stop(t(wholeFailure(failureOf(saved.error))))
+    setTold({
+      look: 'good',
+      text: t`${whole.kit.name}: ${counted(whole.pieces.length, '# piece is', '# pieces are')} on the shelf.`,
+    })
+  }
   const take = async (file: File) => {
-    const stop = (text: string) => setTold({ look: 'stop', text })
+    setAsked(null)
     const bundle = await readBundleFile(new Uint8Array(await file.arrayBuffer()))
     if (!bundle.ok) return stop(t(wholeFailure(bundle.failure)))
     if (bundle.value.kind !== 'kit') return stop(t`That file holds a job, not a kit. Open it from the bay.`)
@@ -36,22 +48,31 @@ export function KitImport() {
         return stop(t`The pattern of "${piece.name}" is missing in that file. Nothing was changed.`)
       pieces.push(pieceDoc.parse({ ...piece, pattern }))
     }
-    const kit = await saveKit(read.data.kit)
-    if (kit.error !== undefined) return stop(t(wholeFailure(failureOf(kit.error))))
-    for (const piece of pieces) {
-      const saved = await savePiece(piece)
-      if (saved.error !== undefined) return stop(t`${piece.name}: ${wholeFailure(failureOf(saved.error))}`)
-    }
-    setTold({
-      look: 'good',
-      text: t`${read.data.kit.name}: ${counted(pieces.length, '# piece is', '# pieces are')} on the shelf.`,
-    })
+    const whole = { kit: read.data.kit, pieces }
+    const replaces = changesOf(whole, shelf)
+    setTold(null)
+    if (replaces.length === 0) await keep(whole)
+    else setAsked({ whole, replaces })
   }
   return (
     <div className="flex flex-wrap items-center gap-3">
       {told === null ? null : (
         <Notice look={told.look} role={told.look === 'stop' ? 'alert' : 'status'}>
           {told.text}
+        </Notice>
+      )}
+      {asked === null ? null : (
+        <Notice look="caution" role="alert">
+          <p className="text-body font-bold">{t`${asked.whole.kit.name} would replace what is on the shelf:`}</p>
+          <ul className="list-disc pl-5 text-body">
+            {asked.replaces.map((one) => (
+              <li key={t(one)}>{t(one)}</li>
+            ))}
+          </ul>
+          <span className="mt-2 flex flex-wrap gap-3">
+            <Button look="go" disabled={isLoading} onClick={() => void keep(asked.whole)}>{t`Replace them`}</Button>
+            <Button onClick={() => setAsked(null)}>{t`Leave the shelf as it is`}</Button>
+          </span>
         </Notice>
       )}
       <FileButton label={t`Kit file`} accept=".zip,application/zip" onFiles={([file]) => file && void take(file)}>

@@ -7,12 +7,15 @@ import { boundsOf } from '@truelay/core/geometry'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { PieceShape } from '../../drawings/PieceShape.tsx'
-import { useFormsQuery, useShelfQuery, useShopQuery } from '../../remote/api.ts'
+import { useFormsQuery } from '../../remote/vehiclesApi.ts'
+import { useShelfQuery } from '../../remote/shelfApi.ts'
+import { useShopQuery } from '../../remote/api.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button, buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { EnlargePiece } from './EnlargePiece.tsx'
+import { RemoveThing } from './RemoveThing.tsx'
 import { saveFile } from './saveFile.ts'
 
 /** One piece: its pattern, where it belongs, and the pattern as a file. */
@@ -86,6 +89,7 @@ export function PieceScreen() {
               to={`/shelf/import?piece=${piece.id}`}
               className={`${buttonClass()} col-span-2`}
             >{t`Bring in another pattern for it`}</Link>
+            <RemoveThing kind="pieces" id={piece.id} called={piece.name} to="/shelf" />
           </div>
         </aside>
       </div>

@@ -5,12 +5,14 @@ import { FileInput, Slice } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { PieceShape } from '../../drawings/PieceShape.tsx'
-import { useShelfQuery } from '../../remote/api.ts'
+import { useShelfQuery } from '../../remote/shelfApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button, buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { KitImport } from './KitImport.tsx'
+import { NewKit } from './NewKit.tsx'
+import { RemoveThing } from './RemoveThing.tsx'
 import { saveFile } from './saveFile.ts'
 
 /** What lies on the shelf: kits with their pieces, and films. */
@@ -30,7 +32,7 @@ export function ShelfScreen() {
           <Link to="/shelf/blades" className={buttonClass('plain')}>
             <Slice size={20} /> {t`Blade book`}
           </Link>
-          <KitImport />
+          <KitImport shelf={shelf} />
           <Link to="/shelf/import" className={buttonClass('go')}>
             <FileInput size={20} /> {t`Bring in a pattern`}
           </Link>
@@ -39,8 +41,12 @@ export function ShelfScreen() {
       {shelf.kits.map((kit) => (
         <KitBox key={kit.id} kit={kit} shelf={shelf} />
       ))}
+      <NewKit shelf={shelf} />
       <section aria-labelledby="films-title" className="px-6 py-5">
-        <Heading id="films-title">{t`Films`}</Heading>
+        <div className="flex flex-wrap items-baseline justify-between gap-3">
+          <Heading id="films-title">{t`Films`}</Heading>
+          <Link to="/shelf/films/new" className={buttonClass('plain')}>{t`A new film`}</Link>
+        </div>
         <ul className="mt-2 grid gap-x-8 md:grid-cols-2">
           {shelf.films.map((film) => (
             <li key={film.id} className="border-t border-hair py-2 text-body">
@@ -81,7 +87,10 @@ function KitBox({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
     <section aria-label={kit.name} className="border-b border-hair px-6 py-4">
       <div className="flex flex-wrap items-baseline justify-between gap-3">
         <Heading>{kit.name}</Heading>
-        <Button onClick={() => void give()}>{t`Save kit as file`}</Button>
+        <span className="flex flex-wrap gap-2">
+          <Button onClick={() => void give()}>{t`Save kit as file`}</Button>
+          <RemoveThing kind="kits" id={kit.id} called={kit.name} />
+        </span>
       </div>
       <p className="text-body text-quiet">{kit.note}</p>
       {problem === null ? null : (

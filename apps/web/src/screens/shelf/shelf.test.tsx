@@ -63,6 +63,7 @@ describe('a film', () => {
     const visit = shop.visit('/shelf/films/clearcoat-hull-180')
     await visit.presses('yes: it warps when stretched')
     await expect.poll(async () => (await film()).patterned).toBe(true)
+    await screen.findByRole('radio', { name: 'yes: it warps when stretched', checked: true })
     await visit.presses('none')
     await expect.poll(async () => (await film()).patterned).toBe(false)
   })

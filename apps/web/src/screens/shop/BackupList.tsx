@@ -53,6 +53,13 @@ export function BackupList() {
           </li>
         ))}
       </ul>
+      <p className="mt-2 text-body">
+        <a
+          href="/api/export.zip"
+          download
+          className="inline-flex min-h-11 items-center text-petrol underline underline-offset-4"
+        >{t`Save all data for other programs, as JSON and CSV`}</a>
+      </p>
       <p className="mt-2 text-body text-quiet">
         {t`They lie in ${name(data.folder)} on the server${data.backups.length > shown ? t`, ${counted(data.backups.length, 'one', '# in all')}` : ''}. Keep one on another disk. How to bring one back stands in the guide to keeping the server.`}
       </p>

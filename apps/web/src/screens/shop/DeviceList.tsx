@@ -50,7 +50,7 @@ function Health({ kind }: { readonly kind: DeviceKind }) {
             : t`${deviceStateWords[is.state]}: ${is.says}`}
       <Button
         look="quiet"
-        className="ml-2 !min-h-8 !text-note"
+        className="ml-2 !text-note"
         disabled={isFetching}
         onClick={() => void ask(kind)}
       >{t`Ask it`}</Button>

@@ -5,8 +5,9 @@ import { useWords } from '../../ui/words.ts'
 import type { Shop } from '@truelay/contract'
 import { practiceGroups, type PracticeKey, practiceTable } from '@truelay/core/practice'
 import { wholeFailure } from '@truelay/core/result'
-import { type ReactNode, useState } from 'react'
-import { useChangeShopMutation, useShopQuery } from '../../remote/api.ts'
+import { useState } from 'react'
+import { useChangeShopMutation } from '../../remote/shopApi.ts'
+import { useShopQuery } from '../../remote/api.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
@@ -16,6 +17,10 @@ import { NumberField } from '../../ui/NumberField.tsx'
 import { BackupList } from './BackupList.tsx'
 import { DeviceList } from './DeviceList.tsx'
 import { Guns } from './Guns.tsx'
+import { PeopleList } from './PeopleList.tsx'
+import { TabletList } from './TabletList.tsx'
+import { TheShop } from './TheShop.tsx'
+import { Setting, UnitFields } from './UnitFields.tsx'
 
 /** The shop's settings: units, theme, and every figure of the trade with its range and its reason. */
 export function ShopScreen() {
@@ -41,42 +46,13 @@ function Settings({ shop }: { readonly shop: Shop }) {
           </Notice>
         </div>
       )}
-      <section aria-labelledby="units-title" className="mt-5 border-t border-hair pt-4">
+      <TheShop shop={shop} onChange={change} />
+      <PeopleList shop={shop} />
+      <TabletList />
+      <section aria-labelledby="units-title" className="mt-6 border-t border-hair pt-4">
         <h2 id="units-title" className="label-strong text-lead">{t`Units and light`}</h2>
         <div className="mt-3 flex flex-wrap gap-x-8 gap-y-4">
-          <Setting label={t`Lengths`}>
-            <Choice
-              label={t`Unit of length`}
-              value={units.length}
-              onChange={(length) => change({ units: { length } })}
-              options={[
-                { value: 'mm', text: 'mm' },
-                { value: 'in', text: t`inch` },
-              ]}
-            />
-          </Setting>
-          <Setting label={t`Temperatures`}>
-            <Choice
-              label={t`Unit of temperature`}
-              value={units.temperature}
-              onChange={(temperature) => change({ units: { temperature } })}
-              options={[
-                { value: 'C', text: '°C' },
-                { value: 'F', text: '°F' },
-              ]}
-            />
-          </Setting>
-          <Setting label={t`Volumes`}>
-            <Choice
-              label={t`Unit of volume`}
-              value={units.volume}
-              onChange={(volume) => change({ units: { volume } })}
-              options={[
-                { value: 'mL', text: 'mL' },
-                { value: 'fl oz', text: 'fl oz' },
-              ]}
-            />
-          </Setting>
+          <UnitFields units={units} onChange={(more) => change({ units: more })} />
           <Setting label={t`Screen`}>
             <Choice
               label={t`Theme`}
@@ -119,15 +95,6 @@ function Settings({ shop }: { readonly shop: Shop }) {
           </ul>
         </section>
       ))}
-    </div>
-  )
-}
-
-function Setting({ label, children }: { readonly label: string; readonly children: ReactNode }) {
-  return (
-    <div>
-      <p className="label pb-1 text-note text-quiet">{label}</p>
-      {children}
     </div>
   )
 }

@@ -7,14 +7,16 @@ import { Button, buttonClass } from '../../ui/Button.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
+import { KeptWritesHere } from './KeptWritesHere.tsx'
 import { eventWords } from './eventWords.ts'
 
 /** What only this tablet has: what waits for the server, what did not count, what the server has lost. */
 export function TabletScreen() {
   const t = useWords()
   const { waiting, refusals, aside, unknownThere, reach } = useAppSelector((state) => state.outbox)
+  const writes = useAppSelector((state) => state.keptWrites.waiting)
   const parts = [...new Set(waiting.map((e) => e.partId))]
-  const nothing = waiting.length === 0 && aside.length === 0 && unknownThere.length === 0
+  const nothing = waiting.length === 0 && aside.length === 0 && unknownThere.length === 0 && writes.length === 0
   return (
     <div className="mx-auto max-w-[62rem] px-7 py-6">
       <div className="flex flex-wrap items-center gap-4">
@@ -40,6 +42,7 @@ export function TabletScreen() {
           </p>
         </Part>
       )}
+      <KeptWritesHere writes={writes} />
       {parts.map((partId) => (
         <WaitingPart
           key={partId}

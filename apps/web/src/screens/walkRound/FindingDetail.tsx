@@ -21,6 +21,8 @@ interface FindingDetailProps {
   readonly locked: boolean
   readonly onChange: (more: Partial<FindingDraft>) => void
   readonly onRemove: () => void
+  /** Something else on the same part, however small it is drawn. */
+  readonly onOneMore: () => void
   readonly onDone: () => void
 }
 
@@ -33,6 +35,7 @@ export function FindingDetail({
   locked,
   onChange,
   onRemove,
+  onOneMore,
   onDone,
 }: FindingDetailProps) {
   const t = useWords()
@@ -65,6 +68,7 @@ export function FindingDetail({
           {place}
           {finding.later ? t`, found after the customer signed` : ''}
         </p>
+        <Button look="quiet" className="-ml-4" onClick={onOneMore}>{t`Something else on this part`}</Button>
         <div className="mt-3">
           <Notice look="caution">
             <strong>{part === null ? t`On record.` : t`Changes the plan of ${part}.`}</strong> {t(meaning.follows)}

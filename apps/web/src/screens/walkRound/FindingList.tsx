@@ -65,6 +65,7 @@ export function FindingList({ walk, nameOf, onOpen, onSign }: FindingListProps) 
             <Lock size={22} className="shrink-0 text-good" />
             <span>
               {t`Signed by`} <strong>{signOff.name}</strong>{' '}
+              {signOff.strokes.length === 0 ? t`with the typed name ` : ''}
               {t`at ${clockText(signOff.signedAt)}. What comes now is marked as found later.`}
             </span>
           </p>

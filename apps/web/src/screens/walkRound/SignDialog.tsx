@@ -3,7 +3,7 @@ import { useWords } from '../../ui/words.ts'
 import type { JobBundle, WalkRound } from '@truelay/contract'
 import { findingMeanings } from '@truelay/core/plan'
 import { useRef, useState } from 'react'
-import { useSignOffMutation } from '../../remote/api.ts'
+import { useSignOffMutation } from '../../remote/walkRoundApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Modal } from '../../ui/Modal.tsx'
@@ -23,10 +23,11 @@ export function SignDialog({ open, bundle, walk, nameOf, onClose }: SignDialogPr
   const t = useWords()
   const [name, setName] = useState('')
   const [signed, setSigned] = useState(false)
+  const [typed, setTyped] = useState(false)
   const [sign, { error, isLoading }] = useSignOffMutation()
   const pen = useRef<PenFieldHandle>(null)
   const finish = async () => {
-    const strokes = pen.current?.strokes() ?? []
+    const strokes = typed ? [] : (pen.current?.strokes() ?? [])
     const outcome = await sign({ jobId: bundle.job.id, draft: { name: name.trim(), strokes } })
     if (outcome.error === undefined) onClose()
   }
@@ -57,9 +58,23 @@ export function SignDialog({ open, bundle, walk, nameOf, onClose }: SignDialogPr
         onChange={(event) => setName(event.target.value)}
         className="min-h-12 border-b-2 border-ink/50 bg-transparent text-head outline-none focus:border-petrol"
       />
-      <div className="mt-3">
-        <PenField ref={pen} label={t`Sign here`} onBegun={setSigned} />
-      </div>
+      {typed ? null : (
+        <div className="mt-3">
+          <PenField ref={pen} label={t`Sign here`} onBegun={setSigned} />
+        </div>
+      )}
+      <label className="mt-1 flex min-h-11 items-center gap-3 text-body">
+        <input
+          type="checkbox"
+          checked={typed}
+          onChange={(event) => {
+            setTyped(event.target.checked)
+            setSigned(false)
+          }}
+          className="size-6"
+        />
+        {t`Sign with the typed name, without a pen`}
+      </label>
       {error === undefined ? null : (
         <Notice look="stop" role="alert">
           {t(wholeFailure(failureOf(error)))}
@@ -68,11 +83,11 @@ export function SignDialog({ open, bundle, walk, nameOf, onClose }: SignDialogPr
       <div className="mt-4 flex flex-wrap gap-3">
         <Button
           look="go"
-          disabled={!signed || name.trim() === '' || isLoading}
+          disabled={!(signed || typed) || name.trim() === '' || isLoading}
           onClick={() => void finish()}
           className="min-h-14 flex-1 text-lead"
         >{t`I have read this`}</Button>
-        <Button onClick={() => pen.current?.clear()} className="min-h-14">{t`Sign again`}</Button>
+        {typed ? null : <Button onClick={() => pen.current?.clear()} className="min-h-14">{t`Sign again`}</Button>}
         <Button onClick={onClose} className="min-h-14">{t`Not now`}</Button>
       </div>
     </Modal>

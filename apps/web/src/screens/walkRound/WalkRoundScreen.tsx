@@ -1,3 +1,4 @@
+import { useWho } from '../../bench/useWho.ts'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import type { Finding, FindingDraft } from '@truelay/contract'
@@ -5,7 +6,7 @@ import type { FindingKind } from '@truelay/core/plan'
 import { bodyPlan, type Slot } from '@truelay/core/vehicle'
 import { useMemo, useState } from 'react'
 import { type SheetMark, VehicleSheet } from '../../drawings/VehicleSheet.tsx'
-import { useRemoveFindingMutation, useSaveFindingMutation, useWalkRoundQuery } from '../../remote/api.ts'
+import { useRemoveFindingMutation, useSaveFindingMutation, useWalkRoundQuery } from '../../remote/walkRoundApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Notice } from '../../ui/Notice.tsx'
@@ -26,6 +27,7 @@ export function WalkRoundScreen() {
   const t = useWords()
   const { bundle } = useJobContext()
   const { job } = bundle
+  const here = useWho(job.personId)
   const { data: walk, error } = useWalkRoundQuery(job.id)
   const [save, saving] = useSaveFindingMutation()
   const [remove, removing] = useRemoveFindingMutation()
@@ -63,7 +65,7 @@ export function WalkRoundScreen() {
       sizeMm: null,
       note: '',
       photos: [],
-      personId: job.personId,
+      personId: here,
       foundAt: new Date().toISOString(),
     })
     setAside({ show: 'finding', id })
@@ -133,6 +135,11 @@ export function WalkRoundScreen() {
             part={bundle.parts.find((p) => p.id === chosen.partId)?.name ?? null}
             locked={walk.signOff?.findingIds.includes(chosen.id) ?? false}
             onChange={(more) => change(chosen, more)}
+            onOneMore={() => {
+              const slot = plan.slots.find((s) => s.id === chosen.slot)
+              const there = walk.findings.filter((f) => f.slot === chosen.slot).length
+              if (slot !== undefined) setAside({ show: 'kinds', slot, at: beside(chosen.at, there) })
+            }}
             onRemove={() => {
               void remove({ jobId: job.id, findingId: chosen.id })
               setAside({ show: 'list' })
@@ -145,3 +152,10 @@ export function WalkRoundScreen() {
     </div>
   )
 }
+
+/** A place on the same part that is not yet marked; the marks of a few lie apart. */
+const beside = ([x, y]: readonly number[], there: number): [number, number] => [
+  ((x ?? 0) + goldenShare * there) % 1,
+  ((y ?? 0) + goldenShare * goldenShare * there) % 1,
+]
+const goldenShare = 0.618

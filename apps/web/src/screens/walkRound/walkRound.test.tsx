@@ -64,6 +64,20 @@ describe('a walk-round', () => {
     await visit.sees('1 place')
     expect((await shop.server.get('/api/jobs/0412/walk-round')).body.findings).toHaveLength(1)
   })
+  test('a second finding on a part that is drawn small is added from the first', async () => {
+    const visit = shop.visit('/jobs/0412/walk-round')
+    await visit.presses(/^1 ?stone chip/)
+    await visit.presses('Something else on this part')
+    await visit.presses('scratch')
+    await visit.presses('Done')
+    await visit.sees('2 places')
+    const { findings } = (await shop.server.get('/api/jobs/0412/walk-round')).body
+    expect(findings.map((f: { slot: string }) => f.slot)).toEqual(['bonnet', 'bonnet'])
+    expect(findings[0].at).not.toEqual(findings[1].at)
+    await visit.presses(/^2 ?scratch/)
+    await visit.presses(/Take .*away|Remove/)
+    await visit.sees('1 place')
+  })
   test('a place is left without a finding', async () => {
     const visit = shop.visit('/jobs/0412/walk-round')
     await at(visit, 'Boot lid')
@@ -86,5 +100,22 @@ describe('once the customer has signed', () => {
     await at(visit, 'Front bumper')
     await visit.presses('dent')
     await visit.sees('found after the customer signed')
+  })
+})
+
+describe('a customer who cannot hold a pen', () => {
+  test('signs with the typed name, and that is said', async () => {
+    const visit = shop.visit('/jobs/0413/walk-round')
+    await visit.presses(/sign/i)
+    await visit.types('Your name', 'R. Holm')
+    const done = await screen.findByRole('button', { name: 'I have read this' })
+    expect(done).toHaveProperty('disabled', true)
+    await visit.presses('Sign with the typed name, without a pen')
+    await visit.presses('I have read this')
+    await visit.sees(/Signed by R\. Holm with the typed name/)
+    expect((await shop.server.get('/api/jobs/0413/walk-round')).body.signOff).toMatchObject({
+      name: 'R. Holm',
+      strokes: [],
+    })
   })
 })

@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { moment } from '../../ids.ts'
 import { addition, liquidSchool, strength } from '../../partPlan.ts'
 import { sentence } from '@truelay/core/say'
 import { defineFitEvent, eventOfStep } from '../defineFitEvent.ts'
@@ -21,23 +20,4 @@ export const batchMixed = defineFitEvent({
   }),
   actsOn: 'the step in hand',
   fold: logged('with its step'),
-  line: {
-    schema: z.strictObject({
-      number: z.string(),
-      says: sentence,
-      batchMl,
-      ...strength.shape,
-      at: moment,
-      by: z.string(),
-    }),
-    of: ({ batchNumber, says, batchMl, alcoholPercent, soapMlPerL, at, personId }, { nameOf }) => ({
-      number: batchNumber,
-      says,
-      batchMl,
-      alcoholPercent,
-      soapMlPerL,
-      at,
-      by: nameOf(personId),
-    }),
-  },
 })

@@ -9,8 +9,4 @@ export const bladeUsed = defineFitEvent({
   schema: eventOfStep('bladeUsed', { fresh: z.boolean(), cutMm }),
   actsOn: 'the step in hand',
   fold: logged('with its step'),
-  line: {
-    schema: z.strictObject({ fresh: z.boolean(), cutMm }),
-    of: ({ fresh, cutMm }) => ({ fresh, cutMm }),
-  },
 })

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { batchId, moment } from '../../ids.ts'
+import { batchId } from '../../ids.ts'
 import { bottleUse } from '@truelay/core/plan'
 import { strength } from '../../partPlan.ts'
 import { sentence } from '@truelay/core/say'
@@ -18,22 +18,4 @@ export const bottleTaken = defineFitEvent({
   }),
   actsOn: 'the step in hand',
   fold: logged('with its step'),
-  line: {
-    schema: z.strictObject({
-      number: z.string(),
-      says: sentence,
-      use: bottleUse,
-      asPlanned: z.boolean(),
-      at: moment,
-      by: z.string(),
-    }),
-    of: ({ batchNumber, says, use, asPlanned, at, personId }, { nameOf }) => ({
-      number: batchNumber,
-      says,
-      use,
-      asPlanned,
-      at,
-      by: nameOf(personId),
-    }),
-  },
 })

@@ -1,6 +1,5 @@
 import { spoilOutcomes } from '@truelay/core/judge'
 import { z } from 'zod'
-import { moment } from '../../ids.ts'
 import { defineFitEvent, eventOfStep } from '../defineFitEvent.ts'
 import { logged } from '../fitState.ts'
 
@@ -11,8 +10,4 @@ export const spoilSettled = defineFitEvent({
   schema: eventOfStep('spoilSettled', { outcome }),
   actsOn: 'the step in hand',
   fold: logged('with its step'),
-  line: {
-    schema: z.strictObject({ outcome, at: moment, by: z.string() }),
-    of: ({ outcome, at, personId }, { nameOf }) => ({ outcome, at, by: nameOf(personId) }),
-  },
 })

@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { moment } from '../../ids.ts'
 import { defineFitEvent, eventOfStep } from '../defineFitEvent.ts'
 import { logged, withLast } from '../fitState.ts'
 
@@ -14,8 +13,4 @@ export const waitSet = defineFitEvent({
   schema: eventOfStep('waitSet', { minutes, roomC, humidityPercent, source }),
   actsOn: 'the step done last',
   fold: (state, event) => logged('with its step')(withLast(state, event.stepId, { waitMinutes: event.minutes }), event),
-  line: {
-    schema: z.strictObject({ at: moment, roomC, humidityPercent, source, minutes }),
-    of: ({ at, roomC, humidityPercent, source, minutes }) => ({ at, roomC, humidityPercent, source, minutes }),
-  },
 })

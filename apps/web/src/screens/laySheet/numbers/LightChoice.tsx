@@ -8,7 +8,7 @@ import {
 } from '@truelay/core/light'
 import { wholeFailure } from '@truelay/core/result'
 import { counted } from '@truelay/core/say'
-import { useSaveChoicesMutation } from '../../../remote/api.ts'
+import { useSaveChoicesMutation } from '../../../remote/jobApi.ts'
 import { failureOf } from '../../../remote/failureOf.ts'
 import { Choice } from '../../../ui/Choice.tsx'
 import { Notice } from '../../../ui/Notice.tsx'

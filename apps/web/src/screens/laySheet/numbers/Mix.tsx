@@ -4,12 +4,14 @@ import { volume } from '@truelay/core/say'
 import { Block } from '../../../ui/Block.tsx'
 import { Quantity } from '../../../ui/Quantity.tsx'
 import { useWords } from '../../../ui/words.ts'
+import { useLaidPart } from '../LaidFrame.tsx'
 import { LightChoice } from './LightChoice.tsx'
 import { LiquidChoice } from './LiquidChoice.tsx'
 
 /** The liquids of this part: how strong, and how much of what. */
 export function Mix({ plan }: { readonly plan: PartPlan }) {
   const t = useWords()
+  const { lensRules } = useLaidPart().bundle.shop
   return (
     <Block title={t`Mix for this part`}>
       {plan.solutions.length === 0 ? (
@@ -42,6 +44,9 @@ export function Mix({ plan }: { readonly plan: PartPlan }) {
       {plan.light === null ? null : (
         <>
           <p className="mt-2 border-t border-hair pt-2 text-note leading-snug">{t(plan.light.words)}</p>
+          {lensRules === '' ? null : (
+            <p className="mt-1 whitespace-pre-line border-l-5 border-amber pl-3 text-note leading-snug">{lensRules}</p>
+          )}
           <LightChoice />
         </>
       )}

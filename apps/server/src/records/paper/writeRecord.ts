@@ -1,0 +1,153 @@
+import { findingMeanings } from '@truelay/core/plan'
+import type { PartRecord, PhotoId, Shop } from '@truelay/contract'
+import { faultWords } from '@truelay/core/judge'
+import { strengthWords } from '@truelay/core/mix'
+import {
+  clock,
+  count,
+  counted,
+  length,
+  minutes,
+  name,
+  paragraph,
+  percent,
+  say,
+  type Sentence,
+  temperature,
+  verbatim,
+  volume,
+} from '@truelay/core/say'
+import type { Words } from '@truelay/words'
+import { format } from 'date-fns'
+import { Sheet } from './sheet.ts'
+import type { Faces } from './faces.ts'
+
+const day = (moment: string) => name(format(new Date(moment), 'd MMMM yyyy'))
+
+interface RecordPaper {
+  readonly record: PartRecord
+  readonly shop: Pick<Shop, 'name' | 'address' | 'warranty'>
+  readonly words: Words
+  readonly faces: Faces
+  /** The file of a photo; null where it is gone. */
+  readonly photoFile: (id: PhotoId) => string | null
+}
+
+/** The record of a part as a PDF of A4 pages, in the words of the shop. */
+export function writeRecord({ record, shop, words, faces, photoFile }: RecordPaper): PDFKit.PDFDocument {
+  const { job, part, lines } = record
+  const sheet = new Sheet(faces, { title: `${job.number} ${part.name}`, author: shop.name, language: 'en' })
+  const heading = (says: Sentence) => sheet.heading(words(says))
+  const row = (label: Sentence, value: Sentence) => sheet.row(words(label), words(value))
+
+  sheet.paragraph(words(say`${name(shop.name)}    Record of a fitted part`), 'quiet')
+  if (shop.address !== '') sheet.paragraph(shop.address.split('\n').join(', '), 'quiet')
+  sheet.title(words(say`${name(job.vehicle.model)}, ${name(part.name)}`))
+  sheet.paragraph(words(say`Job ${name(job.number)}, ${name(job.customer)}, plate ${name(job.vehicle.plate)}`), 'quiet')
+  if (record.startedAt !== null)
+    sheet.paragraph(
+      words(
+        record.finishedAt === null
+          ? say`${day(record.startedAt)}, ${clock(record.startedAt)}, not finished`
+          : say`${day(record.startedAt)}, ${clock(record.startedAt)} to ${clock(record.finishedAt)}`,
+      ),
+      'quiet',
+    )
+
+  heading(say`Film`)
+  row(say`${name(record.film.name)}`, pieceWords(record))
+  row(say`Room`, say`${temperature(job.room.temperatureC)}, ${percent(job.room.humidityPercent)}`)
+  for (const { question, choice } of record.schools) row(question, choice)
+  if (record.light !== null) row(say`Light`, record.light)
+
+  if (record.found.length > 0) {
+    heading(say`Found on the part before`)
+    for (const { kind, note, later, photos } of record.found) {
+      row(
+        findingMeanings[kind].says,
+        paragraph(note !== '' && verbatim(note), later && say`Found after the customer signed.`),
+      )
+      sheet.pictures(
+        photos.flatMap(({ id }) => {
+          const file = photoFile(id)
+          return file === null ? [] : [{ file, words: words(findingMeanings[kind].says) }]
+        }),
+      )
+    }
+  }
+  if (lines.batchMixed.length > 0) {
+    heading(say`Batches`)
+    for (const batch of lines.batchMixed)
+      row(
+        say`${name(batch.number)}`,
+        say`${batch.says}, ${volume(batch.batchMl)}, ${strengthWords(batch)}; ${name(batch.by)}, ${clock(batch.at)}`,
+      )
+  }
+  if (lines.bottleTaken.length > 0) {
+    heading(say`Bottles in hand`)
+    for (const { number, says, asPlanned, use, by, at } of lines.bottleTaken)
+      row(
+        use === 'slip' ? say`slip, ${name(number)}` : say`tack, ${name(number)}`,
+        asPlanned
+          ? say`${says}; ${name(by)}, ${clock(at)}`
+          : say`${says}, not the planned one; ${name(by)}, ${clock(at)}`,
+      )
+  }
+  lines.gapsMeasured.forEach((round, i) => {
+    heading(i === 0 ? say`Gaps, first measured` : say`Gaps, measured again (${count(i + 1)})`)
+    for (const reading of round.readings)
+      row(reading.label, say`${length(reading.measuredMm)}, wanted ${length(reading.wantedMm)}`)
+    row(
+      round.withinTolerance ? say`Within tolerance` : say`Correction`,
+      say`${round.words} ${name(round.by)}, ${clock(round.at)}`,
+    )
+  })
+  if (lines.waitSet.length + lines.bladeUsed.length > 0) {
+    heading(say`Air and blades`)
+    for (const { at, roomC, humidityPercent, minutes: wait } of lines.waitSet)
+      row(
+        say`${clock(at)}`,
+        say`${temperature(roomC, 1)}, ${percent(humidityPercent)}: wait of ${minutes(Math.round(wait))}`,
+      )
+    if (lines.bladeUsed.length > 0)
+      row(
+        say`Blade`,
+        say`${counted(lines.bladeUsed.filter((b) => b.fresh).length, '# fresh segment', '# fresh segments')}, ${length(lines.bladeUsed.reduce((sum, b) => sum + b.cutMm, 0))} cut`,
+      )
+  }
+  if (lines.problemSeen.length > 0) {
+    heading(say`Found and put right`)
+    for (const { problem, place, comeBack, during, by, at } of lines.problemSeen)
+      row(
+        faultWords(problem),
+        comeBack
+          ? say`${name(place)}, on the come-back list; during "${during}", ${name(by)}, ${clock(at)}`
+          : say`${name(place)}; during "${during}", ${name(by)}, ${clock(at)}`,
+      )
+  }
+  heading(say`Steps, ${count(record.steps.length)} of ${count(record.stepsTotal)}`)
+  for (const { headline, at, by, earlySeconds } of record.steps)
+    row(
+      say`${clock(at)}`,
+      paragraph(
+        say`${headline}    ${name(by)}`,
+        earlySeconds !== null && say`Wait cut short by ${minutes(Math.round(earlySeconds / 60))}.`,
+      ),
+    )
+  if (record.aftercare.length > 0) {
+    heading(say`What the customer was told`)
+    for (const told of record.aftercare) sheet.paragraph(words(told))
+  }
+  if (shop.warranty !== '') {
+    heading(say`What the shop promises`)
+    sheet.paragraph(shop.warranty)
+  }
+  return sheet.end(words(say`stands for a sign that this paper has no letter for.`))
+}
+
+function pieceWords({ kit, piece, lot }: PartRecord): Sentence {
+  const from = kit === null ? say`cut from the roll` : say`${name(kit)}`
+  return lot === null
+    ? say`${from}, piece ${name(piece)}, lot not noted`
+    : say`${from}, piece ${name(piece)}, lot ${name(lot)}`
+}

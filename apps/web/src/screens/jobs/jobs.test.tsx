@@ -1,0 +1,112 @@
+import { screen } from '@testing-library/react'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { type OpenShop, openShop, page } from '../../testing/openShop.tsx'
+
+let shop: OpenShop
+beforeAll(async () => {
+  shop = await openShop()
+})
+afterAll(() => shop.close())
+
+describe('the list of jobs', () => {
+  test('shows all, the latest to come first, each with how it stands', async () => {
+    const { sees } = shop.visit('/jobs')
+    await sees('5 found')
+    await sees(/0413 ?Ondrel Skua ?QF 118, slate green ?Private owner ?Wed 1 May 2030 ?Tarek ?open ?0 of 10 parts done/)
+    await sees(/0388.*handed over on/)
+    const at = ['0415', '0414', '0413', '0412', '0388'].map((number) => page().indexOf(number))
+    expect(at).toEqual([...at].sort((a, b) => a - b))
+  })
+  test('finds by what one remembers, and keeps it in the address', async () => {
+    const visit = shop.visit('/jobs')
+    await visit.sees('5 found')
+    await visit.user.type(screen.getByLabelText('Look for a job'), 'drover')
+    await visit.sees('1 found')
+    await visit.seesNo('Ondrel Skua')
+    expect(visit.address()).toBe('/jobs?text=drover')
+    const again = shop.visit('/jobs?text=zzz')
+    await again.sees('None found. Try fewer letters, or another list.')
+  })
+  test('shows those that were handed over, and leads to one of them', async () => {
+    const visit = shop.visit('/jobs')
+    await visit.presses('handed over')
+    await visit.sees('1 found')
+    await visit.presses(/0388/)
+    await visit.isAt('/jobs/0388')
+    await visit.sees(/Handed over on/)
+  })
+})
+
+describe('a job', () => {
+  test('what was taken down wrongly is put right, and the change can be taken back', async () => {
+    const visit = shop.visit('/jobs/0412')
+    await visit.types('Customer', 'Ferry line')
+    await visit.sees('Put right.')
+    expect((await shop.bundle('0412')).bundle.job.customer).toBe('Ferry line')
+    await visit.presses('Undo')
+    await visit.seesNo('Put right.')
+    expect((await shop.bundle('0412')).bundle.job.customer).toBe('Harbour car-share co-operative')
+  })
+  test('a wrong year says why and changes nothing', async () => {
+    const visit = shop.visit('/jobs/0412')
+    await visit.types('Year', 'old')
+    await visit.sees('A year such as 2024, or nothing.')
+    expect((await shop.bundle('0412')).bundle.job.vehicle.year).toBe(2024)
+  })
+  test('what must not be empty goes back to what it was', async () => {
+    const visit = shop.visit('/jobs/0412')
+    await visit.types('Number plate or fleet number', '')
+    expect(screen.getByLabelText('Number plate or fleet number')).toHaveProperty('value', 'Fleet 27')
+  })
+  test('a part is left out and comes back', async () => {
+    const visit = shop.visit('/jobs/0412')
+    await visit.presses('Leave out Headlamp, driver’s side')
+    await visit.sees('Headlamp, driver’s side is left out.')
+    expect((await shop.bundle('0412')).bundle.parts).toHaveLength(1)
+    await visit.presses('Undo')
+    await screen.findByLabelText('Film for Headlamp, driver’s side')
+    expect((await shop.bundle('0412')).bundle.parts).toHaveLength(2)
+  })
+  test('one more part is covered, in the film that is usual for it', async () => {
+    const visit = shop.visit('/jobs/0412')
+    await visit.sees('What is covered')
+    await screen.findByRole('option', { name: 'Mirror cap, driver’s side' })
+    await visit.chooses('One more part', 'Mirror cap, driver’s side')
+    await visit.presses('Cover it too')
+    await screen.findByLabelText('Film for Mirror cap, driver’s side')
+    expect((await shop.bundle('0412')).bundle.parts.map((p) => p.name)).toContain('Mirror cap, driver’s side')
+  })
+  test('gets another film, and the old one again', async () => {
+    const visit = shop.visit('/jobs/0412')
+    await screen.findAllByRole('option', { name: 'Clear dome, firm' })
+    await visit.chooses('Film for Headlamp, driver’s side', 'Clear dome, firm')
+    await visit.sees('Headlamp, driver’s side gets another film.')
+    await visit.presses('Undo')
+    await visit.seesNo('gets another film')
+    const lamp = (await shop.bundle('0412')).bundle.parts.find((p) => p.name.startsWith('Headlamp'))
+    expect(lamp?.filmId).toBe('dusk-glass-dry')
+  })
+  test('handed over it leaves the bay; opened again it is back', async () => {
+    const visit = shop.visit('/jobs/0413')
+    await visit.presses('Handed over to the customer')
+    await visit.sees('Handed over: it has left the bay.')
+    const bay = shop.visit('/')
+    await bay.sees('Velmora Pipit')
+    await bay.seesNo('Ondrel Skua')
+    const again = shop.visit('/jobs/0413')
+    await again.presses('Open it again')
+    await again.sees('Open again: it is back in the bay.')
+  })
+  test('removed it is in no list but that of the removed ones, and comes back by one press', async () => {
+    const visit = shop.visit('/jobs/0414')
+    await visit.presses('Opened by mistake: remove it')
+    await visit.sees('Removed. Nothing of it is lost.')
+    const list = shop.visit('/jobs')
+    await list.sees('4 found')
+    const removed = shop.visit('/jobs?state=removed')
+    await removed.sees(/Tarnbeck Drover/)
+    await removed.presses(/0414/)
+    await removed.presses('Bring it back')
+    await removed.sees('Back on the list.')
+  })
+})

@@ -1,0 +1,30 @@
+import { z } from 'zod'
+import type { FitEventName } from '../fitEvents.ts'
+import { batchMixedLine } from './batchMixed.ts'
+import { bladeUsedLine } from './bladeUsed.ts'
+import { bottleTakenLine } from './bottleTaken.ts'
+import type { RecordLine } from './defineRecordLine.ts'
+import { gapsMeasuredLine } from './gapsMeasured.ts'
+import { problemSeenLine } from './problemSeen.ts'
+import { spoilSettledLine } from './spoilSettled.ts'
+import { waitSetLine } from './waitSet.ts'
+
+/** Of an event that leaves no line. */
+const none: RecordLine<unknown, z.ZodNever> = { schema: z.never(), of: () => undefined as never }
+
+/** What each kind of event leaves in the record. */
+export const lineKinds = {
+  fitStarted: none,
+  stepDone: none,
+  stepReopened: none,
+  waitEnded: none,
+  waitSet: waitSetLine,
+  waitAnswered: none,
+  batchMixed: batchMixedLine,
+  bottleTaken: bottleTakenLine,
+  bladeUsed: bladeUsedLine,
+  gapsMeasured: gapsMeasuredLine,
+  problemSeen: problemSeenLine,
+  filmWetted: none,
+  spoilSettled: spoilSettledLine,
+} as const satisfies { [K in FitEventName]: unknown }

@@ -1,0 +1,29 @@
+import { describe, expect, test } from 'vitest'
+import { usualHours, type WeekHours, whenOpen } from './hours.ts'
+
+const at = (day: number, hour: number, minute = 0) => new Date(2030, 4, day, hour, minute)
+
+describe('when the shop is open (1 May 2030 is a Wednesday)', () => {
+  test.each([
+    ['while it is open nothing moves', at(1, 10), at(1, 10)],
+    ['before it opens: at its opening', at(1, 5), at(1, 8)],
+    ['after it has closed: the next morning', at(1, 19, 30), at(2, 8)],
+    ['on a Friday evening: on Monday', at(3, 18), at(6, 8)],
+    ['on a Sunday: on Monday', at(5, 12), at(6, 8)],
+    ['at the very end it is still open', at(1, 17), at(1, 17)],
+  ])('%s', (_, asked, wanted) => {
+    expect(whenOpen(asked, usualHours)).toEqual(wanted)
+  })
+  test('over the end of a month', () => {
+    expect(whenOpen(at(31, 20), usualHours)).toEqual(new Date(2030, 5, 3, 8))
+  })
+  test('one day a week is found from any other', () => {
+    const sundays: WeekHours = [null, null, null, null, null, null, { from: '09:00', to: '12:00' }]
+    for (let day = 6; day <= 12; day++)
+      expect(whenOpen(at(day, 13), sundays)).toEqual(day === 12 ? at(19, 9) : at(12, 9))
+  })
+  test('a shop that never opens leaves the moment as it is', () => {
+    const closed = usualHours.map(() => null)
+    expect(whenOpen(at(1, 3), closed)).toEqual(at(1, 3))
+  })
+})

@@ -1,0 +1,41 @@
+import { say } from '@truelay/core/say'
+import { z } from 'zod'
+import { asIssue } from './failure.ts'
+
+const timeOfDay = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/)
+
+/** From when to when on one day, by the clock of the shop; null = closed. */
+const dayHours = z
+  .strictObject({ from: timeOfDay, to: timeOfDay })
+  .refine(({ from, to }) => from < to, asIssue(say`must end after it begins`))
+  .nullable()
+
+/** Seven days, Monday first. */
+export const weekHours = z.array(dayHours).length(7)
+export type WeekHours = z.infer<typeof weekHours>
+
+/** As most shops work: Monday to Friday. */
+export const usualHours: WeekHours = Array.from({ length: 7 }, (_, day) =>
+  day < 5 ? { from: '08:00', to: '17:00' } : null,
+)
+
+/**
+ * The moment itself while the shop is open, else the next time that it opens, by the clock of this machine. A shop that never opens leaves it as it
+ * is.
+ */
+export function whenOpen(at: Date, hours: WeekHours): Date {
+  for (let later = 0; later <= 7; later++) {
+    const day = new Date(at.getFullYear(), at.getMonth(), at.getDate() + later)
+    const open = hours[(day.getDay() + 6) % 7]
+    if (open === null || open === undefined) continue
+    const [from, to] = [moment(day, open.from), moment(day, open.to)]
+    if (later === 0 && at > to) continue
+    return at > from ? at : from
+  }
+  return at
+}
+
+function moment(day: Date, time: string): Date {
+  const [hours = 0, minutes = 0] = time.split(':').map(Number)
+  return new Date(day.getFullYear(), day.getMonth(), day.getDate(), hours, minutes)
+}

@@ -1,0 +1,33 @@
+import { z } from 'zod'
+import { nothingSaid, saysSomething } from './failure.ts'
+import { weekHours } from './hours.ts'
+import { moment, personId } from './ids.ts'
+
+export const roles = ['lead', 'installer', 'new hand'] as const
+export type Role = (typeof roles)[number]
+
+export const person = z.strictObject({
+  id: personId,
+  name: z.string().min(1).max(60),
+  role: z.enum(roles),
+  /** Null = the hours of the shop. */
+  hours: weekHours.nullable(),
+  /** When they left the shop; what they did stays theirs. Null while they work here. */
+  leftAt: moment.nullable(),
+})
+export type Person = z.infer<typeof person>
+
+const typed = { name: z.string().trim().min(1).max(60), role: z.enum(roles) }
+
+/** Somebody who begins to work here. */
+export const newPerson = z.strictObject({ ...typed, hours: weekHours.nullable().default(null) })
+export type NewPerson = z.input<typeof newPerson>
+
+/** What is to be otherwise about somebody; whoever has left can come back. */
+export const personChange = z
+  .strictObject({ ...typed, hours: weekHours.nullable(), leftAt: moment.nullable() })
+  .partial()
+  .refine(saysSomething, nothingSaid)
+export type PersonChange = z.infer<typeof personChange>
+
+export const worksHere = ({ leftAt }: Pick<Person, 'leftAt'>): boolean => leftAt === null
