@@ -29,14 +29,17 @@ export function useFormWorker(): () => Remote<FormWorker> {
 export interface LiveForm {
   /** The last form that could be built; it stays while a new one is worked out or refused. */
   readonly answer: FormAnswer | null
+  /** Why the form that was worked out last could not be built. */
   readonly failure: AnyFailure | null
+  /** The form of which `answer` or `failure` tells; an older one while the newest is worked out. */
+  readonly of: FormDoc | null
 }
 
 const pauseMs = 120
 
 /** The form built anew after every change, one build at a time and always the newest. */
 export function useLiveForm(form: FormDoc, enoughMm: number, worker: () => Remote<FormWorker>): LiveForm {
-  const [live, setLive] = useState<LiveForm>({ answer: null, failure: null })
+  const [live, setLive] = useState<LiveForm>({ answer: null, failure: null, of: null })
   const newest = useRef(form)
   const busy = useRef(false)
   const open = useRef(worker)
@@ -52,8 +55,11 @@ export function useLiveForm(form: FormDoc, enoughMm: number, worker: () => Remot
         for (let built: FormDoc | null = null; built !== newest.current; ) {
           built = newest.current
           const result = await open.current().build(built, enough.current)
+          const of = built
           setLive((before) =>
-            result.ok ? { answer: result.value, failure: null } : { answer: before.answer, failure: result.failure },
+            result.ok
+              ? { answer: result.value, failure: null, of }
+              : { answer: before.answer, failure: result.failure, of },
           )
         }
       } finally {

@@ -69,7 +69,8 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
   const { data: shop } = useShopQuery()
   const practice = useMemo(() => practiceWith(shop?.practice), [shop?.practice])
   const worker = useFormWorker()
-  const { answer, failure } = useLiveForm(form, bowEnoughMm(practice), worker)
+  const enoughMm = bowEnoughMm(practice)
+  const { answer, failure, of } = useLiveForm(form, enoughMm, worker)
   const handles = useMemo(() => handlesOf(form, step), [form, step])
   const props: StepProps = { form, onChange: draft.change, chosen, onChoose: setChosen }
   const changed = kept !== form
@@ -80,7 +81,12 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
     else shelved.forget()
   }, [unsaved, form, shelved])
   const current = steps.find((s) => s.step === step)
+  /** Kept only once it could be built: one that was changed a moment ago is worked out first. */
   const save = async () => {
+    if (of !== form) {
+      const built = await worker().build(form, enoughMm)
+      if (!built.ok) return
+    }
     handedIn.current = true
     const said = await onSave(form as Form)
     handedIn.current = false
@@ -128,7 +134,7 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
           <Button onClick={draft.redo} disabled={!draft.canRedo} aria-label={t`Redo`}>
             <Redo2 size={20} />
           </Button>
-          <Button look="go" onClick={() => void save()} disabled={saving || failure !== null || (!changed && !isNew)}>
+          <Button look="go" onClick={() => void save()} disabled={saving || (failure !== null && of === form) || (!changed && !isNew)}>
             {changed || isNew ? t`Keep this form` : t`Kept`}
           </Button>
           {isNew ? null : <RemoveThing kind="forms" id={form.id} called={form.name} to="/forms" />}

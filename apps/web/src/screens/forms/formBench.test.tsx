@@ -216,18 +216,24 @@ describe('a part from a scan', () => {
 describe('in a shop of inches', () => {
   test('coordinates are read and typed in inches, and kept in millimetres', async () => {
     await shop.chooseUnits({ length: 'in', temperature: 'F', volume: 'fl oz' })
-    const visit = shop.visit('/forms/pipit-fog-left')
+    const visit = shop.visit('/forms/pipit-mirror-left')
     await visit.sees(/Outline ?\d+\.\d\d in/)
     await visit.seesNo(/\d mm/)
-    const before = (await form('pipit-fog-left')).outline[0].to[0]
-    const inches = ((before + 1) / 25.4).toFixed(4)
+    const before = (await form('pipit-mirror-left')).outline[0].to[0]
+    const inches = ((before - 1) / 25.4).toFixed(4)
     await visit.types('to x', inches)
-    await visit.sees('Keep this form')
-    // What was refused while half of the figure stood there is asked anew.
-    await visit.seesNo(/touches the part/)
     await keeps(visit)
-    const [first] = (await form('pipit-fog-left')).outline
-    expect(first.to[0]).toBeCloseTo(before + 1, 2)
+    const [first] = (await form('pipit-mirror-left')).outline
+    expect(first.to[0]).toBeCloseTo(before - 1, 2)
+  })
+  test('a form that cannot be built is not kept, however quickly one presses', async () => {
+    const visit = shop.visit('/forms/pipit-fog-left')
+    const { version } = await form('pipit-fog-left')
+    await visit.types('to x', '-1.5')
+    await visit.presses('Keep this form')
+    await visit.sees(/touches the part/)
+    await visit.sees('Keep this form')
+    expect((await form('pipit-fog-left')).version).toBe(version)
   })
 })
 
