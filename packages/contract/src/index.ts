@@ -9,6 +9,7 @@ export {
   waitRequest,
 } from './cliRequests.ts'
 export { asIssue, sayProblem, type WireFailure, wireFailure } from './failure.ts'
+export { type RemovableKind, removableKinds, type RemovedThing, removedThing, removedThings } from './removed.ts'
 export type { RecordContext } from './fit/lines/defineRecordLine.ts'
 export { type GapReading, gapReading } from './fit/events/gapsMeasured.ts'
 export { airSources } from './fit/events/waitSet.ts'
@@ -129,6 +130,7 @@ export {
   newPerson,
   type Person,
   type PersonChange,
+  mayDo,
   person,
   personChange,
   type Role,

@@ -6,6 +6,9 @@ import { moment, personId } from './ids.ts'
 export const roles = ['lead', 'installer', 'new hand'] as const
 export type Role = (typeof roles)[number]
 
+/** Whether a role may do what at least another is needed for: a lead may all, a new hand the least. */
+export const mayDo = (role: Role, least: Role): boolean => roles.indexOf(role) <= roles.indexOf(least)
+
 export const person = z.strictObject({
   id: personId,
   name: z.string().min(1).max(60),

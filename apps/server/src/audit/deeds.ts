@@ -1,4 +1,4 @@
-import { type Role, roles } from '@truelay/contract'
+import type { Role } from '@truelay/contract'
 import { name, say, type Sentence } from '@truelay/core/say'
 
 interface Asked {
@@ -149,6 +149,3 @@ const decoded = (part: string): string => {
     return part
   }
 }
-
-/** Whether a role may do what at least another is needed for: a lead may all, a new hand the least. */
-export const mayDo = (role: Role, least: Role): boolean => roles.indexOf(role) <= roles.indexOf(least)

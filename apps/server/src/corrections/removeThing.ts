@@ -1,3 +1,4 @@
+import type { RemovableKind } from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
 import { eq } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
@@ -6,8 +7,8 @@ import { NotFound } from '../reply/reply.ts'
 import { films, forms, kits, pieces } from '../shelf/table.ts'
 
 /** What can be taken off its list; the plural is its address. */
-export const removable = { films, pieces, kits, forms, models } as const
-export type Removable = keyof typeof removable
+export const removable = { films, pieces, kits, forms, models } as const satisfies Record<RemovableKind, unknown>
+export type Removable = RemovableKind
 
 /** Takes something off its list, or puts it back. It stays where jobs and records name it. */
 export const removeThing = (

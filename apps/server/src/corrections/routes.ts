@@ -5,6 +5,7 @@ import type { Database } from '../database/openDatabase.ts'
 import { asOneWrite } from '../writes/asOneWrite.ts'
 import { addPart, changeFilm, closeJob, correctJob, dropPart, removeJob } from './correctJob.ts'
 import { forgetCustomer } from './forgetCustomer.ts'
+import { readRemoved } from './readRemoved.ts'
 import { type Removable, removable, removeThing } from './removeThing.ts'
 
 const closed = z.strictObject({ closed: z.boolean() })
@@ -59,6 +60,9 @@ export function correctionRoutes(database: Database, now: () => Date): Router {
     '/customers/forgotten',
     asOneWrite(database, now, (within, req) => forgetCustomer(within, toForget.parse(req.body).customer)),
   )
+  routes.get('/removed', async (_req, res) => {
+    res.json(await readRemoved(database))
+  })
   for (const kind of Object.keys(removable) as Removable[])
     routes.put(
       `/${kind}/:id/removed`,

@@ -1,6 +1,7 @@
+import { mayDo } from '@truelay/contract'
 import { say, type Sentence } from '@truelay/core/say'
 import type { Request, RequestHandler, Response } from 'express'
-import { deedOf, mayDo } from '../audit/deeds.ts'
+import { deedOf } from '../audit/deeds.ts'
 import type { Database } from '../database/openDatabase.ts'
 import { shops } from '../shop/table.ts'
 import { remember, type Who, whoOf } from '../who/who.ts'

@@ -1,4 +1,7 @@
 import {
+  type RemovableKind,
+  type RemovedThing,
+  removedThings,
   type VehicleModel,
   vehicleModel,
   type WholeKit,
@@ -16,9 +19,6 @@ import { z } from 'zod'
 import { api } from './api.ts'
 
 const at = encodeURIComponent
-
-/** What can be taken off its list, by the plural that is its address. */
-export type Removable = 'films' | 'pieces' | 'kits' | 'forms' | 'models'
 
 /** What is changed about the shelf and the models as a whole. */
 const shelfApi = api.injectEndpoints({
@@ -39,10 +39,15 @@ const shelfApi = api.injectEndpoints({
       responseSchema: pieceDoc,
       invalidatesTags: ['Shelf', 'Job'],
     }),
-    removeThing: build.mutation<{ removed: boolean }, { kind: Removable; id: string; removed: boolean }>({
+    removeThing: build.mutation<{ removed: boolean }, { kind: RemovableKind; id: string; removed: boolean }>({
       query: ({ kind, id, removed }) => ({ url: `${kind}/${at(id)}/removed`, method: 'PUT', body: { removed } }),
       responseSchema: z.strictObject({ removed: z.boolean() }),
       invalidatesTags: ['Shelf', 'Forms', 'Models', 'Job'],
+    }),
+    removed: build.query<RemovedThing[], void>({
+      query: () => 'removed',
+      responseSchema: removedThings,
+      providesTags: ['Shelf', 'Forms', 'Models'],
     }),
     saveWholeKit: build.mutation<WholeKit, WholeKit>({
       query: (body) => ({ url: `kits/${at(body.kit.id)}/whole`, method: 'PUT', body }),
@@ -63,6 +68,7 @@ export const {
   useSaveFilmMutation,
   useSavePieceMutation,
   useRemoveThingMutation,
+  useRemovedQuery,
   useSaveWholeKitMutation,
   useSaveModelMutation,
 } = shelfApi

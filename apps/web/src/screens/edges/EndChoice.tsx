@@ -2,13 +2,11 @@ import { type EdgeCode, edgeCodes } from '@truelay/core/form'
 import { endRefused } from '@truelay/core/edges'
 import { edgeAdvice, edgeCodeWords, ruleOfCode } from '@truelay/core/plan'
 import { length } from '@truelay/core/say'
-import { wholeFailure } from '@truelay/core/result'
-import { failureOf } from '../../remote/failureOf.ts'
 import { useSaveChoicesMutation } from '../../remote/jobApi.ts'
-import { Notice } from '../../ui/Notice.tsx'
 import { useWords } from '../../ui/words.ts'
 import { useLaidPart } from '../laySheet/LaidFrame.tsx'
 import { edgeLetters } from './edgeLetters.ts'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 interface EndChoiceProps {
   readonly edge: string
@@ -33,11 +31,7 @@ export function EndChoice({ edge, code }: EndChoiceProps) {
   return (
     <section className="mt-4 border-t border-hair pt-3" aria-label={t`How it ends`}>
       <h3 className="label-strong text-body">{t`End it otherwise on this part?`}</h3>
-      {error === undefined ? null : (
-        <Notice look="stop" role="alert">
-          {t(wholeFailure(failureOf(error)))}
-        </Notice>
-      )}
+      <WhatFailed error={error} />
       <ul className="mt-1 grid grid-cols-2 gap-1.5">
         {edgeCodes.map((option) => (
           <li key={option}>

@@ -134,7 +134,11 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
           <Button onClick={draft.redo} disabled={!draft.canRedo} aria-label={t`Redo`}>
             <Redo2 size={20} />
           </Button>
-          <Button look="go" onClick={() => void save()} disabled={saving || (failure !== null && of === form) || (!changed && !isNew)}>
+          <Button
+            look="go"
+            onClick={() => void save()}
+            disabled={saving || (failure !== null && of === form) || (!changed && !isNew)}
+          >
             {changed || isNew ? t`Keep this form` : t`Kept`}
           </Button>
           {isNew ? null : <RemoveThing kind="forms" id={form.id} called={form.name} to="/forms" />}

@@ -1,9 +1,7 @@
-import { wholeFailure } from '@truelay/core/result'
 import { temperature } from '@truelay/core/say'
 import { useState } from 'react'
 import type { Air } from '../../bench/useAir.ts'
 import { useEnterRoomMutation } from '../../remote/airApi.ts'
-import { failureOf } from '../../remote/failureOf.ts'
 import { ageWords } from '../../ui/ageWords.ts'
 import { Button } from '../../ui/Button.tsx'
 import { deviceStateWords } from '../../ui/deviceStateWords.ts'
@@ -11,6 +9,7 @@ import { Modal } from '../../ui/Modal.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { useWords } from '../../ui/words.ts'
+import { WhatFailed } from './WhatFailed.tsx'
 
 /** The air as a thermometer and a hygrometer say it, entered by hand. */
 export function EnterAir({
@@ -60,13 +59,7 @@ export function EnterAir({
             onCommit={setHumidity}
           />
         </div>
-        {error === undefined ? null : (
-          <div className="mt-4">
-            <Notice look="stop" role="alert">
-              {t(wholeFailure(failureOf(error)))}
-            </Notice>
-          </div>
-        )}
+        <WhatFailed error={error} className="mt-4" />
         <Button
           look="go"
           className="mt-6"

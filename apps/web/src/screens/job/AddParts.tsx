@@ -1,17 +1,15 @@
 import type { FilmId, JobBundle, ModelPart } from '@truelay/contract'
-import { wholeFailure } from '@truelay/core/result'
 import { bodyPlan } from '@truelay/core/vehicle'
 import { Plus } from 'lucide-react'
 import { useState } from 'react'
 import { useModelsQuery } from '../../remote/vehiclesApi.ts'
 import { useShelfQuery } from '../../remote/shelfApi.ts'
-import { failureOf } from '../../remote/failureOf.ts'
 import { useAddPartMutation } from '../../remote/jobsApi.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectInput } from '../../ui/Field.tsx'
-import { Notice } from '../../ui/Notice.tsx'
 import { useWords } from '../../ui/words.ts'
 import { partsOfModel, usualFilm } from './partsOfModel.ts'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 const nameOf = (part: Pick<ModelPart, 'slot' | 'name'>) => `${part.slot}|${part.name}`
 
@@ -56,13 +54,7 @@ export function AddParts({ bundle }: { readonly bundle: JobBundle }) {
           <Plus size={18} aria-hidden="true" /> {t`Cover it too`}
         </Button>
       </div>
-      {error === undefined ? null : (
-        <div className="mt-3">
-          <Notice look="stop" role="alert">
-            {t(wholeFailure(failureOf(error)))}
-          </Notice>
-        </div>
-      )}
+      <WhatFailed error={error} className="mt-3" />
     </div>
   )
 }

@@ -1,11 +1,9 @@
 import { type Job, type JobBundle, type JobCorrection, type Part, worksHere } from '@truelay/contract'
-import { wholeFailure } from '@truelay/core/result'
 import { name, say } from '@truelay/core/say'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { useShelfQuery } from '../../remote/shelfApi.ts'
-import { failureOf } from '../../remote/failureOf.ts'
 import {
   useChangeFilmMutation,
   useCloseJobMutation,
@@ -23,6 +21,7 @@ import { offerUndo, type UndoOffer } from '../../ui/undoOffer.ts'
 import { useWords } from '../../ui/words.ts'
 import { AddParts } from './AddParts.tsx'
 import { useJobContext } from './JobFrame.tsx'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 /** Everything that was taken down about a job, to be put right; each change can be taken back. */
 export function JobScreen() {
@@ -79,13 +78,7 @@ function Corrections({ bundle }: { readonly bundle: JobBundle }) {
           <Button onClick={() => setRemoved(false)}>{t`Bring it back`}</Button>
         )}
       </section>
-      {error === undefined ? null : (
-        <div className="mb-4 max-w-3xl">
-          <Notice look="stop" role="alert">
-            {t(wholeFailure(failureOf(error)))}
-          </Notice>
-        </div>
-      )}
+      <WhatFailed error={error} className="mb-4 max-w-3xl" />
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[24rem_1fr]">
         <section aria-labelledby="head-title" className="space-y-3">
           <Heading id="head-title">{t`Whose and when`}</Heading>

@@ -1,12 +1,10 @@
-import { wholeFailure } from '@truelay/core/result'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { failureOf } from '../../remote/failureOf.ts'
 import { useForgetCustomerMutation } from '../../remote/jobsApi.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Modal } from '../../ui/Modal.tsx'
-import { Notice } from '../../ui/Notice.tsx'
 import { useWords } from '../../ui/words.ts'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 /** Takes a customer's personal data out of all jobs, after it was said what that means: it is the one change here without a way back. */
 export function ForgetCustomer({ customer }: { readonly customer: string }) {
@@ -33,11 +31,7 @@ export function ForgetCustomer({ customer }: { readonly customer: string }) {
             <strong>{t`This cannot be undone.`}</strong>{' '}
             {t`Backups keep it until they are replaced, after fourteen days at the latest; delete those that were put elsewhere.`}
           </p>
-          {error === undefined ? null : (
-            <Notice look="stop" role="alert">
-              {t(wholeFailure(failureOf(error)))}
-            </Notice>
-          )}
+          <WhatFailed error={error} />
           <Button look="caution" disabled={isLoading} onClick={() => void go()}>{t`Remove it from all jobs`}</Button>
         </div>
       </Modal>

@@ -1,12 +1,10 @@
 import type { Part } from '@truelay/contract'
 import { type CutWay, cutWays, cutWayWords, type Hands } from '@truelay/core/plan'
-import { wholeFailure } from '@truelay/core/result'
 import { counted } from '@truelay/core/say'
 import { useSaveChoicesMutation } from '../../remote/jobApi.ts'
-import { failureOf } from '../../remote/failureOf.ts'
 import { Choice } from '../../ui/Choice.tsx'
-import { Notice } from '../../ui/Notice.tsx'
 import { useWords } from '../../ui/words.ts'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 const crews = ['usual', '1', '2'] as const
 
@@ -26,11 +24,7 @@ export function CutChoice({ part }: { readonly part: Part }) {
           {people === null ? t(cutWayWords[way]) : t`${cutWayWords[way]}, ${counted(people, '# person', '# people')}`}
         </span>
       </summary>
-      {error === undefined ? null : (
-        <Notice look="stop" role="alert">
-          {t(wholeFailure(failureOf(error)))}
-        </Notice>
-      )}
+      <WhatFailed error={error} />
       <ul className="grid gap-1.5">
         {cutWays.map((option) => (
           <li key={option}>

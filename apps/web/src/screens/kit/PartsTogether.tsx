@@ -1,14 +1,12 @@
 import { type JobBundle, type PartSet, rulesOfKits, setMembers } from '@truelay/contract'
 import { setModes, setModeWords, suggestSets } from '@truelay/core/pieces'
-import { wholeFailure } from '@truelay/core/result'
 import { useMemo, useState } from 'react'
 import { useSaveSetsMutation } from '../../remote/jobApi.ts'
-import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
-import { Notice } from '../../ui/Notice.tsx'
 import { Heading } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 /** Parts that one person fits together: made as they are suggested, or by hand, and taken apart again. */
 export function PartsTogether({ bundle }: { readonly bundle: JobBundle }) {
@@ -31,11 +29,7 @@ export function PartsTogether({ bundle }: { readonly bundle: JobBundle }) {
     <section aria-label={t`Fitted together`} className="border-b border-hair px-5 py-4">
       <Heading>{t`Fitted together`}</Heading>
       <p className="text-body text-quiet">{t`Washed, mixed for, masked and agreed to once; the fit leads from part to part.`}</p>
-      {error === undefined ? null : (
-        <Notice look="stop" role="alert">
-          {t(wholeFailure(failureOf(error)))}
-        </Notice>
-      )}
+      <WhatFailed error={error} />
       <ul className="mt-2 grid gap-2 md:grid-cols-2">
         {sets.map((set, i) => (
           <li key={set.partIds.join(' ')} className="border-l-5 border-petrol bg-paper p-3">

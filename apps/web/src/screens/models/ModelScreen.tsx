@@ -1,5 +1,4 @@
 import type { FilmId, FormId, ModelPart, PieceId, VehicleModel } from '@truelay/contract'
-import { wholeFailure } from '@truelay/core/result'
 import { name, say } from '@truelay/core/say'
 import { bodyKindWords } from '@truelay/core/vehicle'
 import { Link, useParams } from 'react-router'
@@ -10,11 +9,11 @@ import { buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { SelectInput } from '../../ui/Field.tsx'
 import { KeptText } from '../../ui/KeptText.tsx'
-import { Notice } from '../../ui/Notice.tsx'
 import { Heading, Title } from '../../ui/Title.tsx'
 import { offerUndo } from '../../ui/undoOffer.ts'
 import { useWords } from '../../ui/words.ts'
 import { RemoveThing } from '../shelf/RemoveThing.tsx'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 const columns = 'gap-x-4 lg:grid-cols-[1fr_1.2fr_1fr_1.1fr]'
 
@@ -56,13 +55,7 @@ function Model({ model }: { readonly model: VehicleModel }) {
         </div>
         <RemoveThing kind="models" id={model.id} called={model.name} to="/models" />
       </div>
-      {error === undefined ? null : (
-        <div className="mt-3">
-          <Notice look="stop" role="alert">
-            {t(wholeFailure(failureOf(error)))}
-          </Notice>
-        </div>
-      )}
+      <WhatFailed error={error} className="mt-3" />
       <div className="mt-4 max-w-md">
         <KeptText
           label={t`Name of the model`}

@@ -1,16 +1,14 @@
 import { Heading, Title } from '../../ui/Title.tsx'
-import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import type { VehicleModel } from '@truelay/contract'
 import { type BodyKind, bodyKinds, bodyKindWords, bodyPlan } from '@truelay/core/vehicle'
 import { useMemo, useState } from 'react'
 import { VehicleSheet } from '../../drawings/VehicleSheet.tsx'
 import { useAddModelMutation } from '../../remote/vehiclesApi.ts'
-import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { Field, TextInput } from '../../ui/Field.tsx'
-import { Notice } from '../../ui/Notice.tsx'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 interface ChooseModelProps {
   readonly models: readonly VehicleModel[]
@@ -94,13 +92,7 @@ function NewModelForm({ onMade }: { readonly onMade: (model: VehicleModel) => vo
         >{t`Add this model`}</Button>
       </div>
       <p className="mt-2 text-body text-quiet">{t`It starts with every part that such a vehicle has. Measure a part when you first need it.`}</p>
-      {error === undefined ? null : (
-        <div className="mt-2">
-          <Notice look="stop" role="alert">
-            {t(wholeFailure(failureOf(error)))}
-          </Notice>
-        </div>
-      )}
+      <WhatFailed error={error} className="mt-2" />
     </section>
   )
 }

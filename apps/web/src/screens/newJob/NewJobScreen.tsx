@@ -1,6 +1,5 @@
 import { Title } from '../../ui/Title.tsx'
 import { say, type Sentence } from '@truelay/core/say'
-import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { newJob, type NewJob, type Shelf, type VehicleModel, worksHere } from '@truelay/contract'
@@ -18,12 +17,12 @@ import { failureOf } from '../../remote/failureOf.ts'
 import { Button, buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Field, SelectInput, TextInput } from '../../ui/Field.tsx'
-import { Notice } from '../../ui/Notice.tsx'
 import { AskBeforeLeaving } from '../../ui/AskBeforeLeaving.tsx'
 import { type JobDraft, jobDraft } from './jobDraft.ts'
 import { ChooseModel } from './ChooseModel.tsx'
 import { PartList } from './PartList.tsx'
 import { partsOfModel, usualFilm } from '../job/partsOfModel.ts'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 const forInput = (date: Date) => format(date, "yyyy-MM-dd'T'HH:mm")
 const words: Readonly<Record<string, Sentence>> = {
@@ -240,13 +239,7 @@ function JobForm({ model, shelf, people, bays, left, onOther }: JobFormProps) {
             problem={errors.root === undefined && form.formState.isSubmitted && parts.length === 0}
           />
           <div className="border-t border-hair p-4">
-            {error === undefined ? null : (
-              <div className="mb-3">
-                <Notice look="stop" role="alert">
-                  {t(wholeFailure(failureOf(error)))}
-                </Notice>
-              </div>
-            )}
+            <WhatFailed error={error} className="mb-3" />
             <Button
               type="submit"
               look="go"

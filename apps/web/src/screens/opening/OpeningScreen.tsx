@@ -1,17 +1,14 @@
 import { type FirstShop, gunId, type NewPerson, roles, usualHours, usualPlaces } from '@truelay/contract'
 import { usualGun } from '@truelay/core/heat'
 import { usualFilmOf } from '@truelay/core/plan'
-import { wholeFailure } from '@truelay/core/result'
 import { metricUnits } from '@truelay/core/units'
 import { Plus, X } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { failureOf } from '../../remote/failureOf.ts'
 import { useOpenShopMutation } from '../../remote/shopApi.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { Field, SelectInput, TextInput } from '../../ui/Field.tsx'
-import { Notice } from '../../ui/Notice.tsx'
 import { roleWords } from '../../ui/roleWords.ts'
 import { Heading, Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
@@ -19,6 +16,7 @@ import { FilmFields } from '../shelf/FilmFields.tsx'
 import { HoursFields } from '../shop/HoursFields.tsx'
 import { PlaceFields } from '../shop/PlaceFields.tsx'
 import { UnitFields } from '../shop/UnitFields.tsx'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 const firstGun = () => ({
   id: gunId.parse('gun-1'),
@@ -121,11 +119,7 @@ export function OpeningScreen() {
               className="min-h-14 px-8 text-lead"
             >{t`Open the shop`}</Button>
             {missing === null ? null : <span className="text-body text-quiet">{missing}</span>}
-            {error === undefined ? null : (
-              <Notice look="stop" role="alert">
-                {t(wholeFailure(failureOf(error)))}
-              </Notice>
-            )}
+            <WhatFailed error={error} />
           </div>
         </div>
       </form>

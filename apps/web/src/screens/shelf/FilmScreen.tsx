@@ -1,7 +1,6 @@
 import { Title } from '../../ui/Title.tsx'
 import { filmTypeWords } from '@truelay/core/plan'
 import { name, say, temperature } from '@truelay/core/say'
-import { wholeFailure } from '@truelay/core/result'
 import { typedIn } from '../../ui/typedIn.ts'
 import { useUnits } from '../../ui/units.ts'
 import { useWords } from '../../ui/words.ts'
@@ -14,9 +13,9 @@ import { failureOf } from '../../remote/failureOf.ts'
 import { buttonClass } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
-import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { RemoveThing } from './RemoveThing.tsx'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 /** What one film can do, cold and warm; every figure with its range and why it is asked for. */
 export function FilmScreen() {
@@ -62,11 +61,7 @@ function FilmFigures({ film }: { readonly film: Film }) {
         <RemoveThing kind="films" id={film.id} called={film.name} to="/shelf" />
       </div>
       <p className="text-body text-quiet">{t`${filmTypeWords[film.type]}, laid ${wayLaidWords[film.laid]}, ${film.thicknessUm} µm, damaged from ${temperature(film.damageC)}. Every lay sheet and rehearsal with this film is worked out from these figures.`}</p>
-      {error === undefined ? null : (
-        <Notice look="stop" role="alert">
-          {t(wholeFailure(failureOf(error)))}
-        </Notice>
-      )}
+      <WhatFailed error={error} />
       <div className="mt-4 flex items-center gap-4">
         <span className="label text-body text-quiet">{t`Printed pattern`}</span>
         <Choice

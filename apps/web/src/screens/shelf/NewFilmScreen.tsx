@@ -1,14 +1,12 @@
-import { wholeFailure } from '@truelay/core/result'
 import { usualFilmOf } from '@truelay/core/plan'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { failureOf } from '../../remote/failureOf.ts'
 import { useAddFilmMutation } from '../../remote/shopApi.ts'
 import { Button } from '../../ui/Button.tsx'
-import { Notice } from '../../ui/Notice.tsx'
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import { FilmFields } from './FilmFields.tsx'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 /** Puts a film on the shelf. */
 export function NewFilmScreen() {
@@ -32,13 +30,7 @@ export function NewFilmScreen() {
       <Title>{t`A new film`}</Title>
       <p className="mt-1 mb-4 max-w-3xl text-body text-quiet">{t`How far it stretches, springs back and shrinks begins with what is usual for its kind. On the next page every such figure stands with its range and its reason; change those that its maker tells or that a strip on the bench shows.`}</p>
       <FilmFields film={film} onChange={setFilm} />
-      {error === undefined ? null : (
-        <div className="mt-4">
-          <Notice look="stop" role="alert">
-            {t(wholeFailure(failureOf(error)))}
-          </Notice>
-        </div>
-      )}
+      <WhatFailed error={error} className="mt-4" />
       <Button
         type="submit"
         look="go"

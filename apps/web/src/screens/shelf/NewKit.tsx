@@ -1,13 +1,11 @@
 import { idFromName, kitId, type Shelf } from '@truelay/contract'
-import { wholeFailure } from '@truelay/core/result'
 import { useState } from 'react'
 import { useModelsQuery } from '../../remote/vehiclesApi.ts'
 import { useSaveKitMutation } from '../../remote/shelfApi.ts'
-import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectInput, TextInput } from '../../ui/Field.tsx'
-import { Notice } from '../../ui/Notice.tsx'
 import { useWords } from '../../ui/words.ts'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 /** A box that was cut here or came without a file: a name and the model it is for; its pieces are brought in afterwards. */
 export function NewKit({ shelf }: { readonly shelf: Shelf }) {
@@ -55,11 +53,7 @@ export function NewKit({ shelf }: { readonly shelf: Shelf }) {
       {modelId === undefined ? (
         <p className="text-body text-quiet">{t`A kit is for a model: take in a vehicle of it first.`}</p>
       ) : null}
-      {error === undefined ? null : (
-        <Notice look="stop" role="alert">
-          {t(wholeFailure(failureOf(error)))}
-        </Notice>
-      )}
+      <WhatFailed error={error} />
     </form>
   )
 }

@@ -1,16 +1,15 @@
-import { wholeFailure } from '@truelay/core/result'
+import type { RemovableKind } from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
 import { Trash2 } from 'lucide-react'
 import { useNavigate } from 'react-router'
-import { failureOf } from '../../remote/failureOf.ts'
-import { type Removable, useRemoveThingMutation } from '../../remote/shelfApi.ts'
+import { useRemoveThingMutation } from '../../remote/shelfApi.ts'
 import { Button } from '../../ui/Button.tsx'
-import { Notice } from '../../ui/Notice.tsx'
 import { offerUndo } from '../../ui/undoOffer.ts'
 import { useWords } from '../../ui/words.ts'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 interface RemoveThingProps {
-  readonly kind: Removable
+  readonly kind: RemovableKind
   readonly id: string
   readonly called: string
   /** Where one is afterwards; where it stands already, nothing. */
@@ -36,11 +35,7 @@ export function RemoveThing({ kind, id, called, to }: RemoveThingProps) {
       <Button look="quiet" disabled={isLoading} aria-label={t`Remove ${called}`} onClick={() => void go()}>
         <Trash2 size={18} aria-hidden="true" /> {t`Remove`}
       </Button>
-      {error === undefined ? null : (
-        <Notice look="stop" role="alert">
-          {t(wholeFailure(failureOf(error)))}
-        </Notice>
-      )}
+      <WhatFailed error={error} />
     </>
   )
 }

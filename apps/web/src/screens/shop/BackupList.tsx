@@ -1,13 +1,11 @@
 import type { Backup } from '@truelay/contract'
 import { clock, counted, figure, name, say, type Sentence } from '@truelay/core/say'
-import { wholeFailure } from '@truelay/core/result'
 import { format } from 'date-fns'
 import { useBackupsQuery, useMakeBackupMutation } from '../../remote/backupApi.ts'
-import { failureOf } from '../../remote/failureOf.ts'
 import { Button, buttonClass } from '../../ui/Button.tsx'
-import { Notice } from '../../ui/Notice.tsx'
 import { useNow } from '../../ui/useNow.ts'
 import { useWords } from '../../ui/words.ts'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 const shown = 5
 /** A shop that works every day and has no copy of so many days should know. */
@@ -35,13 +33,7 @@ export function BackupList() {
           {isLoading ? t`Copying and checking` : t`Back up now`}
         </Button>
       </div>
-      {error === undefined ? null : (
-        <div className="mt-3">
-          <Notice look="stop" role="alert">
-            {t(wholeFailure(failureOf(error)))}
-          </Notice>
-        </div>
-      )}
+      <WhatFailed error={error} className="mt-3" />
       <ul className="mt-2">
         {data.backups.slice(0, shown).map((backup) => (
           <li key={backup.name} className="flex flex-wrap items-center gap-x-4 border-b border-hair py-1.5 text-body">

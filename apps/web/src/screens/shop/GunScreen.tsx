@@ -20,6 +20,7 @@ import { Quantity } from '../../ui/Quantity.tsx'
 import { useNow } from '../../ui/useNow.ts'
 import { ageWords } from '../../ui/ageWords.ts'
 import { ReadGun } from './ReadGun.tsx'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 /** One gun: its settings and nozzle, and what the thermometer says about it. */
 export function GunScreen() {
@@ -52,11 +53,7 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
         <Link to="/shop" className="text-petrol underline">{t`Shop`}</Link>
       </p>
       <Title>{gun.name}</Title>
-      {error === undefined ? null : (
-        <Notice look="stop" role="alert">
-          {t(wholeFailure(failureOf(error)))}
-        </Notice>
-      )}
+      <WhatFailed error={error} />
       <div className="mt-4 grid gap-x-12 gap-y-6 lg:grid-cols-[1fr_1fr]">
         <section aria-labelledby="known-title">
           <h2

@@ -1,8 +1,6 @@
 import { type NewPerson, type Person, type PersonChange, roles, type Shop, worksHere } from '@truelay/contract'
-import { wholeFailure } from '@truelay/core/result'
 import { name } from '@truelay/core/say'
 import { useState } from 'react'
-import { failureOf } from '../../remote/failureOf.ts'
 import { useSessionQuery } from '../../remote/api.ts'
 import { useAllowNewPinMutation, useSignInNamesQuery } from '../../remote/signInApi.ts'
 import { useAddPersonMutation, useChangePersonMutation, usePeopleQuery } from '../../remote/shopApi.ts'
@@ -10,10 +8,10 @@ import { Button } from '../../ui/Button.tsx'
 import { dayText } from '../../ui/clockText.ts'
 import { Field, SelectInput, TextInput } from '../../ui/Field.tsx'
 import { KeptText } from '../../ui/KeptText.tsx'
-import { Notice } from '../../ui/Notice.tsx'
 import { roleWords } from '../../ui/roleWords.ts'
 import { useWords } from '../../ui/words.ts'
 import { HoursFields } from './HoursFields.tsx'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 const nobody: NewPerson = { name: '', role: 'installer' }
 
@@ -34,13 +32,7 @@ export function PeopleList({ shop }: { readonly shop: Shop }) {
   return (
     <section aria-labelledby="people-title" className="mt-6 border-t border-hair pt-4">
       <h2 id="people-title" className="label-strong text-lead">{t`People`}</h2>
-      {error === undefined ? null : (
-        <div className="mt-2">
-          <Notice look="stop" role="alert">
-            {t(wholeFailure(failureOf(error)))}
-          </Notice>
-        </div>
-      )}
+      <WhatFailed error={error} className="mt-2" />
       <ul>
         {here.map((one) => (
           <PersonRow

@@ -1,10 +1,8 @@
 import type { PairingOffer } from '@truelay/contract'
-import { wholeFailure } from '@truelay/core/result'
 import { clock, name } from '@truelay/core/say'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { useSessionQuery } from '../../remote/api.ts'
-import { failureOf } from '../../remote/failureOf.ts'
 import { useOfferPairingMutation, useTabletsQuery, useTurnAwayMutation } from '../../remote/signInApi.ts'
 import { Button } from '../../ui/Button.tsx'
 import { dayText } from '../../ui/clockText.ts'
@@ -12,6 +10,7 @@ import { Modal } from '../../ui/Modal.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { SquareCode } from '../../ui/SquareCode.tsx'
 import { useWords } from '../../ui/words.ts'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 /** Screens that belong to the shop: how one is taken in, and turned away. */
 export function TabletList() {
@@ -48,11 +47,7 @@ function OnTheNetwork() {
   }
   return (
     <>
-      {error === undefined ? null : (
-        <Notice look="stop" role="alert">
-          {t(wholeFailure(failureOf(error)))}
-        </Notice>
-      )}
+      <WhatFailed error={error} />
       <ul>
         {tablets.map((one) => (
           <li key={one.id} className="flex flex-wrap items-center gap-4 border-b border-hair py-2 text-body">

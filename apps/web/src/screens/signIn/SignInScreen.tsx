@@ -1,8 +1,6 @@
 import type { SignInName } from '@truelay/contract'
-import { wholeFailure } from '@truelay/core/result'
 import { useState } from 'react'
 import { api, tagTypes } from '../../remote/api.ts'
-import { failureOf } from '../../remote/failureOf.ts'
 import {
   useChoosePinMutation,
   useSignInMutation,
@@ -17,6 +15,7 @@ import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import { PinPad } from './PinPad.tsx'
 import { TakeIn } from './TakeIn.tsx'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 /** In front of everything while nobody is known here: what was open beneath it stays as it was left. */
 export function SignInScreen({ asks }: { readonly asks: Exclude<Asked, 'nothing'> }) {
@@ -124,10 +123,8 @@ function ProveIt({ who, onIn, onBack }: ProveItProps) {
       )}
       {unlike ? (
         <Notice look="stop" role="alert">{t`The two were not alike: begin again.`}</Notice>
-      ) : error === undefined ? null : (
-        <Notice look="stop" role="alert">
-          {t(wholeFailure(failureOf(error)))}
-        </Notice>
+      ) : (
+        <WhatFailed error={error} />
       )}
       <p>
         <Button look="quiet" onClick={onBack}>{t`Another name`}</Button>

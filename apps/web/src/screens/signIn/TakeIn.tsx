@@ -1,12 +1,10 @@
-import { wholeFailure } from '@truelay/core/result'
 import { useState } from 'react'
-import { failureOf } from '../../remote/failureOf.ts'
 import { usePairMutation } from '../../remote/signInApi.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field, TextInput } from '../../ui/Field.tsx'
-import { Notice } from '../../ui/Notice.tsx'
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 /** A code that was read as a picture stands behind the address, where it is not sent to any server. */
 const codeInAddress = () => decodeURIComponent(window.location.hash.slice(1))
@@ -49,11 +47,7 @@ export function TakeIn({ onTakenIn }: { readonly onTakenIn: () => void }) {
           onChange={(event) => setName(event.target.value)}
         />
       </Field>
-      {error === undefined ? null : (
-        <Notice look="stop" role="alert">
-          {t(wholeFailure(failureOf(error)))}
-        </Notice>
-      )}
+      <WhatFailed error={error} />
       <p>
         <Button
           type="submit"

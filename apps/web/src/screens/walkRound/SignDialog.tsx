@@ -1,14 +1,12 @@
-import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import type { JobBundle, WalkRound } from '@truelay/contract'
 import { findingMeanings } from '@truelay/core/plan'
 import { useRef, useState } from 'react'
 import { useSignOffMutation } from '../../remote/walkRoundApi.ts'
-import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Modal } from '../../ui/Modal.tsx'
-import { Notice } from '../../ui/Notice.tsx'
 import { PenField, type PenFieldHandle } from '../../ui/PenField.tsx'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 interface SignDialogProps {
   readonly open: boolean
@@ -75,11 +73,7 @@ export function SignDialog({ open, bundle, walk, nameOf, onClose }: SignDialogPr
         />
         {t`Sign with the typed name, without a pen`}
       </label>
-      {error === undefined ? null : (
-        <Notice look="stop" role="alert">
-          {t(wholeFailure(failureOf(error)))}
-        </Notice>
-      )}
+      <WhatFailed error={error} />
       <div className="mt-4 flex flex-wrap gap-3">
         <Button
           look="go"

@@ -6,15 +6,13 @@ import {
   plainLens,
   shadeWords,
 } from '@truelay/core/light'
-import { wholeFailure } from '@truelay/core/result'
 import { counted } from '@truelay/core/say'
 import { useSaveChoicesMutation } from '../../../remote/jobApi.ts'
-import { failureOf } from '../../../remote/failureOf.ts'
 import { Choice } from '../../../ui/Choice.tsx'
-import { Notice } from '../../../ui/Notice.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
 import { useWords } from '../../../ui/words.ts'
 import { useLaidPart } from '../LaidFrame.tsx'
+import { WhatFailed } from '../../frame/WhatFailed.tsx'
 
 /** What the lamp's light passes and how dark it is wished, with the lightest film at hand that is dark enough. */
 export function LightChoice() {
@@ -30,11 +28,7 @@ export function LightChoice() {
   return (
     <details className="mt-2 border-t border-hair pt-1">
       <summary className="label-strong cursor-pointer py-2 text-body text-petrol">{t`How dark it is wished`}</summary>
-      {error === undefined ? null : (
-        <Notice look="stop" role="alert">
-          {t(wholeFailure(failureOf(error)))}
-        </Notice>
-      )}
+      <WhatFailed error={error} />
       <div className="grid grid-cols-2 gap-4">
         <NumberField
           label={t`Light left, at most`}

@@ -1,12 +1,10 @@
 import { type LiquidOption, liquidOptions } from '@truelay/core/plan'
 import { minutes } from '@truelay/core/say'
-import { wholeFailure } from '@truelay/core/result'
 import { useMemo } from 'react'
-import { failureOf } from '../../../remote/failureOf.ts'
 import { useSaveChoicesMutation } from '../../../remote/jobApi.ts'
-import { Notice } from '../../../ui/Notice.tsx'
 import { useWords } from '../../../ui/words.ts'
 import { useLaidPart } from '../LaidFrame.tsx'
+import { WhatFailed } from '../../frame/WhatFailed.tsx'
 
 /** On what this part floats: every way, what it would do in the air of the job, or why it cannot be. */
 export function LiquidChoice() {
@@ -26,11 +24,7 @@ export function LiquidChoice() {
   return (
     <details className="mt-2 border-t border-hair pt-1">
       <summary className="label-strong cursor-pointer py-2 text-body text-petrol">{t`Other liquids for this part`}</summary>
-      {error === undefined ? null : (
-        <Notice look="stop" role="alert">
-          {t(wholeFailure(failureOf(error)))}
-        </Notice>
-      )}
+      <WhatFailed error={error} />
       <ul aria-label={t`Liquids`}>
         {options.map((option) => (
           <li key={t(option.says)} className="border-b border-hair last:border-b-0">
