@@ -11,6 +11,7 @@ export const plainScreens = [
   '/models',
   '/models/velmora-pipit',
   '/shelf',
+  '/shelf/removed',
   '/shelf/films/new',
   '/shelf/films/clearcoat-hull-180',
   '/shelf/pieces/pipit-bonnet-piece',

@@ -1,4 +1,4 @@
-import { bay, type Bay, jobBundle, jobList } from '@truelay/contract'
+import { bay, type Bay, formDoc, jobBundle, jobList, removedThings } from '@truelay/contract'
 import { smallEvents, smallPlan, smallStep } from '@truelay/contract/testing'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { DemoServer, noon, said } from '../testing/demoServer.ts'
@@ -163,6 +163,21 @@ describe('what is taken off its list', () => {
     expect((await next()).parts[0]).toMatchObject({ formId: 'pipit-bonnet', pieceId: null })
     await send('PUT', '/forms/pipit-bonnet/removed', { removed: true })
     expect((await next()).parts[0]).toMatchObject({ formId: null, formVersion: null })
+  })
+  test('what was removed stands in one list, the last first, a form once', async () => {
+    const listed = async () => removedThings.parse((await demo.get('/api/removed')).body)
+    expect(await listed()).toEqual([])
+    const before = formDoc.parse((await demo.get('/api/forms/pipit-bonnet')).body)
+    await send('PUT', '/forms/pipit-bonnet', before)
+    await send('PUT', '/forms/pipit-bonnet/removed', { removed: true })
+    await send('PUT', '/films/clear-dome-dry/removed', { removed: true })
+    expect((await listed()).map(({ kind, name }) => `${kind} ${name}`).sort()).toEqual([
+      'films Clear dome, firm',
+      'forms Velmora Pipit bonnet',
+    ])
+    await send('PUT', '/forms/pipit-bonnet/removed', { removed: false })
+    await send('PUT', '/films/clear-dome-dry/removed', { removed: false })
+    expect(await listed()).toEqual([])
   })
   test('what is not there is told so', async () => {
     expect((await send('PUT', '/films/no-such/removed', { removed: true })).status).toBe(404)

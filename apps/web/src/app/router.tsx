@@ -91,6 +91,10 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('../screens/shelf/ShelfScreen.tsx')).ShelfScreen }),
       },
       {
+        path: 'shelf/removed',
+        lazy: async () => ({ Component: (await import('../screens/shelf/RemovedScreen.tsx')).RemovedScreen }),
+      },
+      {
         path: 'shelf/pieces/:pieceId',
         lazy: async () => ({ Component: (await import('../screens/shelf/PieceScreen.tsx')).PieceScreen }),
       },

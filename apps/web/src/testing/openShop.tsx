@@ -1,4 +1,4 @@
-import { type JobBundle, jobBundle, type Part } from '@truelay/contract'
+import { type JobBundle, jobBundle, type Part, type Person, type Session } from '@truelay/contract'
 import type { UnitChoice } from '@truelay/core/units'
 import { cleanup, configure, render, screen, waitFor } from '@testing-library/react'
 import { userEvent } from '@testing-library/user-event'
@@ -93,6 +93,8 @@ export interface OpenShop {
   readonly forget: () => void
   readonly bundle: (jobId: string) => Promise<{ readonly bundle: JobBundle; readonly part: Part }>
   readonly chooseUnits: (units: UnitChoice) => Promise<void>
+  /** Whoever is signed in from now on, as the server would tell it; null = nobody has to. */
+  readonly signsIn: (person: Person | null) => void
   /** The server stops answering, or answers again. */
   readonly away: (away: boolean) => void
   readonly close: () => Promise<void>
@@ -105,12 +107,15 @@ export async function openShop(): Promise<OpenShop> {
   Object.assign(globalThis, { Worker: ThreadWorker })
   const asked: string[] = []
   let isAway = false
+  let signedIn: Person | null = null
   const reach = globalThis.fetch
   globalThis.fetch = async (input, init) => {
     // The app asks by address of the page; the tests themselves ask the server at its whole address.
     if (typeof input === 'string' && input.startsWith('http')) return reach(input, init)
     const request = new Request(input, init)
     asked.push(`${request.method} ${new URL(request.url).pathname}`)
+    if (signedIn !== null && new URL(request.url).pathname === '/api/session')
+      return Response.json({ needed: true, desk: false, paired: true, person: signedIn } satisfies Session)
     if (isAway) throw new TypeError('the server does not answer')
     return reach(request)
   }
@@ -141,6 +146,9 @@ export async function openShop(): Promise<OpenShop> {
     },
     async chooseUnits(units) {
       await server.send('PATCH', '/api/shop', { units })
+    },
+    signsIn(person) {
+      signedIn = person
     },
     away(away) {
       isAway = away

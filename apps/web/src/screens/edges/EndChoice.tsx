@@ -7,6 +7,7 @@ import { useWords } from '../../ui/words.ts'
 import { useLaidPart } from '../laySheet/LaidFrame.tsx'
 import { edgeLetters } from './edgeLetters.ts'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
+import { ForRole } from '../frame/ForRole.tsx'
 
 interface EndChoiceProps {
   readonly edge: string
@@ -29,40 +30,42 @@ export function EndChoice({ edge, code }: EndChoiceProps) {
     void save({ jobId: bundle.job.id, partId: part.id, choices: { ...part.choices, ends } })
   }
   return (
-    <section className="mt-4 border-t border-hair pt-3" aria-label={t`How it ends`}>
-      <h3 className="label-strong text-body">{t`End it otherwise on this part?`}</h3>
-      <WhatFailed error={error} />
-      <ul className="mt-1 grid grid-cols-2 gap-1.5">
-        {edgeCodes.map((option) => (
-          <li key={option}>
-            <button
-              type="button"
-              aria-pressed={option === code}
-              disabled={isLoading || refusedAs(option) !== null}
-              title={t(refusedAs(option) ?? edgeAdvice(option))}
-              onClick={() => end(option)}
-              className={`flex min-h-14 w-full items-center gap-2.5 border px-2.5 text-left disabled:text-quiet disabled:hover:border-ink/40 ${option === code ? 'border-petrol bg-petrol-tint' : 'border-ink/40 hover:border-petrol'}`}
-            >
-              <span className="label-strong flex size-8 shrink-0 items-center justify-center border-2 border-ink text-body">
-                {edgeLetters[option]}
-              </span>
-              <span className="text-body leading-tight">
-                <strong className="block">{t(edgeCodeWords[option])}</strong>
-                <span className="text-note text-quiet">
-                  {option === usual ? (
-                    t`as the form says`
-                  ) : refusedAs(option) === null ? (
-                    <Wants code={option} />
-                  ) : (
-                    t`not at this edge`
-                  )}
+    <ForRole least="installer">
+      <section className="mt-4 border-t border-hair pt-3" aria-label={t`How it ends`}>
+        <h3 className="label-strong text-body">{t`End it otherwise on this part?`}</h3>
+        <WhatFailed error={error} />
+        <ul className="mt-1 grid grid-cols-2 gap-1.5">
+          {edgeCodes.map((option) => (
+            <li key={option}>
+              <button
+                type="button"
+                aria-pressed={option === code}
+                disabled={isLoading || refusedAs(option) !== null}
+                title={t(refusedAs(option) ?? edgeAdvice(option))}
+                onClick={() => end(option)}
+                className={`flex min-h-14 w-full items-center gap-2.5 border px-2.5 text-left disabled:text-quiet disabled:hover:border-ink/40 ${option === code ? 'border-petrol bg-petrol-tint' : 'border-ink/40 hover:border-petrol'}`}
+              >
+                <span className="label-strong flex size-8 shrink-0 items-center justify-center border-2 border-ink text-body">
+                  {edgeLetters[option]}
                 </span>
-              </span>
-            </button>
-          </li>
-        ))}
-      </ul>
-    </section>
+                <span className="text-body leading-tight">
+                  <strong className="block">{t(edgeCodeWords[option])}</strong>
+                  <span className="text-note text-quiet">
+                    {option === usual ? (
+                      t`as the form says`
+                    ) : refusedAs(option) === null ? (
+                      <Wants code={option} />
+                    ) : (
+                      t`not at this edge`
+                    )}
+                  </span>
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </ForRole>
   )
 }
 

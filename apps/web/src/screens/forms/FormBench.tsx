@@ -9,6 +9,7 @@ import type { Vec2 } from '@truelay/core/geometry'
 import { Redo2, Undo2 } from 'lucide-react'
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import { FormSketch, type PhotoUnder } from '../../drawings/FormSketch.tsx'
+import { ForRole } from '../frame/ForRole.tsx'
 import { RemoveThing } from '../shelf/RemoveThing.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Field, TextInput } from '../../ui/Field.tsx'
@@ -134,13 +135,15 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
           <Button onClick={draft.redo} disabled={!draft.canRedo} aria-label={t`Redo`}>
             <Redo2 size={20} />
           </Button>
-          <Button
-            look="go"
-            onClick={() => void save()}
-            disabled={saving || (failure !== null && of === form) || (!changed && !isNew)}
-          >
-            {changed || isNew ? t`Keep this form` : t`Kept`}
-          </Button>
+          <ForRole least="installer" quietly>
+            <Button
+              look="go"
+              onClick={() => void save()}
+              disabled={saving || (failure !== null && of === form) || (!changed && !isNew)}
+            >
+              {changed || isNew ? t`Keep this form` : t`Kept`}
+            </Button>
+          </ForRole>
           {isNew ? null : <RemoveThing kind="forms" id={form.id} called={form.name} to="/forms" />}
         </div>
       </header>

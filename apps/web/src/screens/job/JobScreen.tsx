@@ -22,6 +22,7 @@ import { useWords } from '../../ui/words.ts'
 import { AddParts } from './AddParts.tsx'
 import { useJobContext } from './JobFrame.tsx'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
+import { ForRole } from '../frame/ForRole.tsx'
 
 /** Everything that was taken down about a job, to be put right; each change can be taken back. */
 export function JobScreen() {
@@ -60,52 +61,54 @@ function Corrections({ bundle }: { readonly bundle: JobBundle }) {
       back: () => remove({ id: job.id, removed: !removed }),
     })
   return (
-    <div className="flex-1 overflow-y-auto px-6 py-5">
-      <Stands job={job} />
-      <section aria-label={t`The end of the job`} className="mb-5 flex flex-wrap items-center gap-4">
-        {job.closedAt === null ? (
-          <Button
-            look="go"
-            className="min-h-13"
-            onClick={() => setClosed(true)}
-          >{t`Handed over to the customer`}</Button>
-        ) : (
-          <Button className="min-h-13" onClick={() => setClosed(false)}>{t`Open it again`}</Button>
-        )}
-        {job.removedAt === null ? (
-          <Button look="quiet" onClick={() => setRemoved(true)}>{t`Opened by mistake: remove it`}</Button>
-        ) : (
-          <Button onClick={() => setRemoved(false)}>{t`Bring it back`}</Button>
-        )}
-      </section>
-      <WhatFailed error={error} className="mb-4 max-w-3xl" />
-      <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[24rem_1fr]">
-        <section aria-labelledby="head-title" className="space-y-3">
-          <Heading id="head-title">{t`Whose and when`}</Heading>
-          <HeadFields bundle={bundle} onPut={put} />
-          <p className="flex flex-col text-body">
-            <Link
-              to={`/jobs?plate=${encodeURIComponent(job.vehicle.plate)}`}
-              className="flex min-h-11 items-center text-petrol underline"
-            >{t`All that was done to ${job.vehicle.plate}`}</Link>
-            <Link
-              to={`/jobs?customer=${encodeURIComponent(job.customer)}`}
-              className="flex min-h-11 items-center text-petrol underline"
-            >{t`All jobs for ${job.customer}`}</Link>
-            <a
-              href={`/api/jobs/${job.id}`}
-              download={`job-${job.number}.json`}
-              className="flex min-h-11 items-center text-petrol underline"
-            >{t`Save the job as a file`}</a>
-          </p>
+    <ForRole least="installer">
+      <div className="flex-1 overflow-y-auto px-6 py-5">
+        <Stands job={job} />
+        <section aria-label={t`The end of the job`} className="mb-5 flex flex-wrap items-center gap-4">
+          {job.closedAt === null ? (
+            <Button
+              look="go"
+              className="min-h-13"
+              onClick={() => setClosed(true)}
+            >{t`Handed over to the customer`}</Button>
+          ) : (
+            <Button className="min-h-13" onClick={() => setClosed(false)}>{t`Open it again`}</Button>
+          )}
+          {job.removedAt === null ? (
+            <Button look="quiet" onClick={() => setRemoved(true)}>{t`Opened by mistake: remove it`}</Button>
+          ) : (
+            <Button onClick={() => setRemoved(false)}>{t`Bring it back`}</Button>
+          )}
         </section>
-        <section aria-labelledby="parts-title">
-          <Heading id="parts-title">{t`What is covered`}</Heading>
-          <PartRows bundle={bundle} onDone={doing} />
-          <AddParts bundle={bundle} />
-        </section>
+        <WhatFailed error={error} className="mb-4 max-w-3xl" />
+        <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[24rem_1fr]">
+          <section aria-labelledby="head-title" className="space-y-3">
+            <Heading id="head-title">{t`Whose and when`}</Heading>
+            <HeadFields bundle={bundle} onPut={put} />
+            <p className="flex flex-col text-body">
+              <Link
+                to={`/jobs?plate=${encodeURIComponent(job.vehicle.plate)}`}
+                className="flex min-h-11 items-center text-petrol underline"
+              >{t`All that was done to ${job.vehicle.plate}`}</Link>
+              <Link
+                to={`/jobs?customer=${encodeURIComponent(job.customer)}`}
+                className="flex min-h-11 items-center text-petrol underline"
+              >{t`All jobs for ${job.customer}`}</Link>
+              <a
+                href={`/api/jobs/${job.id}`}
+                download={`job-${job.number}.json`}
+                className="flex min-h-11 items-center text-petrol underline"
+              >{t`Save the job as a file`}</a>
+            </p>
+          </section>
+          <section aria-labelledby="parts-title">
+            <Heading id="parts-title">{t`What is covered`}</Heading>
+            <PartRows bundle={bundle} onDone={doing} />
+            <AddParts bundle={bundle} />
+          </section>
+        </div>
       </div>
-    </div>
+    </ForRole>
   )
 }
 

@@ -7,6 +7,7 @@ import { Choice } from '../../ui/Choice.tsx'
 import { Heading } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
+import { ForRole } from '../frame/ForRole.tsx'
 
 /** Parts that one person fits together: made as they are suggested, or by hand, and taken apart again. */
 export function PartsTogether({ bundle }: { readonly bundle: JobBundle }) {
@@ -26,47 +27,49 @@ export function PartsTogether({ bundle }: { readonly bundle: JobBundle }) {
   const nameOf = (id: string) => parts.find((p) => p.id === id)?.name ?? id
   const free = members.filter((m) => !sets.some((s) => s.partIds.includes(m.id)))
   return (
-    <section aria-label={t`Fitted together`} className="border-b border-hair px-5 py-4">
-      <Heading>{t`Fitted together`}</Heading>
-      <p className="text-body text-quiet">{t`Washed, mixed for, masked and agreed to once; the fit leads from part to part.`}</p>
-      <WhatFailed error={error} />
-      <ul className="mt-2 grid gap-2 md:grid-cols-2">
-        {sets.map((set, i) => (
-          <li key={set.partIds.join(' ')} className="border-l-5 border-petrol bg-paper p-3">
-            <Names ids={set.partIds} nameOf={nameOf} />
-            <div className="mt-2 flex flex-wrap items-center gap-2">
-              <Choice
-                label={t`How set ${i + 1} is led`}
-                value={set.mode}
-                options={setModes.map((mode) => ({ value: mode, text: t(setModeWords[mode]) }))}
-                onChange={(mode) => keep(sets.map((s) => (s === set ? { ...s, mode } : s)))}
-              />
-              <Button look="quiet" disabled={isLoading} onClick={() => keep(sets.filter((s) => s !== set))}>
-                {t`Take apart`}
-              </Button>
-            </div>
-          </li>
-        ))}
-        {suggested.map(({ mode, partIds, because }) => (
-          <li key={partIds.join(' ')} className="border border-dashed border-ink/50 p-3">
-            <Names ids={partIds} nameOf={nameOf} />
-            <p className="mt-1 text-note text-quiet">{t(because)}</p>
-            <Button
-              className="mt-2"
-              disabled={isLoading}
-              onClick={() => keep([...sets, { mode, partIds: [...partIds] }])}
-            >{t`Fit together, ${setModeWords[mode]}`}</Button>
-          </li>
-        ))}
-      </ul>
-      {free.length < 2 ? null : (
-        <ByHand
-          free={free}
-          disabled={isLoading}
-          onMake={(partIds) => keep([...sets, { mode: 'piece after piece', partIds: [...partIds] }])}
-        />
-      )}
-    </section>
+    <ForRole least="installer">
+      <section aria-label={t`Fitted together`} className="border-b border-hair px-5 py-4">
+        <Heading>{t`Fitted together`}</Heading>
+        <p className="text-body text-quiet">{t`Washed, mixed for, masked and agreed to once; the fit leads from part to part.`}</p>
+        <WhatFailed error={error} />
+        <ul className="mt-2 grid gap-2 md:grid-cols-2">
+          {sets.map((set, i) => (
+            <li key={set.partIds.join(' ')} className="border-l-5 border-petrol bg-paper p-3">
+              <Names ids={set.partIds} nameOf={nameOf} />
+              <div className="mt-2 flex flex-wrap items-center gap-2">
+                <Choice
+                  label={t`How set ${i + 1} is led`}
+                  value={set.mode}
+                  options={setModes.map((mode) => ({ value: mode, text: t(setModeWords[mode]) }))}
+                  onChange={(mode) => keep(sets.map((s) => (s === set ? { ...s, mode } : s)))}
+                />
+                <Button look="quiet" disabled={isLoading} onClick={() => keep(sets.filter((s) => s !== set))}>
+                  {t`Take apart`}
+                </Button>
+              </div>
+            </li>
+          ))}
+          {suggested.map(({ mode, partIds, because }) => (
+            <li key={partIds.join(' ')} className="border border-dashed border-ink/50 p-3">
+              <Names ids={partIds} nameOf={nameOf} />
+              <p className="mt-1 text-note text-quiet">{t(because)}</p>
+              <Button
+                className="mt-2"
+                disabled={isLoading}
+                onClick={() => keep([...sets, { mode, partIds: [...partIds] }])}
+              >{t`Fit together, ${setModeWords[mode]}`}</Button>
+            </li>
+          ))}
+        </ul>
+        {free.length < 2 ? null : (
+          <ByHand
+            free={free}
+            disabled={isLoading}
+            onMake={(partIds) => keep([...sets, { mode: 'piece after piece', partIds: [...partIds] }])}
+          />
+        )}
+      </section>
+    </ForRole>
   )
 }
 

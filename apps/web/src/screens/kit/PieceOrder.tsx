@@ -6,6 +6,7 @@ import type { Practice } from '@truelay/core/practice'
 import { length, list, paragraph, say } from '@truelay/core/say'
 import { useMemo } from 'react'
 import { Notice } from '../../ui/Notice.tsx'
+import { ForRole } from '../frame/ForRole.tsx'
 
 interface PieceOrderProps {
   readonly kit: Kit
@@ -26,28 +27,30 @@ export function PieceOrder({ kit, pieces, forms, parts, practice }: PieceOrderPr
   const ruled = sequence.ok && sequence.value.some((s) => s.reasons.length > 0)
   if (pieces.length < 2 || (sequence.ok && !ruled && rows.length === 0)) return null
   return (
-    <section aria-label={t`Order of the pieces, ${kit.name}`} className="px-5 py-3">
-      <h3 className="label-strong text-body">{t`Order of the pieces`}</h3>
-      {sequence.ok ? (
-        <ol className="mt-1 columns-1 gap-8 text-body md:columns-2">
-          {sequence.value.map((step, i) => (
-            <li key={step.id} className="mb-1 break-inside-avoid leading-snug">
-              <strong>
-                {i + 1}. {step.name}
-              </strong>{' '}
-              <span className="text-quiet">{t(paragraph(...step.reasons))}</span>
-            </li>
-          ))}
-        </ol>
-      ) : (
-        <Notice look="stop" role="alert">
-          {t(wholeFailure(sequence.failure))}
-        </Notice>
-      )}
-      {rows.map((row) => (
-        <RowLine key={row.datum} row={row} />
-      ))}
-    </section>
+    <ForRole least="installer" quietly>
+      <section aria-label={t`Order of the pieces, ${kit.name}`} className="px-5 py-3">
+        <h3 className="label-strong text-body">{t`Order of the pieces`}</h3>
+        {sequence.ok ? (
+          <ol className="mt-1 columns-1 gap-8 text-body md:columns-2">
+            {sequence.value.map((step, i) => (
+              <li key={step.id} className="mb-1 break-inside-avoid leading-snug">
+                <strong>
+                  {i + 1}. {step.name}
+                </strong>{' '}
+                <span className="text-quiet">{t(paragraph(...step.reasons))}</span>
+              </li>
+            ))}
+          </ol>
+        ) : (
+          <Notice look="stop" role="alert">
+            {t(wholeFailure(sequence.failure))}
+          </Notice>
+        )}
+        {rows.map((row) => (
+          <RowLine key={row.datum} row={row} />
+        ))}
+      </section>
+    </ForRole>
   )
 }
 

@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react'
+import { screen, within } from '@testing-library/react'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { type OpenShop, openShop } from '../../testing/openShop.tsx'
 
@@ -33,6 +33,29 @@ describe('the models', () => {
     const visit = shop.visit('/models/velmora-pipit')
     await visit.types('Name of the model', 'Ondrel Skua')
     await visit.sees('"Ondrel Skua" is in the list already.')
+  })
+  test('a part is called otherwise, sits elsewhere, is taken off and put on; each with the way back', async () => {
+    const parts = async (): Promise<{ name: string; slot: string }[]> => (await model('velmora-pipit')).parts
+    const before = await parts()
+    const visit = shop.visit('/models/velmora-pipit')
+    await visit.types('Another part', 'Bonnet')
+    await visit.sees('"Bonnet" is among its parts already.')
+    await visit.types('Another part', 'Bonnet badge')
+    await visit.chooses('Where on the vehicle', 'Bonnet')
+    await visit.presses('Add this part')
+    await visit.sees('Put right.')
+    expect((await parts()).at(-1)).toMatchObject({ name: 'Bonnet badge', slot: 'bonnet', formId: null })
+    const row = within((await screen.findByText('Bonnet badge')).closest('li') as HTMLElement)
+    await visit.user.clear(row.getByLabelText('Called'))
+    await visit.user.type(row.getByLabelText('Called'), 'Boot badge{Enter}')
+    await expect.poll(async () => (await parts()).at(-1)?.name).toBe('Boot badge')
+    const again = within((await screen.findByText('Boot badge')).closest('li') as HTMLElement)
+    await visit.user.selectOptions(again.getByLabelText('Where it sits'), 'Boot lid')
+    await expect.poll(async () => (await parts()).at(-1)?.slot).toBe('boot-lid')
+    await visit.presses('Take Boot badge off the model')
+    await expect.poll(parts).toEqual(before)
+    await visit.presses('Undo')
+    await expect.poll(async () => (await parts()).at(-1)?.name).toBe('Boot badge')
   })
   test('a model that was opened by mistake goes, and comes back', async () => {
     const visit = shop.visit('/models/hallowen-finch')

@@ -23,6 +23,7 @@ import { ChooseModel } from './ChooseModel.tsx'
 import { PartList } from './PartList.tsx'
 import { partsOfModel, usualFilm } from '../job/partsOfModel.ts'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
+import { ForRole } from '../frame/ForRole.tsx'
 
 const forInput = (date: Date) => format(date, "yyyy-MM-dd'T'HH:mm")
 const words: Readonly<Record<string, Sentence>> = {
@@ -147,108 +148,110 @@ function JobForm({ model, shelf, people, bays, left, onOther }: JobFormProps) {
     void navigate(`/jobs/${outcome.data.id}/walk-round`)
   })
   return (
-    <form onSubmit={(event) => void submit(event)} className="flex min-h-full flex-col lg:h-full lg:min-h-[43.75rem]">
-      <header className="flex items-end justify-between gap-6 border-b border-hair bg-paper px-6 py-3">
-        <div>
-          <p className="label text-note text-quiet">{t`New job`}</p>
-          <Title>{model.name}</Title>
-        </div>
-        <span className="flex flex-wrap items-center gap-4">
-          {left === null ? null : (
-            <>
-              <span role="status" className="text-body text-amber-ink">{t`As you left it, not taken in yet.`}</span>
-              <Button look="quiet" onClick={onOther}>{t`Begin anew`}</Button>
-            </>
-          )}
-          <Button onClick={onOther}>{t`Another model`}</Button>
-        </span>
-      </header>
-      <AskBeforeLeaving when={begun} onThrowAway={jobDraft.forget} />
-      <div className="grid min-h-0 flex-1 lg:grid-cols-[20.625rem_1fr_20.625rem]">
-        <section
-          aria-label={t`Whose and when`}
-          className="space-y-3 overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"
-        >
-          <Field label={t`Customer`} problem={says('customer')}>
-            <TextInput {...form.register('customer')} maxLength={80} />
-          </Field>
-          <Field label={t`Number plate or fleet number`} problem={says('plate')}>
-            <TextInput {...form.register('plate')} maxLength={20} />
-          </Field>
-          <div className="grid grid-cols-[1fr_5.625rem] gap-3">
-            <Field label={t`Colour`} problem={says('colour')}>
-              <TextInput {...form.register('colour')} maxLength={40} />
-            </Field>
-            <Field label={t`Year`} problem={says('year')}>
-              <TextInput {...form.register('year')} inputMode="numeric" maxLength={4} />
-            </Field>
+    <ForRole least="installer">
+      <form onSubmit={(event) => void submit(event)} className="flex min-h-full flex-col lg:h-full lg:min-h-[43.75rem]">
+        <header className="flex items-end justify-between gap-6 border-b border-hair bg-paper px-6 py-3">
+          <div>
+            <p className="label text-note text-quiet">{t`New job`}</p>
+            <Title>{model.name}</Title>
           </div>
-          <Field label={t`Comes`} problem={says('arrivesAt')}>
-            <TextInput type="datetime-local" {...form.register('arrivesAt')} />
-          </Field>
-          <Field label={t`Must leave`} problem={says('dueAt')}>
-            <TextInput type="datetime-local" {...form.register('dueAt')} />
-          </Field>
-          <div className="grid grid-cols-2 gap-3">
-            <Field label={t`Who fits`}>
-              <SelectInput {...form.register('personId')}>
-                {people.map((person) => (
-                  <option key={person.id} value={person.id}>
-                    {person.name}
-                  </option>
-                ))}
-              </SelectInput>
+          <span className="flex flex-wrap items-center gap-4">
+            {left === null ? null : (
+              <>
+                <span role="status" className="text-body text-amber-ink">{t`As you left it, not taken in yet.`}</span>
+                <Button look="quiet" onClick={onOther}>{t`Begin anew`}</Button>
+              </>
+            )}
+            <Button onClick={onOther}>{t`Another model`}</Button>
+          </span>
+        </header>
+        <AskBeforeLeaving when={begun} onThrowAway={jobDraft.forget} />
+        <div className="grid min-h-0 flex-1 lg:grid-cols-[20.625rem_1fr_20.625rem]">
+          <section
+            aria-label={t`Whose and when`}
+            className="space-y-3 overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"
+          >
+            <Field label={t`Customer`} problem={says('customer')}>
+              <TextInput {...form.register('customer')} maxLength={80} />
             </Field>
-            <Field label={t`Where`}>
-              <SelectInput {...form.register('bay')}>
-                {bays.map((bay) => (
-                  <option key={bay}>{bay}</option>
-                ))}
-              </SelectInput>
+            <Field label={t`Number plate or fleet number`} problem={says('plate')}>
+              <TextInput {...form.register('plate')} maxLength={20} />
             </Field>
-          </div>
-        </section>
-        <section aria-label={t`What is to be covered`} className="flex min-h-[26.25rem] min-w-0 flex-col lg:min-h-0">
-          <p className="label px-5 pt-3 text-body text-quiet">{t`Tap every part that is to be covered.`}</p>
-          <div className="min-h-0 flex-1 p-3">
-            <VehicleSheet
-              plan={plan}
-              covered={parts.map((part) => ({
-                ...part,
-                outline: null,
-                measured: true,
-                within: choices.find((p) => p.slot === part.slot && p.name === part.name)?.within,
-              }))}
-              marks={[]}
-              chosenSlot={null}
-              chosenMark={null}
-              onTap={(slot) => toggle(slot.id)}
+            <div className="grid grid-cols-[1fr_5.625rem] gap-3">
+              <Field label={t`Colour`} problem={says('colour')}>
+                <TextInput {...form.register('colour')} maxLength={40} />
+              </Field>
+              <Field label={t`Year`} problem={says('year')}>
+                <TextInput {...form.register('year')} inputMode="numeric" maxLength={4} />
+              </Field>
+            </div>
+            <Field label={t`Comes`} problem={says('arrivesAt')}>
+              <TextInput type="datetime-local" {...form.register('arrivesAt')} />
+            </Field>
+            <Field label={t`Must leave`} problem={says('dueAt')}>
+              <TextInput type="datetime-local" {...form.register('dueAt')} />
+            </Field>
+            <div className="grid grid-cols-2 gap-3">
+              <Field label={t`Who fits`}>
+                <SelectInput {...form.register('personId')}>
+                  {people.map((person) => (
+                    <option key={person.id} value={person.id}>
+                      {person.name}
+                    </option>
+                  ))}
+                </SelectInput>
+              </Field>
+              <Field label={t`Where`}>
+                <SelectInput {...form.register('bay')}>
+                  {bays.map((bay) => (
+                    <option key={bay}>{bay}</option>
+                  ))}
+                </SelectInput>
+              </Field>
+            </div>
+          </section>
+          <section aria-label={t`What is to be covered`} className="flex min-h-[26.25rem] min-w-0 flex-col lg:min-h-0">
+            <p className="label px-5 pt-3 text-body text-quiet">{t`Tap every part that is to be covered.`}</p>
+            <div className="min-h-0 flex-1 p-3">
+              <VehicleSheet
+                plan={plan}
+                covered={parts.map((part) => ({
+                  ...part,
+                  outline: null,
+                  measured: true,
+                  within: choices.find((p) => p.slot === part.slot && p.name === part.name)?.within,
+                }))}
+                marks={[]}
+                chosenSlot={null}
+                chosenMark={null}
+                onTap={(slot) => toggle(slot.id)}
+              />
+            </div>
+          </section>
+          <section
+            aria-label={t`Parts of the job`}
+            className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0"
+          >
+            <PartList
+              parts={parts}
+              choices={choices}
+              films={shelf.films}
+              onChange={setParts}
+              onToggle={toggle}
+              problem={errors.root === undefined && form.formState.isSubmitted && parts.length === 0}
             />
-          </div>
-        </section>
-        <section
-          aria-label={t`Parts of the job`}
-          className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0"
-        >
-          <PartList
-            parts={parts}
-            choices={choices}
-            films={shelf.films}
-            onChange={setParts}
-            onToggle={toggle}
-            problem={errors.root === undefined && form.formState.isSubmitted && parts.length === 0}
-          />
-          <div className="border-t border-hair p-4">
-            <WhatFailed error={error} className="mb-3" />
-            <Button
-              type="submit"
-              look="go"
-              disabled={isLoading}
-              className="min-h-14 w-full text-lead"
-            >{t`Take it in`}</Button>
-          </div>
-        </section>
-      </div>
-    </form>
+            <div className="border-t border-hair p-4">
+              <WhatFailed error={error} className="mb-3" />
+              <Button
+                type="submit"
+                look="go"
+                disabled={isLoading}
+                className="min-h-14 w-full text-lead"
+              >{t`Take it in`}</Button>
+            </div>
+          </section>
+        </div>
+      </form>
+    </ForRole>
   )
 }

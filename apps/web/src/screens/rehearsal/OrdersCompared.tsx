@@ -13,6 +13,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import type { ShownRehearsal } from '../../workers/rehearsalWork.ts'
 import type { SearchState } from './useRehearsals.ts'
+import { ForRole } from '../frame/ForRole.tsx'
 
 interface OrdersComparedProps {
   readonly bundle: JobBundle
@@ -199,27 +200,29 @@ function TakeIt({ bundle, part, b, search }: Pick<OrdersComparedProps, 'bundle' 
     if (!('error' in saved)) void navigate(sheet)
   }
   return (
-    <div className="no-print sticky bottom-0 grid gap-2 border-t border-hair bg-paper p-4">
-      {error === undefined ? null : <Notice look="stop">{t(failureOf(error).sentence)}</Notice>}
-      <Button
-        look="go"
-        disabled={b === null || isLoading}
-        onClick={() => void take()}
-      >{t`Take the second into the fit`}</Button>
-      <div className="flex justify-between gap-3">
-        {part.order == null ? (
-          <span />
-        ) : (
-          <Button
-            look="quiet"
-            onClick={() => void save({ jobId: bundle.job.id, partId: part.id, chosen: null })}
-          >{t`Back to the usual school`}</Button>
-        )}
-        <Link
-          to={sheet}
-          className="label-strong inline-flex min-h-11 items-center text-body text-petrol underline"
-        >{t`Lay sheet`}</Link>
+    <ForRole least="installer">
+      <div className="no-print sticky bottom-0 grid gap-2 border-t border-hair bg-paper p-4">
+        {error === undefined ? null : <Notice look="stop">{t(failureOf(error).sentence)}</Notice>}
+        <Button
+          look="go"
+          disabled={b === null || isLoading}
+          onClick={() => void take()}
+        >{t`Take the second into the fit`}</Button>
+        <div className="flex justify-between gap-3">
+          {part.order == null ? (
+            <span />
+          ) : (
+            <Button
+              look="quiet"
+              onClick={() => void save({ jobId: bundle.job.id, partId: part.id, chosen: null })}
+            >{t`Back to the usual school`}</Button>
+          )}
+          <Link
+            to={sheet}
+            className="label-strong inline-flex min-h-11 items-center text-body text-petrol underline"
+          >{t`Lay sheet`}</Link>
+        </div>
       </div>
-    </div>
+    </ForRole>
   )
 }

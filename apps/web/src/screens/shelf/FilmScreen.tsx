@@ -16,6 +16,7 @@ import { Busy, Failed } from '../../ui/Failed.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { RemoveThing } from './RemoveThing.tsx'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
+import { ForRole } from '../frame/ForRole.tsx'
 
 /** What one film can do, cold and warm; every figure with its range and why it is asked for. */
 export function FilmScreen() {
@@ -54,42 +55,44 @@ function FilmFigures({ film }: { readonly film: Film }) {
     { title: t`Warm`, keys: filmFigureKeys.filter((key) => !cold.includes(key)) },
   ]
   return (
-    <div className="max-w-[66.25rem] px-6 py-5">
-      <Link to="/shelf" className="label text-body text-petrol underline">{t`Shelf`}</Link>
-      <div className="flex flex-wrap items-baseline justify-between gap-3">
-        <Title>{film.name}</Title>
-        <RemoveThing kind="films" id={film.id} called={film.name} to="/shelf" />
+    <ForRole least="installer">
+      <div className="max-w-[66.25rem] px-6 py-5">
+        <Link to="/shelf" className="label text-body text-petrol underline">{t`Shelf`}</Link>
+        <div className="flex flex-wrap items-baseline justify-between gap-3">
+          <Title>{film.name}</Title>
+          <RemoveThing kind="films" id={film.id} called={film.name} to="/shelf" />
+        </div>
+        <p className="text-body text-quiet">{t`${filmTypeWords[film.type]}, laid ${wayLaidWords[film.laid]}, ${film.thicknessUm} µm, damaged from ${temperature(film.damageC)}. Every lay sheet and rehearsal with this film is worked out from these figures.`}</p>
+        <WhatFailed error={error} />
+        <div className="mt-4 flex items-center gap-4">
+          <span className="label text-body text-quiet">{t`Printed pattern`}</span>
+          <Choice
+            label={t`Printed pattern`}
+            value={film.patterned === true ? 'yes' : 'no'}
+            onChange={(value) => void change({ ...film, patterned: value === 'yes' })}
+            options={[
+              { value: 'no', text: t`none` },
+              { value: 'yes', text: t`yes: it warps when stretched` },
+            ]}
+          />
+        </div>
+        {groups.map(({ title, keys }) => (
+          <section key={title} aria-label={title} className="mt-5 border-t border-hair pt-3">
+            <h2 className="label-strong text-lead">{title}</h2>
+            <ul>
+              {keys.map((key) => (
+                <FigureRow
+                  key={`${key}-${tries}`}
+                  name={key}
+                  value={film.handling[key]}
+                  onChange={(value) => void change({ ...film, handling: { ...film.handling, [key]: value } })}
+                />
+              ))}
+            </ul>
+          </section>
+        ))}
       </div>
-      <p className="text-body text-quiet">{t`${filmTypeWords[film.type]}, laid ${wayLaidWords[film.laid]}, ${film.thicknessUm} µm, damaged from ${temperature(film.damageC)}. Every lay sheet and rehearsal with this film is worked out from these figures.`}</p>
-      <WhatFailed error={error} />
-      <div className="mt-4 flex items-center gap-4">
-        <span className="label text-body text-quiet">{t`Printed pattern`}</span>
-        <Choice
-          label={t`Printed pattern`}
-          value={film.patterned === true ? 'yes' : 'no'}
-          onChange={(value) => void change({ ...film, patterned: value === 'yes' })}
-          options={[
-            { value: 'no', text: t`none` },
-            { value: 'yes', text: t`yes: it warps when stretched` },
-          ]}
-        />
-      </div>
-      {groups.map(({ title, keys }) => (
-        <section key={title} aria-label={title} className="mt-5 border-t border-hair pt-3">
-          <h2 className="label-strong text-lead">{title}</h2>
-          <ul>
-            {keys.map((key) => (
-              <FigureRow
-                key={`${key}-${tries}`}
-                name={key}
-                value={film.handling[key]}
-                onChange={(value) => void change({ ...film, handling: { ...film.handling, [key]: value } })}
-              />
-            ))}
-          </ul>
-        </section>
-      ))}
-    </div>
+    </ForRole>
   )
 }
 

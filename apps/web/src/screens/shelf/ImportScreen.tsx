@@ -22,6 +22,7 @@ import { NumberField } from '../../ui/NumberField.tsx'
 import { readPatternFile } from '../../workers/openFormatsWorker.ts'
 import { type PieceDraft, PieceFields } from './PieceFields.tsx'
 import { RoleList } from './RoleList.tsx'
+import { ForRole } from '../frame/ForRole.tsx'
 
 type Unit = 'file' | 'mm' | 'cm' | 'in' | 'px'
 const mmPer: Readonly<Record<Exclude<Unit, 'file'>, number>> = { mm: 1, cm: 10, in: 25.4, px: 25.4 / 96 }
@@ -135,130 +136,139 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
     void navigate(`/shelf/pieces/${piece.data.id}`)
   }
   return (
-    <div className="flex min-h-full flex-col lg:h-full lg:min-h-[43.75rem]">
-      <header className="border-b border-hair bg-paper px-6 py-3">
-        <p className="label text-note text-quiet">{t`Shelf`}</p>
-        <Title>{replaced === undefined ? t`Bring in a pattern` : t`Another pattern for ${replaced.name}`}</Title>
-      </header>
-      <div className="grid min-h-0 flex-1 lg:grid-cols-[20.625rem_1fr_20.625rem]">
-        <section
-          aria-label={t`The file`}
-          className="overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"
-        >
-          <label className="block">
-            <span className="label block text-body text-quiet">{t`Drawing, SVG or DXF`}</span>
-            <input
-              type="file"
-              accept=".svg,.dxf"
-              onChange={(event) => {
-                const [chosen] = event.target.files ?? []
-                if (chosen !== undefined) void choose(chosen)
-              }}
-              className="mt-1 w-full text-body file:mr-3 file:min-h-11 file:border file:border-ink/50 file:bg-paper file:px-3 file:text-body"
-            />
-          </label>
-          {file === null ? null : (
-            <>
-              <p className="label mt-4 text-body text-quiet">{t`Drawn in`}</p>
-              <Choice
-                label={t`Unit of the drawing`}
-                value={unit}
-                options={[
-                  { value: 'file', text: t`as stated` },
-                  { value: 'mm', text: 'mm' },
-                  { value: 'cm', text: 'cm' },
-                  { value: 'in', text: 'in' },
-                  { value: 'px', text: 'px' },
-                ]}
-                onChange={setUnit}
+    <ForRole least="installer">
+      <div className="flex min-h-full flex-col lg:h-full lg:min-h-[43.75rem]">
+        <header className="border-b border-hair bg-paper px-6 py-3">
+          <p className="label text-note text-quiet">{t`Shelf`}</p>
+          <Title>{replaced === undefined ? t`Bring in a pattern` : t`Another pattern for ${replaced.name}`}</Title>
+        </header>
+        <div className="grid min-h-0 flex-1 lg:grid-cols-[20.625rem_1fr_20.625rem]">
+          <section
+            aria-label={t`The file`}
+            className="overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"
+          >
+            <label className="block">
+              <span className="label block text-body text-quiet">{t`Drawing, SVG or DXF`}</span>
+              <input
+                type="file"
+                accept=".svg,.dxf"
+                onChange={(event) => {
+                  const [chosen] = event.target.files ?? []
+                  if (chosen !== undefined) void choose(chosen)
+                }}
+                className="mt-1 w-full text-body file:mr-3 file:min-h-11 file:border file:border-ink/50 file:bg-paper file:px-3 file:text-body"
               />
-              <div className="mt-4 grid grid-cols-2 gap-4">
-                <NumberField
-                  label={t`Close gaps up to`}
-                  unit="mm"
-                  value={gapMm}
-                  digits={2}
-                  min={0.05}
-                  max={5}
-                  onCommit={setGapMm}
+            </label>
+            {file === null ? null : (
+              <>
+                <p className="label mt-4 text-body text-quiet">{t`Drawn in`}</p>
+                <Choice
+                  label={t`Unit of the drawing`}
+                  value={unit}
+                  options={[
+                    { value: 'file', text: t`as stated` },
+                    { value: 'mm', text: 'mm' },
+                    { value: 'cm', text: 'cm' },
+                    { value: 'in', text: 'in' },
+                    { value: 'px', text: 'px' },
+                  ]}
+                  onChange={setUnit}
                 />
-                <NumberField
-                  label={t`Thin to`}
-                  unit="mm"
-                  value={thinMm}
-                  digits={3}
-                  min={0.005}
-                  max={0.5}
-                  onCommit={setThinMm}
-                />
-              </div>
-              {reading === null ? null : (
-                <RoleList
-                  layers={reading.layers}
-                  onRole={(layer, role) => setRoles((before) => ({ ...before, [layer]: role }))}
-                />
-              )}
-            </>
-          )}
-        </section>
-        <section aria-label={t`What was understood`} className="flex min-h-[26.25rem] min-w-0 flex-col p-5 lg:min-h-0">
-          {failure !== null ? (
-            <Notice look="stop" role="alert">
-              <p className="text-lead font-bold">{t(failure.sentence)}</p>
-              <p className="text-body">{t`${failure.fix} Nothing was kept.`}</p>
-            </Notice>
-          ) : reading === null ? (
-            <p className="text-body text-quiet">{t`Choose a drawing. Its outline, cut-outs and marks are shown here, with what was mended and what was left out, before anything is kept.`}</p>
-          ) : (
-            <>
-              <p className="text-title font-bold" data-testid="pattern-size">
-                {t`${length(reading.widthMm, 0)} x ${length(reading.heightMm, 0)}`}
-                {reading.unitStated || unit !== 'file' ? null : (
-                  <span className="pl-3 text-body font-normal text-amber">{t`the file does not say its unit: check this size`}</span>
+                <div className="mt-4 grid grid-cols-2 gap-4">
+                  <NumberField
+                    label={t`Close gaps up to`}
+                    unit="mm"
+                    value={gapMm}
+                    digits={2}
+                    min={0.05}
+                    max={5}
+                    onCommit={setGapMm}
+                  />
+                  <NumberField
+                    label={t`Thin to`}
+                    unit="mm"
+                    value={thinMm}
+                    digits={3}
+                    min={0.005}
+                    max={0.5}
+                    onCommit={setThinMm}
+                  />
+                </div>
+                {reading === null ? null : (
+                  <RoleList
+                    layers={reading.layers}
+                    onRole={(layer, role) => setRoles((before) => ({ ...before, [layer]: role }))}
+                  />
                 )}
-              </p>
-              <div className="min-h-0 flex-1 py-3">
-                <PieceShape pattern={reading.pattern} className="h-full w-full" label={t`The pattern as understood`} />
-              </div>
-              <ul className="text-body leading-snug">
-                {reading.understood.map((sentence) => (
-                  <li key={t(sentence)}>{t(sentence)}</li>
-                ))}
-                {reading.mended.map((sentence) => (
-                  <li key={t(sentence)} className="text-amber-ink">
-                    {t(sentence)}
-                  </li>
-                ))}
-              </ul>
-            </>
-          )}
-        </section>
-        <section
-          aria-label={t`Where it belongs`}
-          className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0"
-        >
-          <div className="min-h-0 flex-1 overflow-y-auto p-5">
-            <PieceFields draft={draft} shelf={shelf} forms={forms} onChange={setDraft} />
-            {known === undefined || reading === null ? null : (
-              <p className="mt-3 text-body text-quiet">{t(sizeWords(reading, known))}</p>
+              </>
             )}
-          </div>
-          <div className="border-t border-hair p-4">
-            {saving.error === undefined ? null : (
+          </section>
+          <section
+            aria-label={t`What was understood`}
+            className="flex min-h-[26.25rem] min-w-0 flex-col p-5 lg:min-h-0"
+          >
+            {failure !== null ? (
               <Notice look="stop" role="alert">
-                {t(wholeFailure(failureOf(saving.error)))}
+                <p className="text-lead font-bold">{t(failure.sentence)}</p>
+                <p className="text-body">{t`${failure.fix} Nothing was kept.`}</p>
               </Notice>
+            ) : reading === null ? (
+              <p className="text-body text-quiet">{t`Choose a drawing. Its outline, cut-outs and marks are shown here, with what was mended and what was left out, before anything is kept.`}</p>
+            ) : (
+              <>
+                <p className="text-title font-bold" data-testid="pattern-size">
+                  {t`${length(reading.widthMm, 0)} x ${length(reading.heightMm, 0)}`}
+                  {reading.unitStated || unit !== 'file' ? null : (
+                    <span className="pl-3 text-body font-normal text-amber">{t`the file does not say its unit: check this size`}</span>
+                  )}
+                </p>
+                <div className="min-h-0 flex-1 py-3">
+                  <PieceShape
+                    pattern={reading.pattern}
+                    className="h-full w-full"
+                    label={t`The pattern as understood`}
+                  />
+                </div>
+                <ul className="text-body leading-snug">
+                  {reading.understood.map((sentence) => (
+                    <li key={t(sentence)}>{t(sentence)}</li>
+                  ))}
+                  {reading.mended.map((sentence) => (
+                    <li key={t(sentence)} className="text-amber-ink">
+                      {t(sentence)}
+                    </li>
+                  ))}
+                </ul>
+              </>
             )}
-            <Button
-              look="go"
-              disabled={piece?.success !== true || saving.isLoading}
-              onClick={() => void keep()}
-              className="min-h-14 w-full text-lead"
-            >{t`Keep this pattern`}</Button>
-          </div>
-        </section>
+          </section>
+          <section
+            aria-label={t`Where it belongs`}
+            className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0"
+          >
+            <div className="min-h-0 flex-1 overflow-y-auto p-5">
+              <PieceFields draft={draft} shelf={shelf} forms={forms} onChange={setDraft} />
+              {known === undefined || reading === null ? null : (
+                <p className="mt-3 text-body text-quiet">{t(sizeWords(reading, known))}</p>
+              )}
+            </div>
+            <div className="border-t border-hair p-4">
+              {saving.error === undefined ? null : (
+                <Notice look="stop" role="alert">
+                  {t(wholeFailure(failureOf(saving.error)))}
+                </Notice>
+              )}
+              <Button
+                look="go"
+                disabled={piece?.success !== true || saving.isLoading}
+                onClick={() => void keep()}
+                className="min-h-14 w-full text-lead"
+              >{t`Keep this pattern`}</Button>
+            </div>
+          </section>
+        </div>
       </div>
-    </div>
+    </ForRole>
   )
 }
 

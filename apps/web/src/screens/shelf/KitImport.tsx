@@ -12,6 +12,7 @@ import { FileButton } from '../../ui/FileButton.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { readBundleFile } from '../../workers/openFormatsWorker.ts'
 import { changesOf } from './changesOf.ts'
+import { ForRole } from '../frame/ForRole.tsx'
 
 const documents = z.object({ kit: kitDoc, pieces: z.array(pieceDoc.omit({ pattern: true })).max(200) })
 
@@ -55,29 +56,31 @@ export function KitImport({ shelf }: { readonly shelf: Shelf }) {
     else setAsked({ whole, replaces })
   }
   return (
-    <div className="flex flex-wrap items-center gap-3">
-      {told === null ? null : (
-        <Notice look={told.look} role={told.look === 'stop' ? 'alert' : 'status'}>
-          {told.text}
-        </Notice>
-      )}
-      {asked === null ? null : (
-        <Notice look="caution" role="alert">
-          <p className="text-body font-bold">{t`${asked.whole.kit.name} would replace what is on the shelf:`}</p>
-          <ul className="list-disc pl-5 text-body">
-            {asked.replaces.map((one) => (
-              <li key={t(one)}>{t(one)}</li>
-            ))}
-          </ul>
-          <span className="mt-2 flex flex-wrap gap-3">
-            <Button look="go" disabled={isLoading} onClick={() => void keep(asked.whole)}>{t`Replace them`}</Button>
-            <Button onClick={() => setAsked(null)}>{t`Leave the shelf as it is`}</Button>
-          </span>
-        </Notice>
-      )}
-      <FileButton label={t`Kit file`} accept=".zip,application/zip" onFiles={([file]) => file && void take(file)}>
-        <FolderInput size={20} /> {t`Bring in a kit`}
-      </FileButton>
-    </div>
+    <ForRole least="installer" quietly>
+      <div className="flex flex-wrap items-center gap-3">
+        {told === null ? null : (
+          <Notice look={told.look} role={told.look === 'stop' ? 'alert' : 'status'}>
+            {told.text}
+          </Notice>
+        )}
+        {asked === null ? null : (
+          <Notice look="caution" role="alert">
+            <p className="text-body font-bold">{t`${asked.whole.kit.name} would replace what is on the shelf:`}</p>
+            <ul className="list-disc pl-5 text-body">
+              {asked.replaces.map((one) => (
+                <li key={t(one)}>{t(one)}</li>
+              ))}
+            </ul>
+            <span className="mt-2 flex flex-wrap gap-3">
+              <Button look="go" disabled={isLoading} onClick={() => void keep(asked.whole)}>{t`Replace them`}</Button>
+              <Button onClick={() => setAsked(null)}>{t`Leave the shelf as it is`}</Button>
+            </span>
+          </Notice>
+        )}
+        <FileButton label={t`Kit file`} accept=".zip,application/zip" onFiles={([file]) => file && void take(file)}>
+          <FolderInput size={20} /> {t`Bring in a kit`}
+        </FileButton>
+      </div>
+    </ForRole>
   )
 }

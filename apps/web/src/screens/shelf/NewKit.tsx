@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Field, SelectInput, TextInput } from '../../ui/Field.tsx'
 import { useWords } from '../../ui/words.ts'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
+import { ForRole } from '../frame/ForRole.tsx'
 
 /** A box that was cut here or came without a file: a name and the model it is for; its pieces are brought in afterwards. */
 export function NewKit({ shelf }: { readonly shelf: Shelf }) {
@@ -22,38 +23,40 @@ export function NewKit({ shelf }: { readonly shelf: Shelf }) {
     if (saved.error === undefined) setCalled('')
   }
   return (
-    <form
-      aria-label={t`A new kit`}
-      className="flex flex-wrap items-end gap-3 border-b border-hair px-6 py-4"
-      onSubmit={(event) => {
-        event.preventDefault()
-        void add()
-      }}
-    >
-      <div className="w-72">
-        <Field label={t`A new kit`}>
-          <TextInput value={called} maxLength={80} onChange={(event) => setCalled(event.target.value)} />
-        </Field>
-      </div>
-      <div className="w-56">
-        <Field label={t`For the model`}>
-          <SelectInput value={modelId ?? ''} onChange={(event) => setModel(event.target.value)}>
-            {models.map((m) => (
-              <option key={m.id} value={m.id}>
-                {m.name}
-              </option>
-            ))}
-          </SelectInput>
-        </Field>
-      </div>
-      <Button
-        type="submit"
-        disabled={called.trim() === '' || modelId === undefined || isLoading}
-      >{t`Put it on the shelf`}</Button>
-      {modelId === undefined ? (
-        <p className="text-body text-quiet">{t`A kit is for a model: take in a vehicle of it first.`}</p>
-      ) : null}
-      <WhatFailed error={error} />
-    </form>
+    <ForRole least="installer" quietly>
+      <form
+        aria-label={t`A new kit`}
+        className="flex flex-wrap items-end gap-3 border-b border-hair px-6 py-4"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void add()
+        }}
+      >
+        <div className="w-72">
+          <Field label={t`A new kit`}>
+            <TextInput value={called} maxLength={80} onChange={(event) => setCalled(event.target.value)} />
+          </Field>
+        </div>
+        <div className="w-56">
+          <Field label={t`For the model`}>
+            <SelectInput value={modelId ?? ''} onChange={(event) => setModel(event.target.value)}>
+              {models.map((m) => (
+                <option key={m.id} value={m.id}>
+                  {m.name}
+                </option>
+              ))}
+            </SelectInput>
+          </Field>
+        </div>
+        <Button
+          type="submit"
+          disabled={called.trim() === '' || modelId === undefined || isLoading}
+        >{t`Put it on the shelf`}</Button>
+        {modelId === undefined ? (
+          <p className="text-body text-quiet">{t`A kit is for a model: take in a vehicle of it first.`}</p>
+        ) : null}
+        <WhatFailed error={error} />
+      </form>
+    </ForRole>
   )
 }

@@ -1,5 +1,4 @@
 import { Title } from '../../ui/Title.tsx'
-import { sideWords } from '@truelay/core/stock'
 import { name, say, length } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { PiecePattern } from '@truelay/core/align'
@@ -14,6 +13,7 @@ import { failureOf } from '../../remote/failureOf.ts'
 import { Button, buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
+import { PieceFacts } from './PieceFacts.tsx'
 import { EnlargePiece } from './EnlargePiece.tsx'
 import { RemoveThing } from './RemoveThing.tsx'
 import { saveFile } from './saveFile.ts'
@@ -57,17 +57,11 @@ export function PieceScreen() {
           <PieceShape pattern={pattern} className="h-full max-h-[35rem] w-full" label={t`Pattern of ${piece.name}`} />
         </div>
         <aside className="border-t border-hair bg-paper p-5 lg:border-l lg:border-t-0">
-          <dl className="space-y-2 text-body">
+          <PieceFacts key={`facts of ${piece.id}`} piece={piece} shelf={shelf} />
+          <dl className="mt-4 space-y-2 text-body">
             <Row term={t`Size`}>
               <Quantity of={length(max[0] - min[0], 0)} /> x <Quantity of={length(max[1] - min[1], 0)} />
             </Row>
-            <Row term={t`Side`}>{t(sideWords[piece.side])}</Row>
-            <Row term={t`In the box`}>
-              {piece.count}
-              {piece.spares > 0 ? t` and ${piece.spares} spare` : ''}
-            </Row>
-            <Row term={t`Film`}>{film?.name ?? piece.filmId}</Row>
-            <Row term={t`Lot`}>{piece.lot}</Row>
             <Row term={t`Cut-outs`}>{pattern.cutOuts.length}</Row>
             <Row term={t`Reference marks`}>{pattern.marks.map((m) => m.name).join(', ') || t`none`}</Row>
           </dl>

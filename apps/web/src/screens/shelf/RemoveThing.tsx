@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button.tsx'
 import { offerUndo } from '../../ui/undoOffer.ts'
 import { useWords } from '../../ui/words.ts'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
+import { ForRole } from '../frame/ForRole.tsx'
 
 interface RemoveThingProps {
   readonly kind: RemovableKind
@@ -31,11 +32,11 @@ export function RemoveThing({ kind, id, called, to }: RemoveThingProps) {
     if (to !== undefined) void navigate(to)
   }
   return (
-    <>
+    <ForRole least="installer" quietly>
       <Button look="quiet" disabled={isLoading} aria-label={t`Remove ${called}`} onClick={() => void go()}>
         <Trash2 size={18} aria-hidden="true" /> {t`Remove`}
       </Button>
       <WhatFailed error={error} />
-    </>
+    </ForRole>
   )
 }

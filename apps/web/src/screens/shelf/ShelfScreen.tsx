@@ -1,7 +1,7 @@
 import { Heading, Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { Kit, Piece, Shelf } from '@truelay/contract'
-import { FileInput, Slice } from 'lucide-react'
+import { ArchiveRestore, FileInput, Slice } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { PieceShape } from '../../drawings/PieceShape.tsx'
@@ -31,6 +31,9 @@ export function ShelfScreen() {
         <div className="flex flex-wrap gap-3">
           <Link to="/shelf/blades" className={buttonClass('plain')}>
             <Slice size={20} /> {t`Blade book`}
+          </Link>
+          <Link to="/shelf/removed" className={buttonClass('plain')}>
+            <ArchiveRestore size={20} /> {t`Taken off`}
           </Link>
           <KitImport shelf={shelf} />
           <Link to="/shelf/import" className={buttonClass('go')}>

@@ -1,4 +1,5 @@
 import { screen, within } from '@testing-library/react'
+import type { Piece } from '@truelay/contract'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { type OpenShop, openShop } from '../../testing/openShop.tsx'
 
@@ -28,6 +29,33 @@ describe('the shelf', () => {
 })
 
 describe('a piece', () => {
+  const kept = async () => {
+    const { pieces } = (await shop.server.get('/api/shelf')).body as { pieces: Piece[] }
+    return pieces.find((p) => p.id === 'pipit-bonnet-piece')
+  }
+  test('its side, lot and count are put right, and put back', async () => {
+    const before = await kept()
+    const visit = shop.visit('/shelf/pieces/pipit-bonnet-piece')
+    await visit.types('Lot', 'DG-2701-02')
+    await expect.poll(async () => (await kept())?.lot).toBe('DG-2701-02')
+    await visit.types('Spares', '3')
+    await expect.poll(async () => (await kept())?.spares).toBe(3)
+    await visit.chooses('Side', 'passenger’s side')
+    await expect.poll(async () => (await kept())?.side).toBe('right')
+    await visit.presses('Undo')
+    await expect.poll(async () => (await kept())?.side).toBe(before?.side)
+    expect(await kept()).toEqual({ ...before, lot: 'DG-2701-02', spares: 3 })
+  })
+  test('taken off, it stands in a list of its own and is put back from there', async () => {
+    await shop.server.send('PUT', '/api/pieces/pipit-bonnet-piece/removed', { removed: true })
+    const visit = shop.visit('/shelf')
+    await visit.sees('52 pieces')
+    await visit.presses('Taken off')
+    await visit.sees(/Bonnet ?piece ?since/)
+    await visit.presses('Put Bonnet back')
+    await visit.sees('Nothing was taken off.')
+    expect(await kept()).toBeDefined()
+  })
   test('is enlarged along some edges for the plotter; the one on the shelf stays', async () => {
     const visit = shop.visit('/shelf/pieces/pipit-bonnet-piece')
     await visit.types('rear edge', '20')

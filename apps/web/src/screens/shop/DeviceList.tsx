@@ -8,6 +8,7 @@ import { Field, TextInput } from '../../ui/Field.tsx'
 import { useNow } from '../../ui/useNow.ts'
 import { ageWords } from '../../ui/ageWords.ts'
 import { deviceStateWords } from '../../ui/deviceStateWords.ts'
+import { ForRole } from '../frame/ForRole.tsx'
 
 /** Where the shop's devices are asked, and how each is doing; without them the app asks the person. */
 export function DeviceList() {
@@ -15,18 +16,20 @@ export function DeviceList() {
   const { data: devices } = useDevicesQuery()
   if (devices === undefined) return null
   return (
-    <section aria-labelledby="devices-title" className="mt-6 border-t border-hair pt-4">
-      <h2 id="devices-title" className="label-strong text-lead">{t`Devices`}</h2>
-      <p className="text-body text-quiet">{t`Without them the app asks you. Each reading shows its age and where it comes from.`}</p>
-      <ul>
-        {deviceNames.map((kind) => (
-          <li key={kind} aria-label={t(deviceKinds[kind].label)} className="border-b border-hair py-2.5">
-            <Address kind={kind} devices={devices} />
-            <Health kind={kind} />
-          </li>
-        ))}
-      </ul>
-    </section>
+    <ForRole least="lead" quietly>
+      <section aria-labelledby="devices-title" className="mt-6 border-t border-hair pt-4">
+        <h2 id="devices-title" className="label-strong text-lead">{t`Devices`}</h2>
+        <p className="text-body text-quiet">{t`Without them the app asks you. Each reading shows its age and where it comes from.`}</p>
+        <ul>
+          {deviceNames.map((kind) => (
+            <li key={kind} aria-label={t(deviceKinds[kind].label)} className="border-b border-hair py-2.5">
+              <Address kind={kind} devices={devices} />
+              <Health kind={kind} />
+            </li>
+          ))}
+        </ul>
+      </section>
+    </ForRole>
   )
 }
 

@@ -21,6 +21,7 @@ import { useNow } from '../../ui/useNow.ts'
 import { ageWords } from '../../ui/ageWords.ts'
 import { ReadGun } from './ReadGun.tsx'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
+import { ForRole } from '../frame/ForRole.tsx'
 
 /** One gun: its settings and nozzle, and what the thermometer says about it. */
 export function GunScreen() {
@@ -48,109 +49,111 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
   const setting = (i: number, more: Partial<GunProfile['settings'][number]>) =>
     save({ ...gun, settings: gun.settings.map((s, k) => (k === i ? { ...s, ...more } : s)) })
   return (
-    <div className="mx-auto max-w-[75rem] px-7 py-6">
-      <p className="label text-body">
-        <Link to="/shop" className="text-petrol underline">{t`Shop`}</Link>
-      </p>
-      <Title>{gun.name}</Title>
-      <WhatFailed error={error} />
-      <div className="mt-4 grid gap-x-12 gap-y-6 lg:grid-cols-[1fr_1fr]">
-        <section aria-labelledby="known-title">
-          <h2
-            id="known-title"
-            className="label-strong border-b-2 border-ink pb-1 text-lead"
-          >{t`What is known of it`}</h2>
-          {known.ok ? (
-            <>
-              <p className="mt-2 text-figure font-bold leading-none" data-testid="gun-sure">
-                ± {Math.round(100 * known.value.riseSigma)} %
-              </p>
-              <p className="text-body">
-                {known.value.readings === 0
-                  ? t`Never read: what is usual for its type. One reading on a scrap settles most of it.`
-                  : t`From ${known.value.readings} ${known.value.readings === 1 ? t`reading` : t`readings`}: its air arrives ${percent(known.value.factors.gas)} the usual heat and hands over ${percent(known.value.factors.h)} as much.`}
-              </p>
-              <Example shop={shop} gun={gun} />
-            </>
-          ) : (
-            <Notice look="stop" role="alert">
-              {t(wholeFailure(known.failure))}
-            </Notice>
-          )}
-          <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-lead">{t`Readings`}</h2>
-          {gun.readings.length === 0 ? <p className="text-body text-quiet">{t`None yet.`}</p> : null}
-          <ul>
-            {gun.readings.map((r, i) => (
-              <Reading
-                key={r.id}
-                reading={r}
-                residualC={known.ok ? (known.value.residualC[i] ?? null) : null}
-                age={t(ageWords(r.at, now))}
-                onRemove={() => save({ ...gun, readings: gun.readings.filter((k) => k.id !== r.id) })}
-              />
-            ))}
-          </ul>
-          <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-lead">{t`Settings and nozzle`}</h2>
-          <ul>
-            {gun.settings.map((s, i) => (
-              <li key={s.name} className="grid grid-cols-[1fr_1fr_auto] items-end gap-5 border-b border-hair py-2">
-                <Field label={t`on the gun`}>
-                  <TextInput
-                    defaultValue={s.name}
-                    onBlur={(e) => {
-                      if (e.target.value !== '' && e.target.value !== s.name) setting(i, { name: e.target.value })
-                    }}
-                  />
-                </Field>
-                <NumberField
-                  unit="°C"
-                  digits={0}
-                  label={t`air at the nozzle, from its plate`}
-                  value={s.outletC}
-                  min={40}
-                  max={800}
-                  onCommit={(outletC) => setting(i, { outletC })}
+    <ForRole least="installer">
+      <div className="mx-auto max-w-[75rem] px-7 py-6">
+        <p className="label text-body">
+          <Link to="/shop" className="text-petrol underline">{t`Shop`}</Link>
+        </p>
+        <Title>{gun.name}</Title>
+        <WhatFailed error={error} />
+        <div className="mt-4 grid gap-x-12 gap-y-6 lg:grid-cols-[1fr_1fr]">
+          <section aria-labelledby="known-title">
+            <h2
+              id="known-title"
+              className="label-strong border-b-2 border-ink pb-1 text-lead"
+            >{t`What is known of it`}</h2>
+            {known.ok ? (
+              <>
+                <p className="mt-2 text-figure font-bold leading-none" data-testid="gun-sure">
+                  ± {Math.round(100 * known.value.riseSigma)} %
+                </p>
+                <p className="text-body">
+                  {known.value.readings === 0
+                    ? t`Never read: what is usual for its type. One reading on a scrap settles most of it.`
+                    : t`From ${known.value.readings} ${known.value.readings === 1 ? t`reading` : t`readings`}: its air arrives ${percent(known.value.factors.gas)} the usual heat and hands over ${percent(known.value.factors.h)} as much.`}
+                </p>
+                <Example shop={shop} gun={gun} />
+              </>
+            ) : (
+              <Notice look="stop" role="alert">
+                {t(wholeFailure(known.failure))}
+              </Notice>
+            )}
+            <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-lead">{t`Readings`}</h2>
+            {gun.readings.length === 0 ? <p className="text-body text-quiet">{t`None yet.`}</p> : null}
+            <ul>
+              {gun.readings.map((r, i) => (
+                <Reading
+                  key={r.id}
+                  reading={r}
+                  residualC={known.ok ? (known.value.residualC[i] ?? null) : null}
+                  age={t(ageWords(r.at, now))}
+                  onRemove={() => save({ ...gun, readings: gun.readings.filter((k) => k.id !== r.id) })}
                 />
-                <Button
-                  look="quiet"
-                  aria-label={t`Take setting ${s.name} away`}
-                  disabled={gun.settings.length === 1}
-                  onClick={() => save({ ...gun, settings: gun.settings.filter((_, k) => k !== i) })}
-                >
-                  <Trash2 size={18} aria-hidden="true" />
-                </Button>
-              </li>
-            ))}
-          </ul>
-          <div className="mt-3 flex flex-wrap items-end gap-6">
-            <Button
-              onClick={() => {
-                const last = gun.settings[gun.settings.length - 1]
-                const name = freeName(gun)
-                save({
-                  ...gun,
-                  settings: [...gun.settings, { name, outletC: Math.min(800, (last?.outletC ?? 100) + 60) }],
-                })
-              }}
-            >
-              <Plus size={18} aria-hidden="true" /> {t`Another setting`}
-            </Button>
-            <div className="w-44">
-              <NumberField
-                label={t`spot that it warms`}
-                unit="mm"
-                digits={0}
-                value={gun.spotMm}
-                min={20}
-                max={250}
-                onCommit={(spotMm) => save({ ...gun, spotMm })}
-              />
+              ))}
+            </ul>
+            <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-lead">{t`Settings and nozzle`}</h2>
+            <ul>
+              {gun.settings.map((s, i) => (
+                <li key={s.name} className="grid grid-cols-[1fr_1fr_auto] items-end gap-5 border-b border-hair py-2">
+                  <Field label={t`on the gun`}>
+                    <TextInput
+                      defaultValue={s.name}
+                      onBlur={(e) => {
+                        if (e.target.value !== '' && e.target.value !== s.name) setting(i, { name: e.target.value })
+                      }}
+                    />
+                  </Field>
+                  <NumberField
+                    unit="°C"
+                    digits={0}
+                    label={t`air at the nozzle, from its plate`}
+                    value={s.outletC}
+                    min={40}
+                    max={800}
+                    onCommit={(outletC) => setting(i, { outletC })}
+                  />
+                  <Button
+                    look="quiet"
+                    aria-label={t`Take setting ${s.name} away`}
+                    disabled={gun.settings.length === 1}
+                    onClick={() => save({ ...gun, settings: gun.settings.filter((_, k) => k !== i) })}
+                  >
+                    <Trash2 size={18} aria-hidden="true" />
+                  </Button>
+                </li>
+              ))}
+            </ul>
+            <div className="mt-3 flex flex-wrap items-end gap-6">
+              <Button
+                onClick={() => {
+                  const last = gun.settings[gun.settings.length - 1]
+                  const name = freeName(gun)
+                  save({
+                    ...gun,
+                    settings: [...gun.settings, { name, outletC: Math.min(800, (last?.outletC ?? 100) + 60) }],
+                  })
+                }}
+              >
+                <Plus size={18} aria-hidden="true" /> {t`Another setting`}
+              </Button>
+              <div className="w-44">
+                <NumberField
+                  label={t`spot that it warms`}
+                  unit="mm"
+                  digits={0}
+                  value={gun.spotMm}
+                  min={20}
+                  max={250}
+                  onCommit={(spotMm) => save({ ...gun, spotMm })}
+                />
+              </div>
             </div>
-          </div>
-        </section>
-        <ReadGun shop={shop} gun={gun} onRead={(reading) => save({ ...gun, readings: [...gun.readings, reading] })} />
+          </section>
+          <ReadGun shop={shop} gun={gun} onRead={(reading) => save({ ...gun, readings: [...gun.readings, reading] })} />
+        </div>
       </div>
-    </div>
+    </ForRole>
   )
 }
 

@@ -4,6 +4,7 @@ import { usualGun } from '@truelay/core/heat'
 import { Plus } from 'lucide-react'
 import { Link } from 'react-router'
 import { Button, buttonClass } from '../../ui/Button.tsx'
+import { ForRole } from '../frame/ForRole.tsx'
 
 interface GunsProps {
   readonly shop: Shop
@@ -28,28 +29,30 @@ export function Guns({ shop, onChange }: GunsProps) {
       ],
     })
   return (
-    <section aria-labelledby="guns-title" className="mt-6 border-t border-hair pt-4">
-      <h2 id="guns-title" className="label-strong text-lead">{t`Heat guns`}</h2>
-      <ul>
-        {guns.map((gun, i) => (
-          <li key={gun.id} className="flex flex-wrap items-center gap-3 border-b border-hair py-2 text-body">
-            <Link to={`/shop/guns/${gun.id}`} className="font-bold text-petrol underline">
-              {gun.name}
-            </Link>
-            <span className="text-quiet">{t`${gun.settings.length} settings, ${gun.readings.length === 0 ? t`never read with a thermometer` : `${gun.readings.length} ${gun.readings.length === 1 ? t`reading` : t`readings`}`}${i === 0 ? t`. Plans count on this one.` : ''}`}</span>
-            {i === 0 ? null : (
-              <Button
-                look="quiet"
-                className="ml-auto"
-                onClick={() => onChange({ guns: [gun, ...guns.filter((g) => g.id !== gun.id)] })}
-              >{t`Plan with this one`}</Button>
-            )}
-          </li>
-        ))}
-      </ul>
-      <button type="button" onClick={add} className={`${buttonClass('plain')} mt-3`}>
-        <Plus size={18} aria-hidden="true" /> {t`Another gun`}
-      </button>
-    </section>
+    <ForRole least="installer">
+      <section aria-labelledby="guns-title" className="mt-6 border-t border-hair pt-4">
+        <h2 id="guns-title" className="label-strong text-lead">{t`Heat guns`}</h2>
+        <ul>
+          {guns.map((gun, i) => (
+            <li key={gun.id} className="flex flex-wrap items-center gap-3 border-b border-hair py-2 text-body">
+              <Link to={`/shop/guns/${gun.id}`} className="font-bold text-petrol underline">
+                {gun.name}
+              </Link>
+              <span className="text-quiet">{t`${gun.settings.length} settings, ${gun.readings.length === 0 ? t`never read with a thermometer` : `${gun.readings.length} ${gun.readings.length === 1 ? t`reading` : t`readings`}`}${i === 0 ? t`. Plans count on this one.` : ''}`}</span>
+              {i === 0 ? null : (
+                <Button
+                  look="quiet"
+                  className="ml-auto"
+                  onClick={() => onChange({ guns: [gun, ...guns.filter((g) => g.id !== gun.id)] })}
+                >{t`Plan with this one`}</Button>
+              )}
+            </li>
+          ))}
+        </ul>
+        <button type="button" onClick={add} className={`${buttonClass('plain')} mt-3`}>
+          <Plus size={18} aria-hidden="true" /> {t`Another gun`}
+        </button>
+      </section>
+    </ForRole>
   )
 }

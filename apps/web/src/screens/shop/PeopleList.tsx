@@ -12,6 +12,7 @@ import { roleWords } from '../../ui/roleWords.ts'
 import { useWords } from '../../ui/words.ts'
 import { HoursFields } from './HoursFields.tsx'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
+import { ForRole } from '../frame/ForRole.tsx'
 
 const nobody: NewPerson = { name: '', role: 'installer' }
 
@@ -30,61 +31,63 @@ export function PeopleList({ shop }: { readonly shop: Shop }) {
     if (outcome.data !== undefined) setDraft(nobody)
   }
   return (
-    <section aria-labelledby="people-title" className="mt-6 border-t border-hair pt-4">
-      <h2 id="people-title" className="label-strong text-lead">{t`People`}</h2>
-      <WhatFailed error={error} className="mt-2" />
-      <ul>
-        {here.map((one) => (
-          <PersonRow
-            key={one.id}
-            person={one}
-            shop={shop}
-            onChange={(more) => void change({ id: one.id, change: more })}
-          />
-        ))}
-      </ul>
-      <form
-        className="mt-3 flex flex-wrap items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
-          if (draft.name.trim() !== '') void begin()
-        }}
-      >
-        <div className="w-64">
-          <Field label={t`Somebody new`}>
-            <TextInput
-              value={draft.name}
-              maxLength={60}
-              onChange={(event) => setDraft({ ...draft, name: event.target.value })}
+    <ForRole least="lead" quietly>
+      <section aria-labelledby="people-title" className="mt-6 border-t border-hair pt-4">
+        <h2 id="people-title" className="label-strong text-lead">{t`People`}</h2>
+        <WhatFailed error={error} className="mt-2" />
+        <ul>
+          {here.map((one) => (
+            <PersonRow
+              key={one.id}
+              person={one}
+              shop={shop}
+              onChange={(more) => void change({ id: one.id, change: more })}
             />
-          </Field>
-        </div>
-        <RoleChoice
-          label={t`What somebody new does`}
-          value={draft.role}
-          onChange={(role) => setDraft({ ...draft, role })}
-        />
-        <Button type="submit" disabled={draft.name.trim() === ''}>{t`Begins to work here`}</Button>
-      </form>
-      {left.length === 0 ? null : (
-        <details className="mt-4">
-          <summary className="label-strong min-h-11 cursor-pointer text-body">{t`${left.length} who have left`}</summary>
-          <ul>
-            {left.map((one) => (
-              <li key={one.id} className="flex flex-wrap items-center gap-4 border-b border-hair py-2 text-body">
-                <span className="font-bold">{one.name}</span>
-                <span className="text-quiet">{t`left on ${name(dayText(one.leftAt ?? ''))}`}</span>
-                <Button
-                  look="quiet"
-                  className="ml-auto"
-                  onClick={() => void change({ id: one.id, change: { leftAt: null } })}
-                >{t`${one.name} is back`}</Button>
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
-    </section>
+          ))}
+        </ul>
+        <form
+          className="mt-3 flex flex-wrap items-end gap-3"
+          onSubmit={(event) => {
+            event.preventDefault()
+            if (draft.name.trim() !== '') void begin()
+          }}
+        >
+          <div className="w-64">
+            <Field label={t`Somebody new`}>
+              <TextInput
+                value={draft.name}
+                maxLength={60}
+                onChange={(event) => setDraft({ ...draft, name: event.target.value })}
+              />
+            </Field>
+          </div>
+          <RoleChoice
+            label={t`What somebody new does`}
+            value={draft.role}
+            onChange={(role) => setDraft({ ...draft, role })}
+          />
+          <Button type="submit" disabled={draft.name.trim() === ''}>{t`Begins to work here`}</Button>
+        </form>
+        {left.length === 0 ? null : (
+          <details className="mt-4">
+            <summary className="label-strong min-h-11 cursor-pointer text-body">{t`${left.length} who have left`}</summary>
+            <ul>
+              {left.map((one) => (
+                <li key={one.id} className="flex flex-wrap items-center gap-4 border-b border-hair py-2 text-body">
+                  <span className="font-bold">{one.name}</span>
+                  <span className="text-quiet">{t`left on ${name(dayText(one.leftAt ?? ''))}`}</span>
+                  <Button
+                    look="quiet"
+                    className="ml-auto"
+                    onClick={() => void change({ id: one.id, change: { leftAt: null } })}
+                  >{t`${one.name} is back`}</Button>
+                </li>
+              ))}
+            </ul>
+          </details>
+        )}
+      </section>
+    </ForRole>
   )
 }
 

@@ -21,6 +21,7 @@ import { PeopleList } from './PeopleList.tsx'
 import { TabletList } from './TabletList.tsx'
 import { TheShop } from './TheShop.tsx'
 import { Setting, UnitFields } from './UnitFields.tsx'
+import { ForRole } from '../frame/ForRole.tsx'
 
 /** The shop's settings: units, theme, and every figure of the trade with its range and its reason. */
 export function ShopScreen() {
@@ -49,52 +50,56 @@ function Settings({ shop }: { readonly shop: Shop }) {
       <TheShop shop={shop} onChange={change} />
       <PeopleList shop={shop} />
       <TabletList />
-      <section aria-labelledby="units-title" className="mt-6 border-t border-hair pt-4">
-        <h2 id="units-title" className="label-strong text-lead">{t`Units and light`}</h2>
-        <div className="mt-3 flex flex-wrap gap-x-8 gap-y-4">
-          <UnitFields units={units} onChange={(more) => change({ units: more })} />
-          <Setting label={t`Screen`}>
-            <Choice
-              label={t`Theme`}
-              value={shop.theme}
-              onChange={(theme) => change({ theme })}
-              options={[
-                { value: 'day', text: t`Daylight` },
-                { value: 'bay', text: t`Dark bay` },
-              ]}
+      <ForRole least="installer" quietly>
+        <section aria-labelledby="units-title" className="mt-6 border-t border-hair pt-4">
+          <h2 id="units-title" className="label-strong text-lead">{t`Units and light`}</h2>
+          <div className="mt-3 flex flex-wrap gap-x-8 gap-y-4">
+            <UnitFields units={units} onChange={(more) => change({ units: more })} />
+            <Setting label={t`Screen`}>
+              <Choice
+                label={t`Theme`}
+                value={shop.theme}
+                onChange={(theme) => change({ theme })}
+                options={[
+                  { value: 'day', text: t`Daylight` },
+                  { value: 'bay', text: t`Dark bay` },
+                ]}
+              />
+            </Setting>
+          </div>
+        </section>
+        <section aria-labelledby="stock-title" className="mt-6 border-t border-hair pt-4">
+          <h2 id="stock-title" className="label-strong text-lead">{t`On the shelf`}</h2>
+          <div className="mt-2 w-56">
+            <NumberField
+              label={t`Alcohol stock`}
+              unit="%"
+              digits={0}
+              value={shop.stockAlcoholPercent}
+              min={1}
+              max={100}
+              onCommit={(stockAlcoholPercent) => change({ stockAlcoholPercent })}
             />
-          </Setting>
-        </div>
-      </section>
-      <section aria-labelledby="stock-title" className="mt-6 border-t border-hair pt-4">
-        <h2 id="stock-title" className="label-strong text-lead">{t`On the shelf`}</h2>
-        <div className="mt-2 w-56">
-          <NumberField
-            label={t`Alcohol stock`}
-            unit="%"
-            digits={0}
-            value={shop.stockAlcoholPercent}
-            min={1}
-            max={100}
-            onCommit={(stockAlcoholPercent) => change({ stockAlcoholPercent })}
-          />
-        </div>
-      </section>
+          </div>
+        </section>
+      </ForRole>
       <Guns shop={shop} onChange={change} />
       <DeviceList />
       <BackupList />
-      {practiceGroups.map(({ name, title, keys }) => (
-        <section key={name} aria-labelledby={`group-${name}`} className="mt-6 border-t border-hair pt-4">
-          <h2 id={`group-${name}`} className="label-strong text-lead">
-            {t(title)}
-          </h2>
-          <ul className="mt-1">
-            {keys.map((key) => (
-              <PracticeRow key={key} name={key} shop={shop} onChange={(practice) => change({ practice })} />
-            ))}
-          </ul>
-        </section>
-      ))}
+      <ForRole least="lead">
+        {practiceGroups.map(({ name, title, keys }) => (
+          <section key={name} aria-labelledby={`group-${name}`} className="mt-6 border-t border-hair pt-4">
+            <h2 id={`group-${name}`} className="label-strong text-lead">
+              {t(title)}
+            </h2>
+            <ul className="mt-1">
+              {keys.map((key) => (
+                <PracticeRow key={key} name={key} shop={shop} onChange={(practice) => change({ practice })} />
+              ))}
+            </ul>
+          </section>
+        ))}
+      </ForRole>
     </div>
   )
 }

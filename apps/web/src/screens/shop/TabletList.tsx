@@ -11,6 +11,7 @@ import { Notice } from '../../ui/Notice.tsx'
 import { SquareCode } from '../../ui/SquareCode.tsx'
 import { useWords } from '../../ui/words.ts'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
+import { ForRole } from '../frame/ForRole.tsx'
 
 /** Screens that belong to the shop: how one is taken in, and turned away. */
 export function TabletList() {
@@ -18,20 +19,22 @@ export function TabletList() {
   const { data: session } = useSessionQuery()
   const toNetwork = session?.needed === true
   return (
-    <section aria-labelledby="tablets-title" className="mt-6 border-t border-hair pt-4">
-      <h2 id="tablets-title" className="label-strong text-lead">{t`Tablets`}</h2>
-      {toNetwork ? (
-        <OnTheNetwork />
-      ) : (
-        <p className="mt-1 max-w-[44rem] text-body">{t`This server answers on its own machine only, and nobody has to sign in. Started with “./truelay start --network” it lets tablets of the shop in, with a name and a PIN for everybody.`}</p>
-      )}
-      <p className="mt-2">
-        <Link
-          to="/shop/changes"
-          className="inline-flex min-h-11 items-center text-body text-petrol underline underline-offset-4"
-        >{t`Who changed what`}</Link>
-      </p>
-    </section>
+    <ForRole least="lead" quietly>
+      <section aria-labelledby="tablets-title" className="mt-6 border-t border-hair pt-4">
+        <h2 id="tablets-title" className="label-strong text-lead">{t`Tablets`}</h2>
+        {toNetwork ? (
+          <OnTheNetwork />
+        ) : (
+          <p className="mt-1 max-w-[44rem] text-body">{t`This server answers on its own machine only, and nobody has to sign in. Started with “./truelay start --network” it lets tablets of the shop in, with a name and a PIN for everybody.`}</p>
+        )}
+        <p className="mt-2">
+          <Link
+            to="/shop/changes"
+            className="inline-flex min-h-11 items-center text-body text-petrol underline underline-offset-4"
+          >{t`Who changed what`}</Link>
+        </p>
+      </section>
+    </ForRole>
   )
 }
 

@@ -5,6 +5,7 @@ import { KeptText } from '../../ui/KeptText.tsx'
 import { useWords } from '../../ui/words.ts'
 import { HoursFields } from './HoursFields.tsx'
 import { PlaceFields } from './PlaceFields.tsx'
+import { ForRole } from '../frame/ForRole.tsx'
 
 interface TheShopProps {
   readonly shop: Shop
@@ -15,7 +16,7 @@ interface TheShopProps {
 export function TheShop({ shop, onChange }: TheShopProps) {
   const t = useWords()
   return (
-    <>
+    <ForRole least="lead">
       <section aria-labelledby="papers-title" className="mt-5 border-t border-hair pt-4">
         <h2 id="papers-title" className="label-strong text-lead">{t`On papers`}</h2>
         <div className="mt-3 grid gap-x-8 gap-y-4 md:grid-cols-2">
@@ -65,7 +66,7 @@ export function TheShop({ shop, onChange }: TheShopProps) {
           fields={(hours, set) => <HoursFields hours={hours} onChange={set} />}
         />
       </div>
-    </>
+    </ForRole>
   )
 }
 

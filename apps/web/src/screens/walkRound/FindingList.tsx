@@ -8,6 +8,7 @@ import { Lock, PenLine } from 'lucide-react'
 import { photoUrl } from '../../remote/photos.ts'
 import { Button } from '../../ui/Button.tsx'
 import { clockText } from '../../ui/clockText.ts'
+import { ForRole } from '../frame/ForRole.tsx'
 
 interface FindingListProps {
   readonly walk: WalkRound
@@ -57,9 +58,11 @@ export function FindingList({ walk, nameOf, onOpen, onSign }: FindingListProps) 
       </div>
       <div className="border-t border-hair p-4">
         {signOff === null ? (
-          <Button look="go" onClick={onSign} className="min-h-14 w-full text-lead">
-            <PenLine size={22} /> {t`Customer reads and signs`}
-          </Button>
+          <ForRole least="installer">
+            <Button look="go" onClick={onSign} className="min-h-14 w-full text-lead">
+              <PenLine size={22} /> {t`Customer reads and signs`}
+            </Button>
+          </ForRole>
         ) : (
           <p className="flex items-center gap-3 text-body">
             <Lock size={22} className="shrink-0 text-good" />

@@ -13,6 +13,7 @@ import { NumberField } from '../../../ui/NumberField.tsx'
 import { useWords } from '../../../ui/words.ts'
 import { useLaidPart } from '../LaidFrame.tsx'
 import { WhatFailed } from '../../frame/WhatFailed.tsx'
+import { ForRole } from '../../frame/ForRole.tsx'
 
 /** What the lamp's light passes and how dark it is wished, with the lightest film at hand that is dark enough. */
 export function LightChoice() {
@@ -26,63 +27,65 @@ export function LightChoice() {
   const change = (own: Partial<Light>) => keep({ ...chosen, ...own })
   const shade = shadeToTake({ choice: chosen, grades, leastAlone: practice.lightAlone / 100 })
   return (
-    <details className="mt-2 border-t border-hair pt-1">
-      <summary className="label-strong cursor-pointer py-2 text-body text-petrol">{t`How dark it is wished`}</summary>
-      <WhatFailed error={error} />
-      <div className="grid grid-cols-2 gap-4">
-        <NumberField
-          label={t`Light left, at most`}
-          unit="%"
-          value={100 * (chosen.mostShare ?? 1)}
-          digits={0}
-          min={5}
-          max={100}
-          onCommit={(most) => change({ mostShare: most >= 100 ? null : most / 100 })}
+    <ForRole least="installer">
+      <details className="mt-2 border-t border-hair pt-1">
+        <summary className="label-strong cursor-pointer py-2 text-body text-petrol">{t`How dark it is wished`}</summary>
+        <WhatFailed error={error} />
+        <div className="grid grid-cols-2 gap-4">
+          <NumberField
+            label={t`Light left, at most`}
+            unit="%"
+            value={100 * (chosen.mostShare ?? 1)}
+            digits={0}
+            min={5}
+            max={100}
+            onCommit={(most) => change({ mostShare: most >= 100 ? null : most / 100 })}
+          />
+          <NumberField
+            label={t`Lens lets through`}
+            unit="%"
+            value={100 * chosen.lensShare}
+            digits={0}
+            min={5}
+            max={100}
+            onCommit={(lens) => change({ lensShare: lens / 100 })}
+          />
+        </div>
+        <p className="label mb-1 mt-3 text-note text-quiet">{t`Layers of film`}</p>
+        <Choice
+          label={t`Layers of film`}
+          value={`${chosen.layers}`}
+          options={filmLayers.map((layers) => ({ value: `${layers}`, text: `${layers}`, disabled: isLoading }))}
+          onChange={(layers) => change({ layers: Number(layers) as FilmLayers })}
         />
-        <NumberField
-          label={t`Lens lets through`}
-          unit="%"
-          value={100 * chosen.lensShare}
-          digits={0}
-          min={5}
-          max={100}
-          onCommit={(lens) => change({ lensShare: lens / 100 })}
+        <p className="label mb-1 mt-3 text-note text-quiet">{t`Lamps or reflectors beside it`}</p>
+        <Choice
+          label={t`Lamps or reflectors beside it`}
+          value={chosen.otherLamps ? 'yes' : 'no'}
+          options={[
+            { value: 'yes', text: t`do their share`, disabled: isLoading },
+            { value: 'no', text: t`none`, disabled: isLoading },
+          ]}
+          onChange={(others) => change({ otherLamps: others === 'yes' })}
         />
-      </div>
-      <p className="label mb-1 mt-3 text-note text-quiet">{t`Layers of film`}</p>
-      <Choice
-        label={t`Layers of film`}
-        value={`${chosen.layers}`}
-        options={filmLayers.map((layers) => ({ value: `${layers}`, text: `${layers}`, disabled: isLoading }))}
-        onChange={(layers) => change({ layers: Number(layers) as FilmLayers })}
-      />
-      <p className="label mb-1 mt-3 text-note text-quiet">{t`Lamps or reflectors beside it`}</p>
-      <Choice
-        label={t`Lamps or reflectors beside it`}
-        value={chosen.otherLamps ? 'yes' : 'no'}
-        options={[
-          { value: 'yes', text: t`do their share`, disabled: isLoading },
-          { value: 'no', text: t`none`, disabled: isLoading },
-        ]}
-        onChange={(others) => change({ otherLamps: others === 'yes' })}
-      />
-      {shade === null ? null : (
-        <p className="mt-3 border-l-5 border-petrol pl-3 text-body leading-snug">
-          {shade.outputRatio > (chosen.mostShare ?? 1) + 1e-9
-            ? t`As dark as a lamp alone is made: ${shadeWords(shade)} in all.`
-            : t`Lightest at hand that is dark enough: ${shadeWords(shade)} in all.`}
+        {shade === null ? null : (
+          <p className="mt-3 border-l-5 border-petrol pl-3 text-body leading-snug">
+            {shade.outputRatio > (chosen.mostShare ?? 1) + 1e-9
+              ? t`As dark as a lamp alone is made: ${shadeWords(shade)} in all.`
+              : t`Lightest at hand that is dark enough: ${shadeWords(shade)} in all.`}
+          </p>
+        )}
+        <p className="mt-2 text-note leading-snug text-quiet">
+          {t`At hand: ${counted(grades.length, '# film', '# films')} of which the shelf knows how much light they let through.`}
         </p>
-      )}
-      <p className="mt-2 text-note leading-snug text-quiet">
-        {t`At hand: ${counted(grades.length, '# film', '# films')} of which the shelf knows how much light they let through.`}
-      </p>
-      {part.choices.light === null ? null : (
-        <button
-          type="button"
-          onClick={() => keep(null)}
-          className="label-strong min-h-11 text-body text-petrol underline"
-        >{t`A clear lens, one layer, no wish`}</button>
-      )}
-    </details>
+        {part.choices.light === null ? null : (
+          <button
+            type="button"
+            onClick={() => keep(null)}
+            className="label-strong min-h-11 text-body text-petrol underline"
+          >{t`A clear lens, one layer, no wish`}</button>
+        )}
+      </details>
+    </ForRole>
   )
 }

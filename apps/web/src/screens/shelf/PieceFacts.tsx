@@ -1,0 +1,89 @@
+import type { FilmId, KitId, Piece, Shelf } from '@truelay/contract'
+import { say } from '@truelay/core/say'
+import { pieceSides, sideWords } from '@truelay/core/stock'
+import { useSavePieceMutation } from '../../remote/shelfApi.ts'
+import { Field, SelectInput } from '../../ui/Field.tsx'
+import { KeptText } from '../../ui/KeptText.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { offerUndo } from '../../ui/undoOffer.ts'
+import { useWords } from '../../ui/words.ts'
+import { ForRole } from '../frame/ForRole.tsx'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
+
+/** Where a piece belongs and how often it lies in its box, to be put right; each change can be taken back. */
+export function PieceFacts({ piece, shelf }: { readonly piece: Piece; readonly shelf: Shelf }) {
+  const t = useWords()
+  const [save, { error }] = useSavePieceMutation()
+  const put = async (more: Partial<Piece>) => {
+    const saved = await save({ ...piece, ...more })
+    if (saved.error === undefined) offerUndo({ said: say`Put right.`, back: () => save(piece) })
+  }
+  return (
+    <ForRole least="installer">
+      <div className="space-y-2.5">
+        <WhatFailed error={error} />
+        <KeptText
+          label={t`Name of the piece`}
+          value={piece.name}
+          maxLength={80}
+          needed
+          onCommit={(name) => void put({ name })}
+        />
+        <div className="grid grid-cols-2 gap-3">
+          <Field label={t`Side`}>
+            <SelectInput
+              value={piece.side}
+              onChange={(event) => void put({ side: event.target.value as Piece['side'] })}
+            >
+              {pieceSides.map((side) => (
+                <option key={side} value={side}>
+                  {t(sideWords[side])}
+                </option>
+              ))}
+            </SelectInput>
+          </Field>
+          <KeptText label={t`Lot`} value={piece.lot} maxLength={40} needed onCommit={(lot) => void put({ lot })} />
+          <NumberField
+            label={t`In the box`}
+            unit=""
+            digits={0}
+            value={piece.count}
+            min={1}
+            max={20}
+            onCommit={(count) => void put({ count: Math.round(count) })}
+          />
+          <NumberField
+            label={t`Spares`}
+            unit=""
+            digits={0}
+            value={piece.spares}
+            min={0}
+            max={20}
+            onCommit={(spares) => void put({ spares: Math.round(spares) })}
+          />
+        </div>
+        <Field label={t`Film`}>
+          <SelectInput value={piece.filmId} onChange={(event) => void put({ filmId: event.target.value as FilmId })}>
+            {shelf.films.some((film) => film.id === piece.filmId) ? null : (
+              <option value={piece.filmId}>{t`${piece.filmId}, off the shelf`}</option>
+            )}
+            {shelf.films.map((film) => (
+              <option key={film.id} value={film.id}>
+                {film.name}
+              </option>
+            ))}
+          </SelectInput>
+        </Field>
+        <Field label={t`Kit`}>
+          <SelectInput value={piece.kitId} onChange={(event) => void put({ kitId: event.target.value as KitId })}>
+            {shelf.kits.map((kit) => (
+              <option key={kit.id} value={kit.id}>
+                {kit.name}
+              </option>
+            ))}
+          </SelectInput>
+        </Field>
+      </div>
+    </ForRole>
+  )
+}
