@@ -3,6 +3,7 @@ import { name, say } from '@truelay/core/say'
 import { bodyKindWords, bodyPlan } from '@truelay/core/vehicle'
 import { useMemo } from 'react'
 import { Link, useParams } from 'react-router'
+import { usePutRight } from '../../bench/usePutRight.ts'
 import { useModelsQuery } from '../../remote/vehiclesApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { useSaveModelMutation } from '../../remote/shelfApi.ts'
@@ -39,12 +40,9 @@ export function ModelScreen() {
 function Model({ model }: { readonly model: VehicleModel }) {
   const t = useWords()
   const [save, { error }] = useSaveModelMutation()
-  const put = async (next: VehicleModel) => {
-    const saved = await save(next)
-    if (saved.error === undefined) offerUndo({ said: say`Put right.`, back: () => save(model) })
-  }
-  const setPart = (at: number, more: Partial<ModelPart>) =>
-    void put({ ...model, parts: model.parts.map((part, i) => (i === at ? { ...part, ...more } : part)) })
+  const put = usePutRight(model, save, (back) => offerUndo({ said: say`Put right.`, back }))
+  const changePart = (at: number, more: Partial<ModelPart>) =>
+    void put(({ parts }) => ({ parts: parts.map((part, i) => (i === at ? { ...part, ...more } : part)) }))
   const { slots } = useMemo(() => bodyPlan(model.kind), [model.kind])
   /** Two parts of one name cannot be told apart on a job. */
   const nameProblem = (called: string, own?: string) =>
@@ -71,7 +69,7 @@ function Model({ model }: { readonly model: VehicleModel }) {
             value={model.name}
             maxLength={80}
             needed
-            onCommit={(called) => void put({ ...model, name: called })}
+            onCommit={(called) => void put(() => ({ name: called }))}
           />
         </div>
         <Heading className="mt-6">{t`Its parts`}</Heading>
@@ -88,15 +86,15 @@ function Model({ model }: { readonly model: VehicleModel }) {
               part={part}
               slots={slots}
               nameProblem={(called) => nameProblem(called, part.name)}
-              onChange={(more) => setPart(i, more)}
-              onRemove={() => void put({ ...model, parts: model.parts.filter((_, k) => k !== i) })}
+              onChange={(more) => changePart(i, more)}
+              onRemove={() => void put(({ parts }) => ({ parts: parts.filter((_, k) => k !== i) }))}
             />
           ))}
         </ul>
         <AddModelPart
           slots={slots}
           nameProblem={nameProblem}
-          onAdd={(part) => void put({ ...model, parts: [...model.parts, part] })}
+          onAdd={(part) => void put(({ parts }) => ({ parts: [...parts, part] }))}
         />
       </ForRole>
     </div>

@@ -1,6 +1,7 @@
 import type { FilmId, KitId, Piece, Shelf } from '@truelay/contract'
 import { say } from '@truelay/core/say'
 import { pieceSides, sideWords } from '@truelay/core/stock'
+import { usePutRight } from '../../bench/usePutRight.ts'
 import { useSavePieceMutation } from '../../remote/shelfApi.ts'
 import { Field, SelectInput } from '../../ui/Field.tsx'
 import { KeptText } from '../../ui/KeptText.tsx'
@@ -14,10 +15,8 @@ import { WhatFailed } from '../frame/WhatFailed.tsx'
 export function PieceFacts({ piece, shelf }: { readonly piece: Piece; readonly shelf: Shelf }) {
   const t = useWords()
   const [save, { error }] = useSavePieceMutation()
-  const put = async (more: Partial<Piece>) => {
-    const saved = await save({ ...piece, ...more })
-    if (saved.error === undefined) offerUndo({ said: say`Put right.`, back: () => save(piece) })
-  }
+  const putRight = usePutRight(piece, save, (back) => offerUndo({ said: say`Put right.`, back }))
+  const put = (more: Partial<Piece>) => putRight(() => more)
   return (
     <ForRole least="installer">
       <div className="space-y-2.5">
