@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs'
 import { factsOfStories, stories } from '@truelay/contract'
-import { english } from '@truelay/words'
+import { english, wordsIn } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
 import { layPart } from '../lay/index.ts'
 import { required } from '../result/index.ts'
+import { metricUnits, type UnitChoice } from '../units/index.ts'
 import {
   anyDay,
   damageOf,
@@ -48,6 +49,8 @@ const said = ({ plan }: ToldPart, id: string) => {
   return saidOf(step?.headline, step?.detail, step?.gate, step?.why)
 }
 const waitOf = ({ plan }: ToldPart, id: string) => stepOf(plan, id)?.wait
+
+const inchUnits: UnitChoice = { length: 'in', temperature: 'F', volume: 'fl oz' }
 
 /** Beginnings and ends that many kinds share. */
 const float = 'soak peel float'
@@ -562,6 +565,15 @@ describe.each([...parts].flatMap(([id, of]) => of.map((part) => [`${id} ${part.p
     test('soap is flushed out only where there is some', () => {
       const soap = plan.solutions.some((s) => s.strength.soapMlPerL > 0)
       expect(/Soap left/.test(words)).toBe(soap)
+    })
+    test('all of it is told in the units of the shop, and nothing in others', () => {
+      const said = [...sentencesIn(plan)]
+      const left = (units: UnitChoice, foreign: RegExp) =>
+        said.map((sentence) => wordsIn({ units })(sentence)).filter((text) => foreign.test(text))
+      expect(left(inchUnits, /\d ?(mm|cm|m|mL|L|°C|K)\b|\b(millimet|centimet|litre|Celsius)/)).toEqual([])
+      expect(left(metricUnits, /\d ?(in|fl oz|°F)\b|\b(inch|Fahrenheit|ounce)/)).toEqual([])
+      // Told in two ways, so that the first line can fail.
+      expect(left(metricUnits, /\d ?(mm|mL|°C)\b/).length).toBeGreaterThan(0)
     })
     test('no two steps are called the same', () => {
       const headlines = plan.steps.map((s) => english(s.headline))

@@ -47,7 +47,7 @@ const catalogue = {
   BOW_OUTSIDE: {
     says: (f: { reading: string; xMm: number; yMm: number }) =>
       say`Bow reading "${name(f.reading)}" touches the part at x ${length(f.xMm)}, y ${length(f.yMm)}, which is outside its outline.`,
-    fix: say`Give both contact points on the part, in the same millimetres as the outline.`,
+    fix: say`Give both contact points on the part, measured from where the outline is measured.`,
   },
   BOW_CHORD_SHORT: {
     says: (f: { reading: string; chordMm: number; planMm: number }) =>

@@ -40,7 +40,7 @@ export function Frame() {
         <Mark />
         <Place to="/" end icon={Warehouse} text={t`Bay`} />
         <Place to="/jobs" icon={ClipboardList} text={t`Jobs`} />
-        <Place to="/forms" icon={Ruler} text={t`Forms`} />
+        <Place to="/forms" also="/models" icon={Ruler} text={t`Forms`} />
         <Place to="/shelf" icon={Layers} text={t`Shelf`} />
         <Place to="/mixing" icon={FlaskConical} text={t`Mix`} />
         <span className="lg:flex-1" />
@@ -122,18 +122,23 @@ function Place({
   icon: Icon,
   text,
   end = false,
+  also,
 }: {
   readonly to: string
+  /** Another address that is found through it. */
+  readonly also?: string
   readonly icon: ComponentType<{ size: number }>
   readonly text: string
   readonly end?: boolean
 }) {
+  const { pathname } = useLocation()
+  const isThere = also !== undefined && pathname.startsWith(also)
   return (
     <NavLink
       to={to}
       end={end}
       className={({ isActive }) =>
-        `label flex min-h-14 min-w-0 flex-1 flex-col lg:flex-none items-center justify-center gap-0.5 text-note lg:min-w-0 ${isActive ? 'bg-petrol-tint text-petrol' : 'text-quiet hover:text-petrol'}`
+        `label flex min-h-14 min-w-0 flex-1 flex-col lg:flex-none items-center justify-center gap-0.5 text-note lg:min-w-0 ${isActive || isThere ? 'bg-petrol-tint text-petrol' : 'text-quiet hover:text-petrol'}`
       }
     >
       <Icon size={22} />

@@ -150,7 +150,7 @@ export function TheFlatPiece({
             takenFrom.current = null
           }}
           onKey={onKey}
-          label={t`The flat piece. Arrow keys move it a tenth of a millimetre, with Shift a millimetre; plus and minus turn it.`}
+          label={t`The flat piece. Arrow keys move it ${length(0.1, 2)}, with Shift ${length(1)}; plus and minus turn it.`}
         />
       </div>
       <div className="grid grid-cols-[1fr_1fr_1fr] items-end gap-4 px-4 pb-3">

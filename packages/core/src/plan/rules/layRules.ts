@@ -193,7 +193,7 @@ export const layRules: readonly PlanRule[] = [
         laidUpTo: 'all',
         headline: say`Release ${length(c.practice.releaseLength)} at a time`,
         detail: say`Check that it is level, draw off ${length(c.practice.releaseLength)} of liner, press flat, go on. Lift and lay again gently: thin film tears.`,
-        why: say`A line that is off by a millimetre at the hinge is off by a hand at the far end.`,
+        why: say`A line that is a hair off at the hinge is off by a hand at the far end.`,
         minutes: 6,
         tools: ['felt squeegee', 'dry gloves'],
         picture: wholePart('floating', strokes(c)),

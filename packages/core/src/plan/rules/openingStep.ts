@@ -22,7 +22,7 @@ export function openingStep(c: PlanContext, set: readonly Opening[], number: num
     detail: say`${wish(first)} all round. Sits high on one side: lift from there to the nearest edge, shift it, lay it again; then fix it with ${isWet(c) ? say`tack` : say`one short stroke`}.`,
     why:
       number === 1
-        ? say`An opening shows every millimetre, and what is set here moves everything further out.`
+        ? say`An opening shows the least shift, and what is set here moves everything further out.`
         : say`Each opening is centred before the next: from here on the film can only be drawn.`,
     minutes: 2 * set.length,
     tools: ['rule'],

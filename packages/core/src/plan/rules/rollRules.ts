@@ -119,7 +119,7 @@ export const trimOpeningsRule: PlanRule = {
       phase: 'edges',
       headline: say`Cut round the ${holesOf(c)}`,
       detail: say`Blade in the gap round each, its back on what stands there; turn the film in where it goes under.`,
-      why: say`An opening shows every millimetre, and its rim is where water gets in.`,
+      why: say`An opening shows the least shift, and its rim is where water gets in.`,
       minutes: 2 * c.drawing.holes.length,
       tools: ['knife', 'sharps box'],
       records: 'blade',
