@@ -84,11 +84,15 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
       : [{ id: `${part.id} ${wait.from.toISOString()}`, until: wait.until, words: t`${part.name}: ${step.headline}` }],
     now,
   )
-  useAloud(aloudWords({ t, state, step, now, waiting, wait, gaps }))
+  const aloud = aloudWords({ t, state, step, now, waiting, wait, gaps })
+  useAloud(aloud)
 
   if (step === undefined) return null
   return (
     <main className="flex h-full flex-col overflow-hidden bg-chalk">
+      <p className="sr-only" role="status">
+        {aloud[1]}
+      </p>
       <FitHead bundle={bundle} part={part} steps={plan.steps} index={index} unsent={unsent} away={away} />
       {set === null ? null : <SetStrip bundle={bundle} set={set} now={now} />}
       {refusal === null ? null : (

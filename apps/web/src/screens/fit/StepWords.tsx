@@ -13,6 +13,7 @@ import type { GapRounds } from './useGapRounds.ts'
 import type { StandIn } from './useStandIns.ts'
 import type { Waits } from './useWaits.ts'
 import { SpoiltPiece } from './SpoiltPiece.tsx'
+import { StepHeading } from './StepHeading.tsx'
 import { WasItReady } from './WasItReady.tsx'
 
 interface StepWordsProps {
@@ -54,12 +55,13 @@ export function StepWords({
   return (
     <div className="flex min-h-0 flex-col overflow-y-auto px-7 pt-3 lg:pb-4">
       {asks === null ? null : <WasItReady {...asks} onAnswer={(ready) => answer(ready, asks.minutes)} />}
-      <h2
+      <StepHeading
+        of={`${plan.partName} ${step.id}`}
+        testId="headline"
         className={`font-bold leading-[1.08] ${measuring ? 'text-title portrait:text-figure' : 'text-figure'}`}
-        data-testid="headline"
       >
         {heldTogether(t(step.headline))}
-      </h2>
+      </StepHeading>
       {(measuring && !gaps.byEye) || step.records === 'batches' ? null : (
         <p className={`mt-2 leading-snug ${heat === undefined ? 'text-head' : 'text-lead portrait:text-head'}`}>
           {t(step.detail)}

@@ -1,3 +1,4 @@
+import { StepHeading } from './StepHeading.tsx'
 import { AskBell } from './AskBell.tsx'
 import { type Sentence, temperature } from '@truelay/core/say'
 import type { ReactNode } from 'react'
@@ -28,7 +29,10 @@ export function WaitView({ wait, now, then, air, usualMinutes, later, onReady, c
     <section aria-label={t`Wait`} className="min-h-0 flex-1 overflow-y-auto px-7">
       <div className="flex min-h-full flex-col justify-center gap-6 py-4 lg:grid lg:grid-cols-[minmax(0,1fr)_24rem] lg:items-center lg:gap-8">
         <div className="flex flex-col gap-4">
-          <h2 className="text-figure font-bold leading-tight">{t`Wait: ${wait.label}`}</h2>
+          <StepHeading
+            of={`wait ${wait.from.toISOString()}`}
+            className="text-figure font-bold leading-tight"
+          >{t`Wait: ${wait.label}`}</StepHeading>
           <p className="text-clock font-bold leading-none" role="timer" data-testid="countdown">
             {countText(left)}
           </p>

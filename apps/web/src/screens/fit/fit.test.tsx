@@ -57,6 +57,8 @@ describe('a fit from the first step to the last', () => {
     await visit.sees('step 1 of 23')
     await visit.pedal()
     await visit.sees('step 2 of 23')
+    // Whoever goes by ear is brought to what is new.
+    expect(document.activeElement).toBe(screen.getByTestId('headline'))
     await visit.user.keyboard(' ')
     await visit.sees('read this step, then press again')
     await visit.pedal()
@@ -140,6 +142,7 @@ describe('a fit from the first step to the last', () => {
       vi.setSystemTime(Date.now() + 1000)
     }
     await visit.sees(/Wait: initial grab.*Ready at/)
+    expect(document.activeElement?.textContent).toBe('Wait: initial grab')
     expect(screen.getByTestId('countdown').textContent).toMatch(/^1\d:\d\d$/)
     const bay = shop.visit('/')
     await bay.sees(/drying until/)

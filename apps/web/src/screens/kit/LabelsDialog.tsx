@@ -15,7 +15,11 @@ export function LabelsDialog({ open, pieces, onClose }: LabelsDialogProps) {
   const t = useWords()
   return (
     <Modal open={open} title={t`Labels`} onClose={onClose} actions={<PrintOrClose onClose={onClose} />}>
-      <ul className="grid min-h-0 flex-1 grid-cols-2 content-start gap-2 overflow-y-auto sm:grid-cols-3 print:overflow-visible">
+      <ul
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: it is scrolled by the arrow keys
+        tabIndex={0}
+        className="grid min-h-0 flex-1 grid-cols-2 content-start gap-2 overflow-y-auto sm:grid-cols-3 print:overflow-visible"
+      >
         {pieces.map((piece) => (
           <li key={piece.id} className="flex break-inside-avoid items-center gap-2 border border-hair p-2">
             <SquareCode of={labelOf(piece)} className="size-28" />
