@@ -111,7 +111,7 @@ export function createApp({
   app.use('/api/models', modelRoutes(database, now))
   app.use(
     '/api',
-    signInRoutes(database, now, network ?? null),
+    signInRoutes(database, now, network ?? null, (tabletId) => news.cutOff(tabletId)),
     shopRoutes(database, now),
     openingRoutes(database, now),
     bayRoutes(database),

@@ -9,6 +9,7 @@ export type Listener = (items: readonly NewsItem[]) => void
 export class NewsFeed {
   private readonly listeners = new Set<Listener>()
   private readonly enders = new Set<() => void>()
+  private readonly cutters = new Set<(tabletId: string) => void>()
   private gathered: NewsItem[] = []
   private timer: NodeJS.Timeout | null = null
 
@@ -21,6 +22,16 @@ export class NewsFeed {
   /** What is to be done when there will be no more news. */
   onEnd(end: () => void): void {
     this.enders.add(end)
+  }
+
+  /** What is to be done when a tablet shall hear no more. */
+  onCut(cut: (tabletId: string) => void): void {
+    this.cutters.add(cut)
+  }
+
+  /** A tablet that was turned away hears nothing more, also on pages that are open. */
+  cutOff(tabletId: string): void {
+    for (const cut of this.cutters) cut(tabletId)
   }
 
   end(): void {

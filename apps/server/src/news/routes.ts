@@ -1,6 +1,7 @@
 import { say } from '@truelay/core/say'
 import { type Response, Router } from 'express'
 import { Refused } from '../reply/reply.ts'
+import { whoOf } from '../who/who.ts'
 import type { NewsFeed } from './newsFeed.ts'
 
 /** A line that nobody reads keeps the connection from being taken for dead. */
@@ -11,23 +12,27 @@ const mostScreens = 500
 const mostUnreadBytes = 64_000
 
 export function newsRoutes(feed: NewsFeed, life: string): Router {
-  const open = new Set<Response>()
+  /** Open screens, each with the tablet that it is on; null = the server's own machine. */
+  const open = new Map<Response, string | null>()
   const pass = (res: Response, text: string) => {
     if (res.writableLength > mostUnreadBytes) res.destroy()
     else res.write(text)
   }
   feed.listen((items) => {
-    for (const res of open) pass(res, `data: ${JSON.stringify(items)}\n\n`)
+    for (const res of open.keys()) pass(res, `data: ${JSON.stringify(items)}\n\n`)
   })
   feed.onEnd(() => {
-    for (const res of open) res.end()
+    for (const res of open.keys()) res.end()
+  })
+  feed.onCut((tabletId) => {
+    for (const [res, tablet] of open) if (tablet === tabletId) res.end()
   })
   setInterval(() => {
-    for (const res of open) pass(res, ': here\n\n')
+    for (const res of open.keys()) pass(res, ': here\n\n')
   }, beatMs).unref()
 
   const routes = Router()
-  routes.get('/news', (_req, res) => {
+  routes.get('/news', (req, res) => {
     if (open.size >= mostScreens)
       throw new Refused({
         code: 'TOO_MANY_SCREENS',
@@ -39,7 +44,7 @@ export function newsRoutes(feed: NewsFeed, life: string): Router {
       'cache-control': 'no-cache, no-transform',
       'x-accel-buffering': 'no',
     })
-    open.add(res)
+    open.set(res, whoOf(req).tablet?.id ?? null)
     res.on('close', () => open.delete(res))
     res.write(`retry: 1000\nevent: life\ndata: ${life}\n\n`)
   })

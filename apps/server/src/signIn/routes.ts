@@ -37,7 +37,12 @@ const removal = z.strictObject({ removed: z.literal(true) })
 const page = z.strictObject({ before: z.coerce.number().int().positive().optional() })
 
 /** Who is at a screen: being taken in, signing in and out, PINs, and what was changed by whom. */
-export function signInRoutes(database: Database, now: () => Date, network: OnNetwork | null): Router {
+export function signInRoutes(
+  database: Database,
+  now: () => Date,
+  network: OnNetwork | null,
+  onTurnedAway: (tabletId: string) => void,
+): Router {
   const routes = Router()
   const pairing = new Pairing()
 
@@ -109,7 +114,9 @@ export function signInRoutes(database: Database, now: () => Date, network: OnNet
     '/tablets/:tabletId/removed',
     asOneWrite(database, now, async (within, req) => {
       removal.parse(req.body)
-      await within.write((db) => turnAway(db, z.uuid().parse(req.params.tabletId), now()))
+      const id = z.uuid().parse(req.params.tabletId)
+      await within.write((db) => turnAway(db, id, now()))
+      onTurnedAway(id)
       return readTablets(within)
     }),
   )

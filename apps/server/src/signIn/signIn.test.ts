@@ -97,10 +97,13 @@ describe('a tablet', () => {
   test('is turned away by a lead, with whoever is signed in on it', async () => {
     const tablet = await signedIn('bo', '5823')
     expect((await tablet.ask('GET', '/api/shop')).status).toBe(200)
+    const { ended } = await tablet.listens('/api/news')
     const { body: all } = await desk.ask('GET', '/api/tablets')
     expect(all).toHaveLength(1)
     expect(all[0]).toMatchObject({ name: 'Tablet of bo', seenAt: noon.toISOString() })
     expect((await desk.ask('PUT', `/api/tablets/${all[0].id}/removed`, { removed: true })).body).toEqual([])
+    // A page that is open on it hears nothing more either.
+    await ended
     expect((await tablet.ask('GET', '/api/shop')).body.code).toBe('STRANGER')
     expect((await desk.ask('PUT', `/api/tablets/${id(1)}/removed`, { removed: true })).status).toBe(404)
   })

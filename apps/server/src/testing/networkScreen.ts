@@ -40,6 +40,24 @@ export class NetworkScreen {
     return { ...answer, body: answer.text === '' ? null : parsed(answer.text) }
   }
 
+  /** Opens a stream over the network once it is let in; `ended` is done when the server ends it. */
+  listens(path: string): Promise<{ readonly ended: Promise<void> }> {
+    const { network } = this.demo
+    if (network === null) throw new Error('the server is not on the network')
+    const cookie = [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; ')
+    return new Promise((resolve, reject) => {
+      const asked = request(
+        { host: '127.0.0.1', port: network.port, ca: network.certificate, path, headers: { cookie } },
+        (res) => {
+          res.resume()
+          resolve({ ended: new Promise((end) => res.on('end', end)) })
+        },
+      )
+      asked.on('error', reject)
+      asked.end()
+    })
+  }
+
   private async overWire(method: string, path: string, headers: Record<string, string>, body: string | undefined) {
     const res = await fetch(this.demo.address(path), { method, headers, ...(body === undefined ? {} : { body }) })
     return { status: res.status, text: await res.text(), setCookies: res.headers.getSetCookie() }
