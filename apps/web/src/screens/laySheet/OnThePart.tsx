@@ -53,7 +53,7 @@ export function OnThePart({
   )
   const anchors = full?.plan.anchors ?? []
   return (
-    <section aria-labelledby="on-part" className="relative flex min-h-0 min-w-0 flex-col">
+    <section aria-labelledby="on-part" className="no-print relative flex min-h-0 min-w-0 flex-col">
       <div className="flex items-start justify-between gap-3 px-4 pt-3">
         <div>
           <h2 id="on-part" className="label-strong text-body leading-tight">{t`On the part`}</h2>

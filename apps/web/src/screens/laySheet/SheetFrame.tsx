@@ -2,6 +2,7 @@ import type { JobBundle, Part } from '@truelay/contract'
 import type { PartQuestion } from '@truelay/core/plan'
 import { Outlet, useOutletContext } from 'react-router'
 import { usePartQuestion } from '../../bench/usePartQuestion.ts'
+import { useWords } from '../../ui/words.ts'
 import { useJobContext } from '../job/JobFrame.tsx'
 import { NotMeasured } from '../job/NotMeasured.tsx'
 import { PartTabs } from '../job/PartTabs.tsx'
@@ -20,8 +21,11 @@ export const useSheet = () => useOutletContext<Sheet>()
 export function SheetFrame() {
   const { bundle, part } = useJobContext()
   const question = usePartQuestion(bundle, part)
+  const t = useWords()
+  const { number, vehicle } = bundle.job
   return (
     <>
+      <p className="hidden px-4 pb-2 text-lead font-bold print:block">{t`Job ${number}, ${vehicle.plate}: ${vehicle.model}, ${part.name}`}</p>
       <PartTabs bundle={bundle} stage="lay-sheets">
         <SheetViews jobId={bundle.job.id} partId={part.id} />
       </PartTabs>

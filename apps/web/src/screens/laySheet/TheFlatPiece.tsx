@@ -107,7 +107,10 @@ export function TheFlatPiece({
   const passes = placed.margins.every((m) => m.marginMm < 0)
 
   return (
-    <section aria-labelledby="flat-piece" className="flex min-h-0 min-w-0 flex-col border-hair md:border-l">
+    <section
+      aria-labelledby="flat-piece"
+      className="flex min-h-0 min-w-0 flex-col border-hair md:border-l print:border-l-0"
+    >
       <div className="flex items-start justify-between gap-3 px-4 pt-3">
         <div>
           <h2 id="flat-piece" className="label-strong text-body leading-tight">{t`The flat piece`}</h2>
