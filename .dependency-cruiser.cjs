@@ -6,7 +6,6 @@ const layers = {
   units: [],
   numerics: ['result', 'say'],
   result: ['say'],
-  judge: ['say'],
   practice: ['say'],
   geometry: ['schema', 'numerics', 'units', 'result', 'say'],
   form: ['geometry', 'numerics', 'units', 'result', 'say'],
@@ -23,7 +22,6 @@ const layers = {
   plan: [
     'schema',
     'pieces',
-    'judge',
     'stock',
     'lay',
     'form',
@@ -40,6 +38,7 @@ const layers = {
     'result',
     'say',
   ],
+  judge: ['plan', 'lay', 'practice', 'schema', 'result', 'say'],
 }
 
 /** The server, floor by floor: a folder may import its own and any on a lower floor. */

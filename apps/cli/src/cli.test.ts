@@ -215,6 +215,16 @@ describe('answers', () => {
     expect(repair).toMatchObject({ pourOffMl: 400, finalMl: 1000 })
     expect((await answer(['light', '-'], { layers: [{ transmission: 0.62 }] })).outputRatio).toBe(0.62)
   })
+  test('judge', async () => {
+    const asked = { fault: 'fingers', stage: 'tacked', film: { type: 'paint film', laid: 'wet' } }
+    const told = await answer(['judge', '-'], { ...asked, evidence: { excessMmPer100: 1.8 } })
+    expect(told.causes[0]).toMatchObject({ id: 'too much film', because: [expect.stringContaining('1.8 mm')] })
+    expect(told.causes.reduce((sum: number, c: { probability: number }) => sum + c.probability, 0)).toBeCloseTo(1, 9)
+    expect(told.cure[0].says).toBe('Lift it back to before the place, flat and slowly.')
+    expect(told.tooLate).toBeNull()
+    const late = await answer(['judge', '-'], { ...asked, fault: 'dirt or hair', stage: 'heated' })
+    expect(late).toMatchObject({ cure: [], tooLate: expect.stringContaining('once it was heated') })
+  })
   test('form over every demo form', async () => {
     const forms = readdirSync(at('../../../demo/forms'))
     expect(forms.length).toBeGreaterThan(30)
@@ -352,6 +362,12 @@ describe('bad input: nothing on standard output, one line on standard error, exi
     ['a file that is not there', ['form', '/nowhere.json'], '', 'cannot be read'],
     ['wrong JSON', ['mix', '-'], '{"target":', 'not JSON'],
     ['a missing field', ['mix', '-'], '{"target":{},"stock":{}}', 'batchMl'],
+    [
+      'evidence that contradicts',
+      ['judge', '-'],
+      '{"fault":"crease","stage":"wet","film":{"type":"trim vinyl","laid":"dry"}}',
+      'laid dry is never wet',
+    ],
     ['an unknown field', ['light', '-'], '{"layers":[{"transmission":0.5}],"colour":1}', 'colour'],
     [
       'a target above the stock',

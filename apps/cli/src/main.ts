@@ -2,6 +2,7 @@ import { parseArgs } from 'node:util'
 import { align } from './commands/align.ts'
 import { form } from './commands/form.ts'
 import { heat } from './commands/heat.ts'
+import { judge } from './commands/judge.ts'
 import { lay } from './commands/lay.ts'
 import { light } from './commands/light.ts'
 import { mix } from './commands/mix.ts'
@@ -11,7 +12,7 @@ import { wait } from './commands/wait.ts'
 import { BadInput } from './input.ts'
 import { inEnglish } from './inEnglish.ts'
 
-const commands = { form, lay, align, mix, heat, wait, light, plan, story }
+const commands = { form, lay, align, mix, heat, wait, light, judge, plan, story }
 const text = { type: 'string' } as const
 const optionsOf: Record<keyof typeof commands, Record<string, typeof text>> = {
   form: { triangles: text, out: text },
@@ -21,6 +22,7 @@ const optionsOf: Record<keyof typeof commands, Record<string, typeof text>> = {
   heat: {},
   wait: {},
   light: {},
+  judge: {},
   plan: { order: text },
   story: {},
 }

@@ -8,6 +8,7 @@ export {
   repairRequest,
   waitRequest,
 } from './cliRequests.ts'
+export { faultAnswers, faultEvidence, judgeRequest } from './judgeRequest.ts'
 export { asIssue, sayProblem, type WireFailure, wireFailure } from './failure.ts'
 export { type RemovableKind, removableKinds, type RemovedThing, removedThing, removedThings } from './removed.ts'
 export type { RecordContext } from './fit/lines/defineRecordLine.ts'

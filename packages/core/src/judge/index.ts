@@ -1,9 +1,43 @@
+export { type CauseId, causeIds, causeOf, causesOf, type HowOften } from './causes.ts'
 export {
+  canBeDone,
+  comesOff,
+  type CurePlace,
+  type CureStep,
+  type CureStepId,
+  cureStep,
+  cureStepIds,
+} from './cureSteps.ts'
+export {
+  type FaultAnswers,
+  type FaultEvidence,
+  type FaultQuestion,
+  type FaultStage,
+  faultQuestions,
+  faultStages,
+  type JudgedFilm,
+  questionWords,
+} from './evidence.ts'
+export {
+  type FaultGroup,
   type FaultKind,
+  faultGroup,
+  faultGroups,
+  faultGroupWords,
   faultKinds,
+  faultLooks,
   faultWords,
   type SpoilOutcome,
   spoilOutcomes,
   spoilOutcomeWords,
   spoils,
 } from './faults.ts'
+export {
+  type ComeBackTime,
+  comeBackTimes,
+  comeBackWords,
+  type FaultCase,
+  type Judgement,
+  judgeFault,
+} from './judgeFault.ts'
+export { type RankedCause, rankCauses, tellsApart } from './rankCauses.ts'

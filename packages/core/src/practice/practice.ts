@@ -2,6 +2,7 @@ import { figure, say, type Sentence, verbatim } from '../say/index.ts'
 import { cutting } from './groups/cutting.ts'
 import { edges } from './groups/edges.ts'
 import { greatestWaits } from './groups/greatestWaits.ts'
+import { faults } from './groups/faults.ts'
 import { heat } from './groups/heat.ts'
 import { lay } from './groups/lay.ts'
 import { liquids } from './groups/liquids.ts'
@@ -11,7 +12,7 @@ import { waits } from './groups/waits.ts'
 import type { PracticeFigure } from './practiceFigure.ts'
 
 /** Every group, in the order in which a shop reads them. */
-const groups = { edges, cutting, liquids, waits, greatestWaits, room, heat, lay, measuring }
+const groups = { edges, cutting, liquids, waits, greatestWaits, room, heat, lay, measuring, faults }
 export type PracticeGroupName = keyof typeof groups
 
 type KeysOf<G> = G extends { readonly figures: Readonly<Record<infer K extends string, PracticeFigure>> } ? K : never

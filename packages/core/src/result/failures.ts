@@ -235,6 +235,10 @@ const catalogue = {
       say`The order rules of this kit go round in a circle: ${name(f.first)} has to wait for ${name(f.second)}, and the other way round.`,
     fix: say`Take one of the two rules out of the kit.`,
   },
+  EVIDENCE_CONTRADICTS: {
+    says: (f: { what: Sentence }) => say`What is known of this fault contradicts itself: ${f.what}.`,
+    fix: say`Put right what was seen or answered, or leave it out.`,
+  },
   WORKER_LOST: {
     says: (f: { work: Sentence }) => say`The computer stopped working on the ${f.work}.`,
     fix: say`Ask again; if it happens twice, use fewer triangles.`,
