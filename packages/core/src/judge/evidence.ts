@@ -117,9 +117,9 @@ function ofTheLay({ excessMmPer100, stretch, glueLineStretch, hollow }: FaultEvi
       { cause: 'pulled too little', factor: Math.sqrt(factor), says },
     )
   }
-  if (stretch !== undefined && stretch > 0) {
+  if (stretch !== undefined && glueLineStretch !== undefined && stretch > 0) {
     const says = say`stretched by ${percent(100 * stretch, 1)} there by the lay`
-    const factor = more(stretch, glueLineStretch ?? 0.05)
+    const factor = more(stretch, glueLineStretch)
     speaks.push(
       { cause: 'laid under tension', factor, says },
       { cause: 'pulled out of shape', factor, says },
@@ -177,8 +177,7 @@ function ofLiquidsAndAir(evidence: FaultEvidence, practice: Practice): Speaks[] 
   if (humidityPercent !== undefined)
     speaks.push({
       cause: 'cold or damp',
-      // As much as six degrees: a room at 85 % takes up a third of the water that one at 50 % does.
-      factor: more(humidityPercent - 50, 35),
+      factor: more(humidityPercent - 50, practice.tellingDamp),
       says: say`the air has ${percent(humidityPercent)} humidity`,
     })
   return speaks
@@ -190,7 +189,7 @@ function ofHeatAndBlade(evidence: FaultEvidence, practice: Practice): Speaks[] {
   if (hottestC !== undefined && damageC !== undefined)
     speaks.push({
       cause: 'too hot',
-      factor: 2 ** ((hottestC - (damageC - 15)) / practice.tellingDegreesHot),
+      factor: 2 ** ((hottestC - (damageC - practice.tellingNearDamage)) / practice.tellingDegreesHot),
       says: say`the surface came to ${temperature(hottestC)} there; damage begins at ${temperature(damageC)}`,
     })
   if (hottestC !== undefined && leastC !== undefined && hottestC < leastC)

@@ -24,3 +24,8 @@ test('a shop’s own figure takes the place of the default, and a wild one is na
   expect(practiceWith().weakTackAlcohol).toBe(practiceTable.weakTackAlcohol.value)
   expect(english(practiceProblem('weakTackAlcohol', 95) ?? nothing)).toContain('95')
 })
+
+test.each(['heatSpread', 'tellingCold', 'tellingDegreesHot', 'tellingDegreesCold', 'tellingNearDamage'] as const)(
+  '%s is a difference of temperatures, and told as one in every unit',
+  (key) => expect(practiceTable[key].unit).toBe('K'),
+)

@@ -1,7 +1,20 @@
 import type { Sentence } from '../say/index.ts'
 
-/** Of a figure, as a shop reads it beside the number. */
-export type PracticeUnit = 'mm' | 'mL/L' | '%' | 'm²' | 'mL/m²' | 'mL/m' | 'mL' | 'min' | 'days' | '°C' | '°' | 'ratio'
+/** Of a figure, as a shop reads it beside the number; K is a difference of temperatures. */
+export type PracticeUnit =
+  | 'mm'
+  | 'mL/L'
+  | '%'
+  | 'm²'
+  | 'mL/m²'
+  | 'mL/m'
+  | 'mL'
+  | 'min'
+  | 'days'
+  | '°C'
+  | 'K'
+  | '°'
+  | 'ratio'
 
 /** A figure of the trade: a default that a shop may change within a plausible range, and why it is what it is. */
 export interface PracticeFigure {

@@ -1,4 +1,4 @@
-import { say } from '../../say/index.ts'
+import { say, temperature } from '../../say/index.ts'
 import { figures } from '../practiceFigure.ts'
 
 /** What faults are judged by: how much more likely a cause is made by how often it is met, and by what is known of the place. */
@@ -61,27 +61,43 @@ export const faults = figures(say`Faults and their causes`, {
   },
   tellingDegreesHot: {
     label: say`So much nearer to damage doubles the suspicion of too much heat`,
-    unit: '°C',
+    unit: 'K',
     value: 8,
     min: 2,
     max: 20,
     reason: say`The gun is read no better than that.`,
   },
+  tellingNearDamage: {
+    label: say`Heat is suspected from so much below damage`,
+    unit: 'K',
+    value: 15,
+    min: 5,
+    max: 40,
+    reason: say`A margin that is kept by a gun that is read well.`,
+  },
   tellingDegreesCold: {
     label: say`So much short of its band doubles the suspicion of too little heat`,
-    unit: '°C',
+    unit: 'K',
     value: 10,
     min: 3,
     max: 30,
     reason: say`Film that was not warm enough goes back to what it was.`,
   },
   tellingCold: {
-    label: say`A room colder than 20 °C by so much doubles the suspicion`,
-    unit: '°C',
+    label: say`A room colder than ${temperature(20)} by so much doubles the suspicion`,
+    unit: 'K',
     value: 6,
     min: 2,
     max: 15,
-    reason: say`Adhesive flows at half the speed about ten degrees colder.`,
+    reason: say`Adhesive flows more slowly the colder it is.`,
+  },
+  tellingDamp: {
+    label: say`Humidity above 50 % by so much doubles the suspicion`,
+    unit: '%',
+    value: 35,
+    min: 10,
+    max: 50,
+    reason: say`At 85 % the air takes up a third of the water that it does at 50 %.`,
   },
   tellingBlade: {
     label: say`A blade segment that has cut its share makes a bad cut likelier by`,

@@ -28,7 +28,7 @@ export const heat = figures(say`Heat`, {
   },
   heatSpread: {
     label: say`A heat band reaches to each side`,
-    unit: '°C',
+    unit: 'K',
     value: 7,
     min: 3,
     max: 12,
