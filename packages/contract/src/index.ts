@@ -9,6 +9,8 @@ export {
   waitRequest,
 } from './cliRequests.ts'
 export { faultAnswers, faultEvidence, judgeRequest } from './judgeRequest.ts'
+export { faultStageOf, isDue, openProblems, type Problem, stopsPart, whatIsKnown } from './fit/problems.ts'
+export { becameOf } from './fit/lines/becameOf.ts'
 export { asIssue, sayProblem, type WireFailure, wireFailure } from './failure.ts'
 export { type RemovableKind, removableKinds, type RemovedThing, removedThing, removedThings } from './removed.ts'
 export type { RecordContext } from './fit/lines/defineRecordLine.ts'

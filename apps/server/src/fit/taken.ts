@@ -8,6 +8,9 @@ export interface Taken extends Followed {
   readonly late: readonly { readonly id: string; readonly says: Sentence }[]
 }
 
+/** What was seen or said of it hangs on no step. */
+const standsAlone = ({ kind }: FitEvent): boolean => kind === 'problemSeen' || kind === 'problemSettled'
+
 /**
  * Takes those events that act on what the fit still stands at. Where one of a step comes too late, so does all that came with it about that
  * step: it was one press.
@@ -19,7 +22,7 @@ export function taken(start: FitState, sent: readonly FitEvent[], nameOf: (perso
   const retired: FitEvent[] = []
   let state = start
   for (const event of sent) {
-    const stepId = event.kind === 'fitStarted' || event.kind === 'problemSeen' ? null : event.stepId
+    const stepId = event.kind === 'fitStarted' || standsAlone(event) ? null : event.stepId
     const says = (stepId === null ? undefined : lateSteps.get(stepId)) ?? tooLate(state, event, nameOf)
     if (says !== null) {
       late.push({ id: event.id, says })

@@ -115,6 +115,9 @@ export const cureWays: Readonly<Record<FaultKind, readonly CureWay[]>> = {
   'lens crazed': [],
 }
 
+/** Whether film may be handed over with it. */
+export const canBeLeft = (fault: FaultKind): boolean => leftWords[fault] !== null
+
 /** What the customer is told where it is left as it is; null where it cannot be left. */
 export const leftWords: Readonly<Record<FaultKind, Sentence | null>> = {
   fingers: say`Small folds stay at the edge. They do no harm; dirt may gather there, and they can be pressed again with heat.`,

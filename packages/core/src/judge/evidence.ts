@@ -212,7 +212,7 @@ function ofThePast({ found = [], earlierFits, earlierSame }: FaultEvidence, prac
     const cause = knownCauses[kind]
     return cause === undefined
       ? []
-      : [{ cause, factor: practice.tellingKnown, says: say`the walk-round found there: ${findingMeanings[kind].says}` }]
+      : [{ cause, factor: practice.tellingKnown, says: say`found at the walk-round: ${findingMeanings[kind].says}` }]
   })
   if (earlierFits !== undefined && earlierFits > 0) {
     const same = earlierSame ?? 0

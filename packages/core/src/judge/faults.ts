@@ -99,6 +99,16 @@ export const faultLooks = (kind: FaultKind): Sentence => of(kind).looks
 export const faultGroup = (kind: FaultKind): FaultGroup => of(kind).group
 export const spoils = (kind: FaultKind): boolean => of(kind).spoils === true
 
+const settlingTable = {
+  'put right': say`put right`,
+  'was there': say`was there before`,
+  'customer takes it': say`the customer has seen it and takes it`,
+} as const satisfies Record<string, Sentence>
+/** What became of a fault. */
+export type FaultOutcome = keyof typeof settlingTable
+export const faultOutcomes = Object.keys(settlingTable) as [FaultOutcome, ...FaultOutcome[]]
+export const faultOutcomeWords = (outcome: FaultOutcome): Sentence => settlingTable[outcome]
+
 const outcomeTable = {
   'customer takes it': say`the customer has seen it and takes it`,
   'laid again': say`it comes off and is laid again`,

@@ -8,6 +8,8 @@ export {
   cureStep,
   cureStepIds,
 } from './cureSteps.ts'
+export { canBeLeft } from './cures.ts'
+export { canHave, likelyFaults } from './likelyFaults.ts'
 export {
   type FaultAnswers,
   type FaultEvidence,
@@ -20,12 +22,15 @@ export {
 } from './evidence.ts'
 export {
   type FaultGroup,
+  type FaultOutcome,
   type FaultKind,
   faultGroup,
   faultGroups,
   faultGroupWords,
   faultKinds,
   faultLooks,
+  faultOutcomes,
+  faultOutcomeWords,
   faultWords,
   type SpoilOutcome,
   spoilOutcomes,

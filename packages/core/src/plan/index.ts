@@ -6,6 +6,7 @@ export { damageOf, gunOn, heatBand, type HeatCourseOfUse, heatCourses, heatCours
 export { type HeldUp, holdUp } from './holdUp.ts'
 export { heats, inHandWords, type Liquid, liquids, liquidWords, type Tool, tools, toolWords } from './inHand.ts'
 export { type LiquidOption, liquidOptions, liquidRefused } from './liquidOptions.ts'
+export { type NamedPlace, namedPlace } from './namedPlace.ts'
 export { type OrdinaryPlace, ordinaryForm } from './ordinaryForm.ts'
 export { filmDoubt } from './lying.ts'
 export { correctionFor, gapIsRight, type MeasuredGap, measuredGaps, planOfStep, wrongAfter } from './measuredGaps.ts'

@@ -1,6 +1,6 @@
 import { findingMeanings } from '@truelay/core/plan'
-import type { PartRecord, PhotoId, Shop } from '@truelay/contract'
-import { faultWords } from '@truelay/core/judge'
+import { becameOf, type PartRecord, type PhotoId, type Shop } from '@truelay/contract'
+import { causeOf, faultWords } from '@truelay/core/judge'
 import { strengthWords } from '@truelay/core/mix'
 import {
   clock,
@@ -117,12 +117,14 @@ export function writeRecord({ record, shop, words, faces, photoFile }: RecordPap
   }
   if (lines.problemSeen.length > 0) {
     heading(say`Found and put right`)
-    for (const { problem, place, comeBack, during, by, at } of lines.problemSeen)
+    for (const seen of lines.problemSeen)
       row(
-        faultWords(problem),
-        comeBack
-          ? say`${name(place)}, on the come-back list; during "${during}", ${name(by)}, ${clock(at)}`
-          : say`${name(place)}; during "${during}", ${name(by)}, ${clock(at)}`,
+        faultWords(seen.problem),
+        paragraph(
+          say`${name(seen.place)}; ${becameOf(seen, lines.problemSettled)}.`,
+          seen.cause !== undefined && say`Most likely cause: ${causeOf(seen.cause).says}.`,
+          say`During "${seen.during}", ${name(seen.by)}, ${clock(seen.at)}.`,
+        ),
       )
   }
   heading(say`Steps, ${count(record.steps.length)} of ${count(record.stepsTotal)}`)

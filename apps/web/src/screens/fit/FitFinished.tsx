@@ -1,7 +1,9 @@
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
-import { type JobBundle, type Part, standing } from '@truelay/contract'
-import { faultWords, spoilOutcomeWords } from '@truelay/core/judge'
+import { type JobBundle, type Part, type Problem, standing } from '@truelay/contract'
+import { comeBackWords, type FaultOutcome, faultOutcomeWords, faultWords, spoilOutcomeWords } from '@truelay/core/judge'
+import { say, type Sentence } from '@truelay/core/say'
+import { Check } from 'lucide-react'
 import { Link } from 'react-router'
 import { useNow } from '../../ui/useNow.ts'
 import { countText } from '../../ui/clockText.ts'
@@ -17,10 +19,16 @@ interface FitFinishedProps {
   readonly happened: Happened
 }
 
+/** What became of it, or when it is come back to. */
+const becomes = ({ when }: Problem, outcome: FaultOutcome | undefined): Sentence =>
+  outcome !== undefined ? faultOutcomeWords(outcome) : when === undefined ? say`come back to it` : comeBackWords[when]
+
 /** After the last step. */
 export function FitFinished({ bundle, part, state, happened }: FitFinishedProps) {
   const t = useWords()
   const problems = standing(state, 'problemSeen')
+  const outcomeOf = new Map(standing(state, 'problemSettled').map((event) => [event.problemId, event.outcome]))
+  const open = problems.filter(({ id }) => !outcomeOf.has(id))
   const settled = standing(state, 'spoilSettled').at(-1)
   const aftercare = state.plan.steps.find((step) => step.tells === 'aftercare')
   const last = state.done[state.done.length - 1]
@@ -39,12 +47,14 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
         <Title look="far">
           {settled?.outcome === 'laid again' ? t`${part.name} is to be laid again` : t`${part.name} is done`}
         </Title>
-        <p className="mt-2 text-title">{t`${state.done.length} steps in ${countText(tookMs)}. ${problems.length === 0 ? t`Nothing stands on the come-back list.` : t`${problems.length} on the come-back list.`}`}</p>
+        <p className="mt-2 text-title">{t`${state.done.length} steps in ${countText(tookMs)}. ${open.length === 0 ? t`Nothing stands on the come-back list.` : t`${open.length} on the come-back list.`}`}</p>
         {problems.length === 0 ? null : (
           <ul className="mt-4 text-head">
             {problems.map((p) => (
               <li key={p.id}>
+                {outcomeOf.has(p.id) ? <Check size={26} aria-hidden="true" className="mr-2 inline text-good" /> : null}
                 <strong>{t(faultWords(p.problem))}</strong>, {p.place}
+                <span className="text-quiet">{t`: ${becomes(p, outcomeOf.get(p.id))}`}</span>
               </li>
             ))}
             {settled === undefined ? null : (

@@ -1,7 +1,7 @@
-import { dueLater, type JobBundle, type Part, unsettledSpoils } from '@truelay/contract'
-import { faultWords } from '@truelay/core/judge'
+import { dueLater, type JobBundle, type Part, type Problem, unsettledSpoils } from '@truelay/contract'
+import { comeBackWords, faultOutcomeWords, faultWords } from '@truelay/core/judge'
 import { practiceWith } from '@truelay/core/practice'
-import { say, type Sentence } from '@truelay/core/say'
+import { name, paragraph, say, type Sentence } from '@truelay/core/say'
 import { useState } from 'react'
 import { useNow } from '../../ui/useNow.ts'
 import { useWords } from '../../ui/words.ts'
@@ -12,7 +12,9 @@ import type { Fitting } from './fitting.ts'
 import { grabWords } from './grabWords.ts'
 import { Meanwhile } from './Meanwhile.tsx'
 import { SetStrip } from './SetStrip.tsx'
-import { SomethingWrong } from './SomethingWrong.tsx'
+import { stoppingProblems } from './wrong/ComeBacks.tsx'
+import { seenEvents } from './wrong/seenEvents.ts'
+import { SomethingWrong } from './wrong/SomethingWrong.tsx'
 import { StepPicture } from './StepPicture.tsx'
 import { StepWords } from './StepWords.tsx'
 import { Targets } from './Targets.tsx'
@@ -54,12 +56,15 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
   const gaps = useGapRounds(state, step, waiting)
   const elsewhere = useElsewhere(index)
   const [fresh, setFresh] = useState(true)
-  const [wrong, setWrong] = useState(false)
-  const spoilt = index === plan.steps.length - 1 ? unsettledSpoils(state) : []
+  /** Something new that is wrong, or something that is come back to. */
+  const [wrong, setWrong] = useState<'new' | Problem | null>(null)
+  const last = index === plan.steps.length - 1
+  const spoilt = last ? unsettledSpoils(state) : []
+  const stopping = last ? stoppingProblems(state) : []
   const [noted, setNoted] = useState<string | null>(null)
 
   const done = () => {
-    if (step === undefined || waiting || spoilt.length > 0 || elsewhere.holding) return
+    if (step === undefined || waiting || spoilt.length + stopping.length > 0 || elsewhere.holding) return
     if (gaps.answering) {
       const readings = gaps.read()
       if (readings !== null) happened({ kind: 'gapsMeasured', stepId: step.id, readings })
@@ -71,10 +76,10 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
     setFresh(true)
   }
   const back = () => {
-    const last = state.done[state.done.length - 1]
-    if (last === undefined || elsewhere.holding) return
+    const before = state.done[state.done.length - 1]
+    if (before === undefined || elsewhere.holding) return
     elsewhere.pressed()
-    happened({ kind: 'stepReopened', stepId: last.stepId })
+    happened({ kind: 'stepReopened', stepId: before.stepId })
   }
   const { tooSoon } = useStepKeys(`${index} ${waiting}`, done, back)
 
@@ -127,6 +132,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
             onFresh={setFresh}
             noted={noted ?? (elsewhere.changed ? t`Another tablet has changed the step.` : null)}
             spoilt={spoilt}
+            onComeBack={setWrong}
           />
           <StepPicture plan={plan} step={step} gaps={gaps} />
         </div>
@@ -143,21 +149,30 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
         waiting={waiting}
         holding={elsewhere.holding}
         tooSoon={tooSoon}
-        settling={spoilt.length > 0}
+        settling={spoilt.length + stopping.length > 0}
         canGoBack={state.done.length > 0}
         onDone={done}
-        onWrong={() => setWrong(true)}
+        onWrong={() => setWrong('new')}
         onBack={back}
       />
       <SomethingWrong
-        open={wrong}
-        edges={plan.edges.map((e) => e.label)}
-        onClose={() => setWrong(false)}
-        onNoted={(problem, place) => {
-          happened({ kind: 'problemSeen', stepId: step.id, problem, place, comeBack: true })
-          const why = grabWords(problem, state, air, practiceWith(bundle.shop.practice), new Date())
-          setNoted(t`Noted: ${faultWords(problem)}, ${place}. ${why ?? say`It stands on the come-back list.`}`)
-          setWrong(false)
+        open={wrong !== null}
+        bundle={bundle}
+        part={part}
+        state={state}
+        step={step}
+        air={air}
+        again={wrong === 'new' ? null : wrong}
+        onClose={() => setWrong(null)}
+        onNoted={(seen, becomes) => {
+          happened(...seenEvents(step.id, wrong === 'new' ? null : wrong, seen, becomes))
+          const why = grabWords(seen.problem, state, air, practiceWith(bundle.shop.practice), new Date())
+          const told =
+            'settled' in becomes
+              ? faultOutcomeWords(becomes.settled)
+              : say`come back to ${comeBackWords[becomes.later]}`
+          setNoted(t(paragraph(say`Noted: ${faultWords(seen.problem)}, ${name(seen.place)}; ${told}.`, why)))
+          setWrong(null)
         }}
       />
     </main>

@@ -1,4 +1,4 @@
-import type { FitEventOf, JobBundle } from '@truelay/contract'
+import type { FitEventOf, JobBundle, Problem } from '@truelay/contract'
 import type { PlanStep } from '@truelay/core/plan'
 import { heldTogether } from '../../ui/heldTogether.ts'
 import { useWords } from '../../ui/words.ts'
@@ -14,6 +14,7 @@ import type { StandIn } from './useStandIns.ts'
 import type { Waits } from './useWaits.ts'
 import { SpoiltPiece } from './SpoiltPiece.tsx'
 import { StepHeading } from './StepHeading.tsx'
+import { ComeBacks } from './wrong/ComeBacks.tsx'
 import { WasItReady } from './WasItReady.tsx'
 
 interface StepWordsProps {
@@ -31,6 +32,7 @@ interface StepWordsProps {
   readonly noted: string | null
   /** Faults that spoilt the piece and are not settled. */
   readonly spoilt: readonly FitEventOf<'problemSeen'>[]
+  readonly onComeBack: (problem: Problem) => void
 }
 
 /** What to do, with what, when, why, and what to mind: the step as it is read from two metres away. */
@@ -46,6 +48,7 @@ export function StepWords({
   onFresh,
   noted,
   spoilt,
+  onComeBack,
 }: StepWordsProps) {
   const t = useWords()
   const { plan } = state
@@ -99,6 +102,7 @@ export function StepWords({
           onSettled={(outcome) => happened({ kind: 'spoilSettled', stepId: step.id, outcome })}
         />
       )}
+      <ComeBacks state={state} onOpen={onComeBack} />
       {measuring ? (
         <GapEntry
           plan={gaps.plan}

@@ -5,10 +5,10 @@ import type { SetAside } from '../../remote/outboxStore.ts'
 import { outbox, useAppSelector } from '../../store/store.ts'
 import type { Sentence } from '@truelay/core/say'
 
-/** An event without what every event carries. */
+/** An event without what every event carries; with an id of its own where another event tells of it. */
 export type NewFitEvent = FitEvent extends infer E
   ? E extends FitEvent
-    ? Omit<E, 'id' | 'partId' | 'personId' | 'at'>
+    ? Omit<E, 'id' | 'partId' | 'personId' | 'at'> & { readonly id?: string }
     : never
   : never
 
@@ -49,7 +49,7 @@ export function useFit(partId: PartId, personId: string): { readonly fit: Fit | 
         if (keeping.current) return
         keeping.current = true
         const at = new Date().toISOString()
-        const whole = events.map((event) => ({ ...event, id: crypto.randomUUID(), partId, personId, at }) as FitEvent)
+        const whole = events.map((event) => ({ id: crypto.randomUUID(), ...event, partId, personId, at }) as FitEvent)
         void outbox.add(whole).finally(() => {
           keeping.current = false
         })

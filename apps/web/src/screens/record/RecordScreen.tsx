@@ -1,7 +1,7 @@
-import { faultWords, spoilOutcomeWords } from '@truelay/core/judge'
+import { causeOf, faultWords, spoilOutcomeWords } from '@truelay/core/judge'
 import { counted, length, temperature, volume } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
-import type { PartRecord, Shop } from '@truelay/contract'
+import { becameOf, type PartRecord, type Shop } from '@truelay/contract'
 import { strengthWords } from '@truelay/core/mix'
 import { Download, Printer } from 'lucide-react'
 import type { ReactNode } from 'react'
@@ -45,6 +45,7 @@ function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly s
     waitSet: air,
     bladeUsed: strokes,
     problemSeen: problems,
+    problemSettled,
     spoilSettled,
   } = record.lines
   const fresh = strokes.filter((stroke) => stroke.fresh).length
@@ -178,7 +179,8 @@ function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly s
             {problems.map((p) => (
               <Line key={`${p.at}-${p.place}`} label={t(faultWords(p.problem))}>
                 {p.place}
-                {p.comeBack ? t`, come-back list` : ''}
+                {p.cause === undefined ? '' : t`, by ${causeOf(p.cause).says}`}
+                {t`; ${becameOf(p, problemSettled)}`}
                 <span className="text-quiet">{t`, during “${p.during}”, ${p.by}, ${clockText(p.at)}`}</span>
               </Line>
             ))}

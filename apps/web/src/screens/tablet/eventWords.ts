@@ -15,5 +15,6 @@ export const eventWords: Readonly<Record<FitEventName, Sentence>> = {
   filmWetted: say`film wetted again`,
   gapsMeasured: say`gaps measured`,
   problemSeen: say`something wrong was seen`,
+  problemSettled: say`said what became of it`,
   spoilSettled: say`said what becomes of the piece`,
 }

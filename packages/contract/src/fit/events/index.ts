@@ -5,6 +5,7 @@ import { filmWetted } from './filmWetted.ts'
 import { fitStarted } from './fitStarted.ts'
 import { gapsMeasured } from './gapsMeasured.ts'
 import { problemSeen } from './problemSeen.ts'
+import { problemSettled } from './problemSettled.ts'
 import { spoilSettled } from './spoilSettled.ts'
 import { stepDone } from './stepDone.ts'
 import { stepReopened } from './stepReopened.ts'
@@ -25,6 +26,7 @@ export const fitEventKinds = {
   bladeUsed,
   gapsMeasured,
   problemSeen,
+  problemSettled,
   filmWetted,
   spoilSettled,
 } as const

@@ -6,6 +6,7 @@ import { bottleTakenLine } from './bottleTaken.ts'
 import type { RecordLine } from './defineRecordLine.ts'
 import { gapsMeasuredLine } from './gapsMeasured.ts'
 import { problemSeenLine } from './problemSeen.ts'
+import { problemSettledLine } from './problemSettled.ts'
 import { spoilSettledLine } from './spoilSettled.ts'
 import { waitSetLine } from './waitSet.ts'
 
@@ -25,6 +26,7 @@ export const lineKinds = {
   bladeUsed: bladeUsedLine,
   gapsMeasured: gapsMeasuredLine,
   problemSeen: problemSeenLine,
+  problemSettled: problemSettledLine,
   filmWetted: none,
   spoilSettled: spoilSettledLine,
 } as const satisfies { [K in FitEventName]: unknown }

@@ -4,21 +4,27 @@ import { moment } from '../../ids.ts'
 import { problemSeen } from '../events/problemSeen.ts'
 import { defineRecordLine } from './defineRecordLine.ts'
 
-const { problem, place } = problemSeen.schema.shape
+const { id, problem, place, cause, when } = problemSeen.schema.shape
 
 /** What was wrong, where and during which step. */
 export const problemSeenLine = defineRecordLine(problemSeen, {
   schema: z.strictObject({
+    id,
     problem,
     place,
+    cause,
+    when,
     during: sentence,
     comeBack: z.boolean(),
     at: moment,
     by: z.string(),
   }),
-  of: ({ problem, place, comeBack, stepId, at, personId }, { nameOf, headlineOf }) => ({
+  of: ({ id, problem, place, cause, when, comeBack, stepId, at, personId }, { nameOf, headlineOf }) => ({
+    id,
     problem,
     place,
+    ...(cause === undefined ? {} : { cause }),
+    ...(when === undefined ? {} : { when }),
     during: headlineOf(stepId),
     comeBack,
     at,

@@ -1,0 +1,30 @@
+import type { Problem } from '@truelay/contract'
+import type { NewFitEvent } from '../useFit.ts'
+import type { Becomes, Seen } from './SomethingWrong.tsx'
+
+/** What one tap at the end brings about: what was seen, unless it stands already, and what became of it. */
+export function seenEvents(stepId: string, again: Problem | null, seen: Seen, becomes: Becomes): NewFitEvent[] {
+  const id = again?.id ?? crypto.randomUUID()
+  const { problem, place, onPart, answers, judgement } = seen
+  const cause = judgement?.causes[0]?.id
+  const first: NewFitEvent[] =
+    again !== null
+      ? []
+      : [
+          {
+            kind: 'problemSeen',
+            id,
+            stepId,
+            problem,
+            place,
+            comeBack: 'later' in becomes,
+            when: 'later' in becomes ? becomes.later : 'now',
+            ...(onPart === undefined ? {} : { onPart: [onPart[0], onPart[1]] }),
+            ...(Object.keys(answers).length === 0 ? {} : { answers }),
+            ...(cause === undefined ? {} : { cause }),
+          },
+        ]
+  return 'settled' in becomes
+    ? [...first, { kind: 'problemSettled', stepId, problemId: id, outcome: becomes.settled }]
+    : first
+}

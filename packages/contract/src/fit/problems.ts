@@ -1,0 +1,103 @@
+import {
+  canBeLeft,
+  type ComeBackTime,
+  type FaultAnswers,
+  type FaultEvidence,
+  type FaultStage,
+  spoils,
+} from '@truelay/core/judge'
+import type { FindingKind, NamedPlace, PlanStep } from '@truelay/core/plan'
+import { wettedAt } from './clocks.ts'
+import { type FitEventOf, standing } from './fitEvents.ts'
+import type { Begun } from './fitState.ts'
+
+export type Problem = FitEventOf<'problemSeen'>
+
+/** In these phases a knife goes round the part; before, it only cuts the piece to size. */
+const cutsPart = ({ phase, cutMm }: PlanStep): boolean => (cutMm ?? 0) > 0 && ['edges', 'heat', 'look'].includes(phase)
+const heatsThrough = ({ heat }: PlanStep): boolean => heat === 'post-heat' || heat === 'seal'
+
+/** How far the work on the part has come, by the steps that stand as done. */
+export function faultStageOf({ plan, done }: Pick<Begun, 'plan' | 'done'>): FaultStage {
+  const steps = plan.steps.slice(0, done.length)
+  if (steps.some(cutsPart)) return 'cut'
+  if (steps.some(heatsThrough)) return 'heated'
+  const grabbed = steps.some(({ wait, phase }) => wait?.kind === 'initialGrab' || phase === 'edges')
+  if (grabbed) return 'bonded'
+  if (plan.film.laid === 'dry' || steps.some(({ phase }) => phase === 'lay')) return 'tacked'
+  return 'wet'
+}
+
+interface AskedOf {
+  readonly state: Begun
+  /** The step in hand. */
+  readonly step: PlanStep
+  readonly place: Pick<NamedPlace, 'edge'>
+  readonly air: { readonly temperatureC: number; readonly humidityPercent: number }
+  /** What the walk-round found on this part. */
+  readonly found: readonly FindingKind[]
+  readonly answers: FaultAnswers
+  readonly now: Date
+}
+
+/** What the app knows of a place: by the plan, the log of this fit, the air and the walk-round. What it does not know is left out. */
+export function whatIsKnown({ state, step, place, air, found, answers, now }: AskedOf): FaultEvidence {
+  const { plan, done } = state
+  const minutesEarly = done.reduce((most, { earlySeconds = 0 }) => Math.max(most, earlySeconds / 60), 0)
+  const minutesDry =
+    step.driesInMinutes === undefined
+      ? 0
+      : (now.getTime() - wettedAt(state, step, now).getTime()) / 60_000 - step.driesInMinutes
+  const slip = inHand(state, 'slip')
+  const tack = inHand(state, 'tack')
+  const asked = (use: 'slip' | 'tack') => plan.solutions.find((s) => s.use === use)?.strength
+  const pulled = plan.steps.slice(0, done.length).some(({ references }) => references.some((r) => r.kind === 'pull'))
+  const { edge } = place
+  return {
+    ...(edge === null ? {} : { excessMmPer100: pulled ? edge.leftMmPer100 : edge.unpulledMmPer100 }),
+    ...(minutesEarly > 0 ? { minutesEarly } : {}),
+    ...(minutesDry > 0 ? { minutesDry } : {}),
+    ...(slip === null ? {} : { slipSoapMlPerL: slip.soapMlPerL, askedSoapMlPerL: asked('slip')?.soapMlPerL }),
+    ...(tack === null
+      ? {}
+      : { tackAlcoholPercent: tack.alcoholPercent, askedAlcoholPercent: asked('tack')?.alcoholPercent }),
+    roomC: air.temperatureC,
+    humidityPercent: air.humidityPercent,
+    found,
+    answers,
+  }
+}
+
+/** The strength of the bottle that was last taken in hand. */
+const inHand = (state: Begun, use: 'slip' | 'tack') =>
+  standing(state, 'bottleTaken').findLast((bottle) => bottle.use === use) ?? null
+
+/** What was wrong and has not been settled, the oldest first. What was noted before one said when stands there for the record only. */
+export function openProblems(state: Pick<Begun, 'logged'>): Problem[] {
+  const settled = new Set(standing(state, 'problemSettled').map(({ problemId }) => problemId))
+  return standing(state, 'problemSeen').filter(({ id, when }) => when !== undefined && !settled.has(id))
+}
+
+/** Whether the time to come back to it has come: at that step, or already past it. */
+export function isDue(when: ComeBackTime, { plan, done }: Pick<Begun, 'plan' | 'done'>): boolean {
+  const here = done.length
+  const first = (is: (step: PlanStep) => boolean) => {
+    const at = plan.steps.findIndex(is)
+    return at < 0 ? plan.steps.length - 1 : at
+  }
+  switch (when) {
+    case 'now':
+      return true
+    case 'before the cut':
+      return here >= first(cutsPart)
+    case 'at post-heat':
+      return here >= first(heatsThrough)
+    case 'at hand-over':
+      return here >= plan.steps.length - 1
+    case 'at the edge look':
+      return false
+  }
+}
+
+/** What has to be settled before the part is done: nobody hands film over that lifts or hangs on a thread. */
+export const stopsPart = ({ problem }: Problem): boolean => !canBeLeft(problem) && !spoils(problem)
