@@ -38,7 +38,7 @@ const layers = {
     'result',
     'say',
   ],
-  judge: ['plan', 'lay', 'practice', 'schema', 'result', 'say'],
+  judge: ['plan', 'lay', 'geometry', 'practice', 'schema', 'result', 'say'],
 }
 
 /** The server, floor by floor: a folder may import its own and any on a lower floor. */

@@ -110,7 +110,7 @@ export function whatSpeaks(evidence: FaultEvidence, practice: Practice): Speaks[
 function ofTheLay({ excessMmPer100, stretch, glueLineStretch, hollow }: FaultEvidence, practice: Practice): Speaks[] {
   const speaks: Speaks[] = []
   if (excessMmPer100 !== undefined && excessMmPer100 > 0) {
-    const says = say`${length(excessMmPer100)} too much film on ${length(100)} there by the lay`
+    const says = say`by the lay there is ${length(excessMmPer100)} too much film on each ${length(100)}`
     const factor = more(excessMmPer100, practice.tellingExcess)
     speaks.push(
       { cause: 'too much film', factor, says },

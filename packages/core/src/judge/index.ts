@@ -8,6 +8,7 @@ export {
   cureStep,
   cureStepIds,
 } from './cureSteps.ts'
+export { curePicture } from './curePicture.ts'
 export { canBeLeft } from './cures.ts'
 export { canHave, likelyFaults } from './likelyFaults.ts'
 export {

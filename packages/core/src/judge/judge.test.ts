@@ -102,7 +102,7 @@ describe('cases as an old hand would judge them', () => {
   })
   test('says why, with the figures, and what would tell two apart', () => {
     const { causes, words } = judged({ fault: 'fingers', evidence: { excessMmPer100: 1.8 } })
-    expect(causes[0]?.because.map(english)).toEqual(['1.8 mm too much film on 100 mm there by the lay'])
+    expect(causes[0]?.because.map(english)).toEqual(['by the lay there is 1.8 mm too much film on each 100 mm'])
     expect(english(words)).toMatch(/^Fingers\. Most likely \(\d\d %\): more film than the form takes there/)
     const haze = judged({ fault: 'silvering', film: smoke, evidence: {} })
     expect(haze.tellApart?.ask).toBe('wetBeneath')
@@ -278,7 +278,7 @@ describe('the cure', () => {
   test('says until when: dirt comes out of clear film before it bonds, and not after', () => {
     const early = judged({ fault: 'dirt or hair', stage: 'tacked' })
     expect(early.cure.map((s) => s.id)).toContain('rinse')
-    expect(early.until && english(early.until)).toBe('Do it before that: once it has bonded this way is closed.')
+    expect(early.until && english(early.until)).toBe('Do it now: once it has bonded this way is closed.')
     const late = judged({ fault: 'dirt or hair', stage: 'bonded' })
     expect(late.cure).toEqual([])
     expect(late.tooLate && english(late.tooLate)).toMatch(/does not come off whole once it has bonded/)

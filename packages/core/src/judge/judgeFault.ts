@@ -3,6 +3,7 @@ import { done, failure, type Result, refused } from '../result/index.ts'
 import { atStart, clauses, paragraph, percent, say, type Sentence } from '../say/index.ts'
 import type { CauseId } from './causes.ts'
 import { canBeDone, type CurePlace, type CureStep, type CureStepId, cureStep } from './cureSteps.ts'
+import { cureCautions } from './cureCautions.ts'
 import { cureWays, leftWords } from './cures.ts'
 import {
   type FaultEvidence,
@@ -46,6 +47,8 @@ export interface Judgement {
   } | null
   /** What to do where the work stands, in its order; empty where it is too late. */
   readonly cure: readonly (CureStep & { readonly id: CureStepId })[]
+  /** What to heed meanwhile. */
+  readonly cautions: readonly Sentence[]
   /** Until when that can be done; null where it always can. */
   readonly until: Sentence | null
   /** Why it cannot be put right any more; null where it can. */
@@ -85,6 +88,7 @@ export function judgeFault(asked: FaultCase, practice: Practice): Result<Judgeme
     causes,
     tellApart: apart === null ? null : { ...apart, says: questionWords[apart.ask] },
     cure,
+    cautions: cureCautions(cure, film),
     until,
     tooLate,
     left,
@@ -112,7 +116,7 @@ function wayFor(fault: FaultKind, cause: CauseId | undefined, place: CurePlace):
 function untilWords(way: readonly CureStepId[], place: CurePlace): Sentence | null {
   const later = faultStages.slice(faultStages.indexOf(place.stage) + 1)
   const over = later.find((stage) => !way.every((step) => canBeDone(step, { ...place, stage })))
-  return over === undefined ? null : say`Do it before that: ${stageWords[over]} this way is closed.`
+  return over === undefined ? null : say`Do it now: ${stageWords[over]} this way is closed.`
 }
 
 function tooLateWords(fault: FaultKind, { stage, film }: CurePlace): Sentence {

@@ -127,7 +127,7 @@ describe('a fit from the first step to the last', () => {
     await visit.sees('Why, most likely')
     await visit.sees(/More film than the form takes there ?\d+ %/)
     await visit.sees('Lift it back to before the place, flat and slowly.')
-    await visit.sees('Do it before that: once it has bonded this way is closed.')
+    await visit.sees('Do it now: once it has bonded this way is closed.')
     await visit.presses('Come back to it before the cut')
     await visit.sees('Noted: crease, at a corner; come back to before the cut.')
     await settled()

@@ -1,13 +1,16 @@
-import type { FaultAnswers, FaultQuestion, Judgement, RankedCause } from '@truelay/core/judge'
-import { inHandWords, type PlannedHeat } from '@truelay/core/plan'
-import { atStart, clauses, percent } from '@truelay/core/say'
-import { useState } from 'react'
+import type { Vec2 } from '@truelay/core/geometry'
+import { curePicture, type FaultQuestion, type Judgement, type RankedCause } from '@truelay/core/judge'
+import { inHandWords, type PartPlan } from '@truelay/core/plan'
+import { atStart, clauses, length, percent } from '@truelay/core/say'
+import { useCallback, useState } from 'react'
+import { StepDrawing } from '../../../drawings/StepDrawing.tsx'
+import { useAspect } from '../useAspect.ts'
 import { useWords } from '../../../ui/words.ts'
 
 interface JudgedProps {
   readonly judgement: Judgement
-  readonly heat: readonly PlannedHeat[]
-  readonly answers: FaultAnswers
+  readonly plan: PartPlan
+  readonly place: { readonly at: Vec2 | null; readonly edge: string | null }
   readonly onAnswer: (ask: FaultQuestion, answer: boolean) => void
 }
 
@@ -16,9 +19,11 @@ const leastShown = 0.04
 const shownAtFirst = 3
 
 /** Why, with what speaks for it, and what to do where the work stands. */
-export function Judged({ judgement, heat, onAnswer }: JudgedProps) {
+export function Judged({ judgement, plan, place, onAnswer }: JudgedProps) {
   const t = useWords()
-  const { causes, tellApart, cure, until, tooLate, left } = judgement
+  const { causes, tellApart, cure, cautions, until, tooLate, left } = judgement
+  const [picture, aspect] = useAspect()
+  const show = useCallback((mm: number) => t`${length(mm)}`, [t])
   const [all, setAll] = useState(false)
   const worth = causes.filter((cause) => cause.probability >= leastShown)
   const shown = all ? worth : worth.slice(0, shownAtFirst)
@@ -58,21 +63,44 @@ export function Judged({ judgement, heat, onAnswer }: JudgedProps) {
             </div>
           </div>
         )}
+        {cure.length === 0 ? null : (
+          <div ref={picture} className="mt-4 h-64 overflow-hidden border border-hair bg-paper">
+            <StepDrawing
+              drawing={plan.drawing}
+              sheet={plan.drawing.piece}
+              picture={curePicture(
+                plan.drawing,
+                place,
+                cure.map(({ id }) => id),
+              )}
+              length={show}
+              label={t`The place on the part`}
+              aspect={aspect}
+            />
+          </div>
+        )}
       </section>
       <section aria-label={t`What to do`}>
         <h3 className="label-strong text-body text-quiet">{t`What to do now`}</h3>
         {until === null ? null : (
           <p className="mt-1 border-l-5 border-amber bg-amber-tint px-3 py-2 text-lead leading-snug">{t(until)}</p>
         )}
+        {cautions.length === 0 ? null : (
+          <div className="mt-2 space-y-1 border-l-5 border-amber bg-amber-tint px-3 py-1.5 text-body leading-snug">
+            {cautions.map((caution) => (
+              <p key={t(caution)}>{t(caution)}</p>
+            ))}
+          </div>
+        )}
         {tooLate === null ? (
           <ol className="mt-2 space-y-2.5">
             {cure.map((step, i) => {
-              const planned = heat.find((h) => h.use === step.heat)
+              const planned = plan.heat.find((h) => h.use === step.heat)
               const hand = inHandWords({ liquids: step.liquids ?? [], tools: step.tools ?? [] })
               return (
                 <li key={step.id} className="grid grid-cols-[2.5rem_1fr] items-baseline">
-                  <span className="text-title font-bold text-petrol">{i + 1}</span>
-                  <span className="text-title font-bold leading-snug">
+                  <span className="text-head font-bold text-petrol">{i + 1}</span>
+                  <span className="text-head font-bold leading-snug">
                     {t(step.says)}
                     {hand.length === 0 ? null : (
                       <span className="block text-body font-normal text-quiet">{t`${clauses(hand)}`}</span>

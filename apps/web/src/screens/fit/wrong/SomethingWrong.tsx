@@ -136,8 +136,8 @@ function JudgedThere({ fault, place, again, onNoted, ...parts }: JudgedThereProp
       {outcome.ok ? (
         <Judged
           judgement={outcome.value}
-          heat={parts.state.plan.heat}
-          answers={answers}
+          plan={parts.state.plan}
+          place={{ at: place.at, edge: place.edge?.name ?? null }}
           onAnswer={(ask, answer) => setAnswers({ ...answers, [ask]: answer })}
         />
       ) : (

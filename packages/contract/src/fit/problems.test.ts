@@ -1,0 +1,151 @@
+import { type FaultKind, judgeFault } from '@truelay/core/judge'
+import { practiceWith } from '@truelay/core/practice'
+import { required } from '@truelay/core/result'
+import { describe, expect, test } from 'vitest'
+import { minutesIn, smallFit, smallPlan, smallStep } from '../testing/index.ts'
+import { faultStageOf, isDue, openProblems, stopsPart, whatIsKnown } from './problems.ts'
+
+const wait = (kind: string) => ({
+  label: { text: 'grab', with: [] },
+  leastMinutes: 20,
+  kind,
+  usualMinutes: 20,
+  factor: 1,
+})
+const plan = smallPlan(
+  [
+    smallStep('wash', { phase: 'prepare' }),
+    smallStep('cut-sheet', { phase: 'place', cutMm: 400 }),
+    smallStep('anchor-1', { phase: 'lay' }),
+    smallStep('grab', { phase: 'lay', wait: wait('initialGrab') }),
+    smallStep('soften', { phase: 'heat', heat: 'soften' }),
+    smallStep('post-heat', { phase: 'heat', heat: 'post-heat' }),
+    smallStep('gap-cut', { phase: 'edges', cutMm: 900 }),
+    smallStep('look', { phase: 'look' }),
+  ],
+  { film: { id: 'f', name: 'F', type: 'paint film', laid: 'wet' } },
+)
+const done = (count: number) =>
+  plan.steps.slice(0, count).map((step, i) => ({ kind: 'stepDone', stepId: step.id, after: i + 1 }))
+const at = (count: number, ...more: { kind: string; stepId: string; [field: string]: unknown }[]) =>
+  smallFit(plan, ...done(count), ...more)
+const seen = (id: string, problem: FaultKind, when?: string) => ({
+  kind: 'problemSeen',
+  stepId: 'grab',
+  id,
+  problem,
+  place: 'nose',
+  comeBack: true,
+  ...(when === undefined ? {} : { when }),
+})
+const [one, two] = ['10000000-0000-4000-8000-000000000001', '10000000-0000-4000-8000-000000000002']
+
+describe('how far the work has come', () => {
+  test.each([
+    [0, 'wet'],
+    [2, 'wet'],
+    [3, 'tacked'],
+    [4, 'bonded'],
+    [5, 'bonded'],
+    [6, 'heated'],
+    [7, 'cut'],
+  ])('after %i steps: %s', (count, stage) => {
+    expect(faultStageOf(at(count))).toBe(stage)
+  })
+  test('dry film is never wet', () => {
+    const dry = { ...plan, film: { ...plan.film, laid: 'dry' as const } }
+    expect(faultStageOf(smallFit(dry))).toBe('tacked')
+  })
+})
+
+describe('what was wrong', () => {
+  test('is open until it is settled; what was noted without a time stands for the record only', () => {
+    const state = at(4, seen(one, 'fingers', 'at post-heat'), seen(two, 'crease'))
+    expect(openProblems(state).map((p) => p.id)).toEqual([one])
+    const settled = at(4, seen(one, 'fingers', 'at post-heat'), {
+      kind: 'problemSettled',
+      stepId: 'grab',
+      problemId: one,
+      outcome: 'put right',
+    })
+    expect(openProblems(settled)).toEqual([])
+  })
+  test('stays settled when the step is gone back to', () => {
+    const state = at(
+      4,
+      seen(one, 'fingers', 'now'),
+      { kind: 'problemSettled', stepId: 'grab', problemId: one, outcome: 'put right' },
+      { kind: 'stepReopened', stepId: 'grab' },
+    )
+    expect(openProblems(state)).toEqual([])
+  })
+  test.each([
+    ['now', 0, true],
+    ['at post-heat', 4, false],
+    ['at post-heat', 5, true],
+    ['before the cut', 5, false],
+    ['before the cut', 6, true],
+    ['at hand-over', 6, false],
+    ['at hand-over', 7, true],
+    ['at the edge look', 7, false],
+  ] as const)('come back to %s, after %i steps: %s', (when, count, due) => {
+    expect(isDue(when, at(count))).toBe(due)
+  })
+  test('film that lifts or hangs on a thread keeps the part from being done; a speck does not', () => {
+    const stops = (problem: FaultKind) => {
+      const [found] = openProblems(at(4, seen(one, problem, 'now')))
+      return found !== undefined && stopsPart(found)
+    }
+    expect(['lifting edge', 'uncut bridge', 'will not grab'].map((p) => stops(p as FaultKind))).toEqual([
+      true,
+      true,
+      true,
+    ])
+    expect(['dirt or hair', 'haze', 'torn piece'].map((p) => stops(p as FaultKind))).toEqual([false, false, false])
+  })
+})
+
+describe('what is known of a place', () => {
+  const air = { temperatureC: 21, humidityPercent: 45 }
+  const edge = { name: 'nose', label: 'nose edge', code: 'gap', unpulledMmPer100: 1.8, leftMmPer100: 0.2 } as never
+  const asked = (state: ReturnType<typeof at>, place = { edge }) =>
+    whatIsKnown({
+      state,
+      step: plan.steps[4] ?? smallStep('none'),
+      place,
+      air,
+      found: [],
+      answers: {},
+      now: minutesIn(30),
+    })
+  test('a wait that was cut short is known by its minutes, and judged', () => {
+    const state = at(4, { kind: 'waitEnded', stepId: 'grab', earlySeconds: 360 })
+    const evidence = asked(state)
+    expect(evidence).toMatchObject({ minutesEarly: 6, excessMmPer100: 1.8, roomC: 21 })
+    const film = { type: 'paint film', laid: 'wet' } as const
+    const { causes } = required(judgeFault({ fault: 'lifting edge', stage: 'bonded', film, evidence }, practiceWith()))
+    expect(
+      causes
+        .slice(0, 2)
+        .map((c) => c.id)
+        .sort(),
+    ).toEqual(['too much film', 'wait cut short'])
+  })
+  test('what is not known is left out', () => {
+    expect(asked(at(2), { edge: null as never })).toEqual({ roomC: 21, humidityPercent: 45, found: [], answers: {} })
+  })
+  test('of bottles the last that was in hand counts', () => {
+    const bottle = (soapMlPerL: number) => ({
+      kind: 'bottleTaken',
+      stepId: 'soften',
+      use: 'slip',
+      batchId: null,
+      batchNumber: '1',
+      says: { text: 'slip', with: [] },
+      alcoholPercent: 0,
+      soapMlPerL,
+      asPlanned: false,
+    })
+    expect(asked(at(4, bottle(1.3), bottle(0.2))).slipSoapMlPerL).toBe(0.2)
+  })
+})
