@@ -63,56 +63,73 @@ test('every screen on a phone and a tablet, in both themes: no barriers, nothing
 })
 
 /** What opens over a screen or in it, each from a page of its own. */
-const opened: readonly { readonly what: string; readonly at: string; readonly open: (page: Page) => Promise<void> }[] = [
-  {
-    what: 'labels of a kit',
-    at: '/jobs/0412/kit',
-    open: (page) => page.getByRole('button', { name: /labels/i }).first().click(),
-  },
-  {
-    what: 'the customer signs',
-    at: '/jobs/0412/walk-round',
-    open: (page) => page.getByRole('button', { name: 'Customer reads and signs' }).click(),
-  },
-  {
-    what: 'asked before leaving',
-    at: '/forms/pipit-bonnet',
-    open: async (page) => {
-      await page.getByLabel(/^Form, version/).fill('Bonnet, measured again')
-      await page.getByRole('link', { name: 'Jobs' }).click()
-      await expect(page.getByRole('button', { name: 'Stay here' })).toBeVisible()
+const opened: readonly { readonly what: string; readonly at: string; readonly open: (page: Page) => Promise<void> }[] =
+  [
+    {
+      what: 'labels of a kit',
+      at: '/jobs/0412/kit',
+      open: (page) =>
+        page
+          .getByRole('button', { name: /labels/i })
+          .first()
+          .click(),
     },
-  },
-  {
-    what: 'a customer is to be forgotten',
-    at: '/jobs?customer=Private%20owner',
-    open: (page) => page.getByRole('button', { name: 'Remove this customer’s data' }).click(),
-  },
-  {
-    what: 'something was undone',
-    at: '/shelf/pieces/pipit-bonnet-piece',
-    open: async (page) => {
-      await page.getByLabel('Lot').fill('A-1')
-      await page.getByLabel('Lot').blur()
-      await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible()
+    {
+      what: 'the customer signs',
+      at: '/jobs/0412/walk-round',
+      open: (page) => page.getByRole('button', { name: 'Customer reads and signs' }).click(),
     },
-  },
-  {
-    what: 'a part of a model, opened',
-    at: '/models/velmora-pipit',
-    open: (page) => page.locator('summary').first().click(),
-  },
-  {
-    what: 'a step of a fit, and what is wrong there',
-    at: '/jobs/0412/fit/0412-headlamp-left',
-    open: async (page) => {
-      await page.getByRole('button', { name: /^Start/ }).click()
-      await expect(page.getByText('step 1 of')).toBeVisible()
-      await page.getByRole('button', { name: 'Something is wrong' }).click()
-      await expect(page.getByRole('dialog')).toBeVisible()
+    {
+      what: 'asked before leaving',
+      at: '/forms/pipit-bonnet',
+      open: async (page) => {
+        await page.getByLabel(/^Form, version/).fill('Bonnet, measured again')
+        await page.getByRole('link', { name: 'Jobs' }).click()
+        await expect(page.getByRole('button', { name: 'Stay here' })).toBeVisible()
+      },
     },
-  },
-]
+    {
+      what: 'a customer is to be forgotten',
+      at: '/jobs?customer=Private%20owner',
+      open: (page) => page.getByRole('button', { name: 'Remove this customer’s data' }).click(),
+    },
+    {
+      what: 'something was undone',
+      at: '/shelf/pieces/pipit-bonnet-piece',
+      open: async (page) => {
+        await page.getByLabel('Lot').fill('A-1')
+        await page.getByLabel('Lot').blur()
+        await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible()
+      },
+    },
+    {
+      what: 'a part of a model, opened',
+      at: '/models/velmora-pipit',
+      open: (page) => page.locator('summary').first().click(),
+    },
+    {
+      what: 'a step of a fit, and what is wrong there',
+      at: '/jobs/0412/fit/0412-headlamp-left',
+      open: async (page) => {
+        await page.getByRole('button', { name: /^Start/ }).click()
+        await expect(page.getByText('step 1 of')).toBeVisible()
+        await page.getByRole('button', { name: 'Something is wrong' }).click()
+        await expect(page.getByRole('dialog')).toBeVisible()
+      },
+    },
+    {
+      what: 'what is wrong, where, why and what to do',
+      at: '/jobs/0412/fit/0412-headlamp-left',
+      open: async (page) => {
+        await page.getByRole('button', { name: 'Something is wrong' }).click()
+        await page.getByRole('button', { name: /^Air bubble/ }).click()
+        await expect(page.getByRole('button', { name: 'In the middle' })).toBeVisible()
+        expect(await barriers(page)).toEqual([])
+        await page.getByRole('button', { name: 'In the middle' }).click()
+        await expect(page.getByRole('region', { name: 'What to do' })).toBeVisible()
+      },
+    },
+  ]
 
 test('what opens over a screen has no barriers either, on a phone and a tablet, in both themes', async ({
   page,

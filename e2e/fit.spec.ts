@@ -49,11 +49,18 @@ test('a bonnet from the first wash to the record, through a closed browser and a
   await again.getByRole('link', { name: 'Go on' }).click()
   await expect(headline(again)).toHaveText(there)
 
-  // Trouble in three taps.
+  // Trouble in three taps: what, where on the part, and it is put right by the steps that are told.
   await again.getByRole('button', { name: 'Something is wrong' }).click()
-  await again.getByRole('button', { name: 'Dirt or hair' }).click()
-  await again.getByRole('button', { name: 'In the middle' }).click()
-  await expect(again.getByText('Noted: dirt or hair, in the middle.')).toBeVisible()
+  await again.getByRole('button', { name: /^Dirt or hair/ }).click()
+  const onPart = again.getByRole('img', { name: /to be tapped where it is/ })
+  const box = await onPart.boundingBox()
+  if (box === null) throw new Error('the part has no picture')
+  await onPart.click({ position: { x: box.width / 2, y: box.height / 2 } })
+  await again.getByRole('button', { name: 'Here: in the middle' }).click()
+  await expect(again.getByRole('region', { name: 'What to do' })).toContainText('Rinse the speck off the glue')
+  await expect(again.getByRole('region', { name: 'Why' })).toContainText(/\d+ %/)
+  await again.getByRole('button', { name: 'It is good again' }).click()
+  await expect(again.getByText('Noted: dirt or hair, in the middle; put right.')).toBeVisible()
 
   // A wait counts down and holds the next step back.
   await goOnTo(again, /Let it grab/)

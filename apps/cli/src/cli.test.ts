@@ -216,12 +216,19 @@ describe('answers', () => {
     expect((await answer(['light', '-'], { layers: [{ transmission: 0.62 }] })).outputRatio).toBe(0.62)
   })
   test('judge', async () => {
-    const asked = { fault: 'fingers', stage: 'tacked', film: { type: 'paint film', laid: 'wet' } }
+    const asked = {
+      fault: 'fingers',
+      place: 'nose edge',
+      school: 'corners first',
+      stage: 'tacked',
+      film: { type: 'paint film', laid: 'wet' },
+    }
     const told = await answer(['judge', '-'], { ...asked, evidence: { excessMmPer100: 1.8 } })
     expect(told.causes[0]).toMatchObject({ id: 'too much film', because: [expect.stringContaining('1.8 mm')] })
     expect(told.causes.reduce((sum: number, c: { probability: number }) => sum + c.probability, 0)).toBeCloseTo(1, 9)
     expect(told.cure[0].says).toBe('Lift it back to before the place, flat and slowly.')
     expect(told.tooLate).toBeNull()
+    expect(told.words).toMatch(/^Fingers, nose edge\. Most likely \(\d\d %\)/)
     const late = await answer(['judge', '-'], { ...asked, fault: 'dirt or hair', stage: 'heated' })
     expect(late).toMatchObject({ cure: [], tooLate: expect.stringContaining('once it was heated') })
   })

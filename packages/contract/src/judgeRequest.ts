@@ -39,12 +39,13 @@ export const faultEvidence = z.strictObject({
 /** A fault to be judged. */
 export const judgeRequest = z.strictObject({
   fault: z.enum(faultKinds),
+  place: z.string().min(1).max(80).optional(),
+  school: z.enum(schoolNames).optional(),
   stage: z.enum(faultStages),
   film: z.strictObject({
     type: z.enum(filmTypes),
     laid: z.enum(waysLaid),
     patterned: z.boolean().optional(),
-    begin: z.enum(schoolNames).optional(),
   }),
   evidence: faultEvidence.default({}),
   takesHeat: answer,

@@ -13,7 +13,11 @@ export interface JudgedFilm {
   readonly type: FilmType
   readonly laid: WayLaid
   readonly patterned?: boolean | undefined
-  /** Where the laying began; left out: not known, and nothing is made of it. */
+}
+
+/** A film and how it was begun. */
+export interface LaidFilm extends JudgedFilm {
+  /** Left out: not known, and nothing is made of it. */
   readonly begin?: SchoolName | undefined
 }
 

@@ -1,6 +1,7 @@
+import type { SchoolName } from '../lay/index.ts'
 import type { Practice } from '../practice/index.ts'
 import { done, failure, type Result, refused } from '../result/index.ts'
-import { atStart, clauses, paragraph, percent, say, type Sentence } from '../say/index.ts'
+import { atStart, clauses, name, paragraph, percent, say, type Sentence } from '../say/index.ts'
 import type { CauseId } from './causes.ts'
 import { canBeDone, type CurePlace, type CureStep, type CureStepId, cureStep } from './cureSteps.ts'
 import { cureCautions } from './cureCautions.ts'
@@ -18,6 +19,10 @@ import { type RankedCause, rankCauses, tellsApart } from './rankCauses.ts'
 
 export interface FaultCase {
   readonly fault: FaultKind
+  /** What the place is called; for the words only. */
+  readonly place?: string | undefined
+  /** Where the laying began; left out: not known, and nothing is made of it. */
+  readonly school?: SchoolName | undefined
   readonly stage: FaultStage
   readonly film: JudgedFilm
   readonly evidence: FaultEvidence
@@ -72,7 +77,8 @@ const stageWords: Readonly<Record<FaultStage, Sentence>> = {
  * What is wrong, why, and what to do where the work stands. Can be refused: `EVIDENCE_CONTRADICTS`.
  */
 export function judgeFault(asked: FaultCase, practice: Practice): Result<Judgement> {
-  const { fault, film, evidence } = asked
+  const { fault, evidence } = asked
+  const film = { ...asked.film, begin: asked.school }
   const problem = contradiction(asked)
   if (problem !== null) return refused(failure('EVIDENCE_CONTRADICTS', { what: problem }))
   const causes = rankCauses(fault, film, evidence, practice)
@@ -93,7 +99,7 @@ export function judgeFault(asked: FaultCase, practice: Practice): Result<Judgeme
     tooLate,
     left,
     when: whenToDo(fault, way ?? [], place),
-    words: wordsOf(fault, causes, cure, tooLate),
+    words: wordsOf(asked, causes, cure, tooLate),
   })
 }
 
@@ -139,22 +145,20 @@ function whenToDo(fault: FaultKind, way: readonly CureStepId[], { stage }: CureP
 }
 
 function wordsOf(
-  fault: FaultKind,
+  { fault, place }: FaultCase,
   causes: readonly RankedCause[],
   cure: readonly CureStep[],
   tooLate: Sentence | null,
 ): Sentence {
   const [first] = causes
+  const seen =
+    place === undefined ? say`${atStart(faultWords(fault))}.` : say`${atStart(faultWords(fault))}, ${name(place)}.`
   const why =
     first !== undefined &&
     (first.because.length === 0
       ? say`Most likely (${percent(100 * first.probability)}): ${first.says}.`
       : say`Most likely (${percent(100 * first.probability)}): ${first.says}; ${clauses([...first.because])}.`)
-  return paragraph(
-    say`${atStart(faultWords(fault))}.`,
-    why,
-    ...(tooLate === null ? cure.map(({ says }) => says) : [tooLate]),
-  )
+  return paragraph(seen, why, ...(tooLate === null ? cure.map(({ says }) => says) : [tooLate]))
 }
 
 /** What cannot both be so. */

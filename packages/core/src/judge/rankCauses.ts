@@ -1,7 +1,7 @@
 import type { Practice } from '../practice/index.ts'
 import type { Sentence } from '../say/index.ts'
 import { type CauseId, causeOf, causesOf, type HowOften } from './causes.ts'
-import { type FaultEvidence, type FaultQuestion, faultQuestions, type JudgedFilm, whatSpeaks } from './evidence.ts'
+import { type FaultEvidence, type FaultQuestion, faultQuestions, type LaidFilm, whatSpeaks } from './evidence.ts'
 import type { FaultKind } from './faults.ts'
 
 export interface RankedCause {
@@ -18,7 +18,7 @@ export interface RankedCause {
 const weightOf = (often: HowOften, practice: Practice): number =>
   ({ often: practice.causeOften, sometimes: practice.causeSometimes, rarely: practice.causeRarely })[often]
 
-function fitOf(id: CauseId, film: JudgedFilm, practice: Practice): number {
+function fitOf(id: CauseId, film: LaidFilm, practice: Practice): number {
   const { fits } = causeOf(id)
   if (fits === undefined) return 1
   const one = (of: string | undefined, is: string | undefined) =>
@@ -33,7 +33,7 @@ function fitOf(id: CauseId, film: JudgedFilm, practice: Practice): number {
  */
 export function rankCauses(
   fault: FaultKind,
-  film: JudgedFilm,
+  film: LaidFilm,
   evidence: FaultEvidence,
   practice: Practice,
 ): RankedCause[] {
@@ -66,7 +66,7 @@ const tellingFactor = 2
 /** What would tell the two likeliest causes apart, of what has not been asked; null where nothing would, or nothing needs to. */
 export function tellsApart(
   fault: FaultKind,
-  film: JudgedFilm,
+  film: LaidFilm,
   evidence: FaultEvidence,
   practice: Practice,
 ): TellsApart | null {
