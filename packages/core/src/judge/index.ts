@@ -19,6 +19,7 @@ export {
   faultQuestions,
   faultStages,
   type JudgedFilm,
+  type LaidFilm,
   questionWords,
 } from './evidence.ts'
 export {

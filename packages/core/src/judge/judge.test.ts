@@ -18,6 +18,7 @@ import {
   faultKinds,
   faultStages,
   type JudgedFilm,
+  type LaidFilm,
   judgeFault,
   rankCauses,
 } from './index.ts'
@@ -31,7 +32,7 @@ const judged = (asked: Partial<FaultCase> & Pick<FaultCase, 'fault'>) =>
   required(judgeFault({ stage: 'tacked', film: clear, evidence: {}, ...asked }, practice))
 const first = (fault: FaultKind, evidence: FaultEvidence, film = clear) =>
   rankCauses(fault, film, evidence, practice)[0]?.id
-const share = (fault: FaultKind, cause: CauseId, evidence: FaultEvidence, film = clear) =>
+const share = (fault: FaultKind, cause: CauseId, evidence: FaultEvidence, film: LaidFilm = clear) =>
   rankCauses(fault, film, evidence, practice).find(({ id }) => id === cause)?.probability ?? 0
 
 describe('cases as an old hand would judge them', () => {
