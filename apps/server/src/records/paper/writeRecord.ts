@@ -54,6 +54,14 @@ export function writeRecord({ record, shop, words, faces, photoFile }: RecordPap
       'quiet',
     )
 
+  const pictures = (photos: readonly { readonly id: PhotoId }[], says: Sentence) =>
+    sheet.pictures(
+      photos.flatMap(({ id }) => {
+        const file = photoFile(id)
+        return file === null ? [] : [{ file, words: words(says) }]
+      }),
+    )
+
   heading(say`Film`)
   row(say`${name(record.film.name)}`, pieceWords(record))
   row(say`Room`, say`${temperature(job.room.temperatureC)}, ${percent(job.room.humidityPercent)}`)
@@ -67,12 +75,7 @@ export function writeRecord({ record, shop, words, faces, photoFile }: RecordPap
         findingMeanings[kind].says,
         paragraph(note !== '' && verbatim(note), later && say`Found after the customer signed.`),
       )
-      sheet.pictures(
-        photos.flatMap(({ id }) => {
-          const file = photoFile(id)
-          return file === null ? [] : [{ file, words: words(findingMeanings[kind].says) }]
-        }),
-      )
+      pictures(photos, findingMeanings[kind].says)
     }
   }
   if (lines.batchMixed.length > 0) {
@@ -117,7 +120,7 @@ export function writeRecord({ record, shop, words, faces, photoFile }: RecordPap
   }
   if (lines.problemSeen.length > 0) {
     heading(say`Found and put right`)
-    for (const seen of lines.problemSeen)
+    for (const seen of lines.problemSeen) {
       row(
         faultWords(seen.problem),
         paragraph(
@@ -126,6 +129,8 @@ export function writeRecord({ record, shop, words, faces, photoFile }: RecordPap
           say`During "${seen.during}", ${name(seen.by)}, ${clock(seen.at)}.`,
         ),
       )
+      pictures(seen.photos ?? [], faultWords(seen.problem))
+    }
   }
   heading(say`Steps, ${count(record.steps.length)} of ${count(record.stepsTotal)}`)
   for (const { headline, at, by, earlySeconds } of record.steps)

@@ -6,6 +6,7 @@ import { strengthWords } from '@truelay/core/mix'
 import { Download, Printer } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
+import { photoUrl } from '../../remote/photos.ts'
 import { useRecordQuery } from '../../remote/recordApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button, buttonClass } from '../../ui/Button.tsx'
@@ -181,6 +182,14 @@ function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly s
                 {p.place}
                 {p.cause === undefined ? '' : t`, by ${causeOf(p.cause).says}`}
                 {t`; ${becameOf(p, problemSettled)}`}
+                {(p.photos ?? []).map((photo) => (
+                  <img
+                    key={photo.id}
+                    src={photoUrl(photo.smallId)}
+                    alt={t`${faultWords(p.problem)}, ${p.place}`}
+                    className="my-1 mr-2 inline-block size-20 object-cover"
+                  />
+                ))}
                 <span className="text-quiet">{t`, during “${p.during}”, ${p.by}, ${clockText(p.at)}`}</span>
               </Line>
             ))}

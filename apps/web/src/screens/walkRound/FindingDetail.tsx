@@ -5,7 +5,8 @@ import type { Finding, FindingDraft } from '@truelay/contract'
 import { findingMeanings } from '@truelay/core/plan'
 import { Camera, Images, Trash2 } from 'lucide-react'
 import { useState } from 'react'
-import { keepPhoto, photoUrl } from '../../remote/photos.ts'
+import { useKeepPhotos } from '../../bench/useKeepPhotos.ts'
+import { photoUrl } from '../../remote/photos.ts'
 import { Button } from '../../ui/Button.tsx'
 import { FileButton } from '../../ui/FileButton.tsx'
 import { Notice } from '../../ui/Notice.tsx'
@@ -40,21 +41,9 @@ export function FindingDetail({
 }: FindingDetailProps) {
   const t = useWords()
   const [note, setNote] = useState(finding.note)
-  const [busy, setBusy] = useState(0)
-  const [problem, setProblem] = useState<string | null>(null)
+  const { busy, problem, keep } = useKeepPhotos()
   const meaning = findingMeanings[finding.kind]
-  const addPhotos = async (files: readonly File[]) => {
-    setProblem(null)
-    setBusy(files.length)
-    const photos = [...finding.photos]
-    for (const file of files) {
-      const outcome = await keepPhoto(file)
-      if (outcome.ok && !photos.some((p) => p.id === outcome.photo.id)) photos.push(outcome.photo)
-      if (!outcome.ok) setProblem(t(outcome.problem))
-      setBusy((left) => left - 1)
-    }
-    onChange({ photos })
-  }
+  const addPhotos = async (files: readonly File[]) => onChange({ photos: await keep(finding.photos, files) })
   return (
     <section aria-label={t`Finding ${number}`} className="flex min-h-0 flex-1 flex-col">
       <div className="min-h-0 flex-1 overflow-y-auto px-5 pt-4">
@@ -129,7 +118,7 @@ export function FindingDetail({
         {problem === null ? null : (
           <div className="mt-2">
             <Notice look="stop" role="alert">
-              {problem}
+              {t(problem)}
             </Notice>
           </div>
         )}

@@ -2,6 +2,7 @@ import { point } from '@truelay/core/geometry'
 import { causeIds, comeBackTimes, faultKinds } from '@truelay/core/judge'
 import { z } from 'zod'
 import { faultAnswers } from '../../judgeRequest.ts'
+import { photo } from '../../walkRound.ts'
 import { defineFitEvent, eventOfStep } from '../defineFitEvent.ts'
 import { logged } from '../fitState.ts'
 
@@ -20,6 +21,8 @@ export const problemSeen = defineFitEvent({
     answers: faultAnswers.optional(),
     /** The likeliest cause as it was judged then. */
     cause: z.enum(causeIds).optional(),
+    /** Pictures of it. */
+    photos: z.array(photo).max(6).optional(),
     /** When it is come back to. */
     when: z.enum(comeBackTimes).optional(),
   }),

@@ -1,4 +1,4 @@
-import { faultStageOf, type JobBundle, type Part, type Problem } from '@truelay/contract'
+import { faultStageOf, type JobBundle, type Part, type Photo, type Problem } from '@truelay/contract'
 import {
   type ComeBackTime,
   comeBackWords,
@@ -19,6 +19,7 @@ import { Notice } from '../../../ui/Notice.tsx'
 import { useWords } from '../../../ui/words.ts'
 import type { Fitting } from '../fitting.ts'
 import { Judged } from './Judged.tsx'
+import { PhotoOfIt } from './PhotoOfIt.tsx'
 import { useJudged } from './useJudged.ts'
 import { WhatIsIt } from './WhatIsIt.tsx'
 import { type ChosenPlace, WhereIsIt } from './WhereIsIt.tsx'
@@ -29,6 +30,7 @@ export interface Seen {
   readonly place: string
   readonly onPart?: readonly [number, number]
   readonly answers: FaultAnswers
+  readonly photos: readonly Photo[]
   readonly judgement: Judgement | null
 }
 
@@ -118,6 +120,7 @@ interface JudgedThereProps extends SomethingWrongProps {
 function JudgedThere({ fault, place, again, onNoted, ...parts }: JudgedThereProps) {
   const t = useWords()
   const [answers, setAnswers] = useState<FaultAnswers>(again?.answers ?? {})
+  const [photos, setPhotos] = useState<readonly Photo[]>([])
   const outcome = useJudged({ ...parts, seen: { fault, place, at: place.at, answers } })
   const judgement = outcome.ok ? outcome.value : null
   const noted = (becomes: Becomes) =>
@@ -127,6 +130,7 @@ function JudgedThere({ fault, place, again, onNoted, ...parts }: JudgedThereProp
         place: again?.place ?? t(place.says),
         ...(place.at === null ? {} : { onPart: [place.at[0], place.at[1]] as const }),
         answers,
+        photos,
         judgement,
       },
       becomes,
@@ -152,6 +156,9 @@ function JudgedThere({ fault, place, again, onNoted, ...parts }: JudgedThereProp
           >{t`Answer anew`}</button>
         </div>
       )}
+      {again === null ? (
+        <PhotoOfIt photos={photos} of={t`${faultWords(fault)}, ${place.says}`} onPhotos={setPhotos} />
+      ) : null}
       <Becoming
         fault={fault}
         cut={faultStageOf(parts.state) === 'cut'}

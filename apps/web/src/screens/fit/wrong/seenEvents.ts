@@ -5,7 +5,7 @@ import type { Becomes, Seen } from './SomethingWrong.tsx'
 /** What one tap at the end brings about: what was seen, unless it stands already, and what became of it. */
 export function seenEvents(stepId: string, again: Problem | null, seen: Seen, becomes: Becomes): NewFitEvent[] {
   const id = again?.id ?? crypto.randomUUID()
-  const { problem, place, onPart, answers, judgement } = seen
+  const { problem, place, onPart, answers, photos, judgement } = seen
   const cause = judgement?.causes[0]?.id
   const first: NewFitEvent[] =
     again !== null
@@ -21,6 +21,7 @@ export function seenEvents(stepId: string, again: Problem | null, seen: Seen, be
             when: 'later' in becomes ? becomes.later : 'now',
             ...(onPart === undefined ? {} : { onPart: [onPart[0], onPart[1]] }),
             ...(Object.keys(answers).length === 0 ? {} : { answers }),
+            ...(photos.length === 0 ? {} : { photos: [...photos] }),
             ...(cause === undefined ? {} : { cause }),
           },
         ]
