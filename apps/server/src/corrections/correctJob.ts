@@ -3,14 +3,18 @@ import {
   type JobCorrection,
   type JobId,
   type NewPart,
+  openProblems,
   type Part,
   type PartId,
   partId,
+  stopsPart,
   worksHere,
 } from '@truelay/contract'
+import { faultWords } from '@truelay/core/judge'
 import { name, say } from '@truelay/core/say'
 import { and, eq, isNull } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
+import { readStandingFit } from '../fit/keptState.ts'
 import { readProgress } from '../fit/queries.ts'
 import { readJob, readPart, readParts } from '../jobs/queries.ts'
 import { rowOfPart } from '../jobs/rowOfPart.ts'
@@ -55,9 +59,24 @@ export const correctJob = (database: Database, id: JobId, change: JobCorrection)
 export const closeJob = (database: Database, id: JobId, closedAt: string | null): Promise<Job> =>
   database.write(async (db, within) => {
     await readJob(within, id)
+    if (closedAt !== null) await refuseWhatStops(within, id)
     await db.update(jobs).set({ closedAt }).where(eq(jobs.id, id))
     return readJob(within, id)
   })
+
+/** Nobody hands a vehicle over on which film lifts or hangs on a thread. */
+async function refuseWhatStops(database: Database, id: JobId): Promise<void> {
+  for (const part of await readParts(database, id)) {
+    const { state } = await readStandingFit(database, part.id)
+    const stops = state.phase === 'not begun' ? undefined : openProblems(state).find(stopsPart)
+    if (stops !== undefined)
+      throw new Refused({
+        code: 'STILL_WRONG',
+        sentence: say`${name(part.name)} is not good yet: ${faultWords(stops.problem)}, ${name(stops.place)}.`,
+        fix: say`Put it right in the fit of that part, or leave the part out; nothing was changed.`,
+      })
+  }
+}
 
 /** Takes a job off the list that was opened by mistake, or brings it back. Whatever was noted with it stays. */
 export const removeJob = (database: Database, id: JobId, removedAt: string | null): Promise<Job> =>

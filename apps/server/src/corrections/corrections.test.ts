@@ -54,6 +54,27 @@ describe('a job that is handed over, or was opened by mistake', () => {
     await send('PUT', '/jobs/0412/closed', { closed: false })
     expect(await inBay('0412')).toEqual(before)
   })
+  test('is not handed over while film lifts on it; settled, it is', async () => {
+    const plan = smallPlan([smallStep('lay'), smallStep('hand on')], { partId: '0412-bonnet' })
+    const seen = { kind: 'problemSeen', stepId: 'lay', problem: 'lifting edge', place: 'nose edge', comeBack: true }
+    const events = smallEvents(plan, { ...seen, when: 'before the cut' })
+    await send('POST', '/parts/0412-bonnet/fit', events)
+    const refused = await send('PUT', '/jobs/0412/closed', { closed: true })
+    expect(refused.status).toBe(422)
+    expect(said(refused)).toBe('Bonnet is not good yet: lifting edge, nose edge.')
+    expect(await inBay('0412')).toBeDefined()
+    const problemId = events.at(-1)?.id
+    const settled = { kind: 'problemSettled', stepId: 'lay', problemId, outcome: 'put right' }
+    const all = smallEvents(plan, { ...seen, when: 'before the cut' }, settled)
+    await send('POST', '/parts/0412-bonnet/fit', all)
+    expect((await send('PUT', '/jobs/0412/closed', { closed: true })).status).toBe(200)
+  })
+  test('a speck that is left closes with the job', async () => {
+    const plan = smallPlan([smallStep('lay')], { partId: '0412-bonnet' })
+    const speck = { kind: 'problemSeen', stepId: 'lay', problem: 'dirt or hair', place: 'middle', comeBack: true }
+    await send('POST', '/parts/0412-bonnet/fit', smallEvents(plan, { ...speck, when: 'at hand-over' }))
+    expect((await send('PUT', '/jobs/0412/closed', { closed: true })).status).toBe(200)
+  })
   test('removed, it is found only among the removed; its record stays; brought back, it is as it was', async () => {
     await begin('0412-bonnet')
     const before = await inBay('0412')
