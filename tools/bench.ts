@@ -36,6 +36,7 @@ import {
   workedLay,
 } from '@truelay/core/lay'
 import { nothingChosen, anyDay, climb, partQuestion, placeOn, planWork } from '@truelay/core/plan'
+import { faultKinds, faultStages, judgeFault } from '@truelay/core/judge'
 import { practiceWith } from '@truelay/core/practice'
 import { required } from '@truelay/core/result'
 import { english } from '@truelay/words'
@@ -246,6 +247,21 @@ for (const [form, pieceFile, filmFile] of [
   say(
     `- ${form.name}: ${perFrame.toFixed(2)} ms with ${placed.spots.spots.length} places; coverage, which may lag, ${perCoverage.toFixed(2)} ms`,
   )
+}
+
+say('')
+say('## A fault judged (causes ranked, cure for the stage), ms')
+say('')
+{
+  const evidence = { excessMmPer100: 1.2, minutesEarly: 6, roomC: 17, humidityPercent: 60, answers: { moves: true } }
+  const film = { type: 'paint film', laid: 'wet' } as const
+  const cases = faultKinds.flatMap((fault) => faultStages.map((stage) => ({ fault, stage, film, evidence })))
+  const practice = practiceWith()
+  const judgeAll = () => {
+    for (const one of cases) required(judgeFault(one, practice))
+  }
+  const each = bestOf(20, judgeAll) / cases.length
+  say(`- ${each.toFixed(3)} ms a fault, over ${cases.length} faults and stages`)
 }
 
 say('')

@@ -1,7 +1,7 @@
 import type { Vec2 } from '@truelay/core/geometry'
 import { curePicture, type FaultQuestion, type Judgement, type RankedCause } from '@truelay/core/judge'
 import { inHandWords, type PartPlan } from '@truelay/core/plan'
-import { atStart, clauses, length, percent } from '@truelay/core/say'
+import { atStart, clauses, length, percent, type Sentence } from '@truelay/core/say'
 import { useCallback, useState } from 'react'
 import { StepDrawing } from '../../../drawings/StepDrawing.tsx'
 import { useAspect } from '../useAspect.ts'
@@ -10,6 +10,8 @@ import { useWords } from '../../../ui/words.ts'
 interface JudgedProps {
   readonly judgement: Judgement
   readonly plan: PartPlan
+  /** Where another piece would come from. */
+  readonly spare: Sentence
   readonly place: { readonly at: Vec2 | null; readonly edge: string | null }
   readonly onAnswer: (ask: FaultQuestion, answer: boolean) => void
 }
@@ -19,7 +21,7 @@ const leastShown = 0.04
 const shownAtFirst = 3
 
 /** Why, with what speaks for it, and what to do where the work stands. */
-export function Judged({ judgement, plan, place, onAnswer }: JudgedProps) {
+export function Judged({ judgement, plan, spare, place, onAnswer }: JudgedProps) {
   const t = useWords()
   const { causes, tellApart, cure, cautions, until, tooLate, left } = judgement
   const [picture, aspect] = useAspect()
@@ -117,6 +119,7 @@ export function Judged({ judgement, plan, place, onAnswer }: JudgedProps) {
           <div className="mt-2 border-l-8 border-stop bg-stop-tint px-4 py-3 text-lead leading-snug">
             <p className="text-title font-bold">{t(tooLate)}</p>
             {left === null ? null : <p className="mt-2">{t`To the customer: “${left}”`}</p>}
+            <p className="mt-2">{t(spare)}</p>
           </div>
         )}
       </section>

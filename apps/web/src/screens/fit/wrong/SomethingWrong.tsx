@@ -11,7 +11,7 @@ import {
 } from '@truelay/core/judge'
 import { namedPlace, type PartPlan, type PlanStep } from '@truelay/core/plan'
 import { wholeFailure } from '@truelay/core/result'
-import { atStart, say, type Sentence, verbatim } from '@truelay/core/say'
+import { atStart, counted, name, say, type Sentence, verbatim } from '@truelay/core/say'
 import { Dialog } from 'radix-ui'
 import { useState } from 'react'
 import type { Air } from '../../../bench/useAir.ts'
@@ -112,6 +112,13 @@ function Pages(props: SomethingWrongProps) {
   )
 }
 
+/** Where another piece would come from: the spare of the kit, or the roll. */
+function spareOf({ pieces }: JobBundle, { pieceId }: Part): Sentence {
+  const piece = pieces.find(({ id }) => id === pieceId)
+  if (piece === undefined || piece.spares === 0) return say`Another piece: no spare in this kit, cut one from the roll.`
+  return say`Another piece: ${counted(piece.spares, '# spare', '# spares')} of ${name(piece.name)} in the box, lot ${name(piece.lot)}.`
+}
+
 interface JudgedThereProps extends SomethingWrongProps {
   readonly fault: FaultKind
   readonly place: ChosenPlace
@@ -141,6 +148,7 @@ function JudgedThere({ fault, place, again, onNoted, ...parts }: JudgedThereProp
         <Judged
           judgement={outcome.value}
           plan={parts.state.plan}
+          spare={spareOf(parts.bundle, parts.part)}
           place={{ at: place.at, edge: place.edge?.name ?? null }}
           onAnswer={(ask, answer) => setAnswers({ ...answers, [ask]: answer })}
         />
