@@ -310,6 +310,17 @@ test('answers are learned from, and a finished part has its edge looks in the ca
       fresh: true,
       cutMm: 900,
     },
+    {
+      ...common,
+      id: uuid(),
+      at: '2030-05-01T09:55:00.000Z',
+      kind: 'problemSeen',
+      stepId: 'grab',
+      problem: 'haze',
+      place: 'nose edge',
+      comeBack: true,
+      when: 'at the edge look',
+    },
     { ...common, id: uuid(), at: '2030-05-01T10:00:00.000Z', kind: 'stepDone', stepId: 'grab' },
     { ...answer, id: uuid(), at: '2030-05-01T10:24:00.000Z' },
     { ...answer, id: uuid(), at: '2030-05-01T10:26:00.000Z', waitedMinutes: 26 },
@@ -324,6 +335,8 @@ test('answers are learned from, and a finished part has its edge looks in the ca
   const text = await calendar.text()
   expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(3)
   expect(text).toContain('DTSTART:20300503T100000Z')
+  // What was left to be looked at again is said where it is looked at.
+  expect(text.replace(/\r?\n[ \t]/g, '')).toContain('Come back to: haze\\, nose edge.')
 })
 
 test('no calendar before a part is finished', async () => {

@@ -1,6 +1,7 @@
-import { type Job, type PartProgress, type WeekHours, whenOpen } from '@truelay/contract'
+import { type Job, type PartProgress, type Problem, type WeekHours, whenOpen } from '@truelay/contract'
 import type { Practice } from '@truelay/core/practice'
-import { name, say, type Sentence } from '@truelay/core/say'
+import { faultWords } from '@truelay/core/judge'
+import { clauses, name, paragraph, say, type Sentence } from '@truelay/core/say'
 
 /** When edges are pressed and looked at, as shares of the shop's whole time for it: early, the next day, at the end. */
 const looks = [
@@ -20,11 +21,11 @@ export interface EdgeLook {
 /** Looks at the edges of every finished part of a job, at times when somebody is in the shop. */
 export const edgeLooks = (
   job: Pick<Job, 'vehicle'>,
-  parts: readonly Pick<PartProgress, 'partId' | 'name' | 'finishedAt'>[],
+  parts: readonly (Pick<PartProgress, 'partId' | 'name' | 'finishedAt'> & { readonly open: readonly Problem[] })[],
   practice: Practice,
   hours: WeekHours,
 ): EdgeLook[] =>
-  parts.flatMap(({ partId, name: called, finishedAt }) =>
+  parts.flatMap(({ partId, name: called, finishedAt, open }) =>
     finishedAt === null
       ? []
       : looks.map(({ share, says }, i) => ({
@@ -32,6 +33,10 @@ export const edgeLooks = (
           at: whenOpen(new Date(new Date(finishedAt).getTime() + share * practice.waitEdgeLook * 60_000), hours),
           minutes: 10,
           title: say`${name(called)}, ${name(job.vehicle.model)} ${name(job.vehicle.plate)}: edges, ${says}`,
-          says: say`Walk every edge with a finger, press what stands up, warm it again where it does not stay. Note what lifts.`,
+          says: paragraph(
+            say`Walk every edge with a finger, press what stands up, warm it again where it does not stay. Note what lifts.`,
+            open.length > 0 &&
+              say`Come back to: ${clauses(open.map(({ problem, place }) => say`${faultWords(problem)}, ${name(place)}`))}.`,
+          ),
         })),
   )

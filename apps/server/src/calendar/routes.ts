@@ -1,15 +1,22 @@
-import { jobId } from '@truelay/contract'
+import { jobId, openProblems, type PartId, type Problem } from '@truelay/contract'
 import { practiceWith } from '@truelay/core/practice'
 import { writeCalendar } from '@truelay/formats/calendar'
 import { name, say } from '@truelay/core/say'
 import { wordsIn } from '@truelay/words'
 import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
+import { readStandingFit } from '../fit/keptState.ts'
 import { readProgress } from '../fit/queries.ts'
 import { readJob, readParts } from '../jobs/queries.ts'
 import { Refused } from '../reply/reply.ts'
 import { readShop } from '../shop/queries.ts'
 import { edgeLooks } from './edgeLooks.ts'
+
+/** What was wrong on a part and is to be looked at again. */
+async function leftOpen(database: Database, partId: PartId): Promise<Problem[]> {
+  const { state } = await readStandingFit(database, partId)
+  return state.phase === 'not begun' ? [] : openProblems(state)
+}
 
 export function calendarRoutes(database: Database, now: () => Date): Router {
   const routes = Router()
@@ -23,7 +30,14 @@ export function calendarRoutes(database: Database, now: () => Date): Router {
     const words = wordsIn({ units: shop.units })
     const entries = edgeLooks(
       job,
-      parts.map(({ id, name: called }) => ({ partId: id, name: called, finishedAt: progress(id).finishedAt })),
+      await Promise.all(
+        parts.map(async ({ id, name: called }) => ({
+          partId: id,
+          name: called,
+          finishedAt: progress(id).finishedAt,
+          open: await leftOpen(database, id),
+        })),
+      ),
       practiceWith(shop.practice),
       shop.hours,
     ).map(({ title, says, ...entry }) => ({ ...entry, title: words(title), says: words(says) }))
