@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { expect, test } from 'vitest'
 import type { FormDoc } from '../form/index.ts'
 import { releaseAt, waitKinds, waitNow, whyItGrabs } from '../wait/index.ts'
+import { type FaultEvidence, faultKinds, rankCauses } from '../judge/index.ts'
 import { edgePlan } from '../edges/index.ts'
 import { plainLens } from '../light/index.ts'
 import { mixBatch, measureBatch } from '../mix/index.ts'
@@ -89,8 +90,29 @@ function mixed(practice: Practice) {
 const edgesOf = (form: FormDoc, { laid }: TestPart, practice: Practice) =>
   edgePlan(form, laid.surface, edgeRulesOf(form, practice), practice)
 
+/** Everything that can be known of a place, so that each figure of judging has something to weigh. */
+const known: FaultEvidence = {
+  excessMmPer100: 1.1,
+  minutesEarly: 5,
+  minutesDry: 3,
+  roomC: 11,
+  humidityPercent: 78,
+  hottestC: 62,
+  leastC: 80,
+  damageC: 110,
+  bladeCutMm: 2000,
+  bladeLastsMm: 3000,
+  found: ['coating'],
+  earlierFits: 4,
+  earlierSame: 2,
+  answers: { moves: true },
+}
+const judged = (practice: Practice) =>
+  faultKinds.map((fault) => rankCauses(fault, { type: 'paint film', laid: 'wet' }, known, practice))
+
 /** What hangs on a shop's figures, the quick answers first. */
 const probes: readonly ((practice: Practice) => unknown)[] = [
+  judged,
   (p) => [orderPractice(p), rehearsalOptions(p), carryReadings(p), bowEnoughMm(p)],
   (p) => codes.map((code) => ruleOfCode(code, p)),
   (p) => waitKinds.map((kind) => required(waitNow({ kind, ...air, alcoholPercent: 8 }, p))),
