@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, goOnTo, headline, openLaySheet, startFit, test, typeGaps, pedal } from './shop.ts'
+import { photo } from './photo.ts'
 
 test('a bonnet from the first wash to the record, through a closed browser and a killed server', async ({
   page,
@@ -59,6 +60,10 @@ test('a bonnet from the first wash to the record, through a closed browser and a
   await again.getByRole('button', { name: 'Here: in the middle' }).click()
   await expect(again.getByRole('region', { name: 'What to do' })).toContainText('Rinse the speck off the glue')
   await expect(again.getByRole('region', { name: 'Why' })).toContainText(/\d+ %/)
+  await again
+    .getByLabel('Photo of it')
+    .setInputFiles({ name: 'hair.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(await photo(again, 'grey')) })
+  await expect(again.getByRole('img', { name: 'dirt or hair, in the middle' })).toBeVisible()
   await again.getByRole('button', { name: 'It is good again' }).click()
   await expect(again.getByText('Noted: dirt or hair, in the middle; put right.')).toBeVisible()
 
@@ -82,6 +87,8 @@ test('a bonnet from the first wash to the record, through a closed browser and a
   await expect(row).toContainText('2.6 mm')
   await expect(again.getByText('Within tolerance.')).toBeVisible()
   await expect(again.getByText(/dirt or hair/)).toBeVisible()
+  await expect(again.getByText(/put right, Ines/)).toBeVisible()
+  await expect(again.getByRole('img', { name: 'dirt or hair, in the middle' })).toBeVisible()
   await expect(again.getByText(/cut short by 1[78] min/)).toBeVisible()
   const download = again.waitForEvent('download')
   await again.getByRole('link', { name: 'PDF' }).click()

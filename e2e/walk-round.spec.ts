@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import { photo } from './photo.ts'
 import { expect, headline, type DemoShop, test, pedal } from './shop.ts'
 
 const openWalkRound = async (page: Page, shop: DemoShop, job: string) => {
@@ -6,20 +7,6 @@ const openWalkRound = async (page: Page, shop: DemoShop, job: string) => {
   await expect(page.getByRole('heading', { name: /^Found/ })).toBeVisible()
 }
 const tap = (page: Page, place: string) => page.getByRole('button', { name: place, exact: true }).click()
-
-/** A photo as a camera would give it: some kilobytes of a real picture. */
-const photo = (page: Page, colour: string) =>
-  page.evaluate(async (fill) => {
-    const canvas = new OffscreenCanvas(900, 600)
-    const context = canvas.getContext('2d')
-    if (context === null) throw new Error('no canvas')
-    context.fillStyle = fill
-    context.fillRect(0, 0, 900, 600)
-    context.fillStyle = 'white'
-    context.fillRect(100, 100, 200, 50)
-    const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.9 })
-    return [...new Uint8Array(await blob.arrayBuffer())]
-  }, colour)
 
 async function addPhotos(page: Page, colours: readonly string[]) {
   const files = []
