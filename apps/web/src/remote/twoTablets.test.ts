@@ -82,7 +82,9 @@ class Tablet {
     const way = this.ways.shift() ?? 'through'
     if (this.away || way === 'lost on the way') return { kind: 'away' }
     if (way === 'slow') await pause(15)
-    const post = () => demo.send('POST', `/api/parts/${id}/fit`, events).catch(() => null)
+    // What arrives twice is one write.
+    const writeId = randomUUID()
+    const post = () => demo.send('POST', `/api/parts/${id}/fit`, events, writeId).catch(() => null)
     const answer = await post()
     if (answer === null) return { kind: 'away' }
     if (answer.status >= 400) return { kind: 'refused', says: answer.body.sentence }

@@ -43,6 +43,8 @@ function Model({ model }: { readonly model: VehicleModel }) {
   const put = usePutRight(model, save, (back) => offerUndo({ said: say`Put right.`, back }))
   const changePart = (at: number, more: Partial<ModelPart>) =>
     void put(({ parts }) => ({ parts: parts.map((part, i) => (i === at ? { ...part, ...more } : part)) }))
+  // A row stays the same row while its part is called otherwise or moved.
+  const rows = model.parts.map((part, i) => ({ part, i, key: `row ${i}` }))
   const { slots } = useMemo(() => bodyPlan(model.kind), [model.kind])
   /** Two parts of one name cannot be told apart on a job. */
   const nameProblem = (called: string, own?: string) =>
@@ -80,9 +82,9 @@ function Model({ model }: { readonly model: VehicleModel }) {
           <span>{t`Film`}</span>
         </div>
         <ul className="mt-1">
-          {model.parts.map((part, i) => (
+          {rows.map(({ part, i, key }) => (
             <PartRow
-              key={`${part.slot}-${part.name}`}
+              key={key}
               part={part}
               slots={slots}
               nameProblem={(called) => nameProblem(called, part.name)}
