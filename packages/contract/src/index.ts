@@ -8,7 +8,8 @@ export {
   repairRequest,
   waitRequest,
 } from './cliRequests.ts'
-export { faultAnswers, faultEvidence, judgeRequest } from './judgeRequest.ts'
+export { faultAnswers } from './fit/faultAnswers.ts'
+export { faultEvidence, judgeRequest } from './judgeRequest.ts'
 export { faultStageOf, isDue, openProblems, type Problem, stopsPart, whatIsKnown } from './fit/problems.ts'
 export { becameOf } from './fit/lines/becameOf.ts'
 export { asIssue, sayProblem, type WireFailure, wireFailure } from './failure.ts'

@@ -3,14 +3,13 @@ import { schoolNames } from '@truelay/core/lay'
 import { filmTypes, findingKinds, waysLaid } from '@truelay/core/plan'
 import { mirrors } from '@truelay/core/schema'
 import { z } from 'zod'
+import { faultAnswers } from './fit/faultAnswers.ts'
 
 const share = z.number().min(0).max(2)
 const minutes = z.number().min(0).max(100_000)
 const surfaceC = z.number().min(-40).max(600)
 const fits = z.number().int().min(0).max(100_000)
 const answer = z.boolean().optional()
-
-export const faultAnswers = z.strictObject({ moves: answer, wetBeneath: answer, heated: answer })
 
 export const faultEvidence = z.strictObject({
   excessMmPer100: z.number().min(0).max(100).optional(),

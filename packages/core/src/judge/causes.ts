@@ -1,5 +1,6 @@
 import type { SchoolName } from '../lay/index.ts'
 import { say, type Sentence } from '../say/index.ts'
+import { type CauseId, causeIds } from './causeIds.ts'
 import type { FaultKind } from './faults.ts'
 
 /** How often a cause is met behind a fault, as the trade says it. */
@@ -240,10 +241,8 @@ const causeTable = {
     },
     nextTime: say`Show it to the customer at the walk-round.`,
   },
-} as const satisfies Record<string, Cause>
+} as const satisfies Record<CauseId, Cause>
 
-export type CauseId = keyof typeof causeTable
-export const causeIds = Object.keys(causeTable) as [CauseId, ...CauseId[]]
 export const causeOf = (id: CauseId): Cause => causeTable[id]
 /** Causes that can be behind a fault, each with how often it is. */
 export const causesOf = (fault: FaultKind): { readonly id: CauseId; readonly often: HowOften }[] =>

@@ -1,5 +1,5 @@
 import { say, type Sentence } from '../say/index.ts'
-import type { CauseId } from './causes.ts'
+import type { CauseId } from './causeIds.ts'
 import type { CureStepId } from './cureSteps.ts'
 import type { FaultKind } from './faults.ts'
 

@@ -3,7 +3,7 @@ import type { FilmType, FindingKind, WayLaid } from '../plan/index.ts'
 import type { Practice } from '../practice/index.ts'
 import { count, length, minutes, percent, perLitre, say, type Sentence, temperature } from '../say/index.ts'
 import { findingMeanings } from '../plan/index.ts'
-import type { CauseId } from './causes.ts'
+import type { CauseId } from './causeIds.ts'
 
 /** How far the work on that place has come. */
 export const faultStages = ['wet', 'tacked', 'bonded', 'heated', 'cut'] as const

@@ -1,4 +1,6 @@
-export { type CauseId, causeIds, causeOf, causesOf, type HowOften } from './causes.ts'
+export { type CauseId, causeIds } from './causeIds.ts'
+export { causeOf, causesOf, type HowOften } from './causes.ts'
+export { type ComeBackTime, comeBackTimes, comeBackWords } from './comeBack.ts'
 export {
   canBeDone,
   comesOff,
@@ -9,6 +11,7 @@ export {
   cureStepIds,
 } from './cureSteps.ts'
 export { curePicture } from './curePicture.ts'
+export { type FaultGroup, faultGroup, faultGroups, faultGroupWords, faultLooks } from './faultLooks.ts'
 export { canBeLeft } from './cures.ts'
 export { canHave, likelyFaults } from './likelyFaults.ts'
 export {
@@ -23,14 +26,9 @@ export {
   questionWords,
 } from './evidence.ts'
 export {
-  type FaultGroup,
   type FaultOutcome,
   type FaultKind,
-  faultGroup,
-  faultGroups,
-  faultGroupWords,
   faultKinds,
-  faultLooks,
   faultOutcomes,
   faultOutcomeWords,
   faultWords,
@@ -40,9 +38,6 @@ export {
   spoils,
 } from './faults.ts'
 export {
-  type ComeBackTime,
-  comeBackTimes,
-  comeBackWords,
   type FaultCase,
   type Judgement,
   judgeFault,

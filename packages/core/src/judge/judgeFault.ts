@@ -2,7 +2,8 @@ import type { SchoolName } from '../lay/index.ts'
 import type { Practice } from '../practice/index.ts'
 import { done, failure, type Result, refused } from '../result/index.ts'
 import { atStart, clauses, name, paragraph, percent, say, type Sentence } from '../say/index.ts'
-import type { CauseId } from './causes.ts'
+import type { ComeBackTime } from './comeBack.ts'
+import type { CauseId } from './causeIds.ts'
 import { canBeDone, type CurePlace, type CureStep, type CureStepId, cureStep } from './cureSteps.ts'
 import { cureCautions } from './cureCautions.ts'
 import { cureWays, leftWords } from './cures.ts'
@@ -28,17 +29,6 @@ export interface FaultCase {
   readonly evidence: FaultEvidence
   /** The part bears heat; left out: it does. */
   readonly takesHeat?: boolean | undefined
-}
-
-/** When something is come back to. */
-export const comeBackTimes = ['now', 'before the cut', 'at post-heat', 'at hand-over', 'at the edge look'] as const
-export type ComeBackTime = (typeof comeBackTimes)[number]
-export const comeBackWords: Readonly<Record<ComeBackTime, Sentence>> = {
-  now: say`now`,
-  'before the cut': say`before the cut`,
-  'at post-heat': say`when it is post-heated`,
-  'at hand-over': say`at hand-over`,
-  'at the edge look': say`when the edges are looked at`,
 }
 
 export interface Judgement {

@@ -1,6 +1,7 @@
 import type { Practice } from '../practice/index.ts'
 import type { Sentence } from '../say/index.ts'
-import { type CauseId, causeOf, causesOf, type HowOften } from './causes.ts'
+import type { CauseId } from './causeIds.ts'
+import { causeOf, causesOf, type HowOften } from './causes.ts'
 import { type FaultEvidence, type FaultQuestion, faultQuestions, type LaidFilm, whatSpeaks } from './evidence.ts'
 import type { FaultKind } from './faults.ts'
 

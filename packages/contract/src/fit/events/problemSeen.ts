@@ -1,7 +1,7 @@
 import { point } from '@truelay/core/geometry'
 import { causeIds, comeBackTimes, faultKinds } from '@truelay/core/judge'
 import { z } from 'zod'
-import { faultAnswers } from '../../judgeRequest.ts'
+import { faultAnswers } from '../faultAnswers.ts'
 import { photo } from '../../walkRound.ts'
 import { defineFitEvent, eventOfStep } from '../defineFitEvent.ts'
 import { logged } from '../fitState.ts'
