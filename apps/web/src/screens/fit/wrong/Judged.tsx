@@ -30,7 +30,12 @@ export function Judged({ judgement, plan, spare, place, onAnswer }: JudgedProps)
   const worth = causes.filter((cause) => cause.probability >= leastShown)
   const shown = all ? worth : worth.slice(0, shownAtFirst)
   return (
-    <div className="mt-3 grid min-h-0 flex-1 gap-x-8 gap-y-5 overflow-y-auto lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
+    <section
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: it is scrolled by the arrow keys
+      tabIndex={0}
+      aria-label={t`The judgement`}
+      className="mt-3 grid min-h-0 flex-1 gap-x-8 gap-y-5 overflow-y-auto lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]"
+    >
       <section aria-label={t`Why`}>
         <h3 className="label-strong text-body text-quiet">{t`Why, most likely`}</h3>
         <ul className="mt-1 space-y-3">
@@ -123,7 +128,7 @@ export function Judged({ judgement, plan, spare, place, onAnswer }: JudgedProps)
           </div>
         )}
       </section>
-    </div>
+    </section>
   )
 }
 
