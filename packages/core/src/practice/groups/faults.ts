@@ -1,4 +1,4 @@
-import { say, temperature } from '../../say/index.ts'
+import { length, say, temperature } from '../../say/index.ts'
 import { figures } from '../practiceFigure.ts'
 
 /** What faults are judged by: how much more likely a cause is made by how often it is met, and by what is known of the place. */
@@ -36,7 +36,7 @@ export const faults = figures(say`Faults and their causes`, {
     reason: say`Wet film hides water, dry film air; film pulled corner to corner keeps its excess at the edges.`,
   },
   tellingExcess: {
-    label: say`Film too much that doubles the suspicion, per 100 mm`,
+    label: say`Film too much, per ${length(100)}, that doubles the suspicion`,
     unit: 'mm',
     value: 0.5,
     min: 0.1,
