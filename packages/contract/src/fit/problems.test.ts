@@ -70,6 +70,12 @@ describe('what was wrong', () => {
     })
     expect(openProblems(settled)).toEqual([])
   })
+  test('a spoilt piece is settled by what becomes of it', () => {
+    const torn = seen(one, 'torn piece', 'at hand-over')
+    expect(openProblems(at(4, { ...torn, after: 5 })).map((p) => p.id)).toEqual([one])
+    const laidAgain = { kind: 'spoilSettled', stepId: 'soften', outcome: 'laid again', after: 6 }
+    expect(openProblems(at(4, { ...torn, after: 5 }, laidAgain))).toEqual([])
+  })
   test('stays settled when the step is gone back to', () => {
     const state = at(
       4,

@@ -7,7 +7,7 @@ import {
   spoils,
 } from '@truelay/core/judge'
 import type { FindingKind, NamedPlace, PlanStep } from '@truelay/core/plan'
-import { wettedAt } from './clocks.ts'
+import { unsettledSpoils, wettedAt } from './clocks.ts'
 import { type FitEventOf, standing } from './fitEvents.ts'
 import type { Begun } from './fitState.ts'
 
@@ -73,9 +73,13 @@ const inHand = (state: Begun, use: 'slip' | 'tack') =>
   standing(state, 'bottleTaken').findLast((bottle) => bottle.use === use) ?? null
 
 /** What was wrong and has not been settled, the oldest first. What was noted before one said when stands there for the record only. */
-export function openProblems(state: Pick<Begun, 'logged'>): Problem[] {
+export function openProblems(state: Begun): Problem[] {
   const settled = new Set(standing(state, 'problemSettled').map(({ problemId }) => problemId))
-  return standing(state, 'problemSeen').filter(({ id, when }) => when !== undefined && !settled.has(id))
+  // Of a spoilt piece one says what becomes of it, and that settles it.
+  const spoilt = new Set(unsettledSpoils(state).map(({ id }) => id))
+  return standing(state, 'problemSeen').filter(
+    ({ id, when, problem }) => when !== undefined && !settled.has(id) && (!spoils(problem) || spoilt.has(id)),
+  )
 }
 
 /** Whether the time to come back to it has come: at that step, or already past it. */

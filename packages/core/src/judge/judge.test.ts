@@ -256,6 +256,22 @@ describe('the cure', () => {
     expect(steps.some((s) => /needle/.test(english(s.says)))).toBe(true)
     expect(steps.some((s) => s.liquids?.includes('degreaser'))).toBe(true)
   })
+  test('nothing is asked of which an answer would contradict what is known', () => {
+    for (const asked of cases) {
+      const ask = required(judgeFault(asked, practice)).tellApart?.ask
+      if (ask === undefined) continue
+      for (const answer of [true, false]) {
+        const evidence = { ...asked.evidence, answers: { [ask]: answer } }
+        expect([
+          asked.fault,
+          asked.film.laid,
+          asked.stage,
+          ask,
+          judgeFault({ ...asked, evidence }, practice).ok,
+        ]).toContain(true)
+      }
+    }
+  })
   test('it is a cure, or too late with the reason, never both and never neither', () => {
     for (const asked of cases) {
       const { cure, tooLate } = required(judgeFault(asked, practice))

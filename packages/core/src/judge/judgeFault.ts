@@ -10,6 +10,7 @@ import { cureWays, leftWords } from './cures.ts'
 import {
   type FaultEvidence,
   type FaultQuestion,
+  faultQuestions,
   type FaultStage,
   faultStages,
   type JudgedFilm,
@@ -72,7 +73,7 @@ export function judgeFault(asked: FaultCase, practice: Practice): Result<Judgeme
   const problem = contradiction(asked)
   if (problem !== null) return refused(failure('EVIDENCE_CONTRADICTS', { what: problem }))
   const causes = rankCauses(fault, film, evidence, practice)
-  const apart = tellsApart(fault, film, evidence, practice)
+  const apart = tellsApart(fault, film, evidence, practice, askable(asked))
   const place = placeOf(asked)
   const wasThere = causes[0]?.id === 'was there before'
   const way = wasThere ? (['leave what was'] as const) : wayFor(fault, causes[0]?.id, place)
@@ -150,6 +151,15 @@ function wordsOf(
       : say`Most likely (${percent(100 * first.probability)}): ${first.says}; ${clauses([...first.because])}.`)
   return paragraph(seen, why, ...(tooLate === null ? cure.map(({ says }) => says) : [tooLate]))
 }
+
+/** Questions of which either answer may be true there. */
+const askable = (asked: FaultCase): FaultQuestion[] =>
+  faultQuestions.filter((ask) =>
+    [true, false].every((answer) => {
+      const answers = { ...asked.evidence.answers, [ask]: answer }
+      return contradiction({ ...asked, evidence: { ...asked.evidence, answers } }) === null
+    }),
+  )
 
 /** What cannot both be so. */
 function contradiction({ film, stage, evidence }: FaultCase): Sentence | null {

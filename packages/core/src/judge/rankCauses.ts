@@ -64,12 +64,13 @@ export interface TellsApart {
 /** A question counts as telling when its answers move the two likeliest causes apart by so much. */
 const tellingFactor = 2
 
-/** What would tell the two likeliest causes apart, of what has not been asked; null where nothing would, or nothing needs to. */
+/** What would tell the two likeliest causes apart, of what can be and has not been asked; null where nothing would, or nothing needs to. */
 export function tellsApart(
   fault: FaultKind,
   film: LaidFilm,
   evidence: FaultEvidence,
   practice: Practice,
+  askable: readonly FaultQuestion[] = faultQuestions,
 ): TellsApart | null {
   const [first, second] = rankCauses(fault, film, evidence, practice)
   if (first === undefined || second === undefined || first.probability > 0.8) return null
@@ -78,7 +79,7 @@ export function tellsApart(
     const factor = (id: CauseId) => told.find(({ cause }) => cause === id)?.factor ?? 1
     return factor(first.id) / factor(second.id)
   }
-  const open = faultQuestions.filter((ask) => evidence.answers?.[ask] === undefined)
+  const open = askable.filter((ask) => evidence.answers?.[ask] === undefined)
   const gains = open.map((ask) => ({ ask, gain: Math.abs(Math.log(odds(ask, true) / odds(ask, false))) }))
   const best = gains.sort((a, b) => b.gain - a.gain)[0]
   return best === undefined || best.gain < Math.log(tellingFactor)

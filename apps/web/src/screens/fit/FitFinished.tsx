@@ -1,10 +1,21 @@
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
-import { type JobBundle, type Part, type Problem, standing } from '@truelay/contract'
-import { comeBackWords, type FaultOutcome, faultOutcomeWords, faultWords, spoilOutcomeWords } from '@truelay/core/judge'
+import { type JobBundle, openProblems, type Part, type Problem, standing } from '@truelay/contract'
+import {
+  comeBackWords,
+  type FaultOutcome,
+  faultOutcomeWords,
+  faultWords,
+  spoilOutcomeWords,
+  spoils,
+} from '@truelay/core/judge'
 import { say, type Sentence } from '@truelay/core/say'
 import { Check } from 'lucide-react'
+import { useState } from 'react'
 import { Link } from 'react-router'
+import { useAir } from '../../bench/useAir.ts'
+import { seenEvents } from './wrong/seenEvents.ts'
+import { SomethingWrong } from './wrong/SomethingWrong.tsx'
 import { useNow } from '../../ui/useNow.ts'
 import { countText } from '../../ui/clockText.ts'
 import type { Fitting } from './fitting.ts'
@@ -28,7 +39,10 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
   const t = useWords()
   const problems = standing(state, 'problemSeen')
   const outcomeOf = new Map(standing(state, 'problemSettled').map((event) => [event.problemId, event.outcome]))
-  const open = problems.filter(({ id }) => !outcomeOf.has(id))
+  const open = openProblems(state)
+  const [again, setAgain] = useState<Problem | null>(null)
+  const air = useAir(bundle.job)
+  const lastStep = state.plan.steps.at(-1)
   const settled = standing(state, 'spoilSettled').at(-1)
   const aftercare = state.plan.steps.find((step) => step.tells === 'aftercare')
   const last = state.done[state.done.length - 1]
@@ -51,10 +65,21 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
         {problems.length === 0 ? null : (
           <ul className="mt-4 text-head">
             {problems.map((p) => (
-              <li key={p.id}>
-                {outcomeOf.has(p.id) ? <Check size={26} aria-hidden="true" className="mr-2 inline text-good" /> : null}
-                <strong>{t(faultWords(p.problem))}</strong>, {p.place}
-                <span className="text-quiet">{t`: ${becomes(p, outcomeOf.get(p.id))}`}</span>
+              <li key={p.id} className="flex flex-wrap items-center gap-x-3">
+                <span>
+                  {outcomeOf.has(p.id) ? (
+                    <Check size={26} aria-hidden="true" className="mr-2 inline text-good" />
+                  ) : null}
+                  <strong>{t(faultWords(p.problem))}</strong>, {p.place}
+                  <span className="text-quiet">{t`: ${becomes(p, outcomeOf.get(p.id))}`}</span>
+                </span>
+                {open.includes(p) && !spoils(p.problem) ? (
+                  <button
+                    type="button"
+                    onClick={() => setAgain(p)}
+                    className="label-strong min-h-14 border border-ink/50 bg-paper px-5 text-lead hover:border-petrol"
+                  >{t`Come back to it now`}</button>
+                ) : null}
               </li>
             ))}
             {settled === undefined ? null : (
@@ -88,6 +113,22 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
           className="label-strong min-w-48 bg-bench px-6 text-head"
         >{t`Back one step`}</button>
       </div>
+      {lastStep === undefined ? null : (
+        <SomethingWrong
+          open={again !== null}
+          bundle={bundle}
+          part={part}
+          state={state}
+          step={lastStep}
+          air={air}
+          again={again}
+          onClose={() => setAgain(null)}
+          onNoted={(seen, becoming) => {
+            happened(...seenEvents(lastStep.id, again, seen, becoming))
+            setAgain(null)
+          }}
+        />
+      )}
     </main>
   )
 }

@@ -170,6 +170,12 @@ describe('a fit from the first step to the last', () => {
     const visit = fitOf('0412-bonnet')
     await goOnTo(visit, /Bonnet is done/)
     await visit.sees(/23 steps in .*\. 1 on the come-back list\..*crease, at a corner: before the cut/)
+    // What was left open is a tap from its end, after the last step too.
+    await visit.presses('Come back to it now')
+    await visit.sees(/Crease, at a corner/)
+    await visit.presses('The customer takes it as it is')
+    await visit.sees(/crease, at a corner: the customer has seen it and takes it/)
+    await visit.sees('Nothing stands on the come-back list.')
     await visit.sees('Next: Headlamp, driver’s side')
     await visit.presses('Back one step')
     await visit.sees('step 23 of 23')
@@ -187,7 +193,7 @@ describe('the record', () => {
     await sees(/Batches.*0412\.1-1/)
     await sees(/Gaps.*first.*after/)
     await sees(
-      /Found during the fit.*crease.*at a corner, by more film than the form takes there.*on the come-back list, before the cut/i,
+      /Found during the fit.*crease.*at a corner, by more film than the form takes there.*the customer has seen it and takes it/i,
     )
     await sees('Steps, 23 of 23')
     await sees(/wait after it cut short by \d+ min/)

@@ -1,15 +1,14 @@
-import type { FilmId, KitId, Piece, Shelf } from '@truelay/contract'
+import type { Piece, Shelf } from '@truelay/contract'
 import { say } from '@truelay/core/say'
-import { pieceSides, sideWords } from '@truelay/core/stock'
 import { usePutRight } from '../../bench/usePutRight.ts'
 import { useSavePieceMutation } from '../../remote/shelfApi.ts'
-import { Field, SelectInput } from '../../ui/Field.tsx'
 import { KeptText } from '../../ui/KeptText.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { offerUndo } from '../../ui/undoOffer.ts'
 import { useWords } from '../../ui/words.ts'
 import { ForRole } from '../frame/ForRole.tsx'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
+import { FilmField, KitField, SideField } from './BelongsTo.tsx'
 
 /** Where a piece belongs and how often it lies in its box, to be put right; each change can be taken back. */
 export function PieceFacts({ piece, shelf }: { readonly piece: Piece; readonly shelf: Shelf }) {
@@ -29,18 +28,7 @@ export function PieceFacts({ piece, shelf }: { readonly piece: Piece; readonly s
           onCommit={(name) => void put({ name })}
         />
         <div className="grid grid-cols-2 gap-3">
-          <Field label={t`Side`}>
-            <SelectInput
-              value={piece.side}
-              onChange={(event) => void put({ side: event.target.value as Piece['side'] })}
-            >
-              {pieceSides.map((side) => (
-                <option key={side} value={side}>
-                  {t(sideWords[side])}
-                </option>
-              ))}
-            </SelectInput>
-          </Field>
+          <SideField value={piece.side} onChoose={(side) => void put({ side })} />
           <KeptText label={t`Lot`} value={piece.lot} maxLength={40} needed onCommit={(lot) => void put({ lot })} />
           <NumberField
             label={t`In the box`}
@@ -61,27 +49,8 @@ export function PieceFacts({ piece, shelf }: { readonly piece: Piece; readonly s
             onCommit={(spares) => void put({ spares: Math.round(spares) })}
           />
         </div>
-        <Field label={t`Film`}>
-          <SelectInput value={piece.filmId} onChange={(event) => void put({ filmId: event.target.value as FilmId })}>
-            {shelf.films.some((film) => film.id === piece.filmId) ? null : (
-              <option value={piece.filmId}>{t`${piece.filmId}, off the shelf`}</option>
-            )}
-            {shelf.films.map((film) => (
-              <option key={film.id} value={film.id}>
-                {film.name}
-              </option>
-            ))}
-          </SelectInput>
-        </Field>
-        <Field label={t`Kit`}>
-          <SelectInput value={piece.kitId} onChange={(event) => void put({ kitId: event.target.value as KitId })}>
-            {shelf.kits.map((kit) => (
-              <option key={kit.id} value={kit.id}>
-                {kit.name}
-              </option>
-            ))}
-          </SelectInput>
-        </Field>
+        <FilmField shelf={shelf} value={piece.filmId} onChoose={(filmId) => void put({ filmId })} />
+        <KitField shelf={shelf} value={piece.kitId} onChoose={(kitId) => void put({ kitId })} />
       </div>
     </ForRole>
   )

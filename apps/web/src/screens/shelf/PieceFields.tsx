@@ -1,6 +1,7 @@
 import { useWords } from '../../ui/words.ts'
 import type { Form, Piece, Shelf } from '@truelay/contract'
 import { Field, SelectInput, TextInput } from '../../ui/Field.tsx'
+import { FilmField, KitField, SideField } from './BelongsTo.tsx'
 
 /** A piece without its pattern, while it is typed. */
 export interface PieceDraft {
@@ -47,31 +48,9 @@ export function PieceFields({ draft, shelf, forms, onChange }: PieceFieldsProps)
           ))}
         </SelectInput>
       </Field>
-      <Field label={t`Side`}>
-        <SelectInput value={draft.side} onChange={(event) => set({ side: event.target.value as Piece['side'] })}>
-          <option value="left">{t`driver’s side`}</option>
-          <option value="right">{t`passenger’s side`}</option>
-          <option value="middle">{t`middle`}</option>
-        </SelectInput>
-      </Field>
-      <Field label={t`Kit`}>
-        <SelectInput value={draft.kitId} onChange={(event) => set({ kitId: event.target.value })}>
-          {shelf.kits.map((kit) => (
-            <option key={kit.id} value={kit.id}>
-              {kit.name}
-            </option>
-          ))}
-        </SelectInput>
-      </Field>
-      <Field label={t`Film`}>
-        <SelectInput value={draft.filmId} onChange={(event) => set({ filmId: event.target.value })}>
-          {shelf.films.map((film) => (
-            <option key={film.id} value={film.id}>
-              {film.name}
-            </option>
-          ))}
-        </SelectInput>
-      </Field>
+      <SideField value={draft.side} onChoose={(side) => set({ side })} />
+      <KitField shelf={shelf} value={draft.kitId} onChoose={(kitId) => set({ kitId })} />
+      <FilmField shelf={shelf} value={draft.filmId} onChoose={(filmId) => set({ filmId })} />
       <Field label={t`Lot`}>
         <TextInput value={draft.lot} maxLength={40} onChange={(event) => set({ lot: event.target.value })} />
       </Field>
