@@ -36,7 +36,7 @@ import {
   workedLay,
 } from '@truelay/core/lay'
 import { nothingChosen, anyDay, climb, partQuestion, placeOn, planWork } from '@truelay/core/plan'
-import { faultKinds, faultStages, judgeFault } from '@truelay/core/judge'
+import { canHave, faultKinds, faultStages, judgeFault } from '@truelay/core/judge'
 import { practiceWith } from '@truelay/core/practice'
 import { required } from '@truelay/core/result'
 import { english } from '@truelay/words'
@@ -255,7 +255,8 @@ say('')
 {
   const evidence = { excessMmPer100: 1.2, minutesEarly: 6, roomC: 17, humidityPercent: 60, answers: { moves: true } }
   const film = { type: 'paint film', laid: 'wet' } as const
-  const cases = faultKinds.flatMap((fault) => faultStages.map((stage) => ({ fault, stage, film, evidence })))
+  const possible = faultKinds.filter((fault) => canHave(film, fault))
+  const cases = possible.flatMap((fault) => faultStages.map((stage) => ({ fault, stage, film, evidence })))
   const practice = practiceWith()
   const judgeAll = () => {
     for (const one of cases) required(judgeFault(one, practice))

@@ -1,6 +1,7 @@
 import type { SchoolName } from '../lay/index.ts'
 import { say, type Sentence } from '../say/index.ts'
 import { type CauseId, causeIds } from './causeIds.ts'
+import type { JudgedFilm } from './evidence.ts'
 import type { FaultKind } from './faults.ts'
 
 /** How often a cause is met behind a fault, as the trade says it. */
@@ -9,10 +10,11 @@ export type HowOften = 'often' | 'sometimes' | 'rarely'
 interface Cause {
   readonly says: Sentence
   readonly gives: Partial<Readonly<Record<FaultKind, HowOften>>>
-  /** Likelier with film laid so, of such a kind, or begun so. */
+  /** It cannot be with film laid otherwise, or of another kind. */
+  readonly only?: 'wet' | 'lens tint'
+  /** Likelier with film laid so, or begun so. */
   readonly fits?: {
     readonly laid?: 'wet' | 'dry'
-    readonly film?: 'paint film' | 'lens tint' | 'trim vinyl'
     readonly begin?: SchoolName
   }
   /** What to mind the next time. */
@@ -70,19 +72,19 @@ const causeTable = {
       'off its mark': 'rarely',
       'chrome showing': 'rarely',
     },
-    fits: { laid: 'wet' },
+    only: 'wet',
     nextTime: say`Let the wait run out; do something else meanwhile.`,
   },
   'film dried': {
     says: say`the film dried before it was laid`,
     gives: { silvering: 'often', 'grabbed too early': 'often', 'stop line': 'sometimes', 'air bubble': 'sometimes' },
-    fits: { laid: 'wet' },
+    only: 'wet',
     nextTime: say`Wet it again before it is lifted.`,
   },
   'water left': {
     says: say`water was left beneath`,
     gives: { 'water bubble': 'often', haze: 'often', 'lifting edge': 'sometimes', silvering: 'rarely' },
-    fits: { laid: 'wet' },
+    only: 'wet',
     nextTime: say`Steep blade, strokes that overlap by half, one more pass.`,
   },
   'air shut in': {
@@ -94,19 +96,19 @@ const causeTable = {
   'too much soap': {
     says: say`too much soap in the slip`,
     gives: { 'will not grab': 'often', haze: 'sometimes', 'lifting edge': 'sometimes', 'off its mark': 'rarely' },
-    fits: { laid: 'wet' },
+    only: 'wet',
     nextTime: say`Mix the slip to its strength, and flush the edges with tack.`,
   },
   'too little soap': {
     says: say`too little soap in the slip`,
     gives: { 'grabbed too early': 'often', 'stop line': 'sometimes', 'off its mark': 'rarely' },
-    fits: { laid: 'wet' },
+    only: 'wet',
     nextTime: say`Mix the slip to its strength.`,
   },
   'tack too weak': {
     says: say`the tack does not wash the soap out`,
     gives: { 'will not grab': 'often', 'lifting edge': 'sometimes' },
-    fits: { laid: 'wet' },
+    only: 'wet',
     nextTime: say`Mix the tack to its strength, and flush twice.`,
   },
   'cold or damp': {
@@ -133,7 +135,7 @@ const causeTable = {
   'alcohol on the lens': {
     says: say`alcohol or solvent on a lens under tension`,
     gives: { 'lens crazed': 'often' },
-    fits: { film: 'lens tint' },
+    only: 'lens tint',
     nextTime: say`Water only on such a lens.`,
   },
   'not clean': {
@@ -244,9 +246,14 @@ const causeTable = {
 } as const satisfies Record<CauseId, Cause>
 
 export const causeOf = (id: CauseId): Cause => causeTable[id]
-/** Causes that can be behind a fault, each with how often it is. */
-export const causesOf = (fault: FaultKind): { readonly id: CauseId; readonly often: HowOften }[] =>
+/** Causes that can be behind a fault of such a film, each with how often it is. */
+export const causesOf = (
+  fault: FaultKind,
+  film?: Pick<JudgedFilm, 'laid' | 'type'>,
+): { readonly id: CauseId; readonly often: HowOften }[] =>
   causeIds.flatMap((id) => {
-    const often = causeOf(id).gives[fault]
-    return often === undefined ? [] : [{ id, often }]
+    const { gives, only } = causeOf(id)
+    const often = gives[fault]
+    const cannotBe = only !== undefined && film !== undefined && only !== film.laid && only !== film.type
+    return often === undefined || cannotBe ? [] : [{ id, often }]
   })

@@ -8,6 +8,7 @@ import {
   type CauseId,
   causeIds,
   causeOf,
+  canHave,
   causesOf,
   comesOff,
   cureStep,
@@ -115,8 +116,9 @@ describe('cases as an old hand would judge them', () => {
 
 describe('the ranking', () => {
   const films = filmTypes.flatMap((type) => waysLaid.map((laid): JudgedFilm => ({ type, laid })))
-  test('knows a cause for every fault, and a fault for every cause', () => {
-    for (const fault of faultKinds) expect(causesOf(fault).length).toBeGreaterThan(0)
+  test('knows a cause for every fault that a film can have, and a fault for every cause', () => {
+    for (const fault of faultKinds)
+      for (const film of films) if (canHave(film, fault)) expect(causesOf(fault, film).length, fault).toBeGreaterThan(0)
     for (const cause of causeIds) expect(Object.keys(causeOf(cause).gives).length).toBeGreaterThan(0)
   })
   const anyEvidence: fc.Arbitrary<FaultEvidence> = fc.record(
@@ -136,6 +138,7 @@ describe('the ranking', () => {
   test('shares 1 out among the causes, whatever is known', () => {
     fc.assert(
       fc.property(fc.constantFrom(...faultKinds), fc.constantFrom(...films), anyEvidence, (fault, film, evidence) => {
+        fc.pre(canHave(film, fault))
         const ranked = rankCauses(fault, film, evidence, practice)
         const all = ranked.map((c) => c.probability)
         expect(all.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9)
@@ -225,7 +228,7 @@ describe('the cure', () => {
     faultStages.flatMap((stage) =>
       filmTypes.flatMap((type) =>
         waysLaid.flatMap((laid) =>
-          laid === 'dry' && stage === 'wet'
+          (laid === 'dry' && stage === 'wet') || !canHave({ type, laid }, fault)
             ? []
             : [[], ['cracked lens'] as const, ['coating'] as const].flatMap((found) =>
                 [true, false].map(
@@ -321,6 +324,17 @@ describe('the cure', () => {
       expect(comesOff({ film, stage: 'cut' })).toBe(false)
     }
   })
+})
+
+test('dry film never dried out, was never flushed and holds no water', () => {
+  const ofLiquids: readonly CauseId[] = [
+    'film dried',
+    'water left',
+    'too much soap',
+    'too little soap',
+    'tack too weak',
+  ]
+  for (const fault of faultKinds) for (const { id } of causesOf(fault, vinyl)) expect(ofLiquids).not.toContain(id)
 })
 
 describe('what cannot both be so', () => {

@@ -1,4 +1,5 @@
 import type { SchoolName } from '../lay/index.ts'
+import { filmTypeWords } from '../plan/index.ts'
 import type { Practice } from '../practice/index.ts'
 import { done, failure, type Result, refused } from '../result/index.ts'
 import { atStart, clauses, name, paragraph, percent, say, type Sentence } from '../say/index.ts'
@@ -16,6 +17,7 @@ import {
   type JudgedFilm,
   questionWords,
 } from './evidence.ts'
+import { canHave } from './likelyFaults.ts'
 import { type FaultKind, faultWords, spoils } from './faults.ts'
 import { type RankedCause, rankCauses, tellsApart } from './rankCauses.ts'
 
@@ -162,8 +164,9 @@ const askable = (asked: FaultCase): FaultQuestion[] =>
   )
 
 /** What cannot both be so. */
-function contradiction({ film, stage, evidence }: FaultCase): Sentence | null {
+function contradiction({ fault, film, stage, evidence }: FaultCase): Sentence | null {
   const { earlierFits = 0, earlierSame = 0, answers = {}, hottestC, leastC, damageC } = evidence
+  if (!canHave(film, fault)) return say`${filmTypeWords[film.type]} that is laid so cannot have that fault`
   if (film.laid === 'dry' && stage === 'wet') return say`film that is laid dry is never wet`
   if (film.laid === 'dry' && answers.wetBeneath === true) return say`film that was laid dry is not wet beneath`
   if (answers.heated === false && (stage === 'heated' || hottestC !== undefined))

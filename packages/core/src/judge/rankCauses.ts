@@ -8,6 +8,8 @@ import type { FaultKind } from './faults.ts'
 export interface RankedCause {
   readonly id: CauseId
   readonly says: Sentence
+  /** What to mind the next time. */
+  readonly nextTime: Sentence
   /** All causes of one fault together make 1. */
   readonly probability: number
   /** What speaks for it, the strongest first. */
@@ -24,7 +26,7 @@ function fitOf(id: CauseId, film: LaidFilm, practice: Practice): number {
   if (fits === undefined) return 1
   const one = (of: string | undefined, is: string | undefined) =>
     of === undefined || is === undefined ? 1 : of === is ? practice.causeFits : 1 / practice.causeFits
-  return one(fits.laid, film.laid) * one(fits.film, film.type) * one(fits.begin, film.begin)
+  return one(fits.laid, film.laid) * one(fits.begin, film.begin)
 }
 
 /**
@@ -39,7 +41,7 @@ export function rankCauses(
   practice: Practice,
 ): RankedCause[] {
   const speaks = whatSpeaks(evidence, practice)
-  const weighed = causesOf(fault).map(({ id, often }) => {
+  const weighed = causesOf(fault, film).map(({ id, often }) => {
     const own = speaks.filter(({ cause }) => cause === id).sort((a, b) => b.factor - a.factor)
     const weight = own.reduce((w, { factor }) => w * factor, weightOf(often, practice) * fitOf(id, film, practice))
     return { id, weight, own }
@@ -49,6 +51,7 @@ export function rankCauses(
     .map(({ id, weight, own }) => ({
       id,
       says: causeOf(id).says,
+      nextTime: causeOf(id).nextTime,
       probability: weight / all,
       because: own.filter(({ factor }) => factor > 1).map(({ says }) => says),
       against: own.filter(({ factor }) => factor < 1).map(({ says }) => says),

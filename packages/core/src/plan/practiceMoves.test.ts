@@ -13,6 +13,7 @@ import {
   bowEnoughMm,
   carryReadings,
   edgeRulesOf,
+  filmTypes,
   holdUp,
   measuresOf,
   mixLimits,
@@ -108,7 +109,7 @@ const known: FaultEvidence = {
   answers: { moves: true },
 }
 const judged = (practice: Practice) =>
-  faultKinds.map((fault) => rankCauses(fault, { type: 'paint film', laid: 'wet' }, known, practice))
+  filmTypes.map((type) => faultKinds.map((fault) => rankCauses(fault, { type, laid: 'wet' }, known, practice)))
 
 /** What hangs on a shop's figures, the quick answers first. */
 const probes: readonly ((practice: Practice) => unknown)[] = [

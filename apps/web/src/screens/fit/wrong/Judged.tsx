@@ -113,7 +113,7 @@ export function Judged({ judgement, plan, spare, place, onAnswer }: JudgedProps)
                       <span className="block text-body font-normal text-quiet">{t`${clauses(hand)}`}</span>
                     )}
                     {planned === undefined ? null : (
-                      <span className="block text-body font-normal">{t(planned.words)}</span>
+                      <span className="block text-body font-normal">{t`${atStart(planned.words)}`}</span>
                     )}
                   </span>
                 </li>
@@ -149,6 +149,7 @@ function CauseLine({ cause, first }: { readonly cause: RankedCause; readonly fir
       {cause.because.length === 0 ? null : (
         <p className="mt-1 text-body leading-snug">{t`For it: ${clauses([...cause.because])}.`}</p>
       )}
+      {first ? <p className="mt-1 text-body leading-snug text-quiet">{t`Next time: ${cause.nextTime}`}</p> : null}
       {cause.against.length === 0 ? null : (
         <p className="mt-1 text-body leading-snug text-quiet">{t`Against it: ${clauses([...cause.against])}.`}</p>
       )}
