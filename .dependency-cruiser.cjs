@@ -39,6 +39,7 @@ const layers = {
     'say',
   ],
   judge: ['plan', 'lay', 'geometry', 'practice', 'schema', 'result', 'say'],
+  lastLook: ['plan', 'geometry', 'practice', 'say'],
 }
 
 /** The server, floor by floor: a folder may import its own and any on a lower floor. */

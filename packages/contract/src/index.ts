@@ -11,6 +11,7 @@ export {
 export { faultAnswers } from './fit/faultAnswers.ts'
 export { faultEvidence, judgeRequest } from './judgeRequest.ts'
 export { faultStageOf, isDue, openProblems, type Problem, stopsPart, whatIsKnown } from './fit/problems.ts'
+export { lastReadings, type Looked, looksOf } from './fit/looks.ts'
 export { becameOf } from './fit/lines/becameOf.ts'
 export { asIssue, sayProblem, type WireFailure, wireFailure } from './failure.ts'
 export { type RemovableKind, removableKinds, type RemovedThing, removedThing, removedThings } from './removed.ts'

@@ -3,6 +3,7 @@ import { expect, test } from 'vitest'
 import type { FormDoc } from '../form/index.ts'
 import { releaseAt, waitKinds, waitNow, whyItGrabs } from '../wait/index.ts'
 import { type FaultEvidence, faultKinds, rankCauses } from '../judge/index.ts'
+import { seenFromMm } from '../lastLook/index.ts'
 import { edgePlan } from '../edges/index.ts'
 import { plainLens } from '../light/index.ts'
 import { mixBatch, measureBatch } from '../mix/index.ts'
@@ -114,6 +115,7 @@ const judged = (practice: Practice) =>
 /** What hangs on a shop's figures, the quick answers first. */
 const probes: readonly ((practice: Practice) => unknown)[] = [
   judged,
+  seenFromMm,
   (p) => [orderPractice(p), rehearsalOptions(p), carryReadings(p), bowEnoughMm(p)],
   (p) => codes.map((code) => ruleOfCode(code, p)),
   (p) => waitKinds.map((kind) => required(waitNow({ kind, ...air, alcoholPercent: 8 }, p))),

@@ -1,6 +1,6 @@
 import type { Sentence } from '../say/index.ts'
 
-/** Of a figure, as a shop reads it beside the number; K is a difference of temperatures. */
+/** Of a figure, as a shop reads it beside the number; K is a difference of temperatures, ′ a sixtieth of a degree of angle. */
 export type PracticeUnit =
   | 'mm'
   | 'mL/L'
@@ -14,6 +14,7 @@ export type PracticeUnit =
   | '°C'
   | 'K'
   | '°'
+  | '′'
   | 'ratio'
 
 /** A figure of the trade: a default that a shop may change within a plausible range, and why it is what it is. */

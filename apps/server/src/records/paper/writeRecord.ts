@@ -132,6 +132,23 @@ export function writeRecord({ record, shop, words, faces, photoFile }: RecordPap
       pictures(seen.photos ?? [], faultWords(seen.problem))
     }
   }
+  if (lines.lookedAt.length > 0) {
+    heading(say`The last look`)
+    const last = [...new Map(lines.lookedAt.map((line) => [line.stop, line])).values()]
+    const wrong = last.filter(({ verdict }) => verdict === 'fault').length
+    row(
+      say`Walked round`,
+      wrong === 0
+        ? say`${counted(last.length, '# place', '# places')}, all good.`
+        : say`${counted(last.length, '# place', '# places')}, something was found at ${count(wrong)}.`,
+    )
+    for (const { label, measuredMm, wantedMm } of last.flatMap(({ readings }) => readings))
+      row(label, say`${length(measuredMm)}, wanted ${length(wantedMm)}`)
+    pictures(
+      last.flatMap(({ photos }) => photos),
+      say`after the fit`,
+    )
+  }
   heading(say`Steps, ${count(record.steps.length)} of ${count(record.stepsTotal)}`)
   for (const { headline, at, by, earlySeconds } of record.steps)
     row(

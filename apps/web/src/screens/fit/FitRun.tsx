@@ -15,6 +15,10 @@ import { SetStrip } from './SetStrip.tsx'
 import { stoppingProblems } from './wrong/ComeBacks.tsx'
 import { seenEvents } from './wrong/seenEvents.ts'
 import { SomethingWrong } from './wrong/SomethingWrong.tsx'
+import { LookPicture } from './look/LookPicture.tsx'
+import { LookWords } from './look/LookWords.tsx'
+import { placeOfStop } from './look/placeOfStop.ts'
+import { type Look, useLook } from './look/useLook.ts'
 import { StepPicture } from './StepPicture.tsx'
 import { StepWords } from './StepWords.tsx'
 import { Targets } from './Targets.tsx'
@@ -54,6 +58,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
   const { waiting, wait, air } = waits
   const standIns = useStandIns(bundle, plan.solutions)
   const gaps = useGapRounds(state, step, waiting)
+  const look = useLook(bundle, part, state, step)
   const elsewhere = useElsewhere(index)
   const [fresh, setFresh] = useState(true)
   /** Something new that is wrong, or something that is come back to. */
@@ -70,6 +75,11 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
       if (readings !== null) happened({ kind: 'gapsMeasured', stepId: step.id, readings })
       return
     }
+    if (look.walking) {
+      const seen = look.answer('good')
+      if (seen !== null) happened(seen)
+      return
+    }
     elsewhere.pressed()
     happened(...doneEvents({ bundle, part, state, step, standIns, fresh }), ...waits.setFor(index))
     setNoted(null)
@@ -77,11 +87,11 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
   }
   const back = () => {
     const before = state.done[state.done.length - 1]
-    if (before === undefined || elsewhere.holding) return
+    if (before === undefined || elsewhere.holding || look.goBack()) return
     elsewhere.pressed()
     happened({ kind: 'stepReopened', stepId: before.stepId })
   }
-  const { tooSoon } = useStepKeys(`${index} ${waiting}`, done, back)
+  const { tooSoon } = useStepKeys(`${index} ${waiting} ${look.stop?.id ?? ''}`, done, back)
 
   useWaitBell(
     wait === null || step === undefined
@@ -93,6 +103,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
   useAloud(aloud)
 
   if (step === undefined) return null
+  const told = noted ?? (elsewhere.changed ? t`Another tablet has changed the step.` : null)
   return (
     <main className="flex h-full flex-col overflow-hidden bg-chalk">
       <p className="sr-only" role="status">
@@ -120,21 +131,29 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
         </WaitView>
       ) : (
         <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
-          <StepWords
-            bundle={bundle}
-            state={state}
-            step={step}
-            happened={happened}
-            waits={waits}
-            gaps={gaps}
-            standIns={standIns}
-            fresh={fresh}
-            onFresh={setFresh}
-            noted={noted ?? (elsewhere.changed ? t`Another tablet has changed the step.` : null)}
-            spoilt={spoilt}
-            onComeBack={setWrong}
-          />
-          <StepPicture plan={plan} step={step} gaps={gaps} />
+          {look.stops.length > 0 ? (
+            <LookWords state={state} step={step} look={look} noted={told} onComeBack={setWrong} />
+          ) : (
+            <StepWords
+              bundle={bundle}
+              state={state}
+              step={step}
+              happened={happened}
+              waits={waits}
+              gaps={gaps}
+              standIns={standIns}
+              fresh={fresh}
+              onFresh={setFresh}
+              noted={told}
+              spoilt={spoilt}
+              onComeBack={setWrong}
+            />
+          )}
+          {look.stops.length > 0 ? (
+            <LookPicture state={state} step={step} look={look} />
+          ) : (
+            <StepPicture plan={plan} step={step} gaps={gaps} />
+          )}
         </div>
       )}
       <Clocks
@@ -146,6 +165,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
       />
       <DoneTargets
         gaps={gaps}
+        look={look}
         waiting={waiting}
         holding={elsewhere.holding}
         tooSoon={tooSoon}
@@ -163,9 +183,14 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
         step={step}
         air={air}
         again={wrong === 'new' ? null : wrong}
+        at={look.stop === null ? null : placeOfStop(look.stop, plan)}
         onClose={() => setWrong(null)}
         onNoted={(seen, becomes) => {
-          happened(...seenEvents(step.id, wrong === 'new' ? null : wrong, seen, becomes))
+          const there = wrong === 'new' && look.walking ? look.answer('fault') : null
+          happened(
+            ...seenEvents(step.id, wrong === 'new' ? null : wrong, seen, becomes),
+            ...(there === null ? [] : [there]),
+          )
           const why = grabWords(seen.problem, state, air, practiceWith(bundle.shop.practice), new Date())
           const told =
             'settled' in becomes
@@ -181,6 +206,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
 
 interface DoneTargetsProps {
   readonly gaps: GapRounds
+  readonly look: Look
   readonly waiting: boolean
   /** The step has changed under the hand. */
   readonly holding: boolean
@@ -195,7 +221,7 @@ interface DoneTargetsProps {
 }
 
 /** The big target says what pressing it does now. */
-function DoneTargets({ gaps, waiting, holding, tooSoon, settling, ...presses }: DoneTargetsProps) {
+function DoneTargets({ gaps, look, waiting, holding, tooSoon, settling, ...presses }: DoneTargetsProps) {
   const t = useWords()
   const { answering, measuring, byEye, typed, last, allGood } = gaps
   return (
@@ -207,7 +233,9 @@ function DoneTargets({ gaps, waiting, holding, tooSoon, settling, ...presses }: 
             : t`Measured again`
           : measuring && !allGood && !(byEye && last === undefined)
             ? t`Go on as it is`
-            : t`Done`
+            : look.walking && !waiting
+              ? t`Good`
+              : t`Done`
       }
       hint={
         holding

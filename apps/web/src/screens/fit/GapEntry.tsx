@@ -2,20 +2,11 @@ import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import type { GapReading } from '@truelay/contract'
 import { type Correction, correctionWords } from '@truelay/core/align'
-import {
-  type CheckPoint,
-  correctionFor,
-  type MeasuredGap,
-  measuredGaps,
-  type PartPlan,
-  wrongAfter,
-} from '@truelay/core/plan'
+import { correctionFor, type MeasuredGap, measuredGaps, type PartPlan, wrongAfter } from '@truelay/core/plan'
 import { radFromDeg } from '@truelay/core/units'
 import { length, list, name, paragraph, say, type Sentence } from '@truelay/core/say'
-import { Minus, Plus } from 'lucide-react'
-import { useId } from 'react'
 import { useUnits } from '../../ui/units.ts'
-import { draftMm, gapFigure } from './readGaps.ts'
+import { GapField } from './GapField.tsx'
 
 interface GapEntryProps {
   readonly plan: PartPlan
@@ -31,10 +22,6 @@ export function GapEntry({ plan, drafts, rounds, problem, onDraft }: GapEntryPro
   const t = useWords()
   const units = useUnits()
   const last = rounds[rounds.length - 1]
-  const step = (check: CheckPoint, by: number) => {
-    const now = draftMm(drafts[check.id] ?? '', units) ?? Math.abs(check.wantedMm)
-    onDraft(check.id, gapFigure(Math.max(0, now + by), units))
-  }
   return (
     <div className="mt-2">
       {last === undefined ? (
@@ -57,11 +44,9 @@ export function GapEntry({ plan, drafts, rounds, problem, onDraft }: GapEntryPro
           <GapField
             key={check.id}
             check={check}
-            unit={units.length}
             text={drafts[check.id] ?? ''}
-            wanted={gapFigure(check.wantedMm, units)}
+            expectedMm={check.wantedMm}
             onText={(text) => onDraft(check.id, text)}
-            onStep={(by) => step(check, by)}
           />
         ))}
       </fieldset>
@@ -72,55 +57,6 @@ export function GapEntry({ plan, drafts, rounds, problem, onDraft }: GapEntryPro
 function wantedWords(plan: PartPlan): Sentence {
   const [wantedMm, ...others] = new Set(plan.checks.map((c) => Math.abs(c.wantedMm)))
   return wantedMm === undefined || others.length > 0 ? say`as each field says` : say`${length(wantedMm)} everywhere`
-}
-
-interface GapFieldProps {
-  readonly check: CheckPoint
-  readonly unit: string
-  readonly text: string
-  readonly wanted: string
-  readonly onText: (text: string) => void
-  readonly onStep: (byMm: number) => void
-}
-
-function GapField({ check, unit, text, wanted, onText, onStep }: GapFieldProps) {
-  const t = useWords()
-  const id = useId()
-  return (
-    <div>
-      <label htmlFor={id} className="label block truncate text-note leading-[1.15] portrait:text-body">
-        <strong className="text-amber">{check.id}</strong> {t(check.label)}
-      </label>
-      <div className="flex h-11 border portrait:h-13 border-ink/50 bg-paper">
-        <button
-          type="button"
-          aria-label={t`${check.id} less`}
-          onClick={() => onStep(-0.5)}
-          className="flex w-12 items-center justify-center border-r border-hair"
-        >
-          <Minus size={22} />
-        </button>
-        <input
-          id={id}
-          inputMode="decimal"
-          autoComplete="off"
-          value={text}
-          placeholder={wanted}
-          onChange={(e) => onText(e.target.value)}
-          className="min-w-0 flex-1 bg-transparent text-center text-head font-bold outline-none placeholder:font-normal placeholder:text-quiet/80"
-        />
-        <span className="self-center pr-2 text-quiet">{unit}</span>
-        <button
-          type="button"
-          aria-label={t`${check.id} more`}
-          onClick={() => onStep(0.5)}
-          className="flex w-12 items-center justify-center border-l border-hair"
-        >
-          <Plus size={22} />
-        </button>
-      </div>
-    </div>
-  )
 }
 
 interface AnswerProps {

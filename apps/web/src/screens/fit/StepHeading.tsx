@@ -21,7 +21,7 @@ export function StepHeading({ of, className, testId, children }: StepHeadingProp
     if (changed && !inFront) heading.current?.focus({ preventScroll: true })
   }, [of])
   return (
-    <h2 ref={heading} tabIndex={-1} className={`outline-none ${className}`} data-testid={testId}>
+    <h2 ref={heading} tabIndex={-1} className={`outline-none! ${className}`} data-testid={testId}>
       {children}
     </h2>
   )

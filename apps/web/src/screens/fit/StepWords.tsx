@@ -58,6 +58,7 @@ export function StepWords({
   return (
     <div className="flex min-h-0 flex-col overflow-y-auto px-7 pt-3 lg:pb-4">
       {asks === null ? null : <WasItReady {...asks} onAnswer={(ready) => answer(ready, asks.minutes)} />}
+      <ComeBacks state={state} onOpen={onComeBack} />
       <StepHeading
         of={`${plan.partName} ${step.id}`}
         testId="headline"
@@ -102,7 +103,6 @@ export function StepWords({
           onSettled={(outcome) => happened({ kind: 'spoilSettled', stepId: step.id, outcome })}
         />
       )}
-      <ComeBacks state={state} onOpen={onComeBack} />
       {measuring ? (
         <GapEntry
           plan={gaps.plan}

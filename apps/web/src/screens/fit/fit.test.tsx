@@ -17,8 +17,13 @@ const log = async (part: string): Promise<{ kind: string; stepId?: string }[]> =
 const headline = () => screen.queryByTestId('headline')?.textContent ?? ''
 const settled = () => expect.poll(() => store.getState().outbox.waiting.length).toBe(0)
 
-/** Which step is shown; none on the first and the last page. */
-const place = () => /step \d+ of \d+/.exec(page())?.[0]
+/** Which step is shown, and which stop of the last walk; none on the first and the last page. */
+const place = () => {
+  const step = /step \d+ of \d+/.exec(page())?.[0]
+  return step === undefined
+    ? undefined
+    : `${step} ${screen.queryByRole('navigation', { name: 'The walk so far' }) === null ? '' : headline()}`
+}
 
 /** Goes on with the foot pedal until the page says something. */
 async function goOnTo(visit: Visit, wanted: RegExp) {
@@ -165,6 +170,36 @@ describe('a fit from the first step to the last', () => {
     const kinds = (await log('0412-bonnet')).map((e) => e.kind)
     expect(kinds).toContain('waitEnded')
     expect(kinds).not.toContain('waitAnswered')
+  })
+  test('at the end one walks round it, edge by edge, and what is found there goes on the record', async () => {
+    const visit = fitOf('0412-bonnet')
+    await goOnTo(visit, /step 22 of 23/)
+    expect(headline()).toMatch(/^Finger along: /)
+    await visit.sees('Nothing lifts, no finger, and the gap is even.')
+    // The foot pedal says good and goes to the next edge.
+    const first = headline()
+    await visit.pedal()
+    await vi.waitFor(() => expect(headline()).not.toBe(first))
+    const second = headline()
+    // A fault at an edge needs no place any more.
+    await visit.presses('Something is wrong')
+    await visit.presses('Lifting edge')
+    await visit.sees(new RegExp(`Lifting edge, ${second.replace('Finger along: ', '')}`))
+    await visit.presses('It is good again')
+    await vi.waitFor(() => expect(headline()).not.toBe(second))
+    await visit.sees('it is good again')
+    // Back goes to the stop before, and a stop can be said anew.
+    await visit.presses('Back one step')
+    expect(headline()).toBe(second)
+    await visit.presses(/^Good/)
+    await vi.waitFor(() => expect(headline()).not.toBe(second))
+    await settled()
+    const looked = (await log('0412-bonnet')).filter(({ kind }) => kind === 'lookedAt') as unknown as {
+      stop: string
+      verdict: string
+    }[]
+    expect(looked.map(({ verdict }) => verdict)).toEqual(['good', 'fault', 'good'])
+    expect(looked[1]?.stop).toBe(looked[2]?.stop)
   })
   test('ends with what was done and what comes next, and can still go back', async () => {
     const visit = fitOf('0412-bonnet')

@@ -29,8 +29,16 @@ export type GapRound =
 
 /** The typed gaps as readings with their signs, or what is wrong with them. */
 export function readGaps(plan: PartPlan, drafts: GapDrafts, units: UnitChoice): GapRound {
+  const round = readSomeGaps(plan.checks, drafts, units)
+  return round.ok && round.readings.length < leastReadings
+    ? { ok: false, problem: say`Measure at least two places, best far apart.` }
+    : round
+}
+
+/** The same of some check points, however few were typed. */
+export function readSomeGaps(checks: readonly CheckPoint[], drafts: GapDrafts, units: UnitChoice): GapRound {
   const readings: GapReading[] = []
-  for (const check of plan.checks) {
+  for (const check of checks) {
     const text = drafts[check.id] ?? ''
     if (text.trim() === '') continue
     const mm = draftMm(text, units)
@@ -41,7 +49,6 @@ export function readGaps(plan: PartPlan, drafts: GapDrafts, units: UnitChoice): 
       }
     readings.push({ checkId: check.id, measuredMm: signOf(check) * mm })
   }
-  if (readings.length < leastReadings) return { ok: false, problem: say`Measure at least two places, best far apart.` }
   return { ok: true, readings }
 }
 

@@ -1,5 +1,5 @@
 import { causeOf, faultWords, spoilOutcomeWords } from '@truelay/core/judge'
-import { counted, length, temperature, volume } from '@truelay/core/say'
+import { count, counted, length, say, temperature, volume } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import { becameOf, type PartRecord, type Shop } from '@truelay/contract'
 import { strengthWords } from '@truelay/core/mix'
@@ -202,6 +202,12 @@ function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly s
           </Part>
         )}
 
+        {record.lines.lookedAt.length === 0 ? null : (
+          <Part title={t`The last look`}>
+            <LastLook record={record} />
+          </Part>
+        )}
+
         <Part title={t`Steps, ${record.steps.length} of ${record.stepsTotal}`}>
           {record.steps.map((s) => (
             <Line key={`${s.at}-${t(s.headline)}`} label={clockText(s.at)}>
@@ -233,6 +239,42 @@ function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly s
         )}
       </article>
     </div>
+  )
+}
+
+/** What was said on the walk round the part, what was read there once more, and the photos. */
+function LastLook({ record }: { readonly record: PartRecord }) {
+  const t = useWords()
+  const looked = record.lines.lookedAt
+  const last = [...new Map(looked.map((line) => [line.stop, line])).values()]
+  const wrong = last.filter(({ verdict }) => verdict === 'fault').length
+  return (
+    <>
+      <Line label={t`walked round`}>
+        {t`${counted(last.length, '# place', '# places')}: ${wrong === 0 ? say`all good` : say`something was found at ${count(wrong)}`}`}
+        <span className="text-quiet">{t`, ${looked.at(-1)?.by}, ${clockText(looked.at(-1)?.at ?? '')}`}</span>
+      </Line>
+      {last
+        .flatMap(({ readings }) => readings)
+        .map((reading) => (
+          <Line key={t(reading.label)} label={t(reading.label)}>
+            <strong>{t`${length(reading.measuredMm)}`}</strong>
+            <span
+              className={reading.right ? 'text-quiet' : 'text-amber'}
+            >{t`, wanted ${length(reading.wantedMm)}`}</span>
+          </Line>
+        ))}
+      {last
+        .flatMap(({ photos }) => photos)
+        .map((photo) => (
+          <img
+            key={photo.id}
+            src={photoUrl(photo.smallId)}
+            alt={t`The part after the fit`}
+            className="my-1 mr-2 inline-block size-28 object-cover"
+          />
+        ))}
+    </>
   )
 }
 

@@ -16,5 +16,6 @@ export const eventWords: Readonly<Record<FitEventName, Sentence>> = {
   gapsMeasured: say`gaps measured`,
   problemSeen: say`something wrong was seen`,
   problemSettled: say`said what became of it`,
+  lookedAt: say`a stop of the last look`,
   spoilSettled: say`said what becomes of the piece`,
 }

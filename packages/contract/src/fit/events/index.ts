@@ -4,6 +4,7 @@ import { bottleTaken } from './bottleTaken.ts'
 import { filmWetted } from './filmWetted.ts'
 import { fitStarted } from './fitStarted.ts'
 import { gapsMeasured } from './gapsMeasured.ts'
+import { lookedAt } from './lookedAt.ts'
 import { problemSeen } from './problemSeen.ts'
 import { problemSettled } from './problemSettled.ts'
 import { spoilSettled } from './spoilSettled.ts'
@@ -29,4 +30,5 @@ export const fitEventKinds = {
   problemSettled,
   filmWetted,
   spoilSettled,
+  lookedAt,
 } as const

@@ -5,6 +5,7 @@ import { bladeUsedLine } from './bladeUsed.ts'
 import { bottleTakenLine } from './bottleTaken.ts'
 import type { RecordLine } from './defineRecordLine.ts'
 import { gapsMeasuredLine } from './gapsMeasured.ts'
+import { lookedAtLine } from './lookedAt.ts'
 import { problemSeenLine } from './problemSeen.ts'
 import { problemSettledLine } from './problemSettled.ts'
 import { spoilSettledLine } from './spoilSettled.ts'
@@ -29,4 +30,5 @@ export const lineKinds = {
   problemSettled: problemSettledLine,
   filmWetted: none,
   spoilSettled: spoilSettledLine,
+  lookedAt: lookedAtLine,
 } as const satisfies { [K in FitEventName]: unknown }

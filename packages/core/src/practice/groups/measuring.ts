@@ -34,6 +34,22 @@ export const measuring = figures(say`Measuring`, {
     max: 5,
     reason: say`At two metres, along a line that runs from piece to piece.`,
   },
+  lookFrom: {
+    label: say`People look at a vehicle from`,
+    unit: 'mm',
+    value: 1500,
+    min: 500,
+    max: 5000,
+    reason: say`As near as one stands beside a vehicle without looking for something.`,
+  },
+  eyeMinutes: {
+    label: say`Two gaps that do not lie side by side look unlike from`,
+    unit: '′',
+    value: 2,
+    min: 1,
+    max: 6,
+    reason: say`A sharp eye resolves 1′; two gaps are compared from memory, from one side to the other.`,
+  },
   outlineReading: {
     label: say`How well an outline is measured`,
     unit: 'mm',

@@ -23,7 +23,7 @@ export function ComeBacks({ state, onOpen }: ComeBacksProps) {
   const due = dueProblems(state)
   if (due.length === 0) return null
   return (
-    <section aria-label={t`Come back to`} className="mt-3 border-l-8 border-amber bg-amber-tint px-4 py-2">
+    <section aria-label={t`Come back to`} className="mb-3 border-l-8 border-amber bg-amber-tint px-4 py-2">
       <h3 className="label-strong text-body text-amber-ink">{t`Now come back to`}</h3>
       <ul>
         {due.map((problem) => (

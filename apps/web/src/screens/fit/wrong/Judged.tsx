@@ -71,7 +71,10 @@ export function Judged({ judgement, plan, spare, place, onAnswer }: JudgedProps)
           </div>
         )}
         {cure.length === 0 ? null : (
-          <div ref={picture} className="mt-4 h-64 overflow-hidden border border-hair bg-paper">
+          <div
+            ref={picture}
+            className={`mt-4 overflow-hidden border border-hair bg-paper ${tellApart === null ? 'h-64' : 'h-36'}`}
+          >
             <StepDrawing
               drawing={plan.drawing}
               sheet={plan.drawing.piece}

@@ -46,6 +46,8 @@ interface SomethingWrongProps {
   readonly air: Pick<Air, 'temperatureC' | 'humidityPercent'>
   /** Something that was seen before and is come back to; null: something new. */
   readonly again: Problem | null
+  /** Where it is, when the walk stands there; null: it is asked. */
+  readonly at?: ChosenPlace | null
   readonly onClose: () => void
   readonly onNoted: (seen: Seen, becomes: Becomes) => void
 }
@@ -78,14 +80,16 @@ function Pages(props: SomethingWrongProps) {
   const t = useWords()
   const { again, state } = props
   const [fault, setFault] = useState<FaultKind | null>(again?.problem ?? null)
-  const [place, setPlace] = useState<ChosenPlace | null>(again === null ? null : placeOf(again, state.plan))
+  const [place, setPlace] = useState<ChosenPlace | null>(
+    again === null ? (props.at ?? null) : placeOf(again, state.plan),
+  )
   const asks: Sentence =
     fault === null
       ? say`What do you see?`
       : place === null
         ? say`${atStart(faultWords(fault))}: where?`
         : say`${atStart(faultWords(fault))}, ${place.says}`
-  const back = place !== null ? () => setPlace(null) : fault !== null ? () => setFault(null) : null
+  const back = place !== null && fault !== null ? () => setPlace(null) : fault !== null ? () => setFault(null) : null
   return (
     <>
       <div className="flex items-start justify-between gap-4">

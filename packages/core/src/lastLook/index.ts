@@ -1,0 +1,2 @@
+export { edgesByHand, type LookedAround, type LookKind, lookKinds, type LookStop, lookWalk } from './lookWalk.ts'
+export { type EdgeOfSides, seenFromMm, sidesAlike, sidesWords } from './sidesAlike.ts'
