@@ -40,6 +40,7 @@ const layers = {
   ],
   judge: ['plan', 'lay', 'geometry', 'practice', 'schema', 'result', 'say'],
   lastLook: ['plan', 'geometry', 'practice', 'say'],
+  handOver: ['plan', 'form', 'wait', 'practice', 'result', 'say'],
 }
 
 /** The server, floor by floor: a folder may import its own and any on a lower floor. */
@@ -56,6 +57,7 @@ const floors = [
   ['forms', 'walkRound', 'kitCheck', 'corrections'],
   ['bundle', 'blades', 'learned', 'calendar', 'bay', 'jobList', 'opening'],
   ['records', 'liquids'],
+  ['handOver'],
   ['seed', 'network'],
   ['http'],
 ]

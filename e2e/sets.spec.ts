@@ -25,7 +25,7 @@ test('a set of six strips is led through piece by piece to its end', async ({ pa
     // Washed, masked and mixed for once, with the first; the tape comes off with the last.
     await expect(steps.filter({ hasText: 'Mix slip and tack, for all 6' })).toHaveCount(strip === 1 ? 1 : 0)
     await expect(steps.filter({ hasText: 'Take the tape off' })).toHaveCount(strip === 6 ? 1 : 0)
-    await begin(page, /Walk the edges/)
+    await begin(page, /Walked all round/)
     // The gate between this piece and the next.
     await expect(page.getByText(strip < 6 ? `then Tail lamp strip ${strip + 1}` : /next piece meets it/)).toBeVisible()
     await goOnTo(page, /Wipe, photograph, done/)

@@ -11,6 +11,7 @@ export {
 export { faultAnswers } from './fit/faultAnswers.ts'
 export { faultEvidence, judgeRequest } from './judgeRequest.ts'
 export { faultStageOf, isDue, openProblems, type Problem, stopsPart, whatIsKnown } from './fit/problems.ts'
+export { stopsClosing } from './fit/stopsClosing.ts'
 export { lastReadings, type Looked, looksOf } from './fit/looks.ts'
 export { becameOf } from './fit/lines/becameOf.ts'
 export { asIssue, sayProblem, type WireFailure, wireFailure } from './failure.ts'
@@ -246,3 +247,15 @@ export {
   type Tablet,
   tablet,
 } from './signIn.ts'
+export {
+  type HandedOver,
+  type HandedPart,
+  type HandOver,
+  type HandOverDraft,
+  handedOver,
+  handOver,
+  handOverDraft,
+  type LightAcknowledged,
+  lightAcknowledged,
+  lightAcknowledgedDraft,
+} from './handOver.ts'

@@ -22,6 +22,7 @@ export function wordsIn({ units = metricUnits, locale = 'en-GB', catalogue = asW
   const measured = measuresIn(units, figure)
   const lists = new Intl.ListFormat(locale, { type: 'conjunction' })
   const clocks = new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
+  const dates = new Intl.DateTimeFormat(locale, { weekday: 'long', day: 'numeric', month: 'long' })
   const messages = new Map<string, IntlMessageFormat>()
 
   const messageOf = (text: string): IntlMessageFormat => {
@@ -54,6 +55,8 @@ export function wordsIn({ units = metricUnits, locale = 'en-GB', catalogue = asW
         return spanIn(units)
       case 'duration':
         return duration(value.minutes, value.in)
+      case 'day':
+        return dates.format(new Date(value.at))
       case 'clock':
         return clocks.format(new Date(value.at))
       case 'count':

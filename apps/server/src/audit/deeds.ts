@@ -61,6 +61,8 @@ const deeds: Readonly<Record<string, Deed | ((body: Body) => Deed)>> = {
     'installer',
     ([job = ''], body) => say`job ${name(job)}: ${name(fieldsOf(body).join(', '))}`,
   ),
+  'PUT /jobs/:job/hand-over': done('installer', ([job = '']) => say`job ${name(job)} handed over`),
+  'PUT /parts/:part/light-acknowledged': kept,
   'PUT /jobs/:job/closed': done('installer', ([job = ''], body) =>
     body.closed === true ? say`job ${name(job)} handed over` : say`job ${name(job)} opened again`,
   ),

@@ -3,14 +3,12 @@ import {
   type JobCorrection,
   type JobId,
   type NewPart,
-  openProblems,
   type Part,
   type PartId,
   partId,
-  stopsPart,
+  stopsClosing,
   worksHere,
 } from '@truelay/contract'
-import { faultWords } from '@truelay/core/judge'
 import { name, say } from '@truelay/core/say'
 import { and, eq, isNull } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
@@ -64,15 +62,15 @@ export const closeJob = (database: Database, id: JobId, closedAt: string | null)
     return readJob(within, id)
   })
 
-/** Nobody hands a vehicle over on which film lifts or hangs on a thread. */
+/** Nobody hands a vehicle over on which film lifts, hangs on a thread or is half laid. */
 async function refuseWhatStops(database: Database, id: JobId): Promise<void> {
   for (const part of await readParts(database, id)) {
     const { state } = await readStandingFit(database, part.id)
-    const stops = state.phase === 'not begun' ? undefined : openProblems(state).find(stopsPart)
-    if (stops !== undefined)
+    const stops = stopsClosing(part.name, state)
+    if (stops !== null)
       throw new Refused({
         code: 'STILL_WRONG',
-        sentence: say`${name(part.name)} is not good yet: ${faultWords(stops.problem)}, ${name(stops.place)}.`,
+        sentence: stops,
         fix: say`Put it right in the fit of that part, or leave the part out; nothing was changed.`,
       })
   }

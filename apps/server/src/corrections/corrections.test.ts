@@ -1,5 +1,6 @@
 import { bay, type Bay, formDoc, jobBundle, jobList, removedThings } from '@truelay/contract'
 import { smallEvents, smallPlan, smallStep } from '@truelay/contract/testing'
+import { say } from '@truelay/core/say'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { DemoServer, noon, said } from '../testing/demoServer.ts'
 
@@ -13,6 +14,12 @@ const send = (method: string, path: string, body: unknown) => demo.send(method, 
 const bundle = async (id: string) => jobBundle.parse((await demo.get(`/api/jobs/${id}`)).body)
 const inBay = async (id: string): Promise<Bay['jobs'][number] | undefined> =>
   bay.parse((await demo.get('/api/bay')).body).jobs.find(({ job }) => job.id === id)
+const finish = (partId: string) =>
+  send(
+    'POST',
+    `/parts/${partId}/fit`,
+    smallEvents(smallPlan([smallStep('wash')], { partId }), { kind: 'stepDone', stepId: 'wash' }),
+  )
 const begin = (partId: string) =>
   send('POST', `/parts/${partId}/fit`, smallEvents(smallPlan([smallStep('wash'), smallStep('seal')], { partId })))
 
@@ -65,14 +72,19 @@ describe('a job that is handed over, or was opened by mistake', () => {
     expect(await inBay('0412')).toBeDefined()
     const problemId = events.at(-1)?.id
     const settled = { kind: 'problemSettled', stepId: 'lay', problemId, outcome: 'put right' }
-    const all = smallEvents(plan, { ...seen, when: 'before the cut' }, settled)
+    const done = ['lay', 'hand on'].map((stepId) => ({ kind: 'stepDone', stepId }))
+    const all = smallEvents(plan, { ...seen, when: 'before the cut' }, settled, ...done)
     await send('POST', '/parts/0412-bonnet/fit', all)
     expect((await send('PUT', '/jobs/0412/closed', { closed: true })).status).toBe(200)
   })
   test('a speck that is left closes with the job', async () => {
     const plan = smallPlan([smallStep('lay')], { partId: '0412-bonnet' })
     const speck = { kind: 'problemSeen', stepId: 'lay', problem: 'dirt or hair', place: 'middle', comeBack: true }
-    await send('POST', '/parts/0412-bonnet/fit', smallEvents(plan, { ...speck, when: 'at hand-over' }))
+    await send(
+      'POST',
+      '/parts/0412-bonnet/fit',
+      smallEvents(plan, { ...speck, when: 'at hand-over' }, { kind: 'stepDone', stepId: 'lay' }),
+    )
     expect((await send('PUT', '/jobs/0412/closed', { closed: true })).status).toBe(200)
   })
   test('removed, it is found only among the removed; its record stays; brought back, it is as it was', async () => {
@@ -259,8 +271,10 @@ describe('a customer who asks for it', () => {
     expect((await bundle('0412')).job.customer).toBe(customer)
   })
   test('is found nowhere any more; what was done to the vehicle stays', async () => {
-    await begin('0412-bonnet')
+    await finish('0412-bonnet')
     await sign('0412')
+    await send('PUT', '/parts/0412-headlamp-left/light-acknowledged', { name: 'R. Holm', says: say`Half of it.` })
+    await send('PUT', '/jobs/0412/hand-over', { personId: 'ines', name: 'R. Holm', strokes: [[0.1, 0.2]] })
     await closeAll()
     const before = await bundle('0412')
     expect((await send('POST', '/customers/forgotten', { customer })).body).toEqual({ jobs: 3 })

@@ -3,7 +3,7 @@ import { counted, name, say } from '@truelay/core/say'
 import { eq, inArray, sql } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { readStored, toStored } from '../database/stored.ts'
-import { jobs } from '../jobs/table.ts'
+import { handOverRows, jobs, lightRows, parts } from '../jobs/table.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
 import { writeRows } from '../writes/table.ts'
 
@@ -38,6 +38,28 @@ export const forgetCustomer = (database: Database, customer: string): Promise<Fo
         .update(jobs)
         .set({ signOff: toStored('signOff', nameless) })
         .where(eq(jobs.id, id))
+    }
+    for (const { jobId, document } of await db.select().from(handOverRows).where(inArray(handOverRows.jobId, ids))) {
+      const before = readStored('handedOver', jobId, document)
+      told.add(before.name)
+      const nameless = { ...before, name: before.name === '' ? '' : forgotten, strokes: [] }
+      await db
+        .update(handOverRows)
+        .set({ document: toStored('handedOver', nameless) })
+        .where(eq(handOverRows.jobId, jobId))
+    }
+    const read = await db
+      .select({ partId: lightRows.partId, document: lightRows.document })
+      .from(lightRows)
+      .innerJoin(parts, eq(parts.id, lightRows.partId))
+      .where(inArray(parts.jobId, ids))
+    for (const { partId, document } of read) {
+      const before = readStored('lightAcknowledged', partId, document)
+      told.add(before.name)
+      await db
+        .update(lightRows)
+        .set({ document: toStored('lightAcknowledged', { ...before, name: forgotten }) })
+        .where(eq(lightRows.partId, partId))
     }
     told.delete('')
     for (const words of told)

@@ -28,6 +28,7 @@ import { newsRoutes } from '../news/routes.ts'
 import { tellWrites } from '../news/tellWrites.ts'
 import type { PhotoStore } from '../photos/photoStore.ts'
 import { photoRoutes } from '../photos/routes.ts'
+import { handOverRoutes } from '../handOver/routes.ts'
 import { recordRoutes } from '../records/routes.ts'
 import { errorHandler, NotFound } from '../reply/reply.ts'
 import { shelfRoutes } from '../shelf/routes.ts'
@@ -126,6 +127,7 @@ export function createApp({
     shelfRoutes(database, now),
     fitRoutes(database, now, [benchFollowsFit]),
     recordRoutes(database, photos),
+    handOverRoutes(database, now),
     deviceRoutes(database, now),
     liquidRoutes(database, now),
     bladeRoutes(database, now),

@@ -65,3 +65,19 @@ export const parts = sqliteTable(
   },
   (table) => [index('parts_by_job').on(table.jobId, table.place)],
 )
+
+/** Who took a job, the last time that it was handed over. */
+export const handOverRows = sqliteTable('hand_overs', {
+  jobId: text('job_id')
+    .primaryKey()
+    .references(() => jobs.id),
+  document: storedColumn('document').notNull(),
+})
+
+/** Who has read what is left of a lamp's light. */
+export const lightRows = sqliteTable('light_acknowledged', {
+  partId: text('part_id')
+    .primaryKey()
+    .references(() => parts.id),
+  document: storedColumn('document').notNull(),
+})

@@ -1,11 +1,11 @@
-import { type PartId, partId, replayFit } from '@truelay/contract'
+import { jobId, type PartId, partId, replayFit } from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
 import { wordsIn } from '@truelay/words'
 import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
 import { readFitLog } from '../fit/queries.ts'
-import { readJob, readPart } from '../jobs/queries.ts'
-import { NotFound } from '../reply/reply.ts'
+import { readJob, readPart, readParts } from '../jobs/queries.ts'
+import { NotFound, Refused } from '../reply/reply.ts'
 import { readKitCheck } from '../kitCheck/queries.ts'
 import { readFilms, readKits, readPieces } from '../shelf/queries.ts'
 import { readPeople } from '../shop/people.ts'
@@ -13,7 +13,7 @@ import { readShop } from '../shop/queries.ts'
 import { readFindings } from '../walkRound/queries.ts'
 import { recordOf } from './recordOf.ts'
 import { paperFaces } from './paper/faces.ts'
-import { writeRecord } from './paper/writeRecord.ts'
+import { writeRecord, writeRecords } from './paper/writeRecord.ts'
 import type { PhotoStore } from '../photos/photoStore.ts'
 
 export function recordRoutes(database: Database, photos: PhotoStore): Router {
@@ -27,6 +27,23 @@ export function recordRoutes(database: Database, photos: PhotoStore): Router {
     res.setHeader('Content-Disposition', `inline; filename="${record.job.number}-${record.part.id}.pdf"`)
     const words = wordsIn({ units: shop.units })
     writeRecord({ record, shop, words, faces: await paperFaces(), photoFile: photos.fileOf }).pipe(res)
+  })
+  routes.get('/jobs/:jobId/record.pdf', async (req, res) => {
+    const job = await readJob(database, jobId.parse(req.params.jobId))
+    const parts = await readParts(database, job.id)
+    const records = await Promise.all(parts.map((part) => readRecord(database, part.id)))
+    const shop = await readShop(database)
+    const begun = records.flatMap(({ record }) => (record.state === 'not begun' ? [] : [record]))
+    if (begun.length === 0)
+      throw new Refused({
+        code: 'NOTHING_BEGUN',
+        sentence: say`No part of job ${name(job.number)} has been begun: there is no record yet.`,
+        fix: say`It writes itself while you fit.`,
+      })
+    res.type('application/pdf')
+    res.setHeader('Content-Disposition', `inline; filename="record-${job.number}.pdf"`)
+    const words = wordsIn({ units: shop.units })
+    writeRecords({ records: begun, job, shop, words, faces: await paperFaces(), photoFile: photos.fileOf }).pipe(res)
   })
   return routes
 }

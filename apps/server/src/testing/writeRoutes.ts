@@ -53,6 +53,16 @@ export const writeRoutes: readonly WriteRoute[] = [
     optional: ['customer', 'year', 'colour', 'plate', 'bay', 'personId', 'arrivedAt', 'dueAt'],
   },
   { method: 'PUT', path: '/jobs/0413/closed', good: { closed: true } },
+  {
+    method: 'PUT',
+    path: '/jobs/0414/hand-over',
+    good: { personId: 'ines', name: 'Hanne Ostby', strokes: [[0.1, 0.2, 0.3, 0.4]] },
+  },
+  {
+    method: 'PUT',
+    path: '/parts/0412-headlamp-left/light-acknowledged',
+    good: { name: 'Hanne Ostby', says: say`62 % of the light is left.` },
+  },
   { method: 'PUT', path: '/jobs/0414/removed', good: { removed: true } },
   { method: 'POST', path: '/customers/forgotten', good: { customer: 'Camper hire on the quay' } },
   {

@@ -1,6 +1,7 @@
 import { usualHandling } from '@truelay/core/lay'
 import { bladeEntry } from '../blades.ts'
 import { fitEvent } from '../fit/fitEvents.ts'
+import { handedOver, lightAcknowledged } from '../handOver.ts'
 import { keptFit } from '../fit/keptFit.ts'
 import { formDoc } from '../formDoc.ts'
 import { fitProgress, job, jobBundle, part } from '../job.ts'
@@ -59,6 +60,8 @@ export const documents = {
   chosenOrder: savedDocument(chosenOrder, [orderWithSentences]),
   finding: savedDocument(finding),
   signOff: savedDocument(signOff),
+  handedOver: savedDocument(handedOver),
+  lightAcknowledged: savedDocument(lightAcknowledged),
   arrivedPiece: savedDocument(arrivedPiece),
   batch: savedDocument(batch, [batchWithSentences]),
   bladeEntry: savedDocument(bladeEntry),

@@ -239,6 +239,10 @@ const catalogue = {
     says: (f: { what: Sentence }) => say`What is known of this fault contradicts itself: ${f.what}.`,
     fix: say`Put right what was seen or answered, or leave it out.`,
   },
+  HAND_OVER_NOTHING: {
+    says: () => say`No part of this job is finished yet: there is nothing to hand over.`,
+    fix: say`Finish a part first, or leave the parts out that are not covered.`,
+  },
   WORKER_LOST: {
     says: (f: { work: Sentence }) => say`The computer stopped working on the ${f.work}.`,
     fix: say`Ask again; if it happens twice, use fewer triangles.`,

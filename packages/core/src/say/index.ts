@@ -7,6 +7,7 @@ export {
   count,
   type CountedWords,
   counted,
+  day,
   days,
   distinct,
   figure,

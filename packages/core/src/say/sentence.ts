@@ -25,6 +25,8 @@ export type Said =
   | { readonly kind: 'duration'; readonly minutes: number; readonly in: 'seconds' | 'minutes' | 'hours' | 'days' }
   /** A moment of which the time of day matters, ISO 8601. */
   | { readonly kind: 'clock'; readonly at: string }
+  /** A moment of which the day matters, ISO 8601: "Saturday 30 November". */
+  | { readonly kind: 'day'; readonly at: string }
   /** A whole number that the words around it agree with. */
   | { readonly kind: 'count'; readonly n: number }
   /** A bare figure. */
@@ -156,6 +158,7 @@ export const clock = (at: Date | string): Said => ({
   kind: 'clock',
   at: typeof at === 'string' ? at : at.toISOString(),
 })
+export const day = (at: Date | string): Said => ({ kind: 'day', at: typeof at === 'string' ? at : at.toISOString() })
 export const count = (n: number): Said => ({ kind: 'count', n })
 /** Words that agree with a number: `counted(n, '# corner', '# corners')`. */
 export const counted = (n: number, one: string, other: string): CountedWords => ({ kind: 'counted', n, one, other })

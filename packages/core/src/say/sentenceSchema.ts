@@ -33,6 +33,7 @@ const said: z.ZodType<Said, Said> = z.discriminatedUnion('kind', [
     in: z.enum(['seconds', 'minutes', 'hours', 'days']),
   }),
   z.strictObject({ kind: z.literal('clock'), at: z.iso.datetime({ offset: true }) }),
+  z.strictObject({ kind: z.literal('day'), at: z.iso.datetime({ offset: true }) }),
   z.strictObject({ kind: z.literal('count'), n: value }),
   z.strictObject({ kind: z.literal('figure'), value, digits: z.number().int().min(0).max(6) }),
   z.strictObject({ kind: z.literal('name'), name: z.string().max(4000) }),

@@ -128,6 +128,31 @@ export class Sheet {
     if (all.length > 0) this.y += pictureHeight + 8
   }
 
+  /** Strokes of a pen, each `[x, y, …]` in shares of its field, with the name for those who do not see it. */
+  signature(strokes: readonly (readonly number[])[], words: string): void {
+    if (this.y + pictureHeight > bottom) this.page()
+    const { doc, y } = this
+    const [fieldWidth, fieldHeight] = [2 * pictureWidth, pictureHeight]
+    this.whole.add(
+      doc.struct('Figure', { alt: words }, () => {
+        for (const stroke of strokes) {
+          for (let i = 0; i + 1 < stroke.length; i += 2) {
+            const [x, down] = [left + (stroke[i] ?? 0) * fieldWidth, y + (stroke[i + 1] ?? 0) * fieldHeight]
+            if (i === 0) doc.moveTo(x, down)
+            else doc.lineTo(x, down)
+          }
+          doc.lineWidth(1).strokeColor(ink).stroke()
+        }
+      }),
+    )
+    this.y += pictureHeight + 8
+  }
+
+  /** What comes next begins on a page of its own. */
+  onNewPage(): void {
+    if (this.y > top) this.page()
+  }
+
   /** Ends the last page; nothing can be written after it. */
   end(lackingWords: string): PDFKit.PDFDocument {
     if (this.lacksSigns) this.paragraph(`${missingSign} ${lackingWords}`, 'quiet')

@@ -34,9 +34,37 @@ interface RecordPaper {
 }
 
 /** The record of a part as a PDF of A4 pages, in the words of the shop. */
-export function writeRecord({ record, shop, words, faces, photoFile }: RecordPaper): PDFKit.PDFDocument {
+export function writeRecord(paper: RecordPaper): PDFKit.PDFDocument {
+  const { record, shop } = paper
+  const sheet = new Sheet(paper.faces, {
+    title: `${record.job.number} ${record.part.name}`,
+    author: shop.name,
+    language: 'en',
+  })
+  recordPages(sheet, paper)
+  return ended(sheet, paper.words)
+}
+
+interface RecordsPaper extends Omit<RecordPaper, 'record'> {
+  readonly records: readonly PartRecord[]
+  readonly job: Pick<PartRecord['job'], 'number'>
+}
+
+/** The records of all parts of a job in one, each beginning on a page of its own. */
+export function writeRecords({ records, job, ...paper }: RecordsPaper): PDFKit.PDFDocument {
+  const sheet = new Sheet(paper.faces, { title: job.number, author: paper.shop.name, language: 'en' })
+  for (const record of records) {
+    sheet.onNewPage()
+    recordPages(sheet, { ...paper, record })
+  }
+  return ended(sheet, paper.words)
+}
+
+const ended = (sheet: Sheet, words: Words) =>
+  sheet.end(words(say`stands for a sign that this paper has no letter for.`))
+
+function recordPages(sheet: Sheet, { record, shop, words, photoFile }: Omit<RecordPaper, 'faces'>): void {
   const { job, part, lines } = record
-  const sheet = new Sheet(faces, { title: `${job.number} ${part.name}`, author: shop.name, language: 'en' })
   const heading = (says: Sentence) => sheet.heading(words(says))
   const row = (label: Sentence, value: Sentence) => sheet.row(words(label), words(value))
 
@@ -166,7 +194,6 @@ export function writeRecord({ record, shop, words, faces, photoFile }: RecordPap
     heading(say`What the shop promises`)
     sheet.paragraph(shop.warranty)
   }
-  return sheet.end(words(say`stands for a sign that this paper has no letter for.`))
 }
 
 function pieceWords({ kit, piece, lot }: PartRecord): Sentence {

@@ -1,0 +1,1 @@
+export { type HandedPart, promiseWords, type Told, tellCustomer, type ToldTopic, toldTopics } from './tellCustomer.ts'
