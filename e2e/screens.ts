@@ -8,6 +8,7 @@ export const plainScreens = [
   '/jobs/0412/kit',
   '/jobs/0412/waits',
   '/jobs/0412/record/0412-bonnet',
+  '/jobs/0412/hand-over',
   '/models',
   '/models/velmora-pipit',
   '/shelf',

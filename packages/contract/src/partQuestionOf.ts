@@ -1,6 +1,6 @@
 import { ordinaryForm, type PartQuestion, partQuestion } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
-import { bodyPlan, type Slot } from '@truelay/core/vehicle'
+import { bodyPlan, lampUseAt, type Slot } from '@truelay/core/vehicle'
 import type { JobBundle, Part } from './job.ts'
 import { linePlaceOf, linesOfRows, setPlaceOf } from './partsTogether.ts'
 
@@ -33,6 +33,7 @@ export function partQuestionOf(sources: QuestionSources, part: PartOfBundle): Pa
     pattern: piece?.pattern ?? null,
     found: findings.filter((f) => f.partId === part.id).map(({ kind, at, sizeMm }) => ({ kind, at, sizeMm })),
     low: slot?.low ?? false,
+    lampUse: lampUseAt(part.slot),
     measured,
     chosen: part.order,
     set: setPlaceOf(sources, part.id),

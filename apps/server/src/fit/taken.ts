@@ -9,7 +9,8 @@ export interface Taken extends Followed {
 }
 
 /** What was seen or said of it hangs on no step. */
-const standsAlone = ({ kind }: FitEvent): boolean => kind === 'problemSeen' || kind === 'problemSettled'
+const standsAlone = ({ kind }: FitEvent): boolean =>
+  kind === 'problemSeen' || kind === 'problemSettled' || kind === 'photographed'
 
 /**
  * Takes those events that act on what the fit still stands at. Where one of a step comes too late, so does all that came with it about that

@@ -69,6 +69,10 @@ export const routes: RouteObject[] = [
                 ],
               },
               {
+                path: 'light',
+                lazy: async () => ({ Component: (await import('../screens/light/LightScreen.tsx')).LightScreen }),
+              },
+              {
                 path: 'rehearsal',
                 lazy: async () => ({
                   Component: (await import('../screens/rehearsal/RehearsalScreen.tsx')).RehearsalScreen,
@@ -79,6 +83,10 @@ export const routes: RouteObject[] = [
           {
             path: 'waits',
             lazy: async () => ({ Component: (await import('../screens/waits/WaitsScreen.tsx')).WaitsScreen }),
+          },
+          {
+            path: 'hand-over',
+            lazy: async () => ({ Component: (await import('../screens/handOver/HandOverScreen.tsx')).HandOverScreen }),
           },
           {
             path: 'record/:partId',

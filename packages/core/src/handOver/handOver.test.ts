@@ -35,6 +35,12 @@ describe('what the owner is told', () => {
     expect(hoursAfter(at, bondedAt)).toBeCloseTo(practice.waitFullBond / 60, 6)
   })
 
+  test('nobody is told a minute', () => {
+    const odd = { ...bonnet, finishedAt: new Date(at.getTime() + 17 * 60_000) }
+    expect(told([odd]).washFrom.getTime() % 3_600_000).toBe(0)
+    expect(told([odd]).washFrom.getTime()).toBeGreaterThan(told([bonnet]).washFrom.getTime())
+  })
+
   test('what counts is the part that was finished last', () => {
     const later = { ...lamp, finishedAt: new Date(at.getTime() + 5 * 3_600_000) }
     expect(hoursAfter(told([bonnet]).washFrom, told([bonnet, later]).washFrom)).toBeCloseTo(5, 6)

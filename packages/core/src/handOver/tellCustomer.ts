@@ -20,13 +20,17 @@ export interface HandedPart {
 export const toldTopics = ['wash', 'edges', 'haze', 'bond', 'solvents', 'level', 'lamps', 'trim'] as const
 export type ToldTopic = (typeof toldTopics)[number]
 
-/** What the owner is told, by date. */
+/** What the owner is told, by date, to the next full hour. */
 export interface Told {
   readonly washFrom: Date
   readonly edgesUntil: Date
   readonly bondedAt: Date
   readonly lines: readonly { readonly about: ToldTopic; readonly says: Sentence }[]
 }
+
+const hourMs = 3_600_000
+/** Nobody waits for a minute: what is promised is the next full hour. */
+const nextHour = (at: Date): Date => new Date(Math.ceil(at.getTime() / hourMs) * hourMs)
 
 const lastOf = (moments: readonly Date[]): Date => new Date(Math.max(...moments.map((m) => m.getTime())))
 
@@ -39,7 +43,9 @@ export function tellCustomer(parts: readonly HandedPart[], climate: Climate, pra
   if (fitted.length === 0) return refused(failure('HAND_OVER_NOTHING', {}))
   const after = (kind: WaitKind, of: readonly { readonly finishedAt: Date }[]): Result<Date> => {
     const wait = waitNow({ kind, ...climate }, practice)
-    return wait.ok ? done(new Date(lastOf(of.map((p) => p.finishedAt)).getTime() + wait.value.minutes * 60_000)) : wait
+    return wait.ok
+      ? done(nextHour(new Date(lastOf(of.map((p) => p.finishedAt)).getTime() + wait.value.minutes * 60_000)))
+      : wait
   }
   const wet = fitted.filter(({ laid }) => laid === 'wet')
   const wash = after('beforeWash', fitted)

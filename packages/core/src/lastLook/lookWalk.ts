@@ -58,8 +58,10 @@ export function lookWalk(plan: PartPlan, around: LookedAround): LookStop[] {
   })
   const walked = edgesByHand(plan)
   const outer = new Set(walked.map((edge) => edge.name))
-  const inOpenings = plan.checks.filter((check) => !outer.has(check.edge))
-  const checksAt = (edge: PlannedEdge) => plan.checks.filter((check) => check.edge === edge.name)
+  // What was read past an edge is cut off or turned in by now.
+  const gaps = plan.checks.filter(({ reads }) => reads === 'gap')
+  const inOpenings = gaps.filter((check) => !outer.has(check.edge))
+  const checksAt = (edge: PlannedEdge) => gaps.filter((check) => check.edge === edge.name)
   const lens = plan.material === 'lens plastic'
   return [
     ...(marksBefore(plan) > 0

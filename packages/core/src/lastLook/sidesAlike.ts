@@ -6,7 +6,7 @@ import { length, paragraph, say, type Sentence, verbatim } from '../say/index.ts
 export interface EdgeOfSides {
   readonly edge: string
   readonly label: string
-  /** Mean of its gaps, mm; negative where film passes the edge. */
+  /** Mean of its gaps, mm. */
   readonly hereMm: number
   readonly thereMm: number
   readonly differenceMm: number
@@ -42,7 +42,7 @@ export function sidesAlike({ here, there, labelOf, practice }: SidesAsked): Edge
 }
 
 const meanGap = (gaps: readonly MeasuredGap[], edge: string): number | null => {
-  const own = gaps.filter(({ check }) => check.edge === edge)
+  const own = gaps.filter(({ check }) => check.edge === edge && check.reads === 'gap')
   return own.length === 0 ? null : own.reduce((sum, { measuredMm }) => sum + measuredMm, 0) / own.length
 }
 

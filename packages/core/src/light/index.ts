@@ -1,4 +1,4 @@
-export { type LampLight, type LightRequest, lampLight } from './lampLight.ts'
+export { type LampLight, type LampUse, lampUses, type LightRequest, lampLight } from './lampLight.ts'
 export {
   filmLayers,
   type FilmLayers,

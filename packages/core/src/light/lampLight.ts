@@ -1,7 +1,13 @@
 import { done, failure, type Result, refused } from '../result/index.ts'
-import { paragraph, percent, say, type Sentence } from '../say/index.ts'
+import { type Measure, paragraph, percent, say, type Sentence } from '../say/index.ts'
+
+/** What a lamp is for: with one the driver sees, by the other the vehicle is seen. */
+export const lampUses = ['lights the road', 'is seen'] as const
+export type LampUse = (typeof lampUses)[number]
 
 export interface LightRequest {
+  /** Left out: nobody has said what it is for. */
+  readonly use?: LampUse | null | undefined
   /** Output of the bare lamp, candela; only to show the figure that is left. */
   readonly lampCandela?: number | undefined
   /** Films over the whole lens, each with the share of light it lets through. */
@@ -34,7 +40,7 @@ export const underLaw = (left: Sentence) => ({ left, words: paragraph(left, law)
  * which make it worse, are left out. These are sums and no legal advice.
  * Can be refused: `LIGHT_NO_LAYER`, `LIGHT_OUT_OF_RANGE`.
  */
-export function lampLight({ lampCandela, layers, overlapLayers = 0 }: LightRequest): Result<LampLight> {
+export function lampLight({ use = null, lampCandela, layers, overlapLayers = 0 }: LightRequest): Result<LampLight> {
   if (layers.length === 0) return refused(failure('LIGHT_NO_LAYER', {}))
   const wrong = layers.findIndex(({ transmission }) => !(transmission > 0 && transmission <= 1))
   if (wrong >= 0)
@@ -50,9 +56,20 @@ export function lampLight({ lampCandela, layers, overlapLayers = 0 }: LightReque
     ...(lampCandela === undefined ? {} : { outputCandela: lampCandela * outputRatio }),
     ...underLaw(
       paragraph(
-        say`${of(outputRatio)} of the light is left; it reaches, and is seen, about ${of(seeingDistanceRatio)} as far.`,
+        leftWords(use, of(outputRatio), of(seeingDistanceRatio)),
         overlapLayers > 0 && say`Where pieces overlap only ${of(overlapRatio)} is left.`,
       ),
     ),
   })
+}
+
+function leftWords(use: LampUse | null, left: Measure, asFar: Measure): Sentence {
+  switch (use) {
+    case 'lights the road':
+      return say`${left} of the light is left; the road is seen about ${asFar} as far.`
+    case 'is seen':
+      return say`${left} of the light is left; the vehicle is seen from about ${asFar} as far.`
+    case null:
+      return say`${left} of the light is left; it reaches, and is seen, about ${asFar} as far.`
+  }
 }

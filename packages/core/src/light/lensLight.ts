@@ -1,6 +1,6 @@
 import { done, type Result } from '../result/index.ts'
 import { count, name, paragraph, percent, say, type Sentence } from '../say/index.ts'
-import { type LampLight, lampLight, underLaw } from './lampLight.ts'
+import { type LampLight, type LampUse, lampLight, underLaw } from './lampLight.ts'
 
 /** What the light of a lamp passes besides one layer of film, and how dark it is wished. */
 export interface LightChoice {
@@ -34,6 +34,7 @@ export interface Shade {
 }
 
 export interface LensLightRequest {
+  readonly use?: LampUse | null | undefined
   readonly film: Grade
   readonly choice: LightChoice
   /** Films that could be taken instead. */
@@ -54,7 +55,7 @@ export const shadesOf = (grades: readonly Grade[], lensShare: number): Shade[] =
  * The shade to take for a wish: the lightest that is as dark as wished. A lamp without others beside it keeps `leastAlone` whatever is wished:
  * where nothing that does is dark enough, the darkest that does. Null where there is none, or nothing is wished.
  */
-export function shadeToTake({ choice, grades, leastAlone }: Omit<LensLightRequest, 'film'>): Shade | null {
+export function shadeToTake({ choice, grades, leastAlone }: Omit<LensLightRequest, 'film' | 'use'>): Shade | null {
   const { mostShare, otherLamps, lensShare } = choice
   if (mostShare === null) return null
   const allowed = shadesOf(grades, lensShare).filter((shade) => otherLamps || shade.outputRatio >= leastAlone - hair)
@@ -72,7 +73,7 @@ const hair = 1e-9
 export function lensLight(request: LensLightRequest): Result<LampLight> {
   const { film, choice } = request
   const lens = choice.lensShare < 1 ? [{ transmission: choice.lensShare }] : []
-  const light = lampLight({ layers: [...lens, ...Array.from({ length: choice.layers }, () => film)] })
+  const light = lampLight({ use: request.use, layers: [...lens, ...Array.from({ length: choice.layers }, () => film)] })
   if (!light.ok) return light
   return done({
     ...light.value,

@@ -42,3 +42,13 @@ test.each([
   const light = lampLight({ layers })
   expect(light.ok ? 'fine' : light.failure.code).toBe(code)
 })
+
+test('a lamp that lights the road is told by how far one sees, one that is seen by from how far', () => {
+  const words = (use: 'lights the road' | 'is seen' | null) => {
+    const light = lampLight({ use, layers: [{ transmission: 0.36 }] })
+    return light.ok ? english(light.value.left) : ''
+  }
+  expect(words('lights the road')).toBe('36 % of the light is left; the road is seen about 60 % as far.')
+  expect(words('is seen')).toBe('36 % of the light is left; the vehicle is seen from about 60 % as far.')
+  expect(words(null)).toContain('it reaches, and is seen, about 60 % as far')
+})

@@ -1,5 +1,5 @@
 import type { CalibratedGun } from '../heat/index.ts'
-import type { Grade, LightChoice } from '../light/index.ts'
+import type { Grade, LampUse, LightChoice } from '../light/index.ts'
 import type { Stock } from '../mix/index.ts'
 import type { Practice } from '../practice/index.ts'
 import type { Sentence } from '../say/index.ts'
@@ -25,6 +25,7 @@ export interface WorkInput {
   /** How many work on it; null = as its size asks. */
   readonly hands: Hands | null
   readonly light: LightChoice
+  readonly lampUse?: LampUse | null
   /** Films of its kind at hand, this one too. */
   readonly grades: readonly Grade[]
   readonly stock: Stock

@@ -1,7 +1,7 @@
 import type { EdgeRules, PiecePattern } from '../align/index.ts'
 import type { FormDoc } from '../form/index.ts'
 import { type LaidPart, type LayInput, layPart, type LayPartOptions, type StageFilm } from '../lay/index.ts'
-import { type Grade, plainLens } from '../light/index.ts'
+import { type Grade, type LampUse, plainLens } from '../light/index.ts'
 import type { Stock } from '../mix/index.ts'
 import type { Practice } from '../practice/index.ts'
 import type { Result } from '../result/index.ts'
@@ -40,6 +40,8 @@ export interface PartFacts {
   readonly measured: boolean
   /** How it gets its line; null where it stands in no row. */
   readonly line: LinePlace | null
+  /** What the lamp there is for, where it is one. */
+  readonly lampUse?: LampUse | null
   readonly stock: Stock
   readonly practice: Practice
 }
@@ -83,9 +85,11 @@ export function partQuestion(facts: PartFacts): PartQuestion {
   }
 }
 
-/** Films of which one says how much light they let through, plain with plain and patterned with patterned. */
+/** Films of its kind of which one says how much light they let through, plain with plain and patterned with patterned. */
 function gradesLike(film: FilmDoc, films: readonly FilmDoc[]): Grade[] {
-  const like = films.filter(({ patterned = false }) => patterned === (film.patterned ?? false))
+  const like = films.filter(
+    ({ type, patterned = false }) => type === film.type && patterned === (film.patterned ?? false),
+  )
   return like.flatMap(({ name, transmission }) => (transmission === undefined ? [] : [{ name, transmission }]))
 }
 

@@ -83,6 +83,7 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
       ? null
       : lensLight({
           film: { name: film.name, transmission: film.transmission },
+          use: conditions.lampUse,
           choice: conditions.light,
           grades: conditions.grades,
           leastAlone: practice.lightAlone / 100,

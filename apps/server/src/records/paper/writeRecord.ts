@@ -160,6 +160,11 @@ function recordPages(sheet: Sheet, { record, shop, words, photoFile }: Omit<Reco
       pictures(seen.photos ?? [], faultWords(seen.problem))
     }
   }
+  if (lines.photographed.length > 0) {
+    heading(say`Before and after`)
+    for (const { when, photo } of lines.photographed)
+      pictures([photo], when === 'before' ? say`The part before the fit` : say`The part after the fit`)
+  }
   if (lines.lookedAt.length > 0) {
     heading(say`The last look`)
     const last = [...new Map(lines.lookedAt.map((line) => [line.stop, line])).values()]

@@ -53,6 +53,7 @@ export function BayScreen() {
             here.map(({ job, parts }) => (
               <VehicleHere
                 key={job.id}
+                shop={bay.shop}
                 job={job}
                 parts={parts}
                 people={bay.people}

@@ -1,15 +1,19 @@
 import { useWords } from '../../ui/words.ts'
-import type { Job, PartProgress, PartShape as Shape, Person } from '@truelay/contract'
+import type { Job, PartProgress, PartShape as Shape, Person, Shop } from '@truelay/contract'
 import { clock, counted, name, say, type Sentence } from '@truelay/core/say'
 import { isSameDay } from 'date-fns'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
 import { PartShape } from '../../drawings/PartShape.tsx'
 import { buttonClass } from '../../ui/Button.tsx'
 import { dayText } from '../../ui/clockText.ts'
 import { useShapesOf } from './useShapesOf.ts'
 
+/** It needs the waits of the trade, which the first page does without. */
+const PromiseKept = lazy(async () => ({ default: (await import('./PromiseKept.tsx')).PromiseKept }))
+
 interface VehicleHereProps {
+  readonly shop: Shop
   readonly job: Job
   readonly parts: readonly PartProgress[]
   readonly people: readonly Person[]
@@ -24,7 +28,7 @@ const leavesText = (dueAt: string, now: Date) =>
 const rank = { fitting: 0, waiting: 1, done: 2 } as const
 
 /** One vehicle with its parts and the next step of each. */
-export function VehicleHere({ job, parts, people, now, fewParts }: VehicleHereProps) {
+export function VehicleHere({ shop, job, parts, people, now, fewParts }: VehicleHereProps) {
   const t = useWords()
   const done = parts.filter((p) => p.state === 'done').length
   const next = parts.find((p) => p.state === 'fitting') ?? parts.find((p) => p.state === 'waiting')
@@ -60,8 +64,12 @@ export function VehicleHere({ job, parts, people, now, fewParts }: VehicleHerePr
           <StageLink to={`/jobs/${job.id}/kit`} text={t`Kit`} />
           <StageLink to={`/jobs/${job.id}/waits`} text={t`Waits`} />
           <StageLink to={`/jobs/${job.id}`} text={t`Job`} />
+          <StageLink to={`/jobs/${job.id}/hand-over`} text={t`Hand over`} />
         </nav>
       </div>
+      <Suspense fallback={null}>
+        <PromiseKept job={job} shop={shop} parts={parts} now={now} />
+      </Suspense>
       <ul>
         {shown.map((part) => (
           <PartRow key={part.partId} part={part} shape={shapeOf(part)} isNext={part === next} now={now} />

@@ -136,6 +136,7 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
           ) : (
             <StepWords
               bundle={bundle}
+              part={part}
               state={state}
               step={step}
               happened={happened}

@@ -1,4 +1,4 @@
-import type { FitEventOf, JobBundle, Problem } from '@truelay/contract'
+import type { FitEventOf, JobBundle, Part, Problem } from '@truelay/contract'
 import type { PlanStep } from '@truelay/core/plan'
 import { heldTogether } from '../../ui/heldTogether.ts'
 import { useWords } from '../../ui/words.ts'
@@ -8,6 +8,7 @@ import { BottleInHand } from './BottleInHand.tsx'
 import type { Fitting } from './fitting.ts'
 import { GapEntry } from './GapEntry.tsx'
 import { HeatHow } from './HeatHow.tsx'
+import { PartPhoto } from './look/PartPhoto.tsx'
 import type { Happened } from './useFit.ts'
 import type { GapRounds } from './useGapRounds.ts'
 import type { StandIn } from './useStandIns.ts'
@@ -19,6 +20,7 @@ import { WasItReady } from './WasItReady.tsx'
 
 interface StepWordsProps {
   readonly bundle: JobBundle
+  readonly part: Part
   readonly state: Fitting
   readonly step: PlanStep
   readonly happened: Happened
@@ -38,6 +40,7 @@ interface StepWordsProps {
 /** What to do, with what, when, why, and what to mind: the step as it is read from two metres away. */
 export function StepWords({
   bundle,
+  part,
   state,
   step,
   happened,
@@ -53,6 +56,7 @@ export function StepWords({
   const t = useWords()
   const { plan } = state
   const { asks, answer } = waits
+  const photo = state.done.length === 0 ? 'before' : step.tells === 'aftercare' ? 'after' : null
   const { measuring } = gaps
   const heat = step.heat === undefined ? undefined : plan.heat.find((h) => h.use === step.heat)
   return (
@@ -113,6 +117,9 @@ export function StepWords({
         />
       ) : (
         <p className="mt-3 text-body leading-snug text-quiet">{t(step.why)}</p>
+      )}
+      {photo === null ? null : (
+        <PartPhoto bundle={bundle} part={part} state={state} step={step} when={photo} happened={happened} />
       )}
       {noted === null ? null : (
         <p role="status" className="mt-3 border-l-5 border-good bg-paper px-3 py-1.5 text-lead">

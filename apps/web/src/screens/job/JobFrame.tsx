@@ -38,7 +38,7 @@ export function JobFrame() {
   const person = bundle.people.find((p) => p.id === job.personId)
   return (
     <div className="flex min-h-full flex-col lg:h-full lg:min-h-[43.75rem] print:min-h-0">
-      <header className="no-print flex flex-wrap items-stretch gap-x-5 border-b border-hair bg-paper px-5">
+      <header className="no-print flex flex-wrap items-stretch gap-x-4 border-b border-hair bg-paper px-5">
         <div className="py-1.5">
           <p className="label text-note text-quiet">{t`Job ${job.number}, ${job.customer}, ${job.vehicle.plate}`}</p>
           <Title look="bar">
@@ -54,6 +54,7 @@ export function JobFrame() {
           <Stage to={`/jobs/${job.id}/waits`} text={t`Waits`} />
           <Stage to={`/jobs/${job.id}/fit/${part.id}`} text={t`Fit`} />
           <Stage to={`/jobs/${job.id}/record/${part.id}`} text={t`Record`} />
+          <Stage to={`/jobs/${job.id}/hand-over`} text={t`Hand over`} />
         </nav>
         <div className="label ml-auto flex items-center gap-3 text-note text-quiet">
           {job.bay}
@@ -72,7 +73,7 @@ function Stage({ to, text, end = false }: { readonly to: string; readonly text: 
       to={to}
       end={end}
       className={({ isActive }) =>
-        `label-strong flex min-h-13 items-center border-b-4 px-3 text-body ${isActive ? 'border-petrol text-petrol' : 'border-transparent text-quiet hover:text-petrol'}`
+        `label-strong flex min-h-13 items-center border-b-4 px-2 text-body ${isActive ? 'border-petrol text-petrol' : 'border-transparent text-quiet hover:text-petrol'}`
       }
     >
       {text}

@@ -50,10 +50,10 @@ function Corrections({ bundle }: { readonly bundle: JobBundle }) {
       said: say`Put right.`,
       back: () => correct({ id: job.id, change: before }),
     })
-  const setClosed = (closed: boolean) =>
-    void doing(() => close({ id: job.id, closed }), {
-      said: closed ? say`Handed over: it has left the bay.` : say`Open again: it is back in the bay.`,
-      back: () => close({ id: job.id, closed: !closed }),
+  const reopen = () =>
+    void doing(() => close({ id: job.id, closed: false }), {
+      said: say`Open again: it is back in the bay.`,
+      back: () => close({ id: job.id, closed: true }),
     })
   const setRemoved = (removed: boolean) =>
     void doing(() => remove({ id: job.id, removed }), {
@@ -66,13 +66,12 @@ function Corrections({ bundle }: { readonly bundle: JobBundle }) {
         <Stands job={job} />
         <section aria-label={t`The end of the job`} className="mb-5 flex flex-wrap items-center gap-4">
           {job.closedAt === null ? (
-            <Button
-              look="go"
-              className="min-h-13"
-              onClick={() => setClosed(true)}
-            >{t`Handed over to the customer`}</Button>
+            <Link
+              to={`/jobs/${job.id}/hand-over`}
+              className={`${buttonClass('go')} min-h-13`}
+            >{t`Hand over to the customer`}</Link>
           ) : (
-            <Button className="min-h-13" onClick={() => setClosed(false)}>{t`Open it again`}</Button>
+            <Button className="min-h-13" onClick={reopen}>{t`Open it again`}</Button>
           )}
           {job.removedAt === null ? (
             <Button look="quiet" onClick={() => setRemoved(true)}>{t`Opened by mistake: remove it`}</Button>

@@ -88,7 +88,11 @@ describe('a job', () => {
   })
   test('handed over it leaves the bay; opened again it is back', async () => {
     const visit = shop.visit('/jobs/0413')
-    await visit.presses('Handed over to the customer')
+    await visit.presses('Hand over to the customer')
+    await visit.isAt('/jobs/0413/hand-over')
+    await visit.presses('Hand it over')
+    await visit.sees('Who takes it?')
+    await visit.presses('Nobody is here to sign')
     await visit.sees('Handed over: it has left the bay.')
     const bay = shop.visit('/')
     await bay.sees('Velmora Pipit')

@@ -17,6 +17,10 @@ interface Sheet {
 
 export const useSheet = () => useOutletContext<Sheet>()
 
+/** Film that takes light lies on a lens. */
+export const isTintedLamp = ({ lay, work }: PartQuestion): boolean =>
+  lay.form.material === 'lens plastic' && work.film.type === 'lens tint' && work.film.transmission !== undefined
+
 /** The head of every view of a part's lay sheet; a part that nobody has measured says where to mend that. */
 export function SheetFrame() {
   const { bundle, part } = useJobContext()
@@ -27,7 +31,7 @@ export function SheetFrame() {
     <>
       <p className="hidden px-4 pb-2 text-lead font-bold print:block">{t`Job ${number}, ${vehicle.plate}: ${vehicle.model}, ${part.name}`}</p>
       <PartTabs bundle={bundle} stage="lay-sheets">
-        <SheetViews jobId={bundle.job.id} partId={part.id} />
+        <SheetViews jobId={bundle.job.id} partId={part.id} light={question !== null && isTintedLamp(question)} />
       </PartTabs>
       {question === null || !question.work.measured ? (
         <NotMeasured part={part} />

@@ -202,6 +202,23 @@ function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly s
           </Part>
         )}
 
+        {record.lines.photographed.length === 0 ? null : (
+          <Part title={t`Before and after`}>
+            {record.lines.photographed.map(({ at, by, when, photo }) => (
+              <figure key={photo.id} className="mr-4 inline-block">
+                <img
+                  src={photoUrl(photo.smallId)}
+                  alt={when === 'before' ? t`The part before the fit` : t`The part after the fit`}
+                  className="h-36 w-48 object-cover"
+                />
+                <figcaption className="text-quiet">
+                  {when === 'before' ? t`before` : t`after`}, {by}, {clockText(at)}
+                </figcaption>
+              </figure>
+            ))}
+          </Part>
+        )}
+
         {record.lines.lookedAt.length === 0 ? null : (
           <Part title={t`The last look`}>
             <LastLook record={record} />
@@ -296,10 +313,14 @@ function Line({ label, children }: { readonly label: string; readonly children: 
   )
 }
 
-/** Every round of measuring beside the others: before and after at a glance. */
+const mostRounds = 4
+
+/** Rounds of measuring beside each other: before and after at a glance. */
 function GapTable({ record }: { readonly record: PartRecord }) {
   const t = useWords()
-  const gaps = record.lines.gapsMeasured
+  const all = record.lines.gapsMeasured
+  // The first and the last tell the story; more do not stand side by side on a page.
+  const gaps = all.length <= mostRounds ? all : [...all.slice(0, 1), ...all.slice(1 - mostRounds)]
   const labels = [...new Set(gaps.flatMap((round) => round.readings.map((r) => t(r.label))))]
   const tolerance = record.gapToleranceMm ?? 0
   return (
@@ -343,6 +364,9 @@ function GapTable({ record }: { readonly record: PartRecord }) {
           })}
         </tbody>
       </table>
+      {all.length > gaps.length ? (
+        <p className="mt-1 text-quiet">{t`${counted(all.length, '# round', '# rounds')} in all; the first and the last are shown.`}</p>
+      ) : null}
       <ul className="mt-1.5">
         {gaps.map((round, i) => (
           <li key={round.at}>

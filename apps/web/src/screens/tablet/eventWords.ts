@@ -17,5 +17,6 @@ export const eventWords: Readonly<Record<FitEventName, Sentence>> = {
   problemSeen: say`something wrong was seen`,
   problemSettled: say`said what became of it`,
   lookedAt: say`a stop of the last look`,
+  photographed: say`photo of the part`,
   spoilSettled: say`said what becomes of the piece`,
 }

@@ -3,10 +3,10 @@ import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import type { Job } from '@truelay/contract'
 import type { Practice } from '@truelay/core/practice'
-import { type Climate, type Release, releaseAt } from '@truelay/core/wait'
+import type { Climate, Release } from '@truelay/core/wait'
 import { say, type Sentence } from '@truelay/core/say'
-import { useMemo, useState } from 'react'
-import { useForecastQuery } from '../../remote/airApi.ts'
+import { useState } from 'react'
+import { useRelease } from '../../bench/useRelease.ts'
 import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { useNow } from '../../ui/useNow.ts'
@@ -30,21 +30,10 @@ const releaseWords: Readonly<Record<Release['kind'], Sentence>> = {
 /** When the vehicle may go outside, by the forecast; without one, by the coldest temperature that is typed. */
 export function ReleaseAdvice({ job, room, finishedAt, practice }: ReleaseAdviceProps) {
   const t = useWords()
-  const { data: forecast } = useForecastQuery(undefined, { pollingInterval: 600_000 })
   const now = useNow(30_000)
   const [expectedC, setExpectedC] = useState(8)
-  const usable = forecast?.value ?? null
-  const hours = useMemo(
-    () =>
-      usable !== null
-        ? usable.hours.map((h) => ({ at: new Date(h.at), temperatureC: h.temperatureC }))
-        : Array.from({ length: 120 }, (_, hour) => ({
-            at: new Date(finishedAt.getTime() + hour * 3_600_000),
-            temperatureC: expectedC,
-          })),
-    [usable, finishedAt, expectedC],
-  )
-  const release = releaseAt({ finishedAt, room, forecast: hours }, practice)
+  const { forecast, usable, release } = useRelease({ room, finishedAt, practice, expectedC })
+  if (release === null) return null
   const dueAt = new Date(job.dueAt)
   return (
     <section aria-labelledby="release-title">

@@ -5,7 +5,7 @@ import { useRef, useState } from 'react'
 import { useSignOffMutation } from '../../remote/walkRoundApi.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Modal } from '../../ui/Modal.tsx'
-import { PenField, type PenFieldHandle } from '../../ui/PenField.tsx'
+import { SignatureFields, type SignatureHandle } from '../frame/SignatureFields.tsx'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 interface SignDialogProps {
@@ -19,14 +19,14 @@ interface SignDialogProps {
 /** The customer reads what was found and signs on the screen. */
 export function SignDialog({ open, bundle, walk, nameOf, onClose }: SignDialogProps) {
   const t = useWords()
-  const [name, setName] = useState('')
-  const [signed, setSigned] = useState(false)
-  const [typed, setTyped] = useState(false)
+  const [ready, setReady] = useState(false)
+  const [withPen, setWithPen] = useState(true)
   const [sign, { error, isLoading }] = useSignOffMutation()
-  const pen = useRef<PenFieldHandle>(null)
+  const pen = useRef<SignatureHandle>(null)
   const finish = async () => {
-    const strokes = typed ? [] : (pen.current?.strokes() ?? [])
-    const outcome = await sign({ jobId: bundle.job.id, draft: { name: name.trim(), strokes } })
+    const draft = pen.current?.signature()
+    if (draft === undefined) return
+    const outcome = await sign({ jobId: bundle.job.id, draft })
     if (outcome.error === undefined) onClose()
   }
   return (
@@ -47,41 +47,16 @@ export function SignDialog({ open, bundle, walk, nameOf, onClose }: SignDialogPr
           ))
         )}
       </ol>
-      <label htmlFor="signer" className="label mt-3 text-body text-quiet">{t`Your name`}</label>
-      <input
-        id="signer"
-        value={name}
-        maxLength={80}
-        autoComplete="off"
-        onChange={(event) => setName(event.target.value)}
-        className="min-h-12 border-b-2 border-ink/50 bg-transparent text-head outline-none focus:border-petrol"
-      />
-      {typed ? null : (
-        <div className="mt-3">
-          <PenField ref={pen} label={t`Sign here`} onBegun={setSigned} />
-        </div>
-      )}
-      <label className="mt-1 flex min-h-11 items-center gap-3 text-body">
-        <input
-          type="checkbox"
-          checked={typed}
-          onChange={(event) => {
-            setTyped(event.target.checked)
-            setSigned(false)
-          }}
-          className="size-6"
-        />
-        {t`Sign with the typed name, without a pen`}
-      </label>
+      <SignatureFields ref={pen} onReady={setReady} onPen={setWithPen} />
       <WhatFailed error={error} />
       <div className="mt-4 flex flex-wrap gap-3">
         <Button
           look="go"
-          disabled={!(signed || typed) || name.trim() === '' || isLoading}
+          disabled={!ready || isLoading}
           onClick={() => void finish()}
           className="min-h-14 flex-1 text-lead"
         >{t`I have read this`}</Button>
-        {typed ? null : <Button onClick={() => pen.current?.clear()} className="min-h-14">{t`Sign again`}</Button>}
+        {!withPen ? null : <Button onClick={() => pen.current?.clear()} className="min-h-14">{t`Sign again`}</Button>}
         <Button onClick={onClose} className="min-h-14">{t`Not now`}</Button>
       </div>
     </Modal>

@@ -5,6 +5,7 @@ import { filmWetted } from './filmWetted.ts'
 import { fitStarted } from './fitStarted.ts'
 import { gapsMeasured } from './gapsMeasured.ts'
 import { lookedAt } from './lookedAt.ts'
+import { photographed } from './photographed.ts'
 import { problemSeen } from './problemSeen.ts'
 import { problemSettled } from './problemSettled.ts'
 import { spoilSettled } from './spoilSettled.ts'
@@ -31,4 +32,5 @@ export const fitEventKinds = {
   filmWetted,
   spoilSettled,
   lookedAt,
+  photographed,
 } as const

@@ -6,6 +6,7 @@ import { bottleTakenLine } from './bottleTaken.ts'
 import type { RecordLine } from './defineRecordLine.ts'
 import { gapsMeasuredLine } from './gapsMeasured.ts'
 import { lookedAtLine } from './lookedAt.ts'
+import { photographedLine } from './photographed.ts'
 import { problemSeenLine } from './problemSeen.ts'
 import { problemSettledLine } from './problemSettled.ts'
 import { spoilSettledLine } from './spoilSettled.ts'
@@ -31,4 +32,5 @@ export const lineKinds = {
   filmWetted: none,
   spoilSettled: spoilSettledLine,
   lookedAt: lookedAtLine,
+  photographed: photographedLine,
 } as const satisfies { [K in FitEventName]: unknown }

@@ -1,17 +1,18 @@
 import { ingredientWords, strengthWords } from '@truelay/core/mix'
 import type { PartPlan } from '@truelay/core/plan'
 import { volume } from '@truelay/core/say'
+import { Link } from 'react-router'
 import { Block } from '../../../ui/Block.tsx'
 import { Quantity } from '../../../ui/Quantity.tsx'
 import { useWords } from '../../../ui/words.ts'
 import { useLaidPart } from '../LaidFrame.tsx'
-import { LightChoice } from './LightChoice.tsx'
 import { LiquidChoice } from './LiquidChoice.tsx'
 
 /** The liquids of this part: how strong, and how much of what. */
 export function Mix({ plan }: { readonly plan: PartPlan }) {
   const t = useWords()
-  const { lensRules } = useLaidPart().bundle.shop
+  const { bundle, part } = useLaidPart()
+  const { lensRules } = bundle.shop
   return (
     <Block title={t`Mix for this part`}>
       {plan.solutions.length === 0 ? (
@@ -47,7 +48,10 @@ export function Mix({ plan }: { readonly plan: PartPlan }) {
           {lensRules === '' ? null : (
             <p className="mt-1 whitespace-pre-line border-l-5 border-amber pl-3 text-note leading-snug">{lensRules}</p>
           )}
-          <LightChoice />
+          <Link
+            to={`/jobs/${bundle.job.id}/lay-sheets/${part.id}/light`}
+            className="label-strong flex min-h-11 items-center text-body text-petrol underline"
+          >{t`How dark it is wished, and who has read it`}</Link>
         </>
       )}
     </Block>
