@@ -105,6 +105,7 @@ function toTell(part: Part, state: FitState | undefined, slot: Slot | undefined)
       level: slot?.face === 'top',
       filmType: state.plan.film.type,
       laid: state.plan.film.laid,
+      takesLight: state.plan.light !== null,
       finishedAt: finishedAt(state),
     },
   ]
@@ -140,7 +141,7 @@ function handedPart({ part, state, film, found, acknowledged, people }: PartKnow
       event.outcome === 'customer takes it' ? [event.problemId] : [],
     ),
   )
-  const light = state.plan.film.type === 'lens tint' ? (state.plan.light?.words ?? null) : null
+  const light = state.plan.light?.words ?? null
   return {
     ...common,
     state: state.phase === 'finished' ? 'done' : 'fitting',

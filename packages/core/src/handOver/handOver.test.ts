@@ -15,9 +15,17 @@ const bonnet: HandedPart = {
   level: true,
   filmType: 'paint film',
   laid: 'wet',
+  takesLight: false,
   finishedAt: at,
 }
-const lamp: HandedPart = { ...bonnet, name: 'Headlamp', material: 'lens plastic', level: false, filmType: 'lens tint' }
+const lamp: HandedPart = {
+  ...bonnet,
+  name: 'Headlamp',
+  material: 'lens plastic',
+  level: false,
+  filmType: 'lens tint',
+  takesLight: true,
+}
 const strip: HandedPart = { ...bonnet, name: 'Trim', level: false, filmType: 'trim vinyl', laid: 'dry' }
 const told = (parts: readonly HandedPart[], air = room) => required(tellCustomer(parts, air, practice))
 const topics = (parts: readonly HandedPart[]) => told(parts).lines.map((line) => line.about)
@@ -71,7 +79,7 @@ describe('what the owner is told', () => {
 
   test('tint gives less light, clear film on a lamp does not', () => {
     expect(says([lamp], 'lamps')).toContain('less light')
-    expect(says([{ ...lamp, filmType: 'paint film' }], 'lamps')).not.toContain('less light')
+    expect(says([{ ...lamp, takesLight: false }], 'lamps')).not.toContain('less light')
   })
 
   test('a part that is not fitted is not spoken of', () => {

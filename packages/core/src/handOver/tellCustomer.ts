@@ -13,6 +13,8 @@ export interface HandedPart {
   readonly level: boolean
   readonly filmType: FilmType
   readonly laid: WayLaid
+  /** Less light is left of the lamp beneath. */
+  readonly takesLight: boolean
   /** Null where it is not fitted. */
   readonly finishedAt: Date | null
 }
@@ -100,8 +102,7 @@ export function tellCustomer(parts: readonly HandedPart[], climate: Climate, pra
             about: 'lamps' as const,
             says: paragraph(
               say`${named(lamps)}: dust off with plenty of water, never wiped dry, nothing strong on it.`,
-              lamps.some(({ filmType }) => filmType === 'lens tint') &&
-                say`Tinted lamps give less light: drive by what you see.`,
+              lamps.some(({ takesLight }) => takesLight) && say`Tinted lamps give less light: drive by what you see.`,
             ),
           },
         ]),

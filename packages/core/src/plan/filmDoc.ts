@@ -1,3 +1,4 @@
+import type { Practice } from '../practice/index.ts'
 import type { FilmHandling } from '../lay/index.ts'
 import { say, type Sentence } from '../say/index.ts'
 
@@ -27,3 +28,7 @@ export interface FilmDoc {
   readonly patterned?: boolean | undefined
   readonly damageC: number
 }
+
+/** Film that takes light worth telling from a lamp. */
+export const isTint = ({ transmission }: Pick<FilmDoc, 'transmission'>, { tintBelow }: Practice): boolean =>
+  transmission !== undefined && transmission < tintBelow / 100

@@ -1,5 +1,5 @@
 export { edgeAdvice, edgeCodeWords, edgeRulesOf, ruleOfCode } from './edgeRules.ts'
-export { type FilmDoc, type FilmType, filmTypes, filmTypeWords, type WayLaid, waysLaid } from './filmDoc.ts'
+export { type FilmDoc, type FilmType, filmTypes, filmTypeWords, isTint, type WayLaid, waysLaid } from './filmDoc.ts'
 export { usualFilmOf } from './usualFilms.ts'
 export { type FindingKind, findingKinds, findingMeanings, type FoundOnPart, type RoomClimate } from './findings.ts'
 export { damageOf, gunOn, heatBand, type HeatCourseOfUse, heatCourses, heatCoursesOf } from './heatPlan.ts'

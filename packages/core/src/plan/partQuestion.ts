@@ -6,7 +6,7 @@ import type { Stock } from '../mix/index.ts'
 import type { Practice } from '../practice/index.ts'
 import type { Result } from '../result/index.ts'
 import { edgeRulesOf } from './edgeRules.ts'
-import type { FilmDoc } from './filmDoc.ts'
+import { type FilmDoc, isTint } from './filmDoc.ts'
 import type { FoundOnPart } from './findings.ts'
 import { cutInput } from './pieceCut.ts'
 import { rehearsalOptions } from './orderFigures.ts'
@@ -80,15 +80,15 @@ export function partQuestion(facts: PartFacts): PartQuestion {
       liquidRefused: cannot,
       hands: choices.hands,
       light: choices.light ?? plainLens,
-      grades: gradesLike(film, films),
+      grades: gradesLike(film, films, practice),
     },
   }
 }
 
-/** Films of its kind of which one says how much light they let through, plain with plain and patterned with patterned. */
-function gradesLike(film: FilmDoc, films: readonly FilmDoc[]): Grade[] {
+/** Tinted films of which one says how much light they let through, plain with plain and patterned with patterned. */
+function gradesLike(film: FilmDoc, films: readonly FilmDoc[], practice: Practice): Grade[] {
   const like = films.filter(
-    ({ type, patterned = false }) => type === film.type && patterned === (film.patterned ?? false),
+    (other) => isTint(other, practice) && (other.patterned ?? false) === (film.patterned ?? false),
   )
   return like.flatMap(({ name, transmission }) => (transmission === undefined ? [] : [{ name, transmission }]))
 }

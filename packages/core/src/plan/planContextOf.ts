@@ -6,6 +6,7 @@ import { lensLight } from '../light/index.ts'
 import { done, type Result } from '../result/index.ts'
 import { usualClimate } from '../wait/index.ts'
 import { anchorsFor, checkPointsFor, endAnchors } from './anchors.ts'
+import { isTint } from './filmDoc.ts'
 import { edgeAdvice } from './edgeRules.ts'
 import { centroid, distance, type Vec2 } from '../geometry/index.ts'
 import type { EdgeMargin, EdgeRules } from '../align/index.ts'
@@ -79,7 +80,7 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
   })
   if (!heat.ok) return heat
   const light =
-    film.transmission === undefined || form.material !== 'lens plastic'
+    film.transmission === undefined || !isTint(film, practice) || form.material !== 'lens plastic'
       ? null
       : lensLight({
           film: { name: film.name, transmission: film.transmission },

@@ -1,5 +1,5 @@
 import type { JobBundle, Part } from '@truelay/contract'
-import type { PartQuestion } from '@truelay/core/plan'
+import { isTint, type PartQuestion } from '@truelay/core/plan'
 import { Outlet, useOutletContext } from 'react-router'
 import { usePartQuestion } from '../../bench/usePartQuestion.ts'
 import { useWords } from '../../ui/words.ts'
@@ -19,7 +19,7 @@ export const useSheet = () => useOutletContext<Sheet>()
 
 /** Film that takes light lies on a lens. */
 export const isTintedLamp = ({ lay, work }: PartQuestion): boolean =>
-  lay.form.material === 'lens plastic' && work.film.type === 'lens tint' && work.film.transmission !== undefined
+  lay.form.material === 'lens plastic' && isTint(work.film, work.practice)
 
 /** The head of every view of a part's lay sheet; a part that nobody has measured says where to mend that. */
 export function SheetFrame() {

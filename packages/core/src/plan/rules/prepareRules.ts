@@ -210,7 +210,7 @@ export const readyRules: readonly PlanRule[] = [
   {
     name: 'lens law',
     once: 'first',
-    when: (c) => c.light !== null && 100 * (c.film.transmission ?? 1) < c.practice.tintBelow,
+    when: (c) => c.light !== null,
     steps: (c) => (c.light === null ? [] : [lensLaw(c, c.light)]),
   },
   markMiddleRule,
