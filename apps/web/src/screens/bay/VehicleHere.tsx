@@ -5,11 +5,12 @@ import { isSameDay } from 'date-fns'
 import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
 import { PartShape } from '../../drawings/PartShape.tsx'
+import { useForecastQuery } from '../../remote/airApi.ts'
 import { buttonClass } from '../../ui/Button.tsx'
 import { dayText } from '../../ui/clockText.ts'
 import { useShapesOf } from './useShapesOf.ts'
 
-/** It needs the waits of the trade, which the first page does without. */
+/** It needs the waits of the trade: loaded only where there is a forecast to hold a promise against. */
 const PromiseKept = lazy(async () => ({ default: (await import('./PromiseKept.tsx')).PromiseKept }))
 
 interface VehicleHereProps {
@@ -30,6 +31,7 @@ const rank = { fitting: 0, waiting: 1, done: 2 } as const
 /** One vehicle with its parts and the next step of each. */
 export function VehicleHere({ shop, job, parts, people, now, fewParts }: VehicleHereProps) {
   const t = useWords()
+  const { data: forecast } = useForecastQuery(undefined, { pollingInterval: 600_000 })
   const done = parts.filter((p) => p.state === 'done').length
   const next = parts.find((p) => p.state === 'fitting') ?? parts.find((p) => p.state === 'waiting')
   // A vehicle with many parts shows those that matter now.
@@ -67,9 +69,11 @@ export function VehicleHere({ shop, job, parts, people, now, fewParts }: Vehicle
           <StageLink to={`/jobs/${job.id}/hand-over`} text={t`Hand over`} />
         </nav>
       </div>
-      <Suspense fallback={null}>
-        <PromiseKept job={job} shop={shop} parts={parts} now={now} />
-      </Suspense>
+      {forecast?.value == null ? null : (
+        <Suspense fallback={null}>
+          <PromiseKept job={job} shop={shop} parts={parts} now={now} />
+        </Suspense>
+      )}
       <ul>
         {shown.map((part) => (
           <PartRow key={part.partId} part={part} shape={shapeOf(part)} isNext={part === next} now={now} />
