@@ -40,6 +40,7 @@ const layers = {
   ],
   judge: ['plan', 'lay', 'geometry', 'practice', 'schema', 'result', 'say'],
   lastLook: ['plan', 'geometry', 'practice', 'say'],
+  memory: ['align', 'numerics', 'practice', 'say'],
   handOver: ['plan', 'form', 'wait', 'practice', 'result', 'say'],
 }
 

@@ -172,7 +172,7 @@ describe('light', () => {
     expect((await partOf('0412-headlamp-left'))?.acknowledged).toBeNull()
   })
   test('clear film says nothing of light', async () => {
-    await fitted('0412-bonnet', { light: { outputRatio: 0.9, words: light } })
+    await fitted('0412-bonnet')
     expect((await partOf('0412-bonnet'))?.light).toBeNull()
   })
   test('somebody without a name acknowledges nothing', async () => {

@@ -4,6 +4,7 @@ import type { FormDoc } from '../form/index.ts'
 import { releaseAt, waitKinds, waitNow, whyItGrabs } from '../wait/index.ts'
 import { type FaultEvidence, faultKinds, rankCauses } from '../judge/index.ts'
 import { seenFromMm } from '../lastLook/index.ts'
+import { type FitFact, recallPart } from '../memory/index.ts'
 import { edgePlan } from '../edges/index.ts'
 import { plainLens } from '../light/index.ts'
 import { mixBatch, measureBatch } from '../mix/index.ts'
@@ -112,10 +113,36 @@ const known: FaultEvidence = {
 const judged = (practice: Practice) =>
   filmTypes.map((type) => faultKinds.map((fault) => rankCauses(fault, { type, laid: 'wet' }, known, practice)))
 
+/** Two measured fits of one piece, one of them far off. */
+const taught = (value: number): FitFact => ({
+  partId: 'p',
+  at: '2030-05-01T09:00:00.000Z',
+  modelId: 'm',
+  slot: 's',
+  pieceId: 'q',
+  body: `body ${value}`,
+  hand: 'h',
+  filmId: 'f',
+  offset: { xMm: { value, sigma: 0.2 }, yMm: { value: 1, sigma: 0.2 }, turnDeg: { value: 0, sigma: 0.1 } },
+  fingersAt: [],
+  faults: [],
+  pace: null,
+  laidAgain: 0,
+})
+const recalled = (practice: Practice) =>
+  [1, 6, 20].map((mm) =>
+    recallPart(
+      [taught(mm), taught(mm + 0.3), taught(mm - 0.2)],
+      { modelId: 'm', slot: 's', pieceId: 'q', body: 'another', hand: 'h' },
+      practice,
+    ),
+  )
+
 /** What hangs on a shop's figures, the quick answers first. */
 const probes: readonly ((practice: Practice) => unknown)[] = [
   judged,
   seenFromMm,
+  recalled,
   (p) => [orderPractice(p), rehearsalOptions(p), carryReadings(p), bowEnoughMm(p)],
   (p) => codes.map((code) => ruleOfCode(code, p)),
   (p) => waitKinds.map((kind) => required(waitNow({ kind, ...air, alcoholPercent: 8 }, p))),

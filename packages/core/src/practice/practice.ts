@@ -6,13 +6,14 @@ import { faults } from './groups/faults.ts'
 import { heat } from './groups/heat.ts'
 import { lay } from './groups/lay.ts'
 import { liquids } from './groups/liquids.ts'
+import { memory } from './groups/memory.ts'
 import { measuring } from './groups/measuring.ts'
 import { room } from './groups/room.ts'
 import { waits } from './groups/waits.ts'
 import type { PracticeFigure } from './practiceFigure.ts'
 
 /** Every group, in the order in which a shop reads them. */
-const groups = { edges, cutting, liquids, waits, greatestWaits, room, heat, lay, measuring, faults }
+const groups = { edges, cutting, liquids, waits, greatestWaits, room, heat, lay, measuring, faults, memory }
 export type PracticeGroupName = keyof typeof groups
 
 type KeysOf<G> = G extends { readonly figures: Readonly<Record<infer K extends string, PracticeFigure>> } ? K : never

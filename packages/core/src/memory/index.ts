@@ -1,0 +1,18 @@
+export type { FitFact, FitTaught, OffsetReading } from './fitFact.ts'
+export {
+  type Asked,
+  type Estimated,
+  type Factor,
+  type MixedData,
+  type MixedEstimate,
+  mixedModel,
+} from './mixedModel.ts'
+export {
+  type AboutToFit,
+  type KnownOffset,
+  type OffsetCause,
+  offsetCauses,
+  type PartKnown,
+  recallPart,
+} from './recallPart.ts'
+export { fingerWords, offsetWords, timesWords } from './recallWords.ts'

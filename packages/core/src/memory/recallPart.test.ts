@@ -1,0 +1,159 @@
+import { english } from '@truelay/words'
+import { describe, expect, test } from 'vitest'
+import { seededRandom } from '../numerics/index.ts'
+import { practiceWith } from '../practice/index.ts'
+import { type AboutToFit, type FitFact, fingerWords, offsetWords, recallPart, timesWords } from './index.ts'
+
+const practice = practiceWith()
+const about: AboutToFit = { modelId: 'pipit', slot: 'bonnet', pieceId: 'bonnet-1', body: 'QF 900', hand: 'ines' }
+const fact = (more: Partial<FitFact> = {}): FitFact => ({
+  partId: 'p',
+  at: '2030-05-01T09:00:00.000Z',
+  modelId: 'pipit',
+  slot: 'bonnet',
+  pieceId: 'bonnet-1',
+  body: 'QF 1',
+  hand: 'ines',
+  filmId: 'f',
+  offset: null,
+  fingersAt: [],
+  faults: [],
+  pace: null,
+  laidAgain: 0,
+  ...more,
+})
+const moved = (xMm: number, yMm: number, more: Partial<FitFact> = {}): FitFact =>
+  fact({
+    offset: { xMm: { value: xMm, sigma: 0.2 }, yMm: { value: yMm, sigma: 0.2 }, turnDeg: { value: 0, sigma: 0.05 } },
+    ...more,
+  })
+const directions = { right: 'the driver', left: 'the passenger', up: 'the windscreen', down: 'the nose' }
+const known = (facts: readonly FitFact[], more: Partial<AboutToFit> = {}) =>
+  recallPart(facts, { ...about, ...more }, practice)
+
+describe('the first fit of a model', () => {
+  test('is said to be the first, and nothing is made up', () => {
+    const first = known([])
+    expect(first).toEqual({ fits: 0, offset: null, fingers: [], faults: [], laidAgain: 0, pace: null })
+    expect(english(timesWords(first, 'bonnet'))).toBe(
+      'The first bonnet of this model here: nothing is known of it yet.',
+    )
+  })
+  test('fits of other places and models do not count', () => {
+    expect(known([fact({ slot: 'roof' }), fact({ modelId: 'skua' })]).fits).toBe(0)
+  })
+  test('film off the roll has no offset', () => {
+    expect(known([moved(0, 3)], { pieceId: null }).offset).toBeNull()
+  })
+})
+
+describe('where a piece sits', () => {
+  const thrice = ['QF 1', 'QF 2', 'QF 3'].map((body, i) => moved(0, -2.8 + 0.2 * i, { body }))
+
+  test('three times too high: begin lower, and by how much', () => {
+    const { offset } = known(thrice)
+    expect(offset?.measured).toBe(3)
+    expect(offset?.begin?.yMm).toBeLessThanOrEqual(-2)
+    expect(offset?.begin?.yMm).toBeGreaterThanOrEqual(-3)
+    expect(offset?.begin?.xMm).toBe(0)
+    const words = english(offsetWords(offset!, directions))
+    expect(words).toMatch(/^Move the film 2\.\d mm towards the nose\. Surely between \d\.\d mm and \d(\.\d)? mm\./)
+  })
+
+  test('once only is pulled towards the plan', () => {
+    const once = known(thrice.slice(0, 1)).offset
+    expect(Math.abs(once!.yMm.mean)).toBeLessThan(Math.abs(known(thrice).offset!.yMm.mean) + 0.3)
+    expect(once!.yMm.high - once!.yMm.low).toBeGreaterThan(
+      known(thrice).offset!.yMm.high - known(thrice).offset!.yMm.low,
+    )
+  })
+
+  test('nothing to speak of is left alone', () => {
+    const { offset } = known([moved(0.1, -0.2), moved(-0.1, 0.1, { body: 'QF 2' }), moved(0, 0.1, { body: 'QF 3' })])
+    expect(offset?.begin).toBeNull()
+    expect(english(offsetWords(offset!, directions))).toBe(
+      'It sat where the plan has it, as far as 3 measured fits can tell.',
+    )
+  })
+
+  test('more than a piece can be off is not offered, it is another piece', () => {
+    const { offset } = known([moved(0, 30), moved(0, 31, { body: 'QF 2' }), moved(0, 29, { body: 'QF 3' })])
+    expect(offset?.implausible).toBe(true)
+    expect(offset?.begin).toBeNull()
+    expect(english(offsetWords(offset!, directions))).toContain('the right side')
+  })
+
+  test('a dimension that no gap told stays at the plan', () => {
+    const { offset } = known([
+      fact({ offset: { xMm: null, yMm: { value: 3, sigma: 0.2 }, turnDeg: null } }),
+      fact({ body: 'QF 2', offset: { xMm: null, yMm: { value: 3, sigma: 0.2 }, turnDeg: null } }),
+    ])
+    expect(offset?.begin?.xMm).toBe(0)
+    expect(offset?.begin?.turnDeg).toBe(0)
+  })
+})
+
+describe('what it is put down to', () => {
+  const random = seededRandom(3)
+  const little = () => 0.3 * (random() - 0.5)
+  const hands = ['ines', 'tarek', 'bo']
+  /** A shop of six pieces, each on six bodies, by three hands. */
+  const shop = (shift: (piece: number, body: number, hand: string) => number) =>
+    Array.from({ length: 36 }, (_, i) => {
+      const [piece, body, hand] = [i % 6, Math.floor(i / 6), hands[(i + Math.floor(i / 6)) % 3]!]
+      return moved(little(), shift(piece, body, hand) + little(), {
+        pieceId: `piece-${piece}`,
+        slot: `place-${piece}`,
+        body: `QF ${body}`,
+        hand,
+      })
+    })
+  const causeOf = (facts: readonly FitFact[], more: Partial<AboutToFit> = {}) =>
+    known(facts, { pieceId: 'piece-1', slot: 'place-1', body: 'QF 1', hand: 'tarek', ...more }).offset?.cause
+
+  test('the same on all bodies: the kit', () => {
+    expect(causeOf(shop((piece) => (piece === 1 ? 3 : 0)))).toBe('piece')
+  })
+  test('on this one only: the body', () => {
+    expect(causeOf(shop((_, body) => (body === 1 ? 3 : 0)))).toBe('body')
+  })
+  test('of this person on all kits: the hand', () => {
+    expect(causeOf(shop((_piece, _body, hand) => (hand === 'tarek' ? 3 : 0)))).toBe('hand')
+  })
+  test('who lays it truly gets no correction of somebody else’s habit', () => {
+    const facts = shop((_piece, _body, hand) => (hand === 'tarek' ? 3 : 0))
+    const of = (hand: string) => known(facts, { pieceId: 'piece-1', slot: 'place-1', body: 'new', hand }).offset!
+    expect(of('tarek').begin?.yMm).toBeGreaterThanOrEqual(2)
+    expect(of('ines').begin).toBeNull()
+  })
+})
+
+describe('what else is remembered', () => {
+  test('fingers by place, the most frequent first, each once a fit', () => {
+    const four = known([
+      fact({ fingersAt: ['the nose edge', 'the nose edge'] }),
+      fact({ fingersAt: ['the nose edge', 'a corner'] }),
+      fact({ fingersAt: ['the nose edge'] }),
+      fact(),
+    ])
+    expect(fingerWords(four).map((words) => english(words))).toEqual([
+      'Fingers at the nose edge: 3 of 4 times.',
+      'Fingers at a corner: 1 of 4 times.',
+    ])
+  })
+  test('faults and pieces that were laid again', () => {
+    const two = known([fact({ faults: ['crease'], laidAgain: 1 }), fact({ faults: ['crease', 'dirt or hair'] })])
+    expect(two.faults[0]).toEqual({ fault: 'crease', times: 2 })
+    expect(two.laidAgain).toBe(1)
+  })
+  test('a slow hand is told from a slow place', () => {
+    const facts = Array.from({ length: 24 }, (_, i) =>
+      fact({ slot: `place-${i % 6}`, hand: i % 2 === 0 ? 'bo' : 'ines', pace: i % 2 === 0 ? 1.6 : 1 }),
+    )
+    const bo = known(facts, { slot: 'place-1', hand: 'bo' }).pace!
+    const ines = known(facts, { slot: 'place-0', hand: 'ines' }).pace!
+    expect(bo.mean).toBeGreaterThan(1.3)
+    expect(ines.mean).toBeLessThan(1.2)
+    expect(known(facts.slice(0, 1)).pace).toBeNull()
+  })
+})
