@@ -56,7 +56,7 @@ const floors = [
   ['jobs'],
   ['fit'],
   ['forms', 'walkRound', 'kitCheck', 'corrections'],
-  ['bundle', 'blades', 'learned', 'calendar', 'bay', 'jobList', 'opening'],
+  ['bundle', 'blades', 'learned', 'memory', 'calendar', 'bay', 'jobList', 'opening'],
   ['records', 'liquids'],
   ['handOver'],
   ['seed', 'network'],

@@ -11,6 +11,7 @@ export const plainScreens = [
   '/jobs/0412/hand-over',
   '/models',
   '/models/velmora-pipit',
+  '/models/velmora-pipit/known',
   '/shelf',
   '/shelf/removed',
   '/shelf/films/new',

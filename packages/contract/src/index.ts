@@ -259,3 +259,5 @@ export {
   lightAcknowledged,
   lightAcknowledgedDraft,
 } from './handOver.ts'
+export { type FitFacts, fitFact, fitFacts, fitTaught } from './fitFact.ts'
+export { taughtBy } from './fit/taughtBy.ts'

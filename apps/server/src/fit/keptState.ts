@@ -1,4 +1,13 @@
-import { type FitState, fitFromKept, keepFit, notBegun, type PartId, replayFit } from '@truelay/contract'
+import {
+  type FitState,
+  fitFromKept,
+  fitTaught,
+  keepFit,
+  notBegun,
+  type PartId,
+  replayFit,
+  taughtBy,
+} from '@truelay/contract'
 import { and, asc, eq } from 'drizzle-orm'
 import type { Database, Tables } from '../database/openDatabase.ts'
 import { readStored, StoredFault, toStored } from '../database/stored.ts'
@@ -52,6 +61,7 @@ export async function keepStandingFit(db: Tables, partId: PartId, { state, begin
   const kept = {
     document: toStored('fitProgress', progressOf(state)),
     state: toStored('fitState', keepFit(state, beginId)),
+    taught: state.phase === 'finished' ? toStored('fitTaught', fitTaught.parse(taughtBy(state))) : null,
   }
   await db
     .insert(fitProgressRows)

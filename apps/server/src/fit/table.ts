@@ -34,4 +34,6 @@ export const fitProgressRows = sqliteTable('fit_progress', {
   document: storedColumn('document').notNull(),
   /** Where it stands, without its plan; null where only the log tells. */
   state: storedColumn('state'),
+  /** What it teaches, once it is finished. */
+  taught: storedColumn('taught'),
 })

@@ -29,6 +29,7 @@ import { tellWrites } from '../news/tellWrites.ts'
 import type { PhotoStore } from '../photos/photoStore.ts'
 import { photoRoutes } from '../photos/routes.ts'
 import { handOverRoutes } from '../handOver/routes.ts'
+import { memoryRoutes } from '../memory/routes.ts'
 import { recordRoutes } from '../records/routes.ts'
 import { errorHandler, NotFound } from '../reply/reply.ts'
 import { shelfRoutes } from '../shelf/routes.ts'
@@ -132,6 +133,7 @@ export function createApp({
     liquidRoutes(database, now),
     bladeRoutes(database, now),
     learnedRoutes(database),
+    memoryRoutes(database),
     calendarRoutes(database, now),
     newsRoutes(news, life),
     backupRoutes(backups, now),

@@ -131,6 +131,10 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('../screens/models/ModelsScreen.tsx')).ModelsScreen }),
       },
       {
+        path: 'models/:modelId/known',
+        lazy: async () => ({ Component: (await import('../screens/models/KnownScreen.tsx')).KnownScreen }),
+      },
+      {
         path: 'models/:modelId',
         lazy: async () => ({ Component: (await import('../screens/models/ModelScreen.tsx')).ModelScreen }),
       },

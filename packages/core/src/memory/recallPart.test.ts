@@ -128,6 +128,15 @@ describe('what it is put down to', () => {
   })
 })
 
+test('whoever lays it: the piece by itself, without a habit of anybody', () => {
+  const facts = ['QF 1', 'QF 2', 'QF 3', 'QF 4'].map((body) => moved(0, 3, { body }))
+  const anybody = known(facts, { body: null, hand: null }).offset!
+  const stranger = known(facts, { body: 'QF 9', hand: 'somebody new' }).offset!
+  expect(anybody.begin?.yMm).toBeGreaterThanOrEqual(1.5)
+  // Of somebody new the habit is not known.
+  expect(stranger.yMm.high - stranger.yMm.low).toBeGreaterThan(anybody.yMm.high - anybody.yMm.low)
+})
+
 describe('what else is remembered', () => {
   test('fingers by place, the most frequent first, each once a fit', () => {
     const four = known([

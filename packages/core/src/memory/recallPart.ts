@@ -7,8 +7,10 @@ export interface AboutToFit {
   readonly modelId: string
   readonly slot: string
   readonly pieceId: string | null
-  readonly body: string
-  readonly hand: string
+  /** Null: whichever vehicle. */
+  readonly body: string | null
+  /** Null: whoever lays it. */
+  readonly hand: string | null
 }
 
 /** To what a shift is put down. */
@@ -16,7 +18,7 @@ export const offsetCauses = ['piece', 'body', 'hand'] as const
 export type OffsetCause = (typeof offsetCauses)[number]
 
 export interface KnownOffset {
-  /** How the film will have to be moved and turned from where the pattern has it, if this hand lays it. */
+  /** How the film will have to be moved and turned from where the pattern has it, by this hand. */
   readonly xMm: Estimated
   readonly yMm: Estimated
   readonly turnDeg: Estimated
@@ -123,8 +125,8 @@ function dimensionOf(
     return reading === null || fact.pieceId === null ? [] : [{ fact, reading, pieceId: fact.pieceId }]
   })
   const piece = indexed([about.pieceId, ...read.map((r) => r.pieceId)])
-  const body = indexed([about.body, ...read.map((r) => r.fact.body)])
-  const hand = indexed([about.hand, ...read.map((r) => r.fact.hand)])
+  const body = indexed([about.body ?? '', ...read.map((r) => r.fact.body)])
+  const hand = indexed([about.hand ?? '', ...read.map((r) => r.fact.hand)])
   const scales = [practice.offsetPiece, practice.offsetBody, practice.offsetHand]
   const one = (factor: number) => [{ factor, level: 0 }]
   const { asked } = mixedModel({
@@ -136,7 +138,7 @@ function dimensionOf(
       scale: (scales[f] ?? 1) * unit,
     })),
     noiseScale: practice.offsetNoise * unit,
-    asked: [[0, 2].map((factor) => ({ factor, level: 0 })), one(0), one(1), one(2)],
+    asked: [about.hand === null ? one(0) : [0, 2].map((factor) => ({ factor, level: 0 })), one(0), one(1), one(2)],
   })
   const [sum, ...parts] = asked
   const none: Estimated = { mean: 0, low: 0, high: 0 }
@@ -161,7 +163,7 @@ function paceOf(facts: readonly FitFact[], about: AboutToFit): Estimated | null 
   const read = facts.flatMap((fact) => (fact.pace === null ? [] : [{ fact, pace: fact.pace }]))
   if (read.length < 2) return null
   const place = indexed([`${about.modelId} ${about.slot}`, ...read.map(({ fact }) => `${fact.modelId} ${fact.slot}`)])
-  const hand = indexed([about.hand, ...read.map(({ fact }) => fact.hand)])
+  const hand = indexed([about.hand ?? '', ...read.map(({ fact }) => fact.hand)])
   const [sum] = mixedModel({
     y: read.map(({ pace }) => Math.log(pace)),
     sigma: read.map(() => paceSigma),
@@ -170,7 +172,7 @@ function paceOf(facts: readonly FitFact[], about: AboutToFit): Estimated | null 
       { of: hand.of.slice(1), levels: hand.levels, scale: paceScale },
     ],
     noiseScale: paceScale,
-    asked: [[0, 1].map((factor) => ({ factor, level: 0 }))],
+    asked: [(about.hand === null ? [0] : [0, 1]).map((factor) => ({ factor, level: 0 }))],
   }).asked
   return sum === undefined ? null : { mean: Math.exp(sum.mean), low: Math.exp(sum.low), high: Math.exp(sum.high) }
 }

@@ -13,6 +13,7 @@ import { NotMeasured } from '../job/NotMeasured.tsx'
 import { usePartQuestion } from '../../bench/usePartQuestion.ts'
 import { useToday } from '../../bench/useToday.ts'
 import { useNow } from '../../ui/useNow.ts'
+import { Remembered } from './Remembered.tsx'
 import { SetStrip } from './SetStrip.tsx'
 import type { Happened } from './useFit.ts'
 import { useSet } from './useSet.ts'
@@ -63,6 +64,7 @@ export function FitStart({ bundle, part, happened }: FitStartProps) {
             {t(says)}
           </p>
         ))}
+        <Remembered bundle={bundle} part={part} plan={plan} />
         {refusal === null ? null : <Failed sentence={refusal.sentence} fix={refusal.fix} />}
         <ol className="mt-6 max-w-3xl columns-1 text-lead md:columns-2">
           {plan.steps.map((step) => (

@@ -61,6 +61,7 @@ function Model({ model }: { readonly model: VehicleModel }) {
           <Title>{model.name}</Title>
           <p className="text-body text-quiet">{t(bodyKindWords[model.kind])}</p>
         </div>
+        <Link to={`/models/${model.id}/known`} className={buttonClass('plain')}>{t`What we know of it`}</Link>
         <RemoveThing kind="models" id={model.id} called={model.name} to="/models" />
       </div>
       <WhatFailed error={error} className="mt-3" />

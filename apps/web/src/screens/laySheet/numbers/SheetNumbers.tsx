@@ -10,6 +10,7 @@ import type { PlacedMargins } from '../usePlacedMargins.ts'
 import { Edges } from './Edges.tsx'
 import { Fingers } from './Fingers.tsx'
 import { FoundHere } from './FoundHere.tsx'
+import { FromBefore } from './FromBefore.tsx'
 import { HardestPull } from './HardestPull.tsx'
 import { HowFar } from './HowFar.tsx'
 import { HowWorkedOut } from './HowWorkedOut.tsx'
@@ -33,6 +34,7 @@ export function SheetNumbers({ placed, mode, onCuts }: SheetNumbersProps) {
     <aside className="border-hair bg-paper lg:flex lg:min-h-0 lg:flex-col lg:border-l">
       <div className="lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
         <FoundHere plan={plan} />
+        <FromBefore plan={plan} />
         <HardestPull plan={plan} placed={placed} />
         <WorstEdge placed={placed} />
         <HowFar plan={plan} placed={placed} />

@@ -1,0 +1,1 @@
+ALTER TABLE `fit_progress` ADD `taught` text;

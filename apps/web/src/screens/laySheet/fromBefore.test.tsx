@@ -1,0 +1,104 @@
+import { smallEvents, smallPlan, smallStep } from '@truelay/contract/testing'
+import { verbatim } from '@truelay/core/say'
+import { screen } from '@testing-library/react'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { type OpenShop, openShop } from '../../testing/openShop.tsx'
+
+let shop: OpenShop
+beforeAll(async () => {
+  shop = await openShop()
+})
+afterAll(() => shop.close())
+
+const check = (id: string, at: readonly [number, number], normal: readonly [number, number]) => ({
+  id,
+  label: verbatim(`place ${id}`),
+  edge: 'rear',
+  at,
+  normal,
+  wantedMm: 2.5,
+  reads: 'gap' as const,
+})
+const checks = [check('P', [0, 300], [0, -1]), check('Q', [400, 300], [0, -1]), check('R', [400, 150], [-1, 0])]
+
+/** A finished fit of a bonnet on another vehicle, at which the film had to go up by so much. */
+async function fitted(plate: string, upMm: number) {
+  const { body: job } = await shop.server.send('POST', '/api/jobs', {
+    customer: 'Private owner',
+    modelId: 'velmora-pipit',
+    year: null,
+    colour: 'signal white',
+    plate,
+    bay: 'Bay 1',
+    personId: 'ines',
+    arrivesAt: '2030-05-02T08:00:00.000Z',
+    dueAt: '2030-05-03T16:00:00.000Z',
+    parts: [{ slot: 'bonnet', name: 'Bonnet', filmId: 'clearcoat-hull-180' }],
+  })
+  const { part } = await shop.bundle(job.id)
+  expect(part.pieceId).not.toBeNull()
+  const readings = [
+    { checkId: 'P', measuredMm: 2.5 + upMm },
+    { checkId: 'Q', measuredMm: 2.5 + upMm },
+    { checkId: 'R', measuredMm: 2.5 },
+  ]
+  await shop.server.send(
+    'POST',
+    `/api/parts/${part.id}/fit`,
+    smallEvents(
+      smallPlan([smallStep('lay')], { partId: part.id, checks }),
+      { kind: 'gapsMeasured', stepId: 'lay', readings },
+      { kind: 'problemSeen', stepId: 'lay', problem: 'fingers', place: 'the nose edge', comeBack: false },
+      { kind: 'stepDone', stepId: 'lay', after: 5 },
+    ).map((event) => ({ ...event, id: crypto.randomUUID() })),
+  )
+}
+const there = '/jobs/0412/lay-sheets/0412-bonnet'
+
+describe('what earlier fits teach', () => {
+  test('the first of a model is marked as the first', async () => {
+    const visit = shop.visit(there)
+    await visit.sees('The first Bonnet of this model here: nothing is known of it yet.')
+  })
+
+  test('after three fits: where it sits, how sure, where fingers came; one press begins with it', async () => {
+    for (const [plate, up] of [
+      ['QF 901', 2.8],
+      ['QF 902', 3.1],
+      ['QF 903', 2.9],
+    ] as const)
+      await fitted(plate, up)
+    const visit = shop.visit(there)
+    await visit.sees('Fitted 3 times here.')
+    await visit.sees(/Move the film \d(\.\d)? mm towards the windscreen.*Surely between/)
+    await visit.sees('Fingers at the nose edge: 3 of 3 times.')
+    await visit.presses('Begin with that')
+    await visit.sees('The plan begins with that.')
+    const { shift } = (await shop.bundle('0412')).part
+    expect(shift.yMm).toBeGreaterThanOrEqual(2)
+    expect(shift.yMm).toBeLessThanOrEqual(3.5)
+    expect(Number.isInteger(2 * shift.yMm)).toBe(true)
+    await visit.presses('Undo')
+    await visit.sees('Begin with that')
+  })
+
+  test('before the first step of a fit it comes up again', async () => {
+    const visit = shop.visit('/jobs/0412/fit/0412-bonnet')
+    await visit.sees('Begin with that, on the lay sheet')
+    await visit.sees('Fingers at the nose edge: 3 of 3 times.')
+  })
+
+  test('the page of the model tells it of every part', async () => {
+    const visit = shop.visit('/models/velmora-pipit')
+    await visit.presses('What we know of it')
+    await visit.isAt('/models/velmora-pipit/known')
+    await visit.sees(/Bonnet ?fitted 3 times/)
+    await visit.sees('Fingers at the nose edge: 3 of 3 times.')
+    expect(screen.getByRole('link', { name: 'Save what fits teach as a file' })).toBeDefined()
+  })
+
+  test('a model of which nothing was fitted says so', async () => {
+    const visit = shop.visit('/models/ondrel-skua/known')
+    await visit.sees('None of its parts has been fitted here yet.')
+  })
+})

@@ -1,0 +1,110 @@
+import type { VehicleModel } from '@truelay/contract'
+import { faultKinds, faultWords } from '@truelay/core/judge'
+import { fingerWords, offsetWords, type PartKnown } from '@truelay/core/memory'
+import { atStart, count, counted, figure, name, say } from '@truelay/core/say'
+import { Download } from 'lucide-react'
+import { Link, useParams } from 'react-router'
+import { useRecall } from '../../bench/useRecall.ts'
+import { useShopQuery } from '../../remote/api.ts'
+import { useModelsQuery } from '../../remote/vehiclesApi.ts'
+import { failureOf } from '../../remote/failureOf.ts'
+import { buttonClass } from '../../ui/Button.tsx'
+import { Busy, Failed } from '../../ui/Failed.tsx'
+import { Title } from '../../ui/Title.tsx'
+import { useWords } from '../../ui/words.ts'
+
+/** What the fits of a model have taught, part by part. */
+export function KnownScreen() {
+  const t = useWords()
+  const { modelId = '' } = useParams()
+  const { data: models, error } = useModelsQuery()
+  const model = models?.find((one) => one.id === modelId)
+  if (models === undefined)
+    return error === undefined ? <Busy text={t`Opening the models`} /> : <Failed {...failureOf(error)} />
+  if (model === undefined)
+    return <Failed sentence={say`There is no model "${name(modelId)}".`} fix={say`Choose one from the list.`} />
+  return <Known key={model.id} model={model} />
+}
+
+/** The sides of a part as they are called where nobody has measured which way it lies. */
+const plain = { right: 'the right', left: 'the left', up: 'the top', down: 'the bottom' }
+
+function Known({ model }: { readonly model: VehicleModel }) {
+  const t = useWords()
+  const { data: shop } = useShopQuery()
+  const known = useRecall(
+    model.parts.map(({ slot, pieceId }) => ({ modelId: model.id, slot, pieceId, body: null, hand: null })),
+    shop ?? { practice: {} },
+  )
+  const rows = model.parts.flatMap((part, i) => {
+    const of = known?.[i]
+    return of === undefined ? [] : [{ part, of }]
+  })
+  const fitted = rows.filter(({ of }) => of.fits > 0)
+  return (
+    <div className="mx-auto max-w-[80rem] px-7 py-6">
+      <p className="label text-body">
+        <Link to={`/models/${model.id}`} className="text-petrol underline">
+          {model.name}
+        </Link>
+      </p>
+      <div className="flex flex-wrap items-end justify-between gap-4">
+        <Title>{t`What we know of ${model.name}`}</Title>
+        <a href="/api/memory" download="what-fits-teach.json" className={buttonClass('plain')}>
+          <Download size={18} aria-hidden="true" /> {t`Save what fits teach as a file`}
+        </a>
+      </div>
+      {known === null ? (
+        <Busy text={t`Reading what fits have taught`} />
+      ) : fitted.length === 0 ? (
+        <p className="mt-4 text-lead">{t`None of its parts has been fitted here yet. The first fit that is finished begins to teach.`}</p>
+      ) : (
+        <ul className="mt-4">
+          {fitted.map(({ part, of }) => (
+            <li
+              key={`${part.slot} ${part.name}`}
+              className="grid gap-x-6 gap-y-1 border-t border-hair py-3 md:grid-cols-[14rem_1fr]"
+            >
+              <div>
+                <h2 className="text-lead font-bold leading-tight">{part.name}</h2>
+                <p className="text-body text-quiet">{t`fitted ${counted(of.fits, '# time', '# times')}`}</p>
+              </div>
+              <KnownOf known={of} />
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  )
+}
+
+function KnownOf({ known }: { readonly known: PartKnown }) {
+  const t = useWords()
+  const { offset, faults, fits, pace, laidAgain } = known
+  const isFault = (fault: string): fault is (typeof faultKinds)[number] => faultKinds.some((kind) => kind === fault)
+  return (
+    <div className="space-y-1 text-body leading-snug">
+      {offset === null ? null : (
+        <p className={offset.begin === null && !offset.implausible ? '' : 'font-bold'}>
+          {t(offsetWords(offset, plain))}
+        </p>
+      )}
+      {fingerWords(known).map((words) => (
+        <p key={t(words)}>{t(words)}</p>
+      ))}
+      {faults.map(({ fault, times }) =>
+        isFault(fault) ? (
+          <p
+            key={fault}
+          >{t`${atStart(faultWords(fault))}: ${count(times)} of ${counted(fits, '# time', '# times')}.`}</p>
+        ) : null,
+      )}
+      {laidAgain === 0 ? null : (
+        <p>{t`${counted(laidAgain, '# piece was', '# pieces were')} spoilt and laid again.`}</p>
+      )}
+      {pace === null ? null : (
+        <p className="text-quiet">{t`It takes ${figure(pace.mean, 1)} times the minutes of the plan (${figure(pace.low, 1)} to ${figure(pace.high, 1)}).`}</p>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,64 @@
+import { spoils } from '@truelay/core/judge'
+import type { FitTaught, OffsetReading } from '@truelay/core/memory'
+import { correctionFor, measuredGaps } from '@truelay/core/plan'
+import { standing } from './fitEvents.ts'
+import type { Begun } from './fitState.ts'
+
+/** A step that took more than so many times its minutes was interrupted. */
+const mostTimes = 8
+/** Fewer steps with minutes of their own tell nothing. */
+const fewestSteps = 4
+/** Film that was laid again tells of the second piece. */
+const needed = 2
+
+/**
+ * What a finished fit teaches. Its first round of gaps tells how the film had to be moved from where the plan had it: the hand set it down as
+ * planned, so what is off is the piece, the body or the hand.
+ */
+export function taughtBy(state: Begun): FitTaught {
+  const seen = standing(state, 'problemSeen')
+  return {
+    offset: state.plan.cut.way === 'from the roll' ? null : offsetBy(state),
+    fingersAt: seen.filter(({ problem }) => problem === 'fingers').map(({ place }) => place),
+    faults: [...new Set(seen.map(({ problem }) => problem))].filter((problem) => problem !== 'fingers'),
+    pace: paceOf(state),
+    laidAgain: Math.min(
+      seen.filter(({ problem }) => spoils(problem)).length,
+      standing(state, 'spoilSettled').filter(({ outcome }) => outcome === 'laid again').length,
+    ),
+  }
+}
+
+function offsetBy(state: Begun): FitTaught['offset'] {
+  const [first] = standing(state, 'gapsMeasured')
+  if (first === undefined || first.readings.length < needed) return null
+  const correction = correctionFor(measuredGaps(state.plan, first.readings), state.plan.gapSigmaMm)
+  if (!correction.ok) return null
+  const { moveMm, turnDeg, sigma } = correction.value
+  // Gaps of one edge tell nothing along it.
+  const told = (value: number, of: number): OffsetReading | null =>
+    Number.isFinite(of) && of > 0 ? { value, sigma: of } : null
+  return {
+    xMm: told(moveMm[0], sigma.moveMm[0]),
+    yMm: told(moveMm[1], sigma.moveMm[1]),
+    turnDeg: told(turnDeg, sigma.turnDeg),
+  }
+}
+
+/** Real minutes over planned ones, the middle one of the steps; waits are not work. */
+function paceOf({ plan, done, startedAt }: Begun): number | null {
+  let before = new Date(startedAt).getTime()
+  const times: number[] = []
+  for (const { stepId, at, waitMinutes } of done) {
+    const step = plan.steps.find(({ id }) => id === stepId)
+    const worked = (new Date(at).getTime() - before) / 60_000
+    if (step !== undefined && step.minutes > 0 && worked > 0 && worked < mostTimes * step.minutes)
+      times.push(worked / step.minutes)
+    before = new Date(at).getTime() + 60_000 * (waitMinutes ?? step?.wait?.leastMinutes ?? 0)
+  }
+  if (times.length < fewestSteps) return null
+  times.sort((a, b) => a - b)
+  const middle = times.length >> 1
+  const [low, high] = [times[times.length % 2 === 0 ? middle - 1 : middle], times[middle]]
+  return low === undefined || high === undefined ? null : (low + high) / 2
+}
