@@ -14,5 +14,6 @@ export {
   offsetCauses,
   type PartKnown,
   recallPart,
+  recallParts,
 } from './recallPart.ts'
 export { fingerWords, offsetWords, timesWords } from './recallWords.ts'

@@ -42,8 +42,11 @@ export interface MixedEstimate {
 
 /** Noise has tails (Student’s t with so many degrees of freedom), so that one odd reading moves nothing much. */
 const tails = 6
-const workOfAll = 1_600_000
-const [fewest, most] = [1000, 4000]
+/** Draws times readings: many readings are sure after few draws. */
+const workOfAll = 400_000
+const [fewest, most] = [300, 2000]
+/** Weights of readings move slowly: they are drawn anew every so many rounds. */
+const weighEvery = 3
 const discarded = 0.25
 
 /**
@@ -108,12 +111,12 @@ export function mixedModel(data: MixedData): MixedEstimate {
     for (let a = 0; a < factors.length; a++)
       for (let b = a + 1; b < factors.length; b++) shiftAgainst(effects[a], spreads[a], effects[b], spreads[b], normal)
 
+    const weighs = draw % weighEvery === 0
     let squares = 0
     for (let i = 0; i < n; i++) {
       const off = (truth[i] ?? 0) - (fitted[i] ?? 0)
-      const own = drawWeight() / ((tails + (off * off) / noise.variance) / 2)
-      weight[i] = own
-      squares += own * off * off
+      if (weighs) weight[i] = drawWeight() / ((tails + (off * off) / noise.variance) / 2)
+      squares += (weight[i] ?? 1) * off * off
     }
     noise.update(n, squares)
     effects.forEach((effect, f) => {

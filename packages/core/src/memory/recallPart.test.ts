@@ -2,7 +2,15 @@ import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
 import { seededRandom } from '../numerics/index.ts'
 import { practiceWith } from '../practice/index.ts'
-import { type AboutToFit, type FitFact, fingerWords, offsetWords, recallPart, timesWords } from './index.ts'
+import {
+  type AboutToFit,
+  type FitFact,
+  fingerWords,
+  offsetWords,
+  recallPart,
+  recallParts,
+  timesWords,
+} from './index.ts'
 
 const practice = practiceWith()
 const about: AboutToFit = { modelId: 'pipit', slot: 'bonnet', pieceId: 'bonnet-1', body: 'QF 900', hand: 'ines' }
@@ -128,13 +136,27 @@ describe('what it is put down to', () => {
   })
 })
 
-test('whoever lays it: the piece by itself, without a habit of anybody', () => {
+test('whoever lays it: as whoever has laid it most often', () => {
   const facts = ['QF 1', 'QF 2', 'QF 3', 'QF 4'].map((body) => moved(0, 3, { body }))
   const anybody = known(facts, { body: null, hand: null }).offset!
   const stranger = known(facts, { body: 'QF 9', hand: 'somebody new' }).offset!
-  expect(anybody.begin?.yMm).toBeGreaterThanOrEqual(1.5)
+  expect(anybody.begin?.yMm).toBeGreaterThanOrEqual(2)
+  expect(anybody).toEqual(known(facts, { body: '', hand: 'ines' }).offset)
   // Of somebody new the habit is not known.
   expect(stranger.yMm.high - stranger.yMm.low).toBeGreaterThan(anybody.yMm.high - anybody.yMm.low)
+})
+
+test('many parts at once are told as each by itself', () => {
+  const facts = ['QF 1', 'QF 2', 'QF 3'].flatMap((body) => [
+    moved(0, 3, { body }),
+    moved(2, 0, { body, slot: 'roof', pieceId: 'roof-1' }),
+  ])
+  const both = recallParts(facts, [about, { ...about, slot: 'roof', pieceId: 'roof-1' }], practice)
+  expect(both.map(({ fits }) => fits)).toEqual([3, 3])
+  expect(both[0]?.offset?.yMm.mean).toBeCloseTo(known(facts).offset!.yMm.mean, 0)
+  expect(both[1]?.offset?.begin).toMatchObject({ yMm: 0 })
+  expect(both[1]?.offset?.begin?.xMm).toBeGreaterThanOrEqual(1)
+  expect(recallParts(facts, [], practice)).toEqual([])
 })
 
 describe('what else is remembered', () => {
@@ -157,7 +179,7 @@ describe('what else is remembered', () => {
   })
   test('a slow hand is told from a slow place', () => {
     const facts = Array.from({ length: 24 }, (_, i) =>
-      fact({ slot: `place-${i % 6}`, hand: i % 2 === 0 ? 'bo' : 'ines', pace: i % 2 === 0 ? 1.6 : 1 }),
+      fact({ slot: `place-${i % 6}`, hand: i % 12 < 6 ? 'bo' : 'ines', pace: i % 12 < 6 ? 1.6 : 1 }),
     )
     const bo = known(facts, { slot: 'place-1', hand: 'bo' }).pace!
     const ines = known(facts, { slot: 'place-0', hand: 'ines' }).pace!

@@ -9,7 +9,7 @@ export interface AboutToFit {
   readonly pieceId: string | null
   /** Null: whichever vehicle. */
   readonly body: string | null
-  /** Null: whoever lays it. */
+  /** Null: whoever has laid it most often. */
   readonly hand: string | null
 }
 
@@ -58,23 +58,56 @@ const degPerMm = 180 / Math.PI / armMm
 const rounded = (mm: number) => Math.round(2 * mm) / 2
 
 /**
- * What earlier fits of a shop say about a part that is about to be fitted. The offset is a mixed model over all measured fits: of the piece
- * (the same on all bodies), of the body (on this vehicle only) and of the hand (of this person on all kits).
+ * What earlier fits of a shop say about parts that are about to be fitted, in their order. The offset is a mixed model over all measured fits: of
+ * the piece (the same on all bodies), of the body (on this vehicle only) and of the hand (of this person on all kits).
  */
-export function recallPart(facts: readonly FitFact[], about: AboutToFit, practice: KnownFigures): PartKnown {
-  const here = facts.filter(({ modelId, slot }) => modelId === about.modelId && slot === about.slot)
-  return {
-    fits: here.length,
-    offset: about.pieceId === null ? null : offsetOf(facts, { ...about, pieceId: about.pieceId }, practice),
-    fingers: countedOf(here.flatMap((fact) => [...new Set(fact.fingersAt)])).map(([place, times]) => ({
-      place,
-      times,
-    })),
-    faults: countedOf(here.flatMap((fact) => [...new Set(fact.faults)])).map(([fault, times]) => ({ fault, times })),
-    laidAgain: here.reduce((sum, fact) => sum + fact.laidAgain, 0),
-    pace: paceOf(facts, about),
+export function recallParts(
+  facts: readonly FitFact[],
+  about: readonly AboutToFit[],
+  practice: KnownFigures,
+): PartKnown[] {
+  const here = about.map(({ modelId, slot }) => facts.filter((fact) => fact.modelId === modelId && fact.slot === slot))
+  const laying = about.map((one, i) => ({
+    place: placeOf(one),
+    pieceId: one.pieceId ?? '',
+    body: one.body ?? '',
+    hand: one.hand ?? countedOf((here[i] ?? []).map((fact) => fact.hand))[0]?.[0] ?? '',
+  }))
+  const dimensions = {
+    xMm: dimensionOf(facts, laying, 'xMm', 1, practice),
+    yMm: dimensionOf(facts, laying, 'yMm', 1, practice),
+    turnDeg: dimensionOf(facts, laying, 'turnDeg', degPerMm, practice),
   }
+  const paces = pacesOf(facts, laying)
+  return about.map(({ pieceId }, i) => {
+    const own = here[i] ?? []
+    const measured = facts.filter((fact) => fact.pieceId === pieceId && fact.offset !== null).length
+    const [xMm, yMm, turnDeg] = [dimensions.xMm[i], dimensions.yMm[i], dimensions.turnDeg[i]]
+    return {
+      fits: own.length,
+      offset:
+        pieceId === null || measured === 0 || xMm === undefined || yMm === undefined || turnDeg === undefined
+          ? null
+          : offsetOf(xMm, yMm, turnDeg, measured, practice),
+      fingers: countedOf(own.flatMap((fact) => [...new Set(fact.fingersAt)])).map(([place, times]) => ({
+        place,
+        times,
+      })),
+      faults: countedOf(own.flatMap((fact) => [...new Set(fact.faults)])).map(([fault, times]) => ({ fault, times })),
+      laidAgain: own.reduce((sum, fact) => sum + fact.laidAgain, 0),
+      pace: paces?.[i] ?? null,
+    }
+  })
 }
+
+/** The same of one part. */
+export function recallPart(facts: readonly FitFact[], about: AboutToFit, practice: KnownFigures): PartKnown {
+  const [known] = recallParts(facts, [about], practice)
+  if (known === undefined) throw new RangeError('one part is asked for, none is known')
+  return known
+}
+
+const placeOf = ({ modelId, slot }: Pick<AboutToFit, 'modelId' | 'slot'>) => `${modelId} ${slot}`
 
 function countedOf(words: readonly string[]): [string, number][] {
   const counts = new Map<string, number>()
@@ -82,15 +115,21 @@ function countedOf(words: readonly string[]): [string, number][] {
   return [...counts].sort((a, b) => b[1] - a[1])
 }
 
-function offsetOf(
-  facts: readonly FitFact[],
-  about: AboutToFit & { readonly pieceId: string },
-  practice: KnownFigures,
-): KnownOffset | null {
-  const measured = facts.filter((fact) => fact.pieceId === about.pieceId && fact.offset !== null).length
-  if (measured === 0) return null
-  const of = (dimension: Dimension, unit: number) => dimensionOf(facts, about, dimension, unit, practice)
-  const [x, y, turn] = [of('xMm', 1), of('yMm', 1), of('turnDeg', degPerMm)]
+/** A piece at its place, on a body, by a hand. */
+interface Laying {
+  readonly place: string
+  readonly pieceId: string
+  readonly body: string
+  readonly hand: string
+}
+
+interface Shifted {
+  /** If this hand lays this piece. */
+  readonly sum: Estimated
+  readonly cause: OffsetCause | null
+}
+
+function offsetOf(x: Shifted, y: Shifted, turn: Shifted, measured: number, practice: KnownFigures): KnownOffset {
   const mostMm = Math.max(Math.abs(x.sum.mean), Math.abs(y.sum.mean), Math.abs(turn.sum.mean) / degPerMm)
   const implausible = mostMm > practice.offsetMost
   const worth = (sum: Estimated, unit: number) =>
@@ -112,69 +151,94 @@ function offsetOf(
   }
 }
 
-/** One of the three ways in which a piece is off. `unit`: what a millimetre is in it. */
+/** One of the three ways in which pieces are off, for each that is asked about. `unit`: what a millimetre is in it. */
 function dimensionOf(
   facts: readonly FitFact[],
-  about: AboutToFit & { readonly pieceId: string },
+  about: readonly Laying[],
   dimension: Dimension,
   unit: number,
   practice: KnownFigures,
-): { readonly sum: Estimated; readonly cause: OffsetCause | null } {
+): Shifted[] {
   const read = facts.flatMap((fact) => {
     const reading: OffsetReading | null = fact.offset?.[dimension] ?? null
     return reading === null || fact.pieceId === null ? [] : [{ fact, reading, pieceId: fact.pieceId }]
   })
-  const piece = indexed([about.pieceId, ...read.map((r) => r.pieceId)])
-  const body = indexed([about.body ?? '', ...read.map((r) => r.fact.body)])
-  const hand = indexed([about.hand ?? '', ...read.map((r) => r.fact.hand)])
-  const scales = [practice.offsetPiece, practice.offsetBody, practice.offsetHand]
-  const one = (factor: number) => [{ factor, level: 0 }]
+  const factors = [
+    {
+      scale: practice.offsetPiece,
+      ...indexed(
+        about.map((a) => a.pieceId),
+        read.map((r) => r.pieceId),
+      ),
+    },
+    {
+      scale: practice.offsetBody,
+      ...indexed(
+        about.map((a) => a.body),
+        read.map((r) => r.fact.body),
+      ),
+    },
+    {
+      scale: practice.offsetHand,
+      ...indexed(
+        about.map((a) => a.hand),
+        read.map((r) => r.fact.hand),
+      ),
+    },
+  ]
+  const term = (factor: number, i: number) => ({ factor, level: factors[factor]?.asked[i] ?? 0 })
   const { asked } = mixedModel({
     y: read.map((r) => r.reading.value),
     sigma: read.map((r) => Math.max(r.reading.sigma, 1e-3 * unit)),
-    factors: [piece, body, hand].map(({ of, levels }, f) => ({
-      of: of.slice(1),
-      levels,
-      scale: (scales[f] ?? 1) * unit,
-    })),
+    factors: factors.map(({ of, levels, scale }) => ({ of, levels, scale: scale * unit })),
     noiseScale: practice.offsetNoise * unit,
-    asked: [about.hand === null ? one(0) : [0, 2].map((factor) => ({ factor, level: 0 })), one(0), one(1), one(2)],
+    asked: about.flatMap((_, i) => [[term(0, i), term(2, i)], [term(0, i)], [term(1, i)], [term(2, i)]]),
   })
-  const [sum, ...parts] = asked
-  const none: Estimated = { mean: 0, low: 0, high: 0 }
-  const sure = parts.map((part) => (part.low > 0 || part.high < 0 ? Math.abs(part.mean) : 0))
-  const largest = sure.indexOf(Math.max(...sure))
-  return { sum: sum ?? none, cause: (sure[largest] ?? 0) > 0 ? (offsetCauses[largest] ?? null) : null }
+  return about.map((_, i) => {
+    const [sum, ...parts] = asked.slice(4 * i, 4 * i + 4)
+    const sure = parts.map((part) => (part.low > 0 || part.high < 0 ? Math.abs(part.mean) : 0))
+    const largest = sure.indexOf(Math.max(...sure))
+    return {
+      sum: sum ?? { mean: 0, low: 0, high: 0 },
+      cause: (sure[largest] ?? 0) > 0 ? (offsetCauses[largest] ?? null) : null,
+    }
+  })
 }
 
-/** Each name with a number from 0 on, in the order in which they come. */
-function indexed(names: readonly string[]): { readonly of: number[]; readonly levels: number } {
+/** Each name with a number from 0 on, those that are asked about first. */
+function indexed(about: readonly string[], read: readonly string[]) {
   const numbers = new Map<string, number>()
-  const of = names.map((name) => {
+  const numberOf = (name: string) => {
     const known = numbers.get(name) ?? numbers.size
     numbers.set(name, known)
     return known
-  })
-  return { of, levels: numbers.size }
+  }
+  return { asked: about.map(numberOf), of: read.map(numberOf), levels: numbers.size }
 }
 
 /** How fast fits go against their plans: by place and by hand, on a scale on which half and double are as far apart. */
-function paceOf(facts: readonly FitFact[], about: AboutToFit): Estimated | null {
+function pacesOf(facts: readonly FitFact[], about: readonly Laying[]): Estimated[] | null {
   const read = facts.flatMap((fact) => (fact.pace === null ? [] : [{ fact, pace: fact.pace }]))
   if (read.length < 2) return null
-  const place = indexed([`${about.modelId} ${about.slot}`, ...read.map(({ fact }) => `${fact.modelId} ${fact.slot}`)])
-  const hand = indexed([about.hand ?? '', ...read.map(({ fact }) => fact.hand)])
-  const [sum] = mixedModel({
+  const place = indexed(
+    about.map((a) => a.place),
+    read.map(({ fact }) => placeOf(fact)),
+  )
+  const hand = indexed(
+    about.map((a) => a.hand),
+    read.map(({ fact }) => fact.hand),
+  )
+  const { asked } = mixedModel({
     y: read.map(({ pace }) => Math.log(pace)),
     sigma: read.map(() => paceSigma),
-    factors: [
-      { of: place.of.slice(1), levels: place.levels, scale: paceScale },
-      { of: hand.of.slice(1), levels: hand.levels, scale: paceScale },
-    ],
+    factors: [place, hand].map(({ of, levels }) => ({ of, levels, scale: paceScale })),
     noiseScale: paceScale,
-    asked: [(about.hand === null ? [0] : [0, 1]).map((factor) => ({ factor, level: 0 }))],
-  }).asked
-  return sum === undefined ? null : { mean: Math.exp(sum.mean), low: Math.exp(sum.low), high: Math.exp(sum.high) }
+    asked: about.map((_, i) => [
+      { factor: 0, level: place.asked[i] ?? 0 },
+      { factor: 1, level: hand.asked[i] ?? 0 },
+    ]),
+  })
+  return asked.map(({ mean, low, high }) => ({ mean: Math.exp(mean), low: Math.exp(low), high: Math.exp(high) }))
 }
 
 /** The middle of some twenty steps is known to about a tenth. */
