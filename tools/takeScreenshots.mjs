@@ -31,12 +31,6 @@ await sheet('0412-bonnet')
 await keep('lay-sheet-bonnet', 2500)
 await page.goto(`${url}/shop`)
 await keep('shop')
-await page.goto(`${url}/jobs/0413`)
-await page.getByRole('button', { name: 'Leave out Tail lamp, outer part, driver’s side' }).click()
-await page.getByRole('button', { name: 'Undo' }).waitFor()
-await keep('job')
-await page.getByRole('button', { name: 'Undo' }).click()
-await page.getByRole('button', { name: 'Undo' }).waitFor({ state: 'hidden' })
 
 const tap = (name) => page.getByRole('button', { name, exact: true }).click()
 const button = (name) => page.getByRole('button', { name }).click()
@@ -152,7 +146,7 @@ await keep('fit-gaps')
 
 await page.goto(`${url}/jobs/0412/fit/0412-bonnet`)
 await page.getByRole('button', { name: /Start/ }).click({ timeout: 60_000 })
-for (let i = 0; i < 40; i++) {
+for (let i = 0; i < 60; i++) {
   const ready = page.getByRole('button', { name: 'It is ready already' })
   await page.getByTestId('headline').or(ready).waitFor()
   if (await ready.isVisible()) {
@@ -177,9 +171,6 @@ for (let i = 0; i < 40; i++) {
     await page.getByText(/Leave it\./).waitFor()
   }
   if (/Set the rear corner, driver/.test(now)) {
-    await tablet()
-    await keep('fit-corner-tablet')
-    await laptop()
     // In the dark: what is wrong, why, and what to do; put right, so that the record tells of it.
     await theme('bay')
     await page.getByRole('button', { name: 'Something is wrong' }).click()
@@ -192,11 +183,18 @@ for (let i = 0; i < 40; i++) {
     await page.getByRole('button', { name: 'It is good again' }).click()
     await theme('day')
   }
+  if (/driver.s side edge/.test(now) && (await page.getByRole('navigation', { name: 'The walk so far' }).isVisible())) {
+    await tablet()
+    await keep('last-look')
+    await laptop()
+  }
   await page.waitForTimeout(650)
   await page.keyboard.press('PageDown')
   await page.getByText(now, { exact: true }).first().waitFor({ state: 'hidden' })
   if (/Wipe/.test(now)) break
 }
+await page.goto(`${url}/jobs/0412/hand-over`)
+await keep('hand-over', 1200)
 await page.goto(`${url}/jobs/0412/record/0412-bonnet`)
 await keep('record', 1200)
 await laptop()
