@@ -65,7 +65,9 @@ describe('where a piece sits', () => {
     expect(offset?.begin?.yMm).toBeGreaterThanOrEqual(-3)
     expect(offset?.begin?.xMm).toBe(0)
     const words = english(offsetWords(offset!, directions))
-    expect(words).toMatch(/^Move the film 2\.\d mm towards the nose\. Surely between \d\.\d mm and \d(\.\d)? mm\./)
+    expect(words).toMatch(
+      /^Move the film 2\.\d mm towards the nose\. That is counted from its pattern; nine times in ten it is \d(\.\d)? mm to \d(\.\d)? mm\./,
+    )
   })
 
   test('once only is pulled towards the plan', () => {
@@ -76,11 +78,40 @@ describe('where a piece sits', () => {
     )
   })
 
+  test('once, and by a hand of which nothing is known: it says that it cannot tell, not that it sat right', () => {
+    const { offset } = known([moved(0, 2.4)], { hand: 'somebody new' })
+    expect(offset).toMatchObject({ begin: null, unsure: true })
+    expect(english(offsetWords(offset!, directions))).toBe(
+      'It may sit off its pattern, but 1 measured fit cannot tell yet: measure the gaps again this time.',
+    )
+  })
+
+  const shifted = (xMm: number, begin: { xMm: number; yMm: number; turnDeg: number }) => ({
+    xMm: { mean: xMm, low: xMm - 2, high: xMm + 2 },
+    yMm: { mean: -0.9, low: -1.4, high: -0.4 },
+    turnDeg: { mean: 0.4, low: 0.3, high: 0.5 },
+    measured: 4,
+    cause: null,
+    begin,
+    unsure: false,
+    implausible: false,
+  })
+  test('only what is begun with is told, with its own sureness', () => {
+    const words = english(offsetWords(shifted(1, { xMm: 0, yMm: -1, turnDeg: 0 }), directions))
+    expect(words).toBe(
+      'Move the film 0.9 mm towards the nose. That is counted from its pattern; nine times in ten it is 0.4 mm to 1.4 mm.',
+    )
+  })
+  test('a turn alone is told without millimetres that nobody moves', () => {
+    const words = english(offsetWords(shifted(0.2, { xMm: 0, yMm: 0, turnDeg: 0.4 }), directions))
+    expect(words).toBe('Turn the film 0.4° counter-clockwise. That is counted from its pattern.')
+  })
+
   test('nothing to speak of is left alone', () => {
     const { offset } = known([moved(0.1, -0.2), moved(-0.1, 0.1, { body: 'QF 2' }), moved(0, 0.1, { body: 'QF 3' })])
     expect(offset?.begin).toBeNull()
     expect(english(offsetWords(offset!, directions))).toBe(
-      'It sat where the plan has it, as far as 3 measured fits can tell.',
+      'It sat where its pattern has it, as far as 3 measured fits can tell.',
     )
   })
 

@@ -28,6 +28,8 @@ export interface KnownOffset {
   readonly cause: OffsetCause | null
   /** What to begin with; null where it is too little or too unsure to begin otherwise, or more than a piece can be off. */
   readonly begin: { readonly xMm: number; readonly yMm: number; readonly turnDeg: number } | null
+  /** It looks as if it were worth it, but too few fits say so. */
+  readonly unsure: boolean
   /** It is more than a piece can be off: something else is wrong. */
   readonly implausible: boolean
 }
@@ -132,8 +134,8 @@ interface Shifted {
 function offsetOf(x: Shifted, y: Shifted, turn: Shifted, measured: number, practice: KnownFigures): KnownOffset {
   const mostMm = Math.max(Math.abs(x.sum.mean), Math.abs(y.sum.mean), Math.abs(turn.sum.mean) / degPerMm)
   const implausible = mostMm > practice.offsetMost
-  const worth = (sum: Estimated, unit: number) =>
-    Math.abs(sum.mean) >= practice.offsetLeast * unit && (sum.low > 0 || sum.high < 0)
+  const large = (sum: Estimated, unit: number) => Math.abs(sum.mean) >= practice.offsetLeast * unit
+  const worth = (sum: Estimated, unit: number) => large(sum, unit) && (sum.low > 0 || sum.high < 0)
   const begin = {
     xMm: worth(x.sum, 1) ? rounded(x.sum.mean) : 0,
     yMm: worth(y.sum, 1) ? rounded(y.sum.mean) : 0,
@@ -147,6 +149,7 @@ function offsetOf(x: Shifted, y: Shifted, turn: Shifted, measured: number, pract
     measured,
     cause: Math.abs(x.sum.mean) >= Math.abs(y.sum.mean) ? x.cause : y.cause,
     begin: nothing || implausible ? null : begin,
+    unsure: nothing && (large(x.sum, 1) || large(y.sum, 1) || large(turn.sum, degPerMm)),
     implausible,
   }
 }

@@ -1,5 +1,6 @@
 import { correctionWords, type DirectionWords } from '../align/index.ts'
 import { count, counted, length, name, paragraph, say, type Sentence, verbatim } from '../say/index.ts'
+import type { Estimated } from './mixedModel.ts'
 import type { KnownOffset, OffsetCause, PartKnown } from './recallPart.ts'
 
 const causeWords: Readonly<Record<OffsetCause, Sentence>> = {
@@ -8,20 +9,36 @@ const causeWords: Readonly<Record<OffsetCause, Sentence>> = {
   hand: say`It is the hand: the same on every kit.`,
 }
 
-/** Which time it is, and what is known of where the piece sits. */
+/** Where a piece belongs by earlier fits, counted from its pattern, and how sure that is. */
 export function offsetWords(offset: KnownOffset, directions: DirectionWords): Sentence {
-  const { xMm, yMm, turnDeg, begin, cause, implausible } = offset
-  const main = Math.abs(xMm.mean) >= Math.abs(yMm.mean) ? xMm : yMm
-  const sure = say`Surely between ${length(Math.min(Math.abs(main.low), Math.abs(main.high)))} and ${length(Math.max(Math.abs(main.low), Math.abs(main.high)))}.`
+  const { xMm, yMm, turnDeg, begin, cause, implausible, unsure, measured } = offset
+  const fits = counted(measured, '# measured fit', '# measured fits')
   if (implausible)
     return say`It had to be moved by ${length(Math.max(Math.abs(xMm.mean), Math.abs(yMm.mean)))}: more than a piece is off. Look whether it is the right piece, and the right side.`
   if (begin === null)
-    return say`It sat where the plan has it, as far as ${counted(offset.measured, '# measured fit', '# measured fits')} can tell.`
+    return unsure
+      ? say`It may sit off its pattern, but ${fits} cannot tell yet: measure the gaps again this time.`
+      : say`It sat where its pattern has it, as far as ${fits} can tell.`
   const moved = correctionWords(
-    { moveMm: [xMm.mean, yMm.mean], turnDeg: begin.turnDeg === 0 ? 0 : turnDeg.mean },
+    {
+      moveMm: [begin.xMm === 0 ? 0 : xMm.mean, begin.yMm === 0 ? 0 : yMm.mean],
+      turnDeg: begin.turnDeg === 0 ? 0 : turnDeg.mean,
+    },
     directions,
   )
-  return paragraph(moved, sure, cause === null ? null : causeWords[cause])
+  const told = [begin.xMm === 0 ? null : xMm, begin.yMm === 0 ? null : yMm].filter((one) => one !== null)
+  const main = told.sort((a, b) => Math.abs(b.mean) - Math.abs(a.mean))[0]
+  return paragraph(
+    moved,
+    main === undefined ? say`That is counted from its pattern.` : sureWords(main),
+    cause === null ? null : causeWords[cause],
+  )
+}
+
+/** What is begun with lies on one side of nothing. */
+function sureWords({ low, high }: Estimated): Sentence {
+  const [least, most] = [Math.abs(low), Math.abs(high)].sort((a, b) => a - b)
+  return say`That is counted from its pattern; nine times in ten it is ${length(least ?? 0)} to ${length(most ?? 0)}.`
 }
 
 /** "Fingers at the nose edge 3 of 4 times." */

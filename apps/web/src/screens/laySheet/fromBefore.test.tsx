@@ -70,7 +70,7 @@ describe('what earlier fits teach', () => {
       await fitted(plate, up)
     const visit = shop.visit(there)
     await visit.sees('Fitted 3 times here.')
-    await visit.sees(/Move the film \d(\.\d)? mm towards the windscreen.*Surely between/)
+    await visit.sees(/Move the film \d(\.\d)? mm towards the windscreen.*counted from its pattern; nine times in ten/)
     await visit.sees('Fingers at the nose edge: 3 of 3 times.')
     await visit.presses('Begin with that')
     await visit.sees('The plan begins with that.')
