@@ -1,6 +1,5 @@
 import { type FitFacts, fitFacts } from '@truelay/contract'
-import { smallEvents, smallPlan, smallStep } from '@truelay/contract/testing'
-import { verbatim } from '@truelay/core/say'
+import { smallEvents, smallChecks, smallPlan, smallStep } from '@truelay/contract/testing'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { DemoServer } from '../testing/demoServer.ts'
 
@@ -14,16 +13,6 @@ afterEach(() => demo.end())
 const send = (method: string, path: string, body: unknown) => demo.send(method, `/api${path}`, body)
 const facts = async (): Promise<FitFacts['facts']> => fitFacts.parse((await demo.get('/api/memory')).body).facts
 
-const check = (id: string, at: readonly [number, number], normal: readonly [number, number]) => ({
-  id,
-  label: verbatim(`place ${id}`),
-  edge: 'rear',
-  at,
-  normal,
-  wantedMm: 2.5,
-  reads: 'gap' as const,
-})
-const checks = [check('P', [0, 300], [0, -1]), check('Q', [400, 300], [0, -1]), check('R', [400, 150], [-1, 0])]
 const steps = ['wash', 'lay', 'press', 'look', 'wipe'].map((id) => smallStep(id, { minutes: 2 }))
 const read = (...gaps: readonly [string, number][]) => ({
   kind: 'gapsMeasured',
@@ -37,7 +26,7 @@ const fit = (partId: string, plan: object, ...events: object[]) =>
   send(
     'POST',
     `/parts/${partId}/fit`,
-    smallEvents(smallPlan(steps, { partId, checks, ...plan }), ...(events as never[])),
+    smallEvents(smallPlan(steps, { partId, checks: smallChecks, ...plan }), ...(events as never[])),
   )
 
 describe('what finished fits teach', () => {

@@ -1,2 +1,2 @@
-export { smallPlan, smallStep } from './smallPlan.ts'
+export { smallCheck, smallChecks, smallPlan, smallStep } from './smallPlan.ts'
 export { began, minutesIn, type SmallEvent, smallEvents, smallFit } from './smallFit.ts'

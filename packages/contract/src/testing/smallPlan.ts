@@ -56,3 +56,21 @@ export const smallPlan = (steps: readonly object[], more: object = {}): PartPlan
     minutes: 1,
     ...more,
   })
+
+/** A place to read a gap at an edge; it is wished 2.5 mm. */
+export const smallCheck = (id: string, at: readonly [number, number], normal: readonly [number, number]) => ({
+  id,
+  label: verbatim(`place ${id}`),
+  edge: 'rear',
+  at,
+  normal,
+  wantedMm: 2.5,
+  reads: 'gap' as const,
+})
+
+/** Three places to read a gap: two at the edge above, one at the right. */
+export const smallChecks = [
+  smallCheck('P', [0, 300], [0, -1]),
+  smallCheck('Q', [400, 300], [0, -1]),
+  smallCheck('R', [400, 150], [-1, 0]),
+]

@@ -16,4 +16,5 @@ export {
   recallPart,
   recallParts,
 } from './recallPart.ts'
+export { nameless } from './nameless.ts'
 export { fingerWords, offsetWords, timesWords } from './recallWords.ts'

@@ -6,6 +6,7 @@ import {
   type AboutToFit,
   type FitFact,
   fingerWords,
+  nameless,
   offsetWords,
   recallPart,
   recallParts,
@@ -217,5 +218,21 @@ describe('what else is remembered', () => {
     expect(bo.mean).toBeGreaterThan(1.3)
     expect(ines.mean).toBeLessThan(1.2)
     expect(known(facts.slice(0, 1)).pace).toBeNull()
+  })
+})
+
+describe('what leaves the shop', () => {
+  const facts = ['QF 1', 'QF 2', 'QF 1'].map((body, i) => moved(0, 2 + i, { body, hand: i < 2 ? 'ines' : 'tarek' }))
+  test('names nobody and no vehicle, and still tells which were of one', () => {
+    const out = nameless(facts)
+    expect(JSON.stringify(out)).not.toMatch(/QF|ines|tarek/)
+    expect(out.map(({ body }) => body)).toEqual(['body-1', 'body-2', 'body-1'])
+    expect(out.map(({ hand }) => hand)).toEqual(['hand-1', 'hand-1', 'hand-2'])
+  })
+  test('teaches the same', () => {
+    const there = { ...about, body: 'new' }
+    expect(recallPart(nameless(facts), { ...there, hand: 'hand-1' }, practice)).toEqual(
+      recallPart(facts, { ...there, hand: 'ines' }, practice),
+    )
   })
 })

@@ -176,8 +176,16 @@ describe('a fit from the first step to the last', () => {
     await goOnTo(visit, /step 22 of 23/)
     expect(headline()).toMatch(/^Finger along: /)
     await visit.sees('Nothing lifts, no finger, and the gap is even.')
-    // The foot pedal says good and goes to the next edge.
     const first = headline()
+    // A gap that is none keeps the stop where it is, with what is wrong and how to give it.
+    const [gap] = screen.getAllByRole('textbox')
+    if (gap === undefined) throw new Error('there is no gap to read')
+    await visit.user.type(gap, 'wide')
+    await visit.presses(/^Good/)
+    await visit.sees('"wide" is no gap. Give it like this: 2.5 mm.')
+    expect(headline()).toBe(first)
+    await visit.user.clear(gap)
+    // The foot pedal says good and goes to the next edge.
     await visit.pedal()
     await vi.waitFor(() => expect(headline()).not.toBe(first))
     const second = headline()

@@ -1,6 +1,6 @@
 import { say, type Sentence, verbatim } from '@truelay/core/say'
 import { unsettledSpoils } from '@truelay/contract'
-import { minutesIn, smallFit, smallPlan, smallStep } from '@truelay/contract/testing'
+import { minutesIn, smallFit, smallCheck, smallChecks, smallPlan, smallStep } from '@truelay/contract/testing'
 import { renderToStaticMarkup } from 'react-dom/server'
 import { describe, expect, test } from 'vitest'
 import { BatchList } from './BatchList.tsx'
@@ -13,17 +13,8 @@ import { WaitView } from './WaitView.tsx'
 const text = (markup: string) => markup.replace(/<[^>]+>/g, ' ').replace(/\s+/g, ' ')
 const nothing = () => {}
 
-const check = (id: string, at: readonly [number, number], normal: readonly [number, number]) => ({
-  id,
-  label: verbatim(`place ${id}`),
-  edge: 'rear',
-  at,
-  normal,
-  wantedMm: 2.5,
-  reads: 'gap' as const,
-})
 const plan = smallPlan([smallStep('gaps')], {
-  checks: [check('P', [0, 300], [0, -1]), check('Q', [400, 300], [0, -1]), check('R', [400, 150], [-1, 0])],
+  checks: smallChecks,
   gapToleranceMm: 0.5,
   gapSigmaMm: 0.25,
   directions: { right: 'the driver', left: 'the passenger', up: 'the windscreen', down: 'the nose' },
@@ -185,7 +176,7 @@ test('a spoilt piece: what is wrong, where, and what may become of it', () => {
 
 describe('film that is to pass the edge', () => {
   const past = (id: string, wantedMm: number) => ({
-    ...check(id, [100, 0], [0, 1]),
+    ...smallCheck(id, [100, 0], [0, 1]),
     wantedMm,
     reads: 'film past the edge' as const,
   })

@@ -1,5 +1,5 @@
 import type { HandOver, JobBundle } from '@truelay/contract'
-import { say } from '@truelay/core/say'
+import { list, say } from '@truelay/core/say'
 import { useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { useWho } from '../../bench/useWho.ts'
@@ -23,6 +23,7 @@ interface CloseJobProps {
 /** The end of the job: what still stands in the way, else who takes the vehicle. */
 export function CloseJob({ bundle: { job }, sheet }: CloseJobProps) {
   const t = useWords()
+  const unfitted = sheet.parts.filter(({ state }) => state === 'waiting').map(({ name }) => name)
   const [signing, setSigning] = useState(false)
   const [reopen, { error }] = useCloseJobMutation()
   if (job.closedAt !== null)
@@ -61,7 +62,18 @@ export function CloseJob({ bundle: { job }, sheet }: CloseJobProps) {
         </Notice>
       ) : (
         <ForRole least="installer">
-          <Button look="go" className="min-h-18 w-full text-head" onClick={() => setSigning(true)}>
+          {unfitted.length === 0 ? null : (
+            <div className="mb-3">
+              <Notice look="caution" role="status">
+                {t`Not fitted: ${list(unfitted)}. Fit it first, or leave it out on the page of the job.`}
+              </Notice>
+            </div>
+          )}
+          <Button
+            look={unfitted.length === 0 ? 'go' : 'plain'}
+            className="min-h-18 w-full text-head"
+            onClick={() => setSigning(true)}
+          >
             {t`Hand it over`}
           </Button>
         </ForRole>

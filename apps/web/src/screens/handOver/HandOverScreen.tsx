@@ -10,6 +10,7 @@ import { failureOf } from '../../remote/failureOf.ts'
 import { buttonClass } from '../../ui/Button.tsx'
 import { clockText, dayText } from '../../ui/clockText.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
+import { heldTogether } from '../../ui/heldTogether.ts'
 import { whenWords } from '../../ui/minutesWords.ts'
 import { Notice } from '../../ui/Notice.tsx'
 import { Heading } from '../../ui/Title.tsx'
@@ -76,7 +77,7 @@ function OutOfTheShop({ bundle, sheet }: SheetProps) {
         <>
           <p className="mt-1 text-figure font-bold leading-none">{whenWords(release.value.at, now)}</p>
           <p className="mt-1.5 text-lead leading-snug">
-            {open ? t`At the earliest, if all were done now.` : null} {t(release.value.because)}
+            {open ? t`At the earliest, if all were done now.` : null} {heldTogether(t(release.value.because))}
           </p>
           {release.value.at > dueAt ? (
             <div className="mt-2">

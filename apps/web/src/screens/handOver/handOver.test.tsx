@@ -24,6 +24,9 @@ describe('handing over', () => {
     const visit = shop.visit(there)
     await visit.sees('Once a part is finished, the dates stand here.')
     await visit.sees(/Bonnet ?not fitted/)
+    await visit.sees(
+      'Not fitted: Bonnet and Headlamp, driver’s side. Fit it first, or leave it out on the page of the job.',
+    )
     await visit.sees('Hand it over')
   })
 

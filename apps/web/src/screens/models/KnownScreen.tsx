@@ -1,14 +1,16 @@
 import type { VehicleModel } from '@truelay/contract'
 import { faultKinds, faultWords } from '@truelay/core/judge'
-import { fingerWords, offsetWords, type PartKnown } from '@truelay/core/memory'
+import { fingerWords, nameless, offsetWords, type PartKnown } from '@truelay/core/memory'
 import { atStart, count, counted, figure, name, say } from '@truelay/core/say'
 import { Download } from 'lucide-react'
 import { Link, useParams } from 'react-router'
 import { useRecall } from '../../bench/useRecall.ts'
 import { useShopQuery } from '../../remote/api.ts'
+import { useMemoryQuery } from '../../remote/memoryApi.ts'
 import { useModelsQuery } from '../../remote/vehiclesApi.ts'
+import { saveFile } from '../shelf/saveFile.ts'
 import { failureOf } from '../../remote/failureOf.ts'
-import { buttonClass } from '../../ui/Button.tsx'
+import { Button } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
@@ -32,6 +34,7 @@ const plain = { right: 'the right', left: 'the left', up: 'the top', down: 'the 
 function Known({ model }: { readonly model: VehicleModel }) {
   const t = useWords()
   const { data: shop } = useShopQuery()
+  const { data: memory } = useMemoryQuery()
   const known = useRecall(
     model.parts.map(({ slot, pieceId }) => ({ modelId: model.id, slot, pieceId, body: null, hand: null })),
     shop ?? { practice: {} },
@@ -50,9 +53,18 @@ function Known({ model }: { readonly model: VehicleModel }) {
       </p>
       <div className="flex flex-wrap items-end justify-between gap-4">
         <Title>{t`What we know of ${model.name}`}</Title>
-        <a href="/api/memory" download="what-fits-teach.json" className={buttonClass('plain')}>
-          <Download size={18} aria-hidden="true" /> {t`Save what fits teach as a file`}
-        </a>
+        <Button
+          disabled={memory === undefined}
+          onClick={() =>
+            saveFile(
+              'what-fits-teach.json',
+              'application/json',
+              JSON.stringify({ facts: nameless(memory?.facts ?? []) }, null, 1),
+            )
+          }
+        >
+          <Download size={18} aria-hidden="true" /> {t`Save what fits teach, without names`}
+        </Button>
       </div>
       {known === null ? (
         <Busy text={t`Reading what fits have taught`} />
