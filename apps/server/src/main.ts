@@ -28,7 +28,7 @@ const commands: Readonly<Record<string, (file: string) => Promise<void>>> = {
 const asked = process.argv.slice(2)
 const network = asked.includes('--network')
 const [word = '', file] = asked.filter((one) => one !== '--network')
-const demo = word !== '--demo' ? 'no' : file === '--year' ? 'a year of it' : 'yes'
+const demo = word !== '--demo' ? 'no' : file === '--year' ? 'a year of it' : file === '--past' ? 'with a past' : 'yes'
 const command = commands[word]
 if (command !== undefined && file === undefined) {
   process.stderr.write('Name the file of the backup.\n')

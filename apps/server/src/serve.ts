@@ -20,6 +20,7 @@ import { NewsFeed } from './news/newsFeed.ts'
 import { openPhotoStore } from './photos/photoStore.ts'
 import { faultForLog } from './reply/faultForLog.ts'
 import { seedDemo } from './seed/seedDemo.ts'
+import { seedPast } from './seed/seedPast.ts'
 import { busyYear, seedYear } from './seed/seedYear.ts'
 import type { Settings } from './settings.ts'
 import { forgetOldWrites } from './writes/asOneWrite.ts'
@@ -27,7 +28,7 @@ import { forgetOldWrites } from './writes/asOneWrite.ts'
 const hourMs = 3600 * 1000
 
 export interface Serving {
-  readonly demo: 'no' | 'yes' | 'a year of it'
+  readonly demo: 'no' | 'yes' | 'with a past' | 'a year of it'
   /** Tablets on the shop's network are let in, and everybody signs in. */
   readonly network: boolean
 }
@@ -46,6 +47,7 @@ export async function serve(settings: Settings, { demo, network }: Serving): Pro
   await catchUpFits(database)
   const photos = openPhotoStore(join(folder, 'photos'))
   if (demo !== 'no') log.info({ folder, seeded: await seedDemo(database, settings.demo, new Date()) }, 'demo shop')
+  if (demo === 'with a past') log.info({ fits: await seedPast(database, settings.demo, new Date()) }, 'a made-up past')
   if (demo === 'a year of it')
     log.info({ events: await seedYear(database, photos, new Date(), busyYear) }, 'a year of work')
   const { standIns } = settings

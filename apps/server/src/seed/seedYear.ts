@@ -1,29 +1,16 @@
 import { createHash, randomUUID } from 'node:crypto'
-import {
-  type FitEvent,
-  fitEvent,
-  jobId,
-  keepFit,
-  type PartId,
-  partPlan,
-  partQuestionOf,
-  replayFit,
-} from '@truelay/contract'
-import { anyDay, climb, type PartPlan } from '@truelay/core/plan'
+import { fitEvent, jobId, type PartId } from '@truelay/contract'
 import { seededRandom } from '@truelay/core/numerics'
 import { addDays, addHours, setHours, startOfDay } from 'date-fns'
 import { count as rowsIn } from 'drizzle-orm'
-import { readBundle } from '../bundle/readBundle.ts'
-import type { Database, Tables } from '../database/openDatabase.ts'
+import type { Database } from '../database/openDatabase.ts'
 import { toStored } from '../database/stored.ts'
-import { progressOf } from '../fit/progressOf.ts'
-import { fitEventRows, fitProgressRows } from '../fit/table.ts'
 import { jobs, parts } from '../jobs/table.ts'
-import { batchOfEvent } from '../liquids/followFit.ts'
-import { batchRows } from '../liquids/table.ts'
 import type { PhotoStore } from '../photos/photoStore.ts'
 import { findingRows } from '../walkRound/table.ts'
 import { eventsOfFit } from './oneFit.ts'
+import { Pile, putFit } from './pile.ts'
+import { type Template, templatesOf } from './templates.ts'
 
 /** How much a busy shop does in a year. */
 export interface YearSize {
@@ -37,14 +24,8 @@ export interface YearSize {
 export const busyYear: YearSize = { jobs: 2000, partsEach: 5, open: 50, photos: 2000, seed: 7 }
 
 const days = 365
-const triangles = 300
 const customers = ['Private owner', 'Fleet 27', 'Harbour Vans', 'Estate rental', 'Orchard Cars']
 const colours = ['signal white', 'slate grey', 'moss green', 'night blue']
-/** Rows of one statement: SQLite takes some thirty thousand values. */
-const rowsAtOnce = 400
-
-type Template = typeof parts.$inferSelect & { readonly plan: PartPlan }
-
 /**
  * Adds a year of work to the demo shop: jobs, parts, whole fits with their bottles, findings with photos. From a seed, but for the ids. Does
  * nothing in a shop that has one already. Says how many events there are.
@@ -53,7 +34,9 @@ export async function seedYear(database: Database, photos: PhotoStore, now: Date
   const [there] = await database.read.select({ n: rowsIn() }).from(jobs)
   if ((there?.n ?? 0) > 100) return 0
   const chance = seededRandom(size.seed)
-  const templates = await templatesOf(database)
+  const templates = await templatesOf(database, () => true, 'as it stands')
+  const [first] = templates
+  if (first !== undefined) refuseUnreadable(first)
   const pictures = await keepPictures(photos, size.photos, chance)
   return database.write(async (db) => {
     let events = 0
@@ -79,9 +62,9 @@ export async function seedYear(database: Database, photos: PhotoStore, now: Date
         sets: null,
       })
       for (let place = 0; place < size.partsEach; place++) {
-        const { plan, ...template } = pick(templates, chance)
+        const { plan, part } = pick(templates, chance)
         const partId = `${number}-${String(place + 1).padStart(2, '0')}` as PartId
-        await pile.put(parts, { ...template, id: partId, jobId: number, place })
+        await pile.put(parts, { ...part, id: partId, jobId: number, place })
         const steps = !open ? plan.steps.length : place === 0 ? Math.floor(plan.steps.length * chance()) : -1
         if (steps < 0) continue
         const beganAt = addHours(arrived, 1 + 5 * place)
@@ -102,64 +85,21 @@ export async function seedYear(database: Database, photos: PhotoStore, now: Date
 
 const pick = <T>(of: readonly T[], chance: () => number): T => of[Math.floor(chance() * of.length)] as T
 
-/** The parts of the demo shop that can be planned, each with its plan. */
-async function templatesOf(database: Database): Promise<Template[]> {
-  const rows = await database.read.select().from(parts)
-  const templates: Template[] = []
-  for (const id of new Set(rows.map((row) => row.jobId))) {
-    const bundle = await readBundle(database, jobId.parse(id))
-    for (const part of bundle.parts) {
-      const row = rows.find((r) => r.id === part.id)
-      const question = partQuestionOf(bundle, part)
-      const climbed = question === null ? null : climb(question, anyDay, { triangles })
-      if (row === undefined || climbed?.ok !== true) continue
-      templates.push({ ...row, plan: partPlan.parse(climbed.value.plan) })
-    }
-  }
-  const [first] = templates
-  // What is written has to be what the readers take.
-  if (first !== undefined)
-    for (const event of eventsOfFit(
-      {
-        partId: first.id as PartId,
-        jobNumber: '1',
-        place: 1,
-        personId: 'ines',
-        plan: first.plan,
-        beganAt: new Date(),
-        steps: 99,
-      },
-      () => 0.01,
-    ))
-      fitEvent.parse(event)
-  return templates
-}
-
-async function putFit(pile: Pile, partId: PartId, log: readonly FitEvent[], open: boolean): Promise<void> {
-  for (const event of log) {
-    await pile.put(fitEventRows, {
-      id: event.id,
-      partId,
-      kind: event.kind,
-      at: event.at,
-      retired: false,
-      document: toStored('fitEvent', event),
-      receivedAt: event.at,
-    })
-    if (event.kind !== 'batchMixed') continue
-    const mixed = batchOfEvent(event)
-    const note = { at: event.at, personId: event.personId, what: 'emptied' as const, says: event.says, leftMl: 0 }
-    const bottle = open ? mixed : { ...mixed, leftMl: 0, emptiedAt: event.at, history: [...mixed.history, note] }
-    await pile.put(batchRows, { id: bottle.id, mixedAt: bottle.mixedAt, document: toStored('batch', bottle) })
-  }
-  const state = replayFit(log)
-  const [begin] = log
-  if (state.phase === 'not begun' || begin === undefined) return
-  await pile.put(fitProgressRows, {
-    partId,
-    document: toStored('fitProgress', progressOf(state)),
-    state: toStored('fitState', keepFit(state, begin.id)),
-  })
+/** What is written has to be what the readers take. */
+function refuseUnreadable({ part, plan }: Template): void {
+  const log = eventsOfFit(
+    {
+      partId: part.id as PartId,
+      jobNumber: '1',
+      place: 1,
+      personId: 'ines',
+      plan,
+      beganAt: new Date(),
+      steps: plan.steps.length,
+    },
+    () => 0.01,
+  )
+  for (const event of log) fitEvent.parse(event)
 }
 
 async function putFinding(pile: Pile, job: string, personId: string, at: Date, photoId: string): Promise<void> {
@@ -192,28 +132,4 @@ async function keepPictures(store: PhotoStore, howMany: number, chance: () => nu
     if (id !== null) kept.push(id)
   }
   return kept
-}
-
-/** Rows that are written many at a time, in the order of their tables. */
-class Pile {
-  private readonly piles = new Map<Parameters<Tables['insert']>[0], object[]>()
-
-  constructor(private readonly db: Tables) {}
-
-  async put<T extends Parameters<Tables['insert']>[0]>(table: T, row: T extends { $inferInsert: infer R } ? R : never) {
-    const pile = this.piles.get(table) ?? []
-    pile.push(row as object)
-    this.piles.set(table, pile)
-    if (pile.length >= rowsAtOnce) await this.end()
-  }
-
-  /** Writes all of it; what others refer to first. */
-  async end(): Promise<void> {
-    for (const table of [jobs, parts, fitEventRows, fitProgressRows, batchRows, findingRows]) {
-      const pile = this.piles.get(table)
-      if (pile === undefined || pile.length === 0) continue
-      await this.db.insert(table).values(pile as never)
-      this.piles.delete(table)
-    }
-  }
 }
