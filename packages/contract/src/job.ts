@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { comeBackTimes, faultKinds, pieceSources } from '@truelay/core/judge'
 import { bodyKinds } from '@truelay/core/vehicle'
 import { filmDoc, kitDoc, pieceDoc } from './shelf.ts'
 import { filmId, formId, jobId, modelId, moment, partId, personId, pieceId, reckonedMoment } from './ids.ts'
@@ -95,6 +96,13 @@ export const fitProgress = z.strictObject({
   readyAt: reckonedMoment.nullable(),
   startedAt: moment.nullable(),
   finishedAt: moment.nullable(),
+  /** What is to be come back to; left out where nothing is. */
+  comeBacks: z
+    .array(z.strictObject({ problem: z.enum(faultKinds), place: z.string().max(80), when: z.enum(comeBackTimes) }))
+    .max(60)
+    .optional(),
+  /** A spoilt piece is to be laid again: where the new one comes from, until it is in hand. */
+  awaits: z.enum(pieceSources).optional(),
 })
 export type FitProgress = z.infer<typeof fitProgress>
 

@@ -31,6 +31,9 @@ export const partRecord = z.strictObject({
       at: moment,
       by: z.string(),
       earlySeconds: z.number().nullable(),
+      plannedMinutes: z.number(),
+      /** Null where it was interrupted. */
+      workedMinutes: z.number().nullable(),
     }),
   ),
   stepsTotal: z.number().int(),

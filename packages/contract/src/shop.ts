@@ -97,6 +97,8 @@ export const shop = z.strictObject({
   lensRules: z.string().max(1000),
   /** What the shop promises, as it stands on the record of a job. */
   warranty: z.string().max(2000),
+  /** The same for surfaces that lie flat, where it differs: they age faster. */
+  warrantyLevel: z.string().max(2000).optional(),
   units,
   theme: z.enum(themes),
   stockAlcoholPercent: z.number().min(1).max(100),

@@ -1,4 +1,15 @@
-import { type FitProgress, type FitState, type Part, type PartProgress, runningWait } from '@truelay/contract'
+import {
+  awaitedPiece,
+  type FitProgress,
+  type FitState,
+  openProblems,
+  type Part,
+  type PartProgress,
+  runningWait,
+} from '@truelay/contract'
+
+/** More is not shown of one part. */
+const mostComeBacks = 60
 
 export const notBegunProgress: FitProgress = {
   state: 'waiting',
@@ -14,6 +25,10 @@ export const notBegunProgress: FitProgress = {
 export function progressOf(state: FitState): FitProgress {
   if (state.phase === 'not begun') return notBegunProgress
   const last = state.done[state.done.length - 1]
+  const awaits = awaitedPiece(state)
+  const comeBacks = openProblems(state)
+    .slice(0, mostComeBacks)
+    .flatMap(({ problem, place, when }) => (when === undefined ? [] : [{ problem, place, when }]))
   return {
     state: state.phase === 'finished' ? 'done' : 'fitting',
     stepsDone: state.done.length,
@@ -22,6 +37,8 @@ export function progressOf(state: FitState): FitProgress {
     readyAt: runningWait(state)?.until.toISOString() ?? null,
     startedAt: state.startedAt,
     finishedAt: state.phase === 'finished' ? (last?.at ?? null) : null,
+    ...(comeBacks.length === 0 ? {} : { comeBacks }),
+    ...(awaits === null ? {} : { awaits }),
   }
 }
 

@@ -9,7 +9,7 @@ import { Sheet } from '../records/paper/sheet.ts'
 interface HandOverPaper {
   readonly sheet: HandOver
   readonly job: Job
-  readonly shop: Pick<Shop, 'name' | 'address' | 'warranty'>
+  readonly shop: Pick<Shop, 'name' | 'address' | 'warranty' | 'warrantyLevel'>
   readonly words: Words
   readonly faces: Faces
 }
@@ -74,6 +74,9 @@ export function writeHandOver({ sheet, job, shop, words, faces }: HandOverPaper)
   if (shop.warranty !== '') {
     heading(say`What the shop promises`)
     paper.paragraph(shop.warranty)
+    const level = sheet.told?.lines.some(({ about }) => about === 'level') === true
+    if (level && shop.warrantyLevel !== undefined && shop.warrantyLevel !== '')
+      paper.paragraph(words(say`For what lies flat: ${verbatim(shop.warrantyLevel)}`))
   }
   if (sheet.handedOver !== null) {
     heading(say`Handed over`)

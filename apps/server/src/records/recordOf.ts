@@ -9,6 +9,7 @@ import {
   type PartRecord,
   type Person,
   type Piece,
+  workedSteps,
 } from '@truelay/contract'
 import { verbatim } from '@truelay/core/say'
 
@@ -54,6 +55,7 @@ export function recordOf({ job, part, film, piece, kitName, lot, findings, peopl
   const nameOf = (id: string) => people.find((p) => p.id === id)?.name ?? id
   const stepOf = (id: string) => plan.steps.find((s) => s.id === id)
   const last = done[done.length - 1]
+  const worked = workedSteps(state)
   return {
     ...common,
     // What was laid came off the roll, whatever piece lies in the box.
@@ -66,8 +68,18 @@ export function recordOf({ job, part, film, piece, kitName, lot, findings, peopl
     steps: done.flatMap((d) => {
       const step = stepOf(d.stepId)
       if (step === undefined) return []
-      const { headline, phase } = step
-      return [{ headline, phase, at: d.at, by: nameOf(d.personId), earlySeconds: d.earlySeconds ?? null }]
+      const { headline, phase, minutes } = step
+      return [
+        {
+          headline,
+          phase,
+          at: d.at,
+          by: nameOf(d.personId),
+          earlySeconds: d.earlySeconds ?? null,
+          plannedMinutes: minutes,
+          workedMinutes: worked.find(({ stepId }) => stepId === d.stepId)?.workedMinutes ?? null,
+        },
+      ]
     }),
     stepsTotal: plan.steps.length,
     gapToleranceMm: plan.gapToleranceMm,

@@ -3,10 +3,12 @@ import {
   type ComeBackTime,
   type FaultAnswers,
   type FaultEvidence,
+  type FaultKind,
   type FaultStage,
   spoils,
 } from '@truelay/core/judge'
 import type { FindingKind, NamedPlace, PlanStep } from '@truelay/core/plan'
+import { pieceSince } from './anotherPiece.ts'
 import { unsettledSpoils, wettedAt } from './clocks.ts'
 import { type FitEventOf, standing } from './fitEvents.ts'
 import type { Begun } from './fitState.ts'
@@ -77,10 +79,18 @@ export function openProblems(state: Begun): Problem[] {
   const settled = new Set(standing(state, 'problemSettled').map(({ problemId }) => problemId))
   // Of a spoilt piece one says what becomes of it, and that settles it.
   const spoilt = new Set(unsettledSpoils(state).map(({ id }) => id))
+  const since = pieceSince(state)
   return standing(state, 'problemSeen').filter(
-    ({ id, when, problem }) => when !== undefined && !settled.has(id) && (!spoils(problem) || spoilt.has(id)),
+    ({ id, when, problem, at }) =>
+      when !== undefined &&
+      !settled.has(id) &&
+      (!spoils(problem) || spoilt.has(id)) &&
+      (since === null || at > since || staysOnPart(problem)),
   )
 }
+
+/** What is the part's own goes with no piece. */
+const staysOnPart = (problem: FaultKind): boolean => problem === 'knife mark' || problem === 'lens crazed'
 
 /** Whether the time to come back to it has come: at that step, or already past it. */
 export function isDue(when: ComeBackTime, { plan, done }: Pick<Begun, 'plan' | 'done'>): boolean {

@@ -3,9 +3,8 @@ import type { FitTaught, OffsetReading } from '@truelay/core/memory'
 import { correctionFor, measuredGaps } from '@truelay/core/plan'
 import { standing } from './fitEvents.ts'
 import type { Begun } from './fitState.ts'
+import { workedSteps } from './workedMinutes.ts'
 
-/** A step that took more than so many times its minutes was interrupted. */
-const mostTimes = 8
 /** Fewer steps with minutes of their own tell nothing. */
 const fewestSteps = 4
 /** Film that was laid again tells of the second piece. */
@@ -46,16 +45,10 @@ function offsetBy(state: Begun): FitTaught['offset'] {
 }
 
 /** Real minutes over planned ones, the middle one of the steps; waits are not work. */
-function paceOf({ plan, done, startedAt }: Begun): number | null {
-  let before = new Date(startedAt).getTime()
-  const times: number[] = []
-  for (const { stepId, at, waitMinutes } of done) {
-    const step = plan.steps.find(({ id }) => id === stepId)
-    const worked = (new Date(at).getTime() - before) / 60_000
-    if (step !== undefined && step.minutes > 0 && worked > 0 && worked < mostTimes * step.minutes)
-      times.push(worked / step.minutes)
-    before = new Date(at).getTime() + 60_000 * (waitMinutes ?? step?.wait?.leastMinutes ?? 0)
-  }
+function paceOf(state: Begun): number | null {
+  const times = workedSteps(state).flatMap(({ plannedMinutes, workedMinutes }) =>
+    workedMinutes === null ? [] : [workedMinutes / plannedMinutes],
+  )
   if (times.length < fewestSteps) return null
   times.sort((a, b) => a - b)
   const middle = times.length >> 1

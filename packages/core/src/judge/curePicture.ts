@@ -1,6 +1,6 @@
 import { boundsOf, lerp, nearestOnOutline, scale, subtract, unit, add, type Vec2 } from '../geometry/index.ts'
 import type { PictureMark, PlanDrawing, StepPicture } from '../plan/index.ts'
-import type { CureStepId } from './cureSteps.ts'
+import type { CureStepId } from './cureStepIds.ts'
 
 /** So much of the part's longer side is shown to each side of the place. */
 const nearShare = 0.24

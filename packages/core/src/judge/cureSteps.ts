@@ -1,5 +1,6 @@
 import type { HeatUse, Liquid, Tool } from '../plan/index.ts'
 import { say, type Sentence } from '../say/index.ts'
+import type { CureStepId } from './cureStepIds.ts'
 import { type FaultStage, faultStages, type JudgedFilm } from './evidence.ts'
 
 /** The place as a cure finds it. */
@@ -189,10 +190,8 @@ const cureTable = {
     needs: { from: 'bonded' },
   },
   'leave what was': { says: say`It was there before: leave it, and show the finding to the customer.` },
-} as const satisfies Record<string, CureStep>
+} as const satisfies Record<CureStepId, CureStep>
 
-export type CureStepId = keyof typeof cureTable
-export const cureStepIds = Object.keys(cureTable) as CureStepId[]
 export const cureStep = (id: CureStepId): CureStep => cureTable[id]
 
 /** Film comes off again until it has bonded; dry film and lens tint until heat or a knife has been at it. */

@@ -1,6 +1,6 @@
 import { say, type Sentence } from '../say/index.ts'
 import type { CauseId } from './causeIds.ts'
-import type { CureStepId } from './cureSteps.ts'
+import type { CureStepId } from './cureStepIds.ts'
 import type { FaultKind } from './faults.ts'
 
 /** One way to put a fault right; where a cause is named, it is for that cause. */

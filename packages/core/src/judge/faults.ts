@@ -64,3 +64,12 @@ const outcomeTable = {
 export type SpoilOutcome = keyof typeof outcomeTable
 export const spoilOutcomes = Object.keys(outcomeTable) as [SpoilOutcome, ...SpoilOutcome[]]
 export const spoilOutcomeWords = (outcome: SpoilOutcome): Sentence => outcomeTable[outcome]
+
+const sourceTable = {
+  spare: say`it comes off and is laid again, with the spare of the kit`,
+  roll: say`it comes off and is laid again, with a new piece off the roll`,
+} as const satisfies Record<string, Sentence>
+/** Where another piece comes from. */
+export type PieceSource = keyof typeof sourceTable
+export const pieceSources = Object.keys(sourceTable) as [PieceSource, ...PieceSource[]]
+export const pieceSourceWords = (source: PieceSource): Sentence => sourceTable[source]

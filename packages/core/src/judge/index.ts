@@ -6,10 +6,10 @@ export {
   comesOff,
   type CurePlace,
   type CureStep,
-  type CureStepId,
   cureStep,
-  cureStepIds,
 } from './cureSteps.ts'
+export { type CureStepId, cureStepIds } from './cureStepIds.ts'
+export { cureCautions } from './cureCautions.ts'
 export { curePicture } from './curePicture.ts'
 export { type FaultGroup, faultGroup, faultGroups, faultGroupWords, faultLooks } from './faultLooks.ts'
 export { canBeLeft } from './cures.ts'
@@ -32,6 +32,9 @@ export {
   faultOutcomes,
   faultOutcomeWords,
   faultWords,
+  type PieceSource,
+  pieceSources,
+  pieceSourceWords,
   type SpoilOutcome,
   spoilOutcomes,
   spoilOutcomeWords,

@@ -1,6 +1,6 @@
 import { findingMeanings } from '@truelay/core/plan'
-import { becameOf, type PartRecord, type PhotoId, type Shop } from '@truelay/contract'
-import { causeOf, faultWords } from '@truelay/core/judge'
+import { becameOf, curedBy, type PartRecord, type PhotoId, type Shop } from '@truelay/contract'
+import { causeOf, cureStep, faultWords } from '@truelay/core/judge'
 import { strengthWords } from '@truelay/core/mix'
 import {
   clock,
@@ -26,7 +26,7 @@ const day = (moment: string) => name(format(new Date(moment), 'd MMMM yyyy'))
 
 interface RecordPaper {
   readonly record: PartRecord
-  readonly shop: Pick<Shop, 'name' | 'address' | 'warranty'>
+  readonly shop: Pick<Shop, 'name' | 'address' | 'warranty' | 'warrantyLevel'>
   readonly words: Words
   readonly faces: Faces
   /** The file of a photo; null where it is gone. */
@@ -152,8 +152,9 @@ function recordPages(sheet: Sheet, { record, shop, words, photoFile }: Omit<Reco
       row(
         faultWords(seen.problem),
         paragraph(
-          say`${name(seen.place)}; ${becameOf(seen, lines.problemSettled)}.`,
+          say`${name(seen.place)}; ${becameOf(seen, lines)}.`,
           seen.cause !== undefined && say`Most likely cause: ${causeOf(seen.cause).says}.`,
+          ...(curedBy(seen, lines) ?? []).map((id) => cureStep(id).says),
           say`During "${seen.during}", ${name(seen.by)}, ${clock(seen.at)}.`,
         ),
       )
@@ -183,11 +184,13 @@ function recordPages(sheet: Sheet, { record, shop, words, photoFile }: Omit<Reco
     )
   }
   heading(say`Steps, ${count(record.steps.length)} of ${count(record.stepsTotal)}`)
-  for (const { headline, at, by, earlySeconds } of record.steps)
+  for (const { headline, at, by, earlySeconds, plannedMinutes, workedMinutes } of record.steps)
     row(
       say`${clock(at)}`,
       paragraph(
         say`${headline}    ${name(by)}`,
+        workedMinutes !== null &&
+          say`${minutes(Math.round(workedMinutes))}, planned ${minutes(Math.round(plannedMinutes))}.`,
         earlySeconds !== null && say`Wait cut short by ${minutes(Math.round(earlySeconds / 60))}.`,
       ),
     )
@@ -198,6 +201,8 @@ function recordPages(sheet: Sheet, { record, shop, words, photoFile }: Omit<Reco
   if (shop.warranty !== '') {
     heading(say`What the shop promises`)
     sheet.paragraph(shop.warranty)
+    if (shop.warrantyLevel !== undefined && shop.warrantyLevel !== '')
+      sheet.paragraph(words(say`For what lies flat: ${verbatim(shop.warrantyLevel)}`))
   }
 }
 

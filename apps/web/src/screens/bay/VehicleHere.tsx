@@ -1,6 +1,7 @@
 import { useWords } from '../../ui/words.ts'
 import type { Job, PartProgress, PartShape as Shape, Person, Shop } from '@truelay/contract'
-import { clock, counted, name, say, type Sentence } from '@truelay/core/say'
+import { comeBackWords, faultWords } from '@truelay/core/judge'
+import { clauses, clock, count, counted, name, say, type Sentence } from '@truelay/core/say'
 import { isSameDay } from 'date-fns'
 import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
@@ -123,6 +124,7 @@ function PartRow({
         </p>
         <p className={`font-bold leading-tight ${isNext ? 'text-title' : 'text-body'}`}>{t(headline(part))}</p>
         <Progress part={part} now={now} />
+        <Open part={part} />
       </div>
       <div className="col-start-2 flex flex-wrap items-center gap-2 sm:col-start-auto sm:justify-end">
         {part.state === 'fitting' ? (
@@ -140,6 +142,30 @@ function PartRow({
     </li>
   )
 }
+
+/** What stands open of a part besides its steps. */
+function Open({ part }: { readonly part: PartProgress }) {
+  const t = useWords()
+  const { comeBacks = [], awaits } = part
+  return (
+    <>
+      {awaits === undefined ? null : (
+        <p className="mt-1 border-l-5 border-stop pl-2 text-body font-bold text-stop">
+          {awaits === 'roll'
+            ? t`A new piece is to be cut from the roll: ${part.filmName}`
+            : t`To be laid again with the spare`}
+        </p>
+      )}
+      {comeBacks.length === 0 ? null : (
+        <p className="mt-1 border-l-5 border-amber pl-2 text-body text-amber-ink">
+          {t`To come back to: ${clauses(comeBacks.slice(0, fewShown).map(({ problem, place, when }) => say`${faultWords(problem)}, ${name(place)}, ${comeBackWords[when]}`))}`}
+          {comeBacks.length > fewShown ? t` and ${count(comeBacks.length - fewShown)} more` : null}
+        </p>
+      )}
+    </>
+  )
+}
+const fewShown = 2
 
 function headline(part: PartProgress): Sentence {
   if (part.state === 'done') return part.finishedAt === null ? say`Done` : say`Done at ${clock(part.finishedAt)}`

@@ -1,12 +1,11 @@
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
-import { type JobBundle, openProblems, type Part, type Problem, standing } from '@truelay/contract'
+import { type JobBundle, openProblems, type Part, type Problem, spoilWords, standing } from '@truelay/contract'
 import {
   comeBackWords,
   type FaultOutcome,
   faultOutcomeWords,
   faultWords,
-  spoilOutcomeWords,
   spoils,
 } from '@truelay/core/judge'
 import { say, type Sentence } from '@truelay/core/say'
@@ -31,8 +30,12 @@ interface FitFinishedProps {
 }
 
 /** What became of it, or when it is come back to. */
-const becomes = ({ when }: Problem, outcome: FaultOutcome | undefined): Sentence =>
-  outcome !== undefined ? faultOutcomeWords(outcome) : when === undefined ? say`come back to it` : comeBackWords[when]
+function becomes({ problem, when, at }: Problem, outcome: FaultOutcome | undefined, state: Fitting): Sentence {
+  if (outcome !== undefined) return faultOutcomeWords(outcome)
+  const piece = standing(state, 'spoilSettled').find((s) => s.at >= at && (spoils(problem) || s.from !== undefined))
+  if (piece !== undefined) return spoils(problem) ? spoilWords(piece) : say`gone with the piece`
+  return when === undefined ? say`come back to it` : comeBackWords[when]
+}
 
 /** After the last step. */
 export function FitFinished({ bundle, part, state, happened }: FitFinishedProps) {
@@ -59,7 +62,7 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
           {bundle.job.vehicle.model}, {bundle.job.vehicle.plate}
         </p>
         <Title look="far">
-          {settled?.outcome === 'laid again' ? t`${part.name} is to be laid again` : t`${part.name} is done`}
+          {settled?.outcome === 'laid again' && settled.from === undefined ? t`${part.name} is to be laid again` : t`${part.name} is done`}
         </Title>
         <p className="mt-2 text-title">{t`${state.done.length} steps in ${countText(tookMs)}. ${open.length === 0 ? t`Nothing stands on the come-back list.` : t`${open.length} on the come-back list.`}`}</p>
         {problems.length === 0 ? null : (
@@ -71,7 +74,7 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
                     <Check size={26} aria-hidden="true" className="mr-2 inline text-good" />
                   ) : null}
                   <strong>{t(faultWords(p.problem))}</strong>, {p.place}
-                  <span className="text-quiet">{t`: ${becomes(p, outcomeOf.get(p.id))}`}</span>
+                  <span className="text-quiet">{t`: ${becomes(p, outcomeOf.get(p.id), state)}`}</span>
                 </span>
                 {open.includes(p) && !spoils(p.problem) ? (
                   <button
@@ -82,9 +85,6 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
                 ) : null}
               </li>
             ))}
-            {settled === undefined ? null : (
-              <li className="font-bold first-letter:uppercase">{t(spoilOutcomeWords(settled.outcome))}</li>
-            )}
           </ul>
         )}
         <p className="mt-6 max-w-3xl border-l-5 border-petrol pl-4 text-head leading-snug">
@@ -124,7 +124,7 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
           again={again}
           onClose={() => setAgain(null)}
           onNoted={(seen, becoming) => {
-            happened(...seenEvents(lastStep.id, again, seen, becoming))
+            happened(...seenEvents(state, lastStep.id, again, seen, becoming))
             setAgain(null)
           }}
         />

@@ -1,5 +1,5 @@
 import { dueLater, type JobBundle, type Part, type Problem, unsettledSpoils } from '@truelay/contract'
-import { comeBackWords, faultOutcomeWords, faultWords } from '@truelay/core/judge'
+import { faultWords } from '@truelay/core/judge'
 import { practiceWith } from '@truelay/core/practice'
 import { name, paragraph, say, type Sentence } from '@truelay/core/say'
 import { useState } from 'react'
@@ -13,6 +13,7 @@ import { grabWords } from './grabWords.ts'
 import { Meanwhile } from './Meanwhile.tsx'
 import { SetStrip } from './SetStrip.tsx'
 import { stoppingProblems } from './wrong/ComeBacks.tsx'
+import { becomesWords } from './wrong/becomesWords.ts'
 import { seenEvents } from './wrong/seenEvents.ts'
 import { SomethingWrong } from './wrong/SomethingWrong.tsx'
 import { LookPicture } from './look/LookPicture.tsx'
@@ -46,7 +47,7 @@ interface FitRunProps {
 }
 
 /** One step at a time. */
-export function FitRun({ bundle, part, state, happened, unsent, away, refusal }: FitRunProps) {
+export function FitRun({ bundle, part, state, happened: kept, unsent, away, refusal }: FitRunProps) {
   useAwake()
   const t = useWords()
   const now = useNow(1000)
@@ -54,12 +55,17 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
   const index = state.done.length
   const step = plan.steps[index]
   const set = useSet(bundle, part, now)
-  const waits = useWaits(bundle, state, now, happened)
+  const waits = useWaits(bundle, state, now, kept)
   const { waiting, wait, air } = waits
   const standIns = useStandIns(bundle, plan.solutions)
   const gaps = useGapRounds(state, step, waiting)
   const look = useLook(bundle, part, state, step)
   const elsewhere = useElsewhere(index)
+  /** Keeps what is pressed here; the step that changes by it has not been changed by another tablet. */
+  const happened: Happened = (...events) => {
+    if (events.some(({ kind }) => kind === 'stepDone' || kind === 'stepReopened')) elsewhere.pressed()
+    kept(...events)
+  }
   const [fresh, setFresh] = useState(true)
   /** Something new that is wrong, or something that is come back to. */
   const [wrong, setWrong] = useState<'new' | Problem | null>(null)
@@ -80,7 +86,6 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
       if (seen !== null) happened(seen)
       return
     }
-    elsewhere.pressed()
     happened(...doneEvents({ bundle, part, state, step, standIns, fresh }), ...waits.setFor(index))
     setNoted(null)
     setFresh(true)
@@ -88,7 +93,6 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
   const back = () => {
     const before = state.done[state.done.length - 1]
     if (before === undefined || elsewhere.holding || look.goBack()) return
-    elsewhere.pressed()
     happened({ kind: 'stepReopened', stepId: before.stepId })
   }
   const { tooSoon } = useStepKeys(`${index} ${waiting} ${look.stop?.id ?? ''}`, done, back)
@@ -189,14 +193,11 @@ export function FitRun({ bundle, part, state, happened, unsent, away, refusal }:
         onNoted={(seen, becomes) => {
           const there = wrong === 'new' && look.walking ? look.answer('fault') : null
           happened(
-            ...seenEvents(step.id, wrong === 'new' ? null : wrong, seen, becomes),
+            ...seenEvents(state, step.id, wrong === 'new' ? null : wrong, seen, becomes),
             ...(there === null ? [] : [there]),
           )
           const why = grabWords(seen.problem, state, air, practiceWith(bundle.shop.practice), new Date())
-          const told =
-            'settled' in becomes
-              ? faultOutcomeWords(becomes.settled)
-              : say`come back to ${comeBackWords[becomes.later]}`
+          const told = becomesWords(becomes)
           setNoted(t(paragraph(say`Noted: ${faultWords(seen.problem)}, ${name(seen.place)}; ${told}.`, why)))
           setWrong(null)
         }}

@@ -1,14 +1,17 @@
 import type { FitEventOf } from '@truelay/contract'
-import { faultWords, type SpoilOutcome, spoilOutcomes, spoilOutcomeWords } from '@truelay/core/judge'
+import { faultWords } from '@truelay/core/judge'
 import { useWords } from '../../ui/words.ts'
+import type { SpareOfKit } from './wrong/spareOf.ts'
+import { type SpoiltBecomes, SpoiltTargets } from './wrong/SpoiltBecomes.tsx'
 
 interface SpoiltPieceProps {
   readonly spoilt: readonly FitEventOf<'problemSeen'>[]
-  readonly onSettled: (outcome: SpoilOutcome) => void
+  readonly spare: SpareOfKit | null
+  readonly onSettled: (becomes: SpoiltBecomes) => void
 }
 
 /** A torn or burnt piece stands on the list: the part is not done before somebody says what becomes of it. */
-export function SpoiltPiece({ spoilt, onSettled }: SpoiltPieceProps) {
+export function SpoiltPiece({ spoilt, spare, onSettled }: SpoiltPieceProps) {
   const t = useWords()
   return (
     <section
@@ -20,16 +23,7 @@ export function SpoiltPiece({ spoilt, onSettled }: SpoiltPieceProps) {
       </p>
       <p>{t`What becomes of it?`}</p>
       <div className="mt-2 flex flex-wrap gap-3">
-        {spoilOutcomes.map((outcome) => (
-          <button
-            key={outcome}
-            type="button"
-            onClick={() => onSettled(outcome)}
-            className="label-strong min-h-16 border border-ink/50 bg-paper px-5 text-lead hover:border-petrol"
-          >
-            {t(spoilOutcomeWords(outcome))}
-          </button>
-        ))}
+        <SpoiltTargets spare={spare} onBecomes={onSettled} />
       </div>
     </section>
   )

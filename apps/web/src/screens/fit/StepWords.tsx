@@ -15,6 +15,8 @@ import type { StandIn } from './useStandIns.ts'
 import type { Waits } from './useWaits.ts'
 import { SpoiltPiece } from './SpoiltPiece.tsx'
 import { StepHeading } from './StepHeading.tsx'
+import { spareOf } from './wrong/spareOf.ts'
+import { spoiltEvents } from './wrong/anotherPieceEvents.ts'
 import { ComeBacks } from './wrong/ComeBacks.tsx'
 import { WasItReady } from './WasItReady.tsx'
 
@@ -104,7 +106,8 @@ export function StepWords({
       {spoilt.length === 0 ? null : (
         <SpoiltPiece
           spoilt={spoilt}
-          onSettled={(outcome) => happened({ kind: 'spoilSettled', stepId: step.id, outcome })}
+          spare={spareOf(bundle, part, state)}
+          onSettled={(becomes) => happened(...spoiltEvents(state, step.id, becomes))}
         />
       )}
       {measuring ? (

@@ -259,25 +259,74 @@ describe('a torn piece on the list', () => {
     await visit.presses(/^Torn piece/i)
     await visit.presses('At a corner')
     await visit.sees('That cannot be mended: a new piece, or the customer takes it as it is.')
-    await visit.presses('Note it')
+    await visit.presses(/^Note it/)
     await visit.sees('Noted: torn piece')
     await visit.presses(/^Done/)
     await visit.sees(/step 2 of 2.*torn piece, at a corner ?What becomes of it\?/)
     await visit.pedal()
     await visit.sees('say first what becomes of the piece')
-    await visit.presses('it comes off and is laid again')
+    await visit.presses(/^Cut another from the roll/)
     await visit.seesNo('What becomes of it?')
+    await visit.sees('step 1 of 2')
     await visit.presses(/^Done/)
-    await visit.sees(/is to be laid again/)
+    await visit.sees('step 2 of 2')
+    await visit.presses(/^Done/)
+    await visit.sees(/is done/)
     await settled()
     expect((await log(part.id)).map((e) => e.kind)).toEqual([
       'fitStarted',
       'problemSeen',
       'stepDone',
+      'stepReopened',
       'spoilSettled',
       'stepDone',
+      'stepDone',
     ])
-    await shop.visit(`/jobs/0415/record/${part.id}`).sees(/The piece ?it comes off and is laid again, (Bo|Ines)/i)
+    await shop
+      .visit(`/jobs/0415/record/${part.id}`)
+      .sees(/The piece ?it comes off and is laid again, with a new piece off the roll, (Bo|Ines)/i)
+  })
+})
+
+describe('a cure', () => {
+  test('is gone through step by step, by foot, and stands on the record', async () => {
+    const part = (await shop.bundle('0415')).bundle.parts[4]
+    if (part === undefined) throw new Error('job 0415 has five parts')
+    const plan = smallPlan([smallStep('lay it', { phase: 'lay' }), smallStep('hand it on')], {
+      partId: part.id,
+      partName: part.name,
+    })
+    const events = smallEvents(plan, { kind: 'stepDone', stepId: 'lay it', after: 1 }).map((event) => ({
+      ...event,
+      id: crypto.randomUUID(),
+    }))
+    expect((await shop.server.send('POST', `/api/parts/${part.id}/fit`, events)).status).toBe(200)
+    const visit = shop.visit(`/jobs/0415/fit/${part.id}`)
+    await visit.sees('step 2 of 2')
+    await visit.presses('Something is wrong')
+    await visit.presses(/^Dirt or hair/i)
+    await visit.presses('At a corner')
+    await visit.presses('Do it step by step')
+    await visit.sees(/Step 1 of 5 ?Lift it back/)
+    for (const step of [2, 3, 4, 5]) {
+      await visit.pedal()
+      await visit.sees(`Step ${step} of 5`)
+    }
+    await visit.presses('Back one step')
+    await visit.sees('Step 4 of 5')
+    for (const sees of ['Step 5 of 5', 'All steps done. Is it good?']) {
+      await visit.pedal()
+      await visit.sees(sees)
+    }
+    await visit.presses('It is good again')
+    await visit.sees(/Noted: dirt or hair, at a corner; put right/)
+    await settled()
+    expect((await log(part.id)).at(-1)).toMatchObject({
+      kind: 'problemSettled',
+      outcome: 'put right',
+      cure: ['lift there', 'rinse', 'wet again', 'firm pass', 'press out'],
+    })
+    await shop.visit(`/jobs/0415/record/${part.id}`).sees(/put right, .*Rinse the speck off the glue/)
   })
 })
 

@@ -167,11 +167,15 @@ test('a spoilt piece: what is wrong, where, and what may become of it', () => {
     comeBack: true,
     after: 3,
   })
-  const shown = text(renderToStaticMarkup(<SpoiltPiece spoilt={unsettledSpoils(state)} onSettled={nothing} />))
+  const spare = { left: 1, says: say`Bonnet, lot 4: 1 in the box` }
+  const shown = text(
+    renderToStaticMarkup(<SpoiltPiece spoilt={unsettledSpoils(state)} spare={spare} onSettled={nothing} />),
+  )
   expect(shown).toContain('torn piece, front edge')
   expect(shown).toContain('What becomes of it?')
-  expect(shown).toContain('the customer has seen it and takes it')
-  expect(shown).toContain('it comes off and is laid again')
+  expect(shown).toContain('The customer takes it as it is')
+  expect(shown).toContain('Cut another from the roll')
+  expect(shown).toContain('Take the spare Bonnet, lot 4: 1 in the box')
 })
 
 describe('film that is to pass the edge', () => {

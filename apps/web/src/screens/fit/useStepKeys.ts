@@ -9,7 +9,12 @@ const saidMs = 2500
  * Space and the foot pedal (Page Down) go on, Page Up goes back; not while a page lies in front. Two quick presses confirm one step: `tooSoon`
  * tells for a moment that the second did not count. `shown` is another value for each step that is shown.
  */
-export function useStepKeys(shown: string, onDone: () => void, onBack: () => void): { readonly tooSoon: boolean } {
+export function useStepKeys(
+  shown: string,
+  onDone: () => void,
+  onBack: () => void,
+  where: 'on the screen' | 'in the page in front' = 'on the screen',
+): { readonly tooSoon: boolean } {
   const [tooSoon, setTooSoon] = useState(false)
   const since = useRef(Number.NEGATIVE_INFINITY)
   // biome-ignore lint/correctness/useExhaustiveDependencies: another step begins to be read
@@ -25,7 +30,8 @@ export function useStepKeys(shown: string, onDone: () => void, onBack: () => voi
   latest.current = { onDone, onBack }
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.repeat || document.querySelector('[role=dialog], [inert]') !== null) return
+      const pageInFront = document.querySelector('[role=dialog], [inert]') !== null
+      if (event.repeat || pageInFront !== (where === 'in the page in front')) return
       // Space on a button or in a field belongs to that; the foot pedal always goes on.
       const onControl = event.target instanceof HTMLElement && event.target.closest('button, a, input') !== null
       if (event.key === ' ' && onControl) return
@@ -42,6 +48,6 @@ export function useStepKeys(shown: string, onDone: () => void, onBack: () => voi
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
-  }, [])
+  }, [where])
   return { tooSoon }
 }

@@ -1,7 +1,7 @@
-import { causeOf, faultWords, spoilOutcomeWords } from '@truelay/core/judge'
-import { count, counted, length, say, temperature, volume } from '@truelay/core/say'
+import { causeOf, cureStep, faultWords } from '@truelay/core/judge'
+import { count, counted, length, minutes, say, temperature, volume } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
-import { becameOf, type PartRecord, type Shop } from '@truelay/contract'
+import { becameOf, curedBy, spoilWords, type PartRecord, type Shop } from '@truelay/contract'
 import { strengthWords } from '@truelay/core/mix'
 import { Download, Printer } from 'lucide-react'
 import type { ReactNode } from 'react'
@@ -46,7 +46,6 @@ function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly s
     waitSet: air,
     bladeUsed: strokes,
     problemSeen: problems,
-    problemSettled,
     spoilSettled,
   } = record.lines
   const fresh = strokes.filter((stroke) => stroke.fresh).length
@@ -181,7 +180,12 @@ function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly s
               <Line key={`${p.at}-${p.place}`} label={t(faultWords(p.problem))}>
                 {p.place}
                 {p.cause === undefined ? '' : t`, by ${causeOf(p.cause).says}`}
-                {t`; ${becameOf(p, problemSettled)}`}
+                {t`; ${becameOf(p, record.lines)}`}
+                {(curedBy(p, record.lines) ?? []).map((id) => (
+                  <span key={id} className="block pl-4 text-quiet">
+                    {t(cureStep(id).says)}
+                  </span>
+                ))}
                 {(p.photos ?? []).map((photo) => (
                   <img
                     key={photo.id}
@@ -195,7 +199,7 @@ function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly s
             ))}
             {spoilSettled.map((settled) => (
               <Line key={settled.at} label={t`The piece`}>
-                <span className="first-letter:uppercase">{t(spoilOutcomeWords(settled.outcome))}</span>
+                <span className="first-letter:uppercase">{t(spoilWords(settled))}</span>
                 <span className="text-quiet">{t`, ${settled.by}, ${clockText(settled.at)}`}</span>
               </Line>
             ))}
@@ -226,10 +230,14 @@ function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly s
         )}
 
         <Part title={t`Steps, ${record.steps.length} of ${record.stepsTotal}`}>
+          <WorkedLine steps={record.steps} />
           {record.steps.map((s) => (
             <Line key={`${s.at}-${t(s.headline)}`} label={clockText(s.at)}>
               {t(s.headline)}
               <span className="text-quiet">, {s.by}</span>
+              {s.workedMinutes === null ? null : (
+                <span className="text-quiet">{t`, ${minutes(Math.round(s.workedMinutes))}, planned ${minutes(Math.round(s.plannedMinutes))}`}</span>
+              )}
               {s.earlySeconds === null ? null : (
                 <span className="text-amber">
                   {' '}
@@ -252,10 +260,31 @@ function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly s
         {shop.warranty === '' ? null : (
           <Part title={t`What the shop promises`}>
             <p className="whitespace-pre-line py-1">{shop.warranty}</p>
+            {shop.warrantyLevel === undefined || shop.warrantyLevel === '' ? null : (
+              <p className="whitespace-pre-line py-1">{t`For what lies flat: ${shop.warrantyLevel}`}</p>
+            )}
           </Part>
         )}
       </article>
     </div>
+  )
+}
+
+/** All of the work against its plan, by the steps that tell. */
+function WorkedLine({ steps }: Pick<PartRecord, 'steps'>) {
+  const t = useWords()
+  const told = steps.filter((step) => step.workedMinutes !== null)
+  if (told.length === 0) return null
+  const worked = told.reduce((sum, step) => sum + (step.workedMinutes ?? 0), 0)
+  const planned = told.reduce((sum, step) => sum + step.plannedMinutes, 0)
+  return (
+    <Line label={t`work`}>
+      <strong>{t`${minutes(Math.round(worked))}`}</strong>
+      {t`, planned ${minutes(Math.round(planned))}, waits not counted`}
+      {told.length === steps.length ? null : (
+        <span className="text-quiet">{t`; ${counted(steps.length - told.length, '# step was interrupted', '# steps were interrupted')}`}</span>
+      )}
+    </Line>
   )
 }
 

@@ -42,6 +42,13 @@ export function TheShop({ shop, onChange }: TheShopProps) {
             onCommit={(warranty) => onChange({ warranty })}
           />
           <KeptText
+            label={t`The same for what lies flat (bonnet, roof), where it differs`}
+            value={shop.warrantyLevel ?? ''}
+            maxLength={2000}
+            lines={4}
+            onCommit={(warrantyLevel) => onChange({ warrantyLevel })}
+          />
+          <KeptText
             label={t`What local law says about tinted lenses, shown where light is taken away`}
             value={shop.lensRules}
             maxLength={1000}

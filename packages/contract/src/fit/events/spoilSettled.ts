@@ -1,4 +1,4 @@
-import { spoilOutcomes } from '@truelay/core/judge'
+import { pieceSources, spoilOutcomes } from '@truelay/core/judge'
 import { z } from 'zod'
 import { defineFitEvent, eventOfStep } from '../defineFitEvent.ts'
 import { logged } from '../fitState.ts'
@@ -7,7 +7,12 @@ const outcome = z.enum(spoilOutcomes)
 
 /** What becomes of a piece that was torn or burnt. */
 export const spoilSettled = defineFitEvent({
-  schema: eventOfStep('spoilSettled', { outcome }),
+  schema: eventOfStep('spoilSettled', {
+    outcome,
+    /** Where another piece comes from, where one is laid. */
+    from: z.enum(pieceSources).optional(),
+  }),
   actsOn: 'the step in hand',
-  fold: logged('with its step'),
+  // Another piece that was taken stays taken, whatever step is gone back to.
+  fold: (state, event) => logged(event.from === undefined ? 'with its step' : 'for good')(state, event),
 })

@@ -1,25 +1,28 @@
 import { faultStageOf, type JobBundle, type Part, type Photo, type Problem } from '@truelay/contract'
 import {
   type ComeBackTime,
-  comeBackWords,
+  type CureStepId,
   type FaultAnswers,
   type FaultKind,
   type FaultOutcome,
   faultWords,
   type Judgement,
-  spoils,
 } from '@truelay/core/judge'
 import { namedPlace, type PartPlan, type PlanStep } from '@truelay/core/plan'
 import { wholeFailure } from '@truelay/core/result'
-import { atStart, counted, name, say, type Sentence, verbatim } from '@truelay/core/say'
+import { atStart, say, type Sentence, verbatim } from '@truelay/core/say'
 import { Dialog } from 'radix-ui'
 import { useState } from 'react'
 import type { Air } from '../../../bench/useAir.ts'
 import { Notice } from '../../../ui/Notice.tsx'
 import { useWords } from '../../../ui/words.ts'
 import type { Fitting } from '../fitting.ts'
+import { Becoming } from './Becoming.tsx'
+import { CureRun } from './CureRun.tsx'
 import { Judged } from './Judged.tsx'
 import { PhotoOfIt } from './PhotoOfIt.tsx'
+import { spareOf } from './spareOf.ts'
+import type { SpoiltBecomes } from './SpoiltBecomes.tsx'
 import { useJudged } from './useJudged.ts'
 import { WhatIsIt } from './WhatIsIt.tsx'
 import { type ChosenPlace, WhereIsIt } from './WhereIsIt.tsx'
@@ -35,7 +38,10 @@ export interface Seen {
 }
 
 /** What becomes of it: come back to later, or settled now. */
-export type Becomes = { readonly later: ComeBackTime } | { readonly settled: FaultOutcome }
+export type Becomes =
+  | { readonly later: ComeBackTime }
+  | { readonly settled: FaultOutcome; readonly cure?: readonly CureStepId[] }
+  | SpoiltBecomes
 
 interface SomethingWrongProps {
   readonly open: boolean
@@ -116,24 +122,22 @@ function Pages(props: SomethingWrongProps) {
   )
 }
 
-/** Where another piece would come from: the spare of the kit, or the roll. */
-function spareOf({ pieces }: JobBundle, { pieceId }: Part): Sentence {
-  const piece = pieces.find(({ id }) => id === pieceId)
-  if (piece === undefined || piece.spares === 0) return say`Another piece: no spare in this kit, cut one from the roll.`
-  return say`Another piece: ${counted(piece.spares, '# spare', '# spares')} of ${name(piece.name)} in the box, lot ${name(piece.lot)}.`
-}
-
 interface JudgedThereProps extends SomethingWrongProps {
   readonly fault: FaultKind
   readonly place: ChosenPlace
 }
 
+/** First why and what to do; then, if one likes, the cure step by step; what became of it is asked once, at the end of either. */
 function JudgedThere({ fault, place, again, onNoted, ...parts }: JudgedThereProps) {
   const t = useWords()
   const [answers, setAnswers] = useState<FaultAnswers>(again?.answers ?? {})
   const [photos, setPhotos] = useState<readonly Photo[]>([])
+  const [curing, setCuring] = useState<'not' | 'doing' | 'done'>('not')
+  const { state, bundle, part } = parts
   const outcome = useJudged({ ...parts, seen: { fault, place, at: place.at, answers } })
   const judgement = outcome.ok ? outcome.value : null
+  const cure = judgement?.cure ?? []
+  const spare = spareOf(bundle, part, state)
   const noted = (becomes: Becomes) =>
     onNoted(
       {
@@ -146,14 +150,25 @@ function JudgedThere({ fault, place, again, onNoted, ...parts }: JudgedThereProp
       },
       becomes,
     )
+  const where = { at: place.at, edge: place.edge?.name ?? null }
+  if (curing === 'doing')
+    return (
+      <CureRun
+        cure={cure}
+        plan={state.plan}
+        place={where}
+        onLeave={() => setCuring('not')}
+        onDone={() => setCuring('done')}
+      />
+    )
   return (
     <>
       {outcome.ok ? (
         <Judged
           judgement={outcome.value}
-          plan={parts.state.plan}
-          spare={spareOf(parts.bundle, parts.part)}
-          place={{ at: place.at, edge: place.edge?.name ?? null }}
+          plan={state.plan}
+          spare={spare === null ? say`Another piece: no spare in this kit, cut one from the roll.` : spare.says}
+          place={where}
           onAnswer={(ask, answer) => setAnswers({ ...answers, [ask]: answer })}
         />
       ) : (
@@ -173,72 +188,14 @@ function JudgedThere({ fault, place, again, onNoted, ...parts }: JudgedThereProp
       ) : null}
       <Becoming
         fault={fault}
-        cut={faultStageOf(parts.state) === 'cut'}
+        cut={faultStageOf(state) === 'cut'}
         judgement={judgement}
         again={again !== null}
+        spare={spare}
+        wholeCure={curing === 'done' ? cure.map(({ id }) => id) : null}
+        onCure={() => setCuring('doing')}
         onNoted={noted}
       />
     </>
-  )
-}
-
-interface BecomingProps {
-  readonly fault: FaultKind
-  readonly cut: boolean
-  readonly judgement: Judgement | null
-  readonly again: boolean
-  readonly onNoted: (becomes: Becomes) => void
-}
-
-const target =
-  'label-strong min-h-18 flex-1 basis-52 px-5 text-left text-head leading-tight max-sm:min-h-14 max-sm:text-lead'
-
-/** What became of it, or when it is come back to: one tap. */
-function Becoming({ fault, cut, judgement, again, onNoted }: BecomingProps) {
-  const t = useWords()
-  const spoilt = spoils(fault)
-  const wasThere = judgement?.causes[0]?.id === 'was there before'
-  const curable = judgement !== null && judgement.tooLate === null && !wasThere
-  // What could be done now and is not is come back to before it is too late.
-  const soon: ComeBackTime = cut ? 'at hand-over' : 'before the cut'
-  const later = judgement === null || judgement.when === 'now' ? soon : judgement.when
-  return (
-    <div className="mt-3 flex shrink-0 flex-wrap gap-3">
-      {curable ? (
-        <button
-          type="button"
-          onClick={() => onNoted({ settled: 'put right' })}
-          className={`${target} bg-petrol text-on-petrol hover:bg-petrol-deep`}
-        >{t`It is good again`}</button>
-      ) : null}
-      {wasThere ? (
-        <button
-          type="button"
-          onClick={() => onNoted({ settled: 'was there' })}
-          className={`${target} bg-petrol text-on-petrol hover:bg-petrol-deep`}
-        >{t`It was there: leave it`}</button>
-      ) : null}
-      {spoilt || again ? null : (
-        <button
-          type="button"
-          onClick={() => onNoted({ later })}
-          className={`${target} border-l-8 border-amber bg-amber-tint text-amber-ink`}
-        >{t`Come back to it ${comeBackWords[later]}`}</button>
-      )}
-      {judgement === null || judgement.left === null || spoilt ? null : (
-        <button
-          type="button"
-          onClick={() => onNoted({ settled: 'customer takes it' })}
-          className={`${target} border border-ink/50 bg-paper hover:border-petrol`}
-        >{t`The customer takes it as it is`}</button>
-      )}
-      {spoilt ? (
-        <button
-          type="button"
-          onClick={() => onNoted({ later: 'at hand-over' })}
-          className={`${target} border-l-8 border-stop bg-stop-tint text-stop`}
-        >{t`Note it`}</button>
-      ) : null}
-    </div>
   )
 }

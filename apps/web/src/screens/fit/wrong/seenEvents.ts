@@ -1,9 +1,17 @@
 import type { Problem } from '@truelay/contract'
+import type { Fitting } from '../fitting.ts'
 import type { NewFitEvent } from '../useFit.ts'
+import { spoiltEvents } from './anotherPieceEvents.ts'
 import type { Becomes, Seen } from './SomethingWrong.tsx'
 
 /** What one tap at the end brings about: what was seen, unless it stands already, and what became of it. */
-export function seenEvents(stepId: string, again: Problem | null, seen: Seen, becomes: Becomes): NewFitEvent[] {
+export function seenEvents(
+  state: Fitting,
+  stepId: string,
+  again: Problem | null,
+  seen: Seen,
+  becomes: Becomes,
+): NewFitEvent[] {
   const id = again?.id ?? crypto.randomUUID()
   const { problem, place, onPart, answers, photos, judgement } = seen
   const cause = judgement?.causes[0]?.id
@@ -25,7 +33,9 @@ export function seenEvents(stepId: string, again: Problem | null, seen: Seen, be
             ...(cause === undefined ? {} : { cause }),
           },
         ]
-  return 'settled' in becomes
-    ? [...first, { kind: 'problemSettled', stepId, problemId: id, outcome: becomes.settled }]
-    : first
+  if ('later' in becomes) return first
+  if (!('settled' in becomes)) return [...first, ...spoiltEvents(state, stepId, becomes)]
+  const { settled: outcome, cure } = becomes
+  const done = cure === undefined ? {} : { cure: [...cure] }
+  return [...first, { kind: 'problemSettled', stepId, problemId: id, outcome, ...done }]
 }
