@@ -1,4 +1,4 @@
-import { pullHeats, pullWays } from '@truelay/core/lay'
+import { pullHeats, pullWays, schoolNames } from '@truelay/core/lay'
 import { ingredients, liquidSchools } from '@truelay/core/mix'
 import {
   bottleUse,
@@ -140,6 +140,11 @@ export const partPlan = mirrors<PartPlan>()(
         glueLineRisk: z.boolean(),
       }),
     ),
+    begin: z.enum(schoolNames).optional(),
+    stretched: z
+      .array(z.strictObject({ at: point, stretch: z.number().min(0).max(10) }))
+      .max(100)
+      .optional(),
     edges: z.array(
       z.strictObject({
         name: text,

@@ -3,7 +3,8 @@ import { practiceWith } from '@truelay/core/practice'
 import { required } from '@truelay/core/result'
 import { describe, expect, test } from 'vitest'
 import { minutesIn, smallFit, smallPlan, smallStep } from '../testing/index.ts'
-import { faultStageOf, isDue, openProblems, stopsPart, whatIsKnown } from './problems.ts'
+import { faultStageOf, isDue, openProblems, stopsPart } from './problems.ts'
+import { whatIsKnown } from './whatIsKnown.ts'
 
 const wait = (kind: string) => ({
   label: { text: 'grab', with: [] },
@@ -139,6 +140,74 @@ describe('what is known of a place', () => {
   })
   test('what is not known is left out', () => {
     expect(asked(at(2), { edge: null as never })).toEqual({ roomC: 21, humidityPercent: 45, found: [], answers: {} })
+  })
+  describe('at the very spot, of the gun, the blade and the past', () => {
+    const film = { glueLineStretch: 0.02, damageC: 110 }
+    const drawing = {
+      ...plan.drawing,
+      part: [
+        [0, 0],
+        [1600, 0],
+        [1600, 800],
+        [0, 800],
+      ] as [number, number][],
+    }
+    const spotted = {
+      ...plan,
+      drawing,
+      stretched: [
+        { at: [200, 200] as [number, number], stretch: 0.031 },
+        { at: [900, 400] as [number, number], stretch: 0.012 },
+      ],
+      heat: [{ use: 'post-heat', leastC: 80 }] as never,
+    }
+    const known = (more: Partial<Parameters<typeof whatIsKnown>[0]>, count = 4, ...events: never[]) =>
+      whatIsKnown({
+        state: smallFit({ ...plan }, ...done(count), ...events),
+        step: plan.steps[4] ?? smallStep('none'),
+        place: { edge: null },
+        air,
+        found: [],
+        answers: {},
+        now: minutesIn(30),
+        ...more,
+      })
+    const spot = (at: readonly [number, number]) =>
+      known({ state: { ...smallFit(plan, ...done(4)), plan: spotted }, at, film })
+    test('the stretch of the nearest spot, and none away from all of them', () => {
+      expect(spot([210, 190])).toMatchObject({ stretch: 0.031, glueLineStretch: 0.02 })
+      expect(spot([900, 420])).toMatchObject({ stretch: 0.012 })
+      expect(spot([1500, 700])).toMatchObject({ stretch: 0 })
+      expect(known({ at: [1, 1], film })).not.toHaveProperty('stretch')
+      expect(known({ film })).not.toHaveProperty('stretch')
+    })
+    test('a hollow that lies there', () => {
+      const hollow = smallStep('hollow', {
+        references: [{ kind: 'hollow', name: 'duct' }],
+        picture: { film: 'laid', marks: [{ kind: 'zone', at: [300, 300], radiusMm: 40 }] },
+      })
+      const into = { ...spotted, steps: [...plan.steps, hollow] }
+      const at = (place: readonly [number, number]) =>
+        known({ state: { ...smallFit(plan, ...done(4)), plan: into }, at: place, film }).hollow
+      expect(at([320, 310])).toBe(true)
+      expect(at([1200, 700])).toBeUndefined()
+    })
+    test('what the thermometer showed, against the heat that was given last', () => {
+      const heated = { ...smallFit(plan, ...done(6)), plan: spotted }
+      expect(known({ state: heated, readC: 62, film })).toMatchObject({ hottestC: 62, leastC: 80, damageC: 110 })
+      expect(known({ readC: 62, film })).not.toHaveProperty('leastC')
+      expect(known({ film })).not.toHaveProperty('hottestC')
+    })
+    test('the age of the segment in the knife, where it was put in during this fit', () => {
+      const used = (fresh: boolean, cutMm: number) => ({ kind: 'bladeUsed', stepId: 'soften', fresh, cutMm }) as never
+      expect(known({ bladeLastsMm: 3000 }, 4, used(false, 900))).not.toHaveProperty('bladeCutMm')
+      const cut = known({ bladeLastsMm: 3000 }, 4, used(true, 900), used(false, 400))
+      expect(cut).toMatchObject({ bladeCutMm: 1300, bladeLastsMm: 3000 })
+    })
+    test('earlier fits of the piece', () => {
+      expect(known({ earlier: { fits: 4, same: 3 } })).toMatchObject({ earlierFits: 4, earlierSame: 3 })
+      expect(known({ earlier: { fits: 0, same: 0 } })).not.toHaveProperty('earlierFits')
+    })
   })
   test('of bottles the last that was in hand counts', () => {
     const bottle = (soapMlPerL: number) => ({

@@ -1,15 +1,7 @@
-import {
-  canBeLeft,
-  type ComeBackTime,
-  type FaultAnswers,
-  type FaultEvidence,
-  type FaultKind,
-  type FaultStage,
-  spoils,
-} from '@truelay/core/judge'
-import type { FindingKind, NamedPlace, PlanStep } from '@truelay/core/plan'
+import { canBeLeft, type ComeBackTime, type FaultKind, type FaultStage, spoils } from '@truelay/core/judge'
+import type { PlanStep } from '@truelay/core/plan'
 import { pieceSince } from './anotherPiece.ts'
-import { unsettledSpoils, wettedAt } from './clocks.ts'
+import { unsettledSpoils } from './clocks.ts'
 import { type FitEventOf, standing } from './fitEvents.ts'
 import type { Begun } from './fitState.ts'
 
@@ -29,50 +21,6 @@ export function faultStageOf({ plan, done }: Pick<Begun, 'plan' | 'done'>): Faul
   if (plan.film.laid === 'dry' || steps.some(({ phase }) => phase === 'lay')) return 'tacked'
   return 'wet'
 }
-
-interface AskedOf {
-  readonly state: Begun
-  /** The step in hand. */
-  readonly step: PlanStep
-  readonly place: Pick<NamedPlace, 'edge'>
-  readonly air: { readonly temperatureC: number; readonly humidityPercent: number }
-  /** What the walk-round found on this part. */
-  readonly found: readonly FindingKind[]
-  readonly answers: FaultAnswers
-  readonly now: Date
-}
-
-/** What the app knows of a place: by the plan, the log of this fit, the air and the walk-round. What it does not know is left out. */
-export function whatIsKnown({ state, step, place, air, found, answers, now }: AskedOf): FaultEvidence {
-  const { plan, done } = state
-  const minutesEarly = done.reduce((most, { earlySeconds = 0 }) => Math.max(most, earlySeconds / 60), 0)
-  const minutesDry =
-    step.driesInMinutes === undefined
-      ? 0
-      : (now.getTime() - wettedAt(state, step, now).getTime()) / 60_000 - step.driesInMinutes
-  const slip = inHand(state, 'slip')
-  const tack = inHand(state, 'tack')
-  const asked = (use: 'slip' | 'tack') => plan.solutions.find((s) => s.use === use)?.strength
-  const pulled = plan.steps.slice(0, done.length).some(({ references }) => references.some((r) => r.kind === 'pull'))
-  const { edge } = place
-  return {
-    ...(edge === null ? {} : { excessMmPer100: pulled ? edge.leftMmPer100 : edge.unpulledMmPer100 }),
-    ...(minutesEarly > 0 ? { minutesEarly } : {}),
-    ...(minutesDry > 0 ? { minutesDry } : {}),
-    ...(slip === null ? {} : { slipSoapMlPerL: slip.soapMlPerL, askedSoapMlPerL: asked('slip')?.soapMlPerL }),
-    ...(tack === null
-      ? {}
-      : { tackAlcoholPercent: tack.alcoholPercent, askedAlcoholPercent: asked('tack')?.alcoholPercent }),
-    roomC: air.temperatureC,
-    humidityPercent: air.humidityPercent,
-    found,
-    answers,
-  }
-}
-
-/** The strength of the bottle that was last taken in hand. */
-const inHand = (state: Begun, use: 'slip' | 'tack') =>
-  standing(state, 'bottleTaken').findLast((bottle) => bottle.use === use) ?? null
 
 /** What was wrong and has not been settled, the oldest first. What was noted before one said when stands there for the record only. */
 export function openProblems(state: Begun): Problem[] {

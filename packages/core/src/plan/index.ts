@@ -9,6 +9,7 @@ export { type LiquidOption, liquidOptions, liquidRefused } from './liquidOptions
 export { type NamedPlace, namedPlace } from './namedPlace.ts'
 export { type OrdinaryPlace, ordinaryForm } from './ordinaryForm.ts'
 export { filmDoubt } from './lying.ts'
+export { spotMm, type StretchedSpot } from './stretchedSpots.ts'
 export { correctionFor, gapIsRight, type MeasuredGap, measuredGaps, planOfStep, wrongAfter } from './measuredGaps.ts'
 export { bowEnoughMm, carryReadings, orderPractice, rehearsalOptions } from './orderFigures.ts'
 export {

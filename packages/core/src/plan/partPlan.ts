@@ -1,11 +1,12 @@
 import type { EdgeRule } from '../align/index.ts'
 import type { EdgeCode, FormDoc, PartMaterial } from '../form/index.ts'
 import type { Polygon, Vec2 } from '../geometry/index.ts'
-import type { Pull } from '../lay/index.ts'
+import type { Pull, SchoolName } from '../lay/index.ts'
 import type { Addition, LiquidSchool, Strength } from '../mix/index.ts'
 import type { Sentence } from '../say/index.ts'
 import type { ClimateWait } from '../wait/index.ts'
 import type { FilmDoc } from './filmDoc.ts'
+import type { StretchedSpot } from './stretchedSpots.ts'
 import type { PieceCut } from './pieceCut.ts'
 import type { Hands } from './workChoices.ts'
 import type { BottleUse, HeatUse, PlanStep } from './step.ts'
@@ -145,6 +146,9 @@ export interface PartPlan {
   readonly hands: Hands
   readonly anchors: readonly Anchor[]
   readonly pulls: readonly Pull[]
+  /** Where the laying begins, and where film is stretched by it; left out in plans from before it was kept. */
+  readonly begin?: SchoolName | undefined
+  readonly stretched?: readonly StretchedSpot[] | undefined
   readonly edges: readonly PlannedEdge[]
   readonly checks: readonly CheckPoint[]
   readonly gapToleranceMm: number

@@ -8,6 +8,7 @@ import type { PlacedPart } from './placeOn.ts'
 import { planContextOf } from './planContextOf.ts'
 import { barsHeat } from './rules/rule.ts'
 import { explainSchools } from './schools.ts'
+import { stretchedSpots } from './stretchedSpots.ts'
 import { minutesOf, stepsOf } from './stepsOf.ts'
 
 /**
@@ -20,7 +21,7 @@ export function planWork(placed: PlacedPart, conditions: Conditions): Result<Par
   if (!found.ok) return found
   const context = found.value
   const { form } = placed
-  const { surface, natural, rehearsal } = placed.laid
+  const { surface, natural, worked, rehearsal } = placed.laid
   const { film, practice, schools, chosen } = conditions
   const steps = stepsOf(context)
   const checks = [...context.checks, ...context.openings.flat().flatMap((opening) => opening.checks)]
@@ -40,6 +41,8 @@ export function planWork(placed: PlacedPart, conditions: Conditions): Result<Par
     hands: context.hands,
     anchors: context.anchors,
     pulls: context.pulls,
+    begin: schools.begin,
+    stretched: stretchedSpots(surface, worked, context.toFlat),
     edges: context.edges,
     checks,
     gapToleranceMm: gapTolerance(context.edges, checks),

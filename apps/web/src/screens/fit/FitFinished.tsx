@@ -1,13 +1,7 @@
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import { type JobBundle, openProblems, type Part, type Problem, spoilWords, standing } from '@truelay/contract'
-import {
-  comeBackWords,
-  type FaultOutcome,
-  faultOutcomeWords,
-  faultWords,
-  spoils,
-} from '@truelay/core/judge'
+import { comeBackWords, type FaultOutcome, faultOutcomeWords, faultWords, spoils } from '@truelay/core/judge'
 import { say, type Sentence } from '@truelay/core/say'
 import { Check } from 'lucide-react'
 import { useState } from 'react'
@@ -62,7 +56,9 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
           {bundle.job.vehicle.model}, {bundle.job.vehicle.plate}
         </p>
         <Title look="far">
-          {settled?.outcome === 'laid again' && settled.from === undefined ? t`${part.name} is to be laid again` : t`${part.name} is done`}
+          {settled?.outcome === 'laid again' && settled.from === undefined
+            ? t`${part.name} is to be laid again`
+            : t`${part.name} is done`}
         </Title>
         <p className="mt-2 text-title">{t`${state.done.length} steps in ${countText(tookMs)}. ${open.length === 0 ? t`Nothing stands on the come-back list.` : t`${open.length} on the come-back list.`}`}</p>
         {problems.length === 0 ? null : (

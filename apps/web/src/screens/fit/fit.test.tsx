@@ -140,7 +140,7 @@ describe('a fit from the first step to the last', () => {
       problem: 'crease',
       when: 'before the cut',
       comeBack: true,
-      cause: 'too much film',
+      cause: 'folded by the squeegee',
     })
   })
   test('which bottle is in hand is asked, and a wrong one is told', async () => {
@@ -236,7 +236,7 @@ describe('the record', () => {
     await sees(/Batches.*0412\.1-1/)
     await sees(/Gaps.*first.*after/)
     await sees(
-      /Found during the fit.*crease.*at a corner, by more film than the form takes there.*the customer has seen it and takes it/i,
+      /Found during the fit.*crease.*at a corner, by the squeegee ran into a wrinkle.*the customer has seen it and takes it/i,
     )
     await sees('Steps, 23 of 23')
     await sees(/wait after it cut short by \d+ min/)

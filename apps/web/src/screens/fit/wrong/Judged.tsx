@@ -5,6 +5,7 @@ import { atStart, clauses, length, percent, type Sentence } from '@truelay/core/
 import { useCallback, useState } from 'react'
 import { StepDrawing } from '../../../drawings/StepDrawing.tsx'
 import { useAspect } from '../useAspect.ts'
+import { NumberField } from '../../../ui/NumberField.tsx'
 import { useWords } from '../../../ui/words.ts'
 
 interface JudgedProps {
@@ -13,6 +14,9 @@ interface JudgedProps {
   /** Where another piece would come from. */
   readonly spare: Sentence
   readonly place: { readonly at: Vec2 | null; readonly edge: string | null }
+  /** What the thermometer read there; null where nobody has read it. */
+  readonly readC: number | null
+  readonly onReadC: (readC: number) => void
   readonly onAnswer: (ask: FaultQuestion, answer: boolean) => void
 }
 
@@ -21,7 +25,7 @@ const leastShown = 0.04
 const shownAtFirst = 3
 
 /** Why, with what speaks for it, and what to do where the work stands. */
-export function Judged({ judgement, plan, spare, place, onAnswer }: JudgedProps) {
+export function Judged({ judgement, plan, spare, place, readC, onReadC, onAnswer }: JudgedProps) {
   const t = useWords()
   const { causes, tellApart, cure, cautions, until, tooLate, left } = judgement
   const [picture, aspect] = useAspect()
@@ -70,6 +74,9 @@ export function Judged({ judgement, plan, spare, place, onAnswer }: JudgedProps)
             </div>
           </div>
         )}
+        {causes.some(({ id }) => id === 'too hot' || id === 'too little heat') ? (
+          <ReadThere readC={readC} onReadC={onReadC} />
+        ) : null}
         {cure.length === 0 ? null : (
           <div
             ref={picture}
@@ -134,6 +141,33 @@ export function Judged({ judgement, plan, spare, place, onAnswer }: JudgedProps)
     </section>
   )
 }
+
+/** A reading of the thermometer at the place, where heat may be behind it. */
+function ReadThere({ readC, onReadC }: Pick<JudgedProps, 'readC' | 'onReadC'>) {
+  const t = useWords()
+  const [asked, setAsked] = useState(readC !== null)
+  return asked ? (
+    <div className="mt-3 max-w-64">
+      <NumberField
+        label={t`Thermometer showed there`}
+        unit="°C"
+        value={readC ?? usualReadC}
+        digits={0}
+        min={10}
+        max={200}
+        onCommit={onReadC}
+      />
+    </div>
+  ) : (
+    <button
+      type="button"
+      onClick={() => setAsked(true)}
+      className="label-strong mt-3 min-h-11 text-body text-petrol underline"
+    >{t`I read the thermometer there`}</button>
+  )
+}
+/** What the field shows before anything is typed. */
+const usualReadC = 60
 
 function CauseLine({ cause, first }: { readonly cause: RankedCause; readonly first: boolean }) {
   const t = useWords()

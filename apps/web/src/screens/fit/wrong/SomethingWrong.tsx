@@ -14,6 +14,7 @@ import { atStart, say, type Sentence, verbatim } from '@truelay/core/say'
 import { Dialog } from 'radix-ui'
 import { useState } from 'react'
 import type { Air } from '../../../bench/useAir.ts'
+import { useRecallPart } from '../../../bench/useRecallPart.ts'
 import { Notice } from '../../../ui/Notice.tsx'
 import { useWords } from '../../../ui/words.ts'
 import type { Fitting } from '../fitting.ts'
@@ -134,7 +135,9 @@ function JudgedThere({ fault, place, again, onNoted, ...parts }: JudgedThereProp
   const [photos, setPhotos] = useState<readonly Photo[]>([])
   const [curing, setCuring] = useState<'not' | 'doing' | 'done'>('not')
   const { state, bundle, part } = parts
-  const outcome = useJudged({ ...parts, seen: { fault, place, at: place.at, answers } })
+  const [readC, setReadC] = useState<number | null>(null)
+  const known = useRecallPart(bundle, part)
+  const outcome = useJudged({ ...parts, known, seen: { fault, place, at: place.at, answers, readC } })
   const judgement = outcome.ok ? outcome.value : null
   const cure = judgement?.cure ?? []
   const spare = spareOf(bundle, part, state)
@@ -169,6 +172,8 @@ function JudgedThere({ fault, place, again, onNoted, ...parts }: JudgedThereProp
           plan={state.plan}
           spare={spare === null ? say`Another piece: no spare in this kit, cut one from the roll.` : spare.says}
           place={where}
+          readC={readC}
+          onReadC={setReadC}
           onAnswer={(ask, answer) => setAnswers({ ...answers, [ask]: answer })}
         />
       ) : (
@@ -178,7 +183,10 @@ function JudgedThere({ fault, place, again, onNoted, ...parts }: JudgedThereProp
           </Notice>
           <button
             type="button"
-            onClick={() => setAnswers({})}
+            onClick={() => {
+              setAnswers({})
+              setReadC(null)
+            }}
             className="label-strong min-h-14 border border-ink/50 bg-paper px-5 text-lead"
           >{t`Answer anew`}</button>
         </div>
