@@ -12,6 +12,7 @@ export { faultAnswers } from './fit/faultAnswers.ts'
 export { faultEvidence, judgeRequest } from './judgeRequest.ts'
 export { type WorkedStep, workedSteps } from './fit/workedMinutes.ts'
 export { againFrom, awaitedPiece, pieceSince, sparesUsed } from './fit/anotherPiece.ts'
+export { type Visit, visitOf, visitWithoutLog } from './fit/visitOf.ts'
 export { whatIsKnown } from './fit/whatIsKnown.ts'
 export { faultStageOf, isDue, openProblems, type Problem, stopsPart } from './fit/problems.ts'
 export { stopsClosing } from './fit/stopsClosing.ts'
@@ -119,7 +120,16 @@ export {
   supply,
   waterKind,
 } from './liquids.ts'
-export { type JobCorrection, jobCorrection, type NewJob, newJob, type NewPart, newPart } from './newJob.ts'
+export {
+  type JobCorrection,
+  jobCorrection,
+  type NewJob,
+  newJob,
+  type NewPart,
+  newPart,
+  type NewVisit,
+  newVisit,
+} from './newJob.ts'
 export {
   type JobList,
   jobList,

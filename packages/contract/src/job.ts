@@ -41,6 +41,8 @@ export const part = z.strictObject({
   /** The order in which it is laid; null = as the usual school says. */
   order: chosenOrder.nullable(),
   choices: workChoices,
+  /** The part that was laid, where this is a come-back visit to it. */
+  visitOf: partId.optional(),
 })
 export type Part = z.infer<typeof part>
 
@@ -67,6 +69,8 @@ export const job = z.strictObject({
   closedAt: moment.nullable(),
   /** When it was taken off the list as opened by mistake; all that was done stays with it. */
   removedAt: moment.nullable(),
+  /** The job that this is a come-back visit of. */
+  visitOf: jobId.optional(),
 })
 export type Job = z.infer<typeof job>
 

@@ -1,7 +1,7 @@
 import { say } from '@truelay/core/say'
 import { z } from 'zod'
 import { asIssue, nothingSaid, saysSomething } from './failure.ts'
-import { filmId, moment, modelId, personId } from './ids.ts'
+import { filmId, moment, modelId, partId, personId } from './ids.ts'
 
 /** A part to be covered, as it is chosen. */
 export const newPart = z.strictObject({ slot: z.string().min(1).max(40), name: z.string().min(1).max(60), filmId })
@@ -24,6 +24,15 @@ export const newJob = head
       context.addIssue({ ...asIssue(say`the vehicle must leave after it has come`), path: ['dueAt'] })
   })
 export type NewJob = z.infer<typeof newJob>
+
+/** A come-back visit to parts that were laid before. */
+export const newVisit = z
+  .strictObject({ personId, arrivesAt: moment, dueAt: moment, partIds: z.array(partId).min(1).max(60) })
+  .superRefine((visit, context) => {
+    if (new Date(visit.dueAt) <= new Date(visit.arrivesAt))
+      context.addIssue({ ...asIssue(say`the vehicle must leave after it has come`), path: ['dueAt'] })
+  })
+export type NewVisit = z.infer<typeof newVisit>
 
 /** What was taken down wrongly, or has changed since. */
 export const jobCorrection = head

@@ -57,6 +57,7 @@ const deeds: Readonly<Record<string, Deed | ((body: Body) => Deed)>> = {
   'PUT /supplies': keptByInstallers,
 
   'POST /jobs': done('installer', (_, body) => say`a new job, plate ${name(text(body.plate))}`),
+  'POST /jobs/:job/visits': done('installer', ([job = '']) => say`a come-back visit of job ${name(job)}`),
   'PATCH /jobs/:job': done(
     'installer',
     ([job = ''], body) => say`job ${name(job)}: ${name(fieldsOf(body).join(', '))}`,

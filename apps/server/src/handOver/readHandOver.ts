@@ -85,11 +85,15 @@ export async function readHandOver(database: Database, id: JobId, now: Date): Pr
         }
       : null,
     stops: parts.flatMap((part, i) => stopsClosing(part.name, fits[i] ?? { phase: 'not begun' }) ?? []),
-    looks: edgeLooks(
-      job,
-      handed.map((part, i) => ({ ...part, open: open(i) })),
-      practice,
-      shop.hours,
+    // What was looked at again is not looked at thrice more.
+    looks: (job.visitOf === undefined
+      ? edgeLooks(
+          job,
+          handed.map((part, i) => ({ ...part, open: open(i) })),
+          practice,
+          shop.hours,
+        )
+      : []
     ).map(({ at, title }) => ({ at: at.toISOString(), title })),
     handedOver: signed,
   }
@@ -98,6 +102,9 @@ export async function readHandOver(database: Database, id: JobId, now: Date): Pr
 /** What its owner is told of a part hangs on what was laid, so on its fit and not on what is on the list by now. */
 function toTell(part: Part, state: FitState | undefined, slot: Slot | undefined) {
   if (state === undefined || state.phase === 'not begun') return []
+  // A visit at which nothing was lifted or warmed changes nothing of what its owner knows.
+  const put = standing(state, 'problemSettled').some(({ outcome }) => outcome === 'put right')
+  if (part.visitOf !== undefined && !put) return []
   return [
     {
       name: part.name,

@@ -2,6 +2,7 @@ import { type Job, jobId, type NewJob, worksHere } from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
 import { desc } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
+import { nextNumber } from './nextNumber.ts'
 import { readModel } from '../models/queries.ts'
 import { NotFound } from '../reply/reply.ts'
 import { readFilms } from '../shelf/queries.ts'
@@ -28,9 +29,7 @@ export async function addJob(database: Database, draft: NewJob): Promise<Job> {
     throw new NotFound(say`There is no film "${name(strange.filmId)}" on the shelf.`, say`Choose a film of the shelf.`)
   const id = await database.write(async (db) => {
     const last = await db.select().from(jobs).orderBy(desc(jobs.number)).limit(1)
-    const all = await db.select({ number: jobs.number }).from(jobs)
-    const highest = Math.max(0, ...all.map((row) => Number.parseInt(row.number, 10) || 0))
-    const number = String(highest + 1).padStart(4, '0')
+    const number = await nextNumber(db)
     await db.insert(jobs).values({
       id: number,
       number,

@@ -39,6 +39,7 @@ export const toJob = (row: typeof jobs.$inferSelect): Job =>
     dueAt: row.dueAt,
     closedAt: row.closedAt,
     removedAt: row.removedAt,
+    ...(row.visitOf === null ? {} : { visitOf: row.visitOf }),
   })
 
 const toPart = (row: typeof parts.$inferSelect): Part =>
@@ -55,6 +56,7 @@ const toPart = (row: typeof parts.$inferSelect): Part =>
     shift: { xMm: row.shiftXMm, yMm: row.shiftYMm, turnDeg: row.shiftTurnDeg },
     order: row.layOrder === null ? null : readStored('chosenOrder', row.id, row.layOrder),
     choices: row.choices === null ? nothingChosen : readStored('workChoices', row.id, row.choices),
+    ...(row.visitOf === null ? {} : { visitOf: row.visitOf }),
   })
 
 export async function readJob({ read }: Database, id: JobId): Promise<Job> {

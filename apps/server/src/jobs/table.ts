@@ -34,6 +34,8 @@ export const jobs = sqliteTable(
     signOff: storedColumn('sign_off'),
     /** Parts that are fitted together. */
     sets: storedColumn('part_sets'),
+    /** The job that this is a come-back visit of. */
+    visitOf: text('visit_of'),
   },
   (table) => [index('jobs_by_plate').on(table.plate), index('jobs_by_closing').on(table.closedAt)],
 )
@@ -62,6 +64,8 @@ export const parts = sqliteTable(
     choices: storedColumn('work_choices'),
     /** It is not to be covered after all; what was done on it stays. */
     droppedAt: text('dropped_at'),
+    /** The part that was laid, where this is a come-back visit to it. */
+    visitOf: text('visit_of'),
   },
   (table) => [index('parts_by_job').on(table.jobId, table.place)],
 )

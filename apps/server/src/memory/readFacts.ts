@@ -28,7 +28,13 @@ export async function readFacts(database: Database): Promise<FitFacts> {
     .from(fitProgressRows)
     .innerJoin(parts, eq(parts.id, fitProgressRows.partId))
     .innerJoin(jobs, eq(jobs.id, parts.jobId))
-    .where(and(isNull(jobs.removedAt), sql`json_extract(${fitProgressRows.document}, '$.doc.state') = 'done'`))
+    .where(
+      and(
+        isNull(jobs.removedAt),
+        isNull(parts.visitOf),
+        sql`json_extract(${fitProgressRows.document}, '$.doc.state') = 'done'`,
+      ),
+    )
     .orderBy(asc(jobs.arrivedAt), asc(parts.place))
   const facts: FitFact[] = []
   for (const row of rows) {

@@ -38,6 +38,16 @@ export const writeRoutes: readonly WriteRoute[] = [
     },
   },
   {
+    method: 'POST',
+    path: '/jobs/0388/visits',
+    good: {
+      personId: 'ines',
+      arrivesAt: '2030-05-02T08:00:00.000Z',
+      dueAt: '2030-05-02T10:00:00.000Z',
+      partIds: ['0388-05'],
+    },
+  },
+  {
     method: 'PATCH',
     path: '/jobs/0412',
     good: {

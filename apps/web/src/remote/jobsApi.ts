@@ -13,6 +13,7 @@ import {
   type PartId,
   part,
   type NewJob,
+  type NewVisit,
 } from '@truelay/contract'
 import { z } from 'zod'
 import { api } from './api.ts'
@@ -25,6 +26,11 @@ const jobsApi = api.injectEndpoints({
   endpoints: (build) => ({
     addJob: build.mutation<Job, NewJob>({
       query: (body) => ({ url: 'jobs', method: 'POST', body }),
+      responseSchema: job,
+      invalidatesTags: ['Bay', 'Jobs'],
+    }),
+    openVisit: build.mutation<Job, { id: JobId; visit: NewVisit }>({
+      query: ({ id, visit }) => ({ url: `jobs/${at(id)}/visits`, method: 'POST', body: visit }),
       responseSchema: job,
       invalidatesTags: ['Bay', 'Jobs'],
     }),
@@ -73,6 +79,7 @@ const jobsApi = api.injectEndpoints({
 
 export const {
   useAddJobMutation,
+  useOpenVisitMutation,
   useJobsQuery,
   useForgetCustomerMutation,
   useCorrectJobMutation,

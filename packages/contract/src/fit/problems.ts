@@ -13,6 +13,7 @@ const heatsThrough = ({ heat }: PlanStep): boolean => heat === 'post-heat' || he
 
 /** How far the work on the part has come, by the steps that stand as done. */
 export function faultStageOf({ plan, done }: Pick<Begun, 'plan' | 'done'>): FaultStage {
+  if (plan.visit !== undefined) return plan.visit.stage
   const steps = plan.steps.slice(0, done.length)
   if (steps.some(cutsPart)) return 'cut'
   if (steps.some(heatsThrough)) return 'heated'

@@ -19,6 +19,8 @@ export {
   checkReadings,
   type GapMark,
   type HeatZone,
+  type LaidStage,
+  laidStages,
   type PartPlan,
   type PlanDrawing,
   type PlannedBatch,

@@ -11,6 +11,10 @@ import type { PieceCut } from './pieceCut.ts'
 import type { Hands } from './workChoices.ts'
 import type { BottleUse, HeatUse, PlanStep } from './step.ts'
 
+/** How far the work on film that lies has come. */
+export const laidStages = ['bonded', 'heated', 'cut'] as const
+export type LaidStage = (typeof laidStages)[number]
+
 /** A choice on one question where the trade is split. */
 export interface SchoolChoice {
   readonly question: Sentence
@@ -165,6 +169,8 @@ export interface PartPlan {
   readonly drawing: PlanDrawing
   /** What was found and what follows from it, beyond the steps. */
   readonly notes: readonly PlanNote[]
+  /** The film lies already: a come-back visit, and how far the work on it had come; left out where it is laid. */
+  readonly visit?: { readonly stage: LaidStage } | undefined
   readonly steps: readonly PlanStep[]
   readonly minutes: number
 }

@@ -77,7 +77,14 @@ export function VehicleHere({ shop, job, parts, people, now, fewParts }: Vehicle
       )}
       <ul>
         {shown.map((part) => (
-          <PartRow key={part.partId} part={part} shape={shapeOf(part)} isNext={part === next} now={now} />
+          <PartRow
+            key={part.partId}
+            part={part}
+            visit={job.visitOf !== undefined}
+            shape={shapeOf(part)}
+            isNext={part === next}
+            now={now}
+          />
         ))}
       </ul>
       {parts.length > shown.length ? (
@@ -99,11 +106,14 @@ const StageLink = ({ to, text }: { readonly to: string; readonly text: string })
 
 function PartRow({
   part,
+  visit,
   shape,
   isNext,
   now,
 }: {
   readonly part: PartProgress
+  /** A come-back visit to what lies already. */
+  readonly visit: boolean
   readonly shape: Shape | undefined
   readonly isNext: boolean
   readonly now: Date
@@ -122,7 +132,7 @@ function PartRow({
         <p className="text-note text-quiet">
           <span className="label-strong text-body text-ink">{part.name}</span>, {part.filmName}
         </p>
-        <p className={`font-bold leading-tight ${isNext ? 'text-title' : 'text-body'}`}>{t(headline(part))}</p>
+        <p className={`font-bold leading-tight ${isNext ? 'text-title' : 'text-body'}`}>{t(headline(part, visit))}</p>
         <Progress part={part} now={now} />
         <Open part={part} />
       </div>
@@ -132,6 +142,13 @@ function PartRow({
         ) : null}
         {part.state === 'done' ? (
           <Link to={`/jobs/${part.jobId}/record/${part.partId}`} className={buttonClass('plain')}>{t`Record`}</Link>
+        ) : visit ? (
+          part.state === 'fitting' ? null : (
+            <Link
+              to={`/jobs/${part.jobId}/fit/${part.partId}`}
+              className={buttonClass(isNext ? 'go' : 'plain')}
+            >{t`Begin the visit`}</Link>
+          )
         ) : (
           <Link
             to={`/jobs/${part.jobId}/lay-sheets/${part.partId}`}
@@ -167,10 +184,10 @@ function Open({ part }: { readonly part: PartProgress }) {
 }
 const fewShown = 2
 
-function headline(part: PartProgress): Sentence {
+function headline(part: PartProgress, visit: boolean): Sentence {
   if (part.state === 'done') return part.finishedAt === null ? say`Done` : say`Done at ${clock(part.finishedAt)}`
   if (part.state === 'fitting') return part.nextStep ?? say`Last step`
-  return say`See how it will lie, then fit`
+  return visit ? say`Walk its edges again, settle what was left open` : say`See how it will lie, then fit`
 }
 
 function Progress({ part, now }: { readonly part: PartProgress; readonly now: Date }) {

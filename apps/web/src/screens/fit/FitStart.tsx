@@ -13,6 +13,7 @@ import { NotMeasured } from '../job/NotMeasured.tsx'
 import { usePartQuestion } from '../../bench/usePartQuestion.ts'
 import { useToday } from '../../bench/useToday.ts'
 import { useNow } from '../../ui/useNow.ts'
+import { StartOfVisit } from './StartOfVisit.tsx'
 import { Remembered } from './Remembered.tsx'
 import { SetStrip } from './SetStrip.tsx'
 import type { Happened } from './useFit.ts'
@@ -27,7 +28,15 @@ interface FitStartProps {
 const notKept = say`The plan cannot be kept as it is. Go back to the lay sheet and look whether something in it is out of the ordinary.`
 
 /** Before the first step: the plan is worked out for the piece as it lies, and kept with the fit from then on. */
-export function FitStart({ bundle, part, happened }: FitStartProps) {
+export function FitStart(props: FitStartProps) {
+  return props.part.visitOf === undefined ? (
+    <StartOfFit {...props} />
+  ) : (
+    <StartOfVisit {...props} of={props.part.visitOf} />
+  )
+}
+
+function StartOfFit({ bundle, part, happened }: FitStartProps) {
   const t = useWords()
   const question = usePartQuestion(bundle, part)
   const today = useToday(bundle, useShift(part))

@@ -13,6 +13,7 @@ import { offerUndo } from '../../ui/undoOffer.ts'
 import { useWords } from '../../ui/words.ts'
 import { ForRole } from '../frame/ForRole.tsx'
 import { type Signature, SignatureFields, type SignatureHandle } from '../frame/SignatureFields.tsx'
+import { OpenVisit } from './OpenVisit.tsx'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 interface CloseJobProps {
@@ -39,6 +40,7 @@ export function CloseJob({ bundle: { job }, sheet }: CloseJobProps) {
         <WhatFailed error={error} />
         <div className="mt-3">
           <ForRole least="installer">
+            {job.visitOf === undefined ? <OpenVisit job={job} sheet={sheet} /> : null}{' '}
             <Button onClick={() => void reopen({ id: job.id, closed: false })}>{t`It is back: open it again`}</Button>
           </ForRole>
         </div>

@@ -34,7 +34,7 @@ export function HandOverScreen() {
         <HandedParts sheet={sheet} jobId={bundle.job.id} />
       </div>
       <div>
-        <Told sheet={sheet} />
+        <Told bundle={bundle} sheet={sheet} />
         <Papers bundle={bundle} sheet={sheet} />
         <CloseJob bundle={bundle} sheet={sheet} />
       </div>
@@ -95,13 +95,17 @@ function OutOfTheShop({ bundle, sheet }: SheetProps) {
 }
 
 /** What the owner is told, the dates first. */
-function Told({ sheet: { told } }: { readonly sheet: HandOver }) {
+function Told({ bundle: { job }, sheet: { told } }: SheetProps) {
   const t = useWords()
   return (
     <section aria-labelledby="told-title">
       <Heading id="told-title">{t`To the owner`}</Heading>
       {told === null ? (
-        <p className="mt-1 text-lead text-quiet">{t`Once a part is finished, the dates stand here.`}</p>
+        <p className="mt-1 text-lead text-quiet">
+          {job.visitOf === undefined
+            ? t`Once a part is finished, the dates stand here.`
+            : t`Nothing was lifted or warmed on this visit: what was said before still holds.`}
+        </p>
       ) : (
         <>
           <dl className="mt-2 grid grid-cols-3 gap-4">

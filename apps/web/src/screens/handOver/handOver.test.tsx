@@ -94,3 +94,22 @@ describe('handing over', () => {
     shop.signsIn(null)
   })
 })
+
+describe('coming back', () => {
+  test('a job that was handed over is come back to: walked, settled, handed over again', async () => {
+    const closed = shop.visit('/jobs/0388/hand-over')
+    await closed.presses('Open a come-back visit')
+    await closed.sees('What is looked at')
+    await closed.sees('Mirror cap, driver’s side')
+    await closed.presses('Open it')
+    await closed.isAt(/\/jobs\/04\d\d$/)
+    await closed.sees('A come-back visit.')
+    const number = /\/jobs\/(\d+)/.exec(closed.address())?.[1] ?? ''
+    const visit = shop.visit(`/jobs/${number}/fit/${number}-01`)
+    await visit.sees('Mirror cap, driver’s side: come-back visit')
+    await visit.sees(/Laid before there was a log of it, Hullskin 180 clear/)
+    await visit.presses(/^Start/)
+    await visit.sees(/Finger along: edge/)
+    await shop.visit('/').sees(/Go on/)
+  })
+})

@@ -64,6 +64,15 @@ function Corrections({ bundle }: { readonly bundle: JobBundle }) {
     <ForRole least="installer">
       <div className="flex-1 overflow-y-auto px-6 py-5">
         <Stands job={job} />
+        {job.visitOf === undefined ? null : (
+          <p className="mb-4 text-lead">
+            {t`A come-back visit.`}{' '}
+            <Link
+              to={`/jobs/${job.visitOf}`}
+              className="inline-flex min-h-11 items-center text-petrol underline"
+            >{t`The job in which it was laid`}</Link>
+          </p>
+        )}
         <section aria-label={t`The end of the job`} className="mb-5 flex flex-wrap items-center gap-4">
           {job.closedAt === null ? (
             <Link
