@@ -28,6 +28,23 @@ export const fitFact = fitTaught.extend({
 })
 mirrors<FitFact>()(fitFact)
 
-/** What all finished fits of the shop teach, the oldest first. */
-export const fitFacts = z.strictObject({ facts: z.array(fitFact) })
+/** What fits teach, as one file between shops. */
+export const factsFile = z.strictObject({ facts: z.array(fitFact).max(20_000) })
+
+/** The same as it is brought in, called by where it comes from. */
+export const factsBorrowed = factsFile.extend({ says: z.string().trim().min(1).max(80) })
+export type FactsBorrowed = z.infer<typeof factsBorrowed>
+
+/** What was fitted before some moment at a place of a model teaches nothing any more. */
+const factsForgotten = z.strictObject({ modelId, slot: z.string().min(1).max(40), at: moment })
+/** Forgets what was fitted there until now, or takes that back. */
+export const toForgetFacts = factsForgotten.omit({ at: true }).extend({ forgotten: z.boolean() })
+export type ToForgetFacts = z.infer<typeof toForgetFacts>
+
+/** What all finished fits teach, the oldest first: those of the shop, and what was brought in. */
+export const fitFacts = z.strictObject({
+  facts: z.array(fitFact),
+  borrowed: z.array(z.strictObject({ id: z.uuid(), says: z.string(), broughtAt: moment, facts: z.number().int() })),
+  forgotten: z.array(factsForgotten),
+})
 export type FitFacts = z.infer<typeof fitFacts>

@@ -92,8 +92,6 @@ export {
   type PartProgress,
   part,
   partProgress,
-  pieceShift,
-  type Shift,
 } from './job.ts'
 export {
   type ArrivedDraft,
@@ -190,6 +188,8 @@ export {
   type Piece,
   pieceDoc,
   piecePattern,
+  pieceShift,
+  type Shift,
   type Shelf,
   shelf,
   type WholeKit,
@@ -272,5 +272,15 @@ export {
   lightAcknowledged,
   lightAcknowledgedDraft,
 } from './handOver.ts'
-export { type FitFacts, fitFact, fitFacts, fitTaught } from './fitFact.ts'
+export {
+  type FactsBorrowed,
+  factsBorrowed,
+  factsFile,
+  type FitFacts,
+  fitFact,
+  fitFacts,
+  fitTaught,
+  type ToForgetFacts,
+  toForgetFacts,
+} from './fitFact.ts'
 export { taughtBy } from './fit/taughtBy.ts'

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { comeBackTimes, faultKinds, pieceSources } from '@truelay/core/judge'
 import { bodyKinds } from '@truelay/core/vehicle'
-import { filmDoc, kitDoc, pieceDoc } from './shelf.ts'
+import { filmDoc, kitDoc, pieceDoc, pieceShift } from './shelf.ts'
 import { filmId, formId, jobId, modelId, moment, partId, personId, pieceId, reckonedMoment } from './ids.ts'
 import { findings, signOff } from './walkRound.ts'
 import { formDoc } from './formDoc.ts'
@@ -13,14 +13,6 @@ import { shop } from './shop.ts'
 import { workChoices } from './workChoices.ts'
 
 const share = z.number().min(0).max(1)
-
-/** Where the installer wants the piece, against where it was registered. */
-export const pieceShift = z.strictObject({
-  xMm: z.number().min(-200).max(200),
-  yMm: z.number().min(-200).max(200),
-  turnDeg: z.number().min(-30).max(30),
-})
-export type Shift = z.infer<typeof pieceShift>
 
 export const part = z.strictObject({
   id: partId,

@@ -56,6 +56,14 @@ export const piecePattern = z.strictObject({
 })
 mirrors<PiecePattern>()(piecePattern)
 
+/** Where the installer wants the piece, against where it was registered. */
+export const pieceShift = z.strictObject({
+  xMm: z.number().min(-200).max(200),
+  yMm: z.number().min(-200).max(200),
+  turnDeg: z.number().min(-30).max(30),
+})
+export type Shift = z.infer<typeof pieceShift>
+
 /** One shape of a kit. */
 export const pieceDoc = z.strictObject({
   id: pieceId,
@@ -69,6 +77,8 @@ export const pieceDoc = z.strictObject({
   filmId,
   lot: z.string().min(1).max(40),
   pattern: piecePattern,
+  /** Where its fits have shown that it sits: every new job begins with it. Left out: where its outline has it. */
+  sits: pieceShift.optional(),
 })
 export type Piece = z.infer<typeof pieceDoc>
 

@@ -77,6 +77,13 @@ const deeds: Readonly<Record<string, Deed | ((body: Body) => Deed)>> = {
   'PUT /jobs/:job/sign-off': done('installer', ([job = '']) => say`the walk-round of job ${name(job)} signed`),
   'PUT /jobs/:job/sets': done('installer', ([job = '']) => say`the sets of job ${name(job)}`),
   'POST /jobs/:job/parts': done('installer', ([job = '']) => say`a part added to job ${name(job)}`),
+  'POST /memory/borrowed': done('lead', (_, body) => say`what fits teach brought in from ${name(text(body.says))}`),
+  'DELETE /memory/borrowed/:file': done('lead', () => say`what fits of another shop teach forgotten`),
+  'PUT /memory/forgotten': done('lead', (_, body) =>
+    body.forgotten === true
+      ? say`what fits at ${name(text(body.slot))} of ${name(text(body.modelId))} taught forgotten`
+      : say`what fits at ${name(text(body.slot))} of ${name(text(body.modelId))} taught counts again`,
+  ),
   'PUT /parts/:part/dropped': done(
     'installer',
     removal(

@@ -133,7 +133,7 @@ export function createApp({
     liquidRoutes(database, now),
     bladeRoutes(database, now),
     learnedRoutes(database),
-    memoryRoutes(database),
+    memoryRoutes(database, now),
     calendarRoutes(database, now),
     newsRoutes(news, life),
     backupRoutes(backups, now),

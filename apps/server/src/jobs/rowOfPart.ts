@@ -1,6 +1,6 @@
 import { type JobId, type NewPart, partId, type VehicleModel } from '@truelay/contract'
 import type { Database } from '../database/openDatabase.ts'
-import { standingPiece, standingVersionOf } from '../shelf/queries.ts'
+import { readPieces, standingPiece, standingVersionOf } from '../shelf/queries.ts'
 import type { parts } from './table.ts'
 
 interface WantedPart {
@@ -20,6 +20,10 @@ export async function rowOfPart(
   const formVersion = known?.formId ? await standingVersionOf(database, known.formId) : null
   // A piece that was cut from another film is none for this one.
   const sameFilm = known?.filmId === null || known?.filmId === wish.filmId
+  const pieceId = sameFilm && known?.pieceId ? await standingPiece(database, known.pieceId) : null
+  const [piece] = pieceId === null ? [] : await readPieces(database, [pieceId])
+  // Where its fits have shown that it sits is where it is begun.
+  const sits = piece?.sits ?? { xMm: 0, yMm: 0, turnDeg: 0 }
   return {
     id: partId.parse(`${job}-${String(place + 1).padStart(2, '0')}`),
     jobId: job,
@@ -30,9 +34,9 @@ export async function rowOfPart(
     formId: formVersion === null ? null : (known?.formId ?? null),
     formVersion,
     filmId: wish.filmId,
-    pieceId: sameFilm && known?.pieceId ? await standingPiece(database, known.pieceId) : null,
-    shiftXMm: 0,
-    shiftYMm: 0,
-    shiftTurnDeg: 0,
+    pieceId,
+    shiftXMm: sits.xMm,
+    shiftYMm: sits.yMm,
+    shiftTurnDeg: sits.turnDeg,
   }
 }

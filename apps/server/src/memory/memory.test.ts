@@ -1,5 +1,6 @@
-import { type FitFacts, fitFacts } from '@truelay/contract'
+import { type FitFacts, fitFacts, jobBundle, shelf } from '@truelay/contract'
 import { smallEvents, smallChecks, smallPlan, smallStep } from '@truelay/contract/testing'
+import { nameless } from '@truelay/core/memory'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { DemoServer } from '../testing/demoServer.ts'
 
@@ -93,5 +94,98 @@ describe('what finished fits teach', () => {
     await fit('0412-bonnet', {}, ...all(3))
     await send('PUT', '/jobs/0412/removed', { removed: true })
     expect(await facts()).toEqual([])
+  })
+})
+
+describe('what other shops have given', () => {
+  const given = {
+    partId: 'part-1',
+    at: '2029-05-01T09:00:00.000Z',
+    modelId: 'velmora-pipit',
+    slot: 'bonnet',
+    pieceId: 'pipit-bonnet-piece',
+    body: 'body-1',
+    hand: 'ines',
+    filmId: 'clearcoat-hull-180',
+    offset: null,
+    fingersAt: [],
+    faults: [],
+    pace: 1.1,
+    laidAgain: 0,
+  }
+  const memory = async (): Promise<FitFacts> => fitFacts.parse((await demo.get('/api/memory')).body)
+
+  test('counts beside what was fitted here, its vehicles and hands apart from ours', async () => {
+    await fit('0412-bonnet', {}, ...all(3))
+    expect((await send('POST', '/memory/borrowed', { says: 'Upriver', facts: [given] })).status).toBe(201)
+    const { facts: known, borrowed } = await memory()
+    expect(borrowed).toMatchObject([{ says: 'Upriver', facts: 1 }])
+    expect(known).toHaveLength(2)
+    expect(known[0]).toMatchObject({ modelId: 'velmora-pipit', pieceId: 'pipit-bonnet-piece', pace: 1.1 })
+    expect(known[0]?.hand).not.toBe('ines')
+    expect(known[0]?.body).not.toBe(known[1]?.body)
+  })
+  test('is forgotten again, once', async () => {
+    await send('POST', '/memory/borrowed', { says: 'Upriver', facts: [given] })
+    const [file] = (await memory()).borrowed
+    expect((await send('DELETE', `/memory/borrowed/${file?.id}`, undefined)).status).toBe(200)
+    expect((await memory()).facts).toEqual([])
+    const again = await send('DELETE', `/memory/borrowed/${file?.id}`, undefined)
+    expect(again.status).toBe(404)
+    expect(JSON.stringify(again.body)).toContain('it may be forgotten already')
+  })
+  test('what was saved here can be brought in elsewhere', async () => {
+    await fit('0412-bonnet', {}, read(['P', 3.7], ['Q', 3.7]), ...all(3))
+    const says = 'from here'
+    expect((await send('POST', '/memory/borrowed', { says, facts: nameless(await facts()) })).status).toBe(201)
+    expect((await memory()).facts).toHaveLength(2)
+  })
+  test('what is none is refused, and nothing is brought in', async () => {
+    expect((await send('POST', '/memory/borrowed', { says: 'x', facts: [{ ...given, pace: -1 }] })).status).toBe(400)
+    expect((await memory()).borrowed).toEqual([])
+  })
+})
+
+describe('what is to be forgotten', () => {
+  const forget = (forgotten: boolean) =>
+    send('PUT', '/memory/forgotten', { modelId: 'velmora-pipit', slot: 'bonnet', forgotten })
+
+  test('what was fitted there until now teaches nothing more; it is taken back as easily', async () => {
+    await fit('0412-bonnet', {}, ...all(3))
+    demo.now = new Date(demo.now.getTime() + 86_400_000)
+    expect((await forget(true)).status).toBe(200)
+    expect(await facts()).toEqual([])
+    await forget(false)
+    expect(await facts()).toHaveLength(1)
+  })
+  test('what is fitted afterwards teaches again, and other places do all the while', async () => {
+    demo.now = new Date('2030-04-01T12:00:00.000Z')
+    await forget(true)
+    await fit('0412-bonnet', {}, ...all(3))
+    expect(await facts()).toHaveLength(1)
+  })
+})
+
+describe('what fits have shown, taken into the piece', () => {
+  test('every new job begins with it', async () => {
+    const { pieces } = shelf.parse((await demo.get('/api/shelf')).body)
+    const piece = pieces.find(({ id }) => id === 'pipit-bonnet-piece')
+    const sits = { xMm: 0, yMm: -2.5, turnDeg: 0 }
+    expect((await send('PUT', '/pieces/pipit-bonnet-piece', { ...piece, sits })).status).toBe(200)
+    const wish = {
+      customer: 'Private owner',
+      modelId: 'velmora-pipit',
+      year: null,
+      colour: 'slate grey',
+      plate: 'QF 901',
+      bay: 'Bay 1',
+      personId: 'ines',
+      arrivesAt: '2030-05-02T08:00:00.000Z',
+      dueAt: '2030-05-03T16:00:00.000Z',
+      parts: [{ slot: 'bonnet', name: 'Bonnet', filmId: piece?.filmId }],
+    }
+    const opened = (await send('POST', '/jobs', wish)).body as { readonly id: string }
+    const bundle = jobBundle.parse((await demo.get(`/api/jobs/${opened.id}`)).body)
+    expect(bundle.parts[0]?.shift).toEqual(sits)
   })
 })

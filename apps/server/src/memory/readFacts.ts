@@ -6,6 +6,7 @@ import type { Database } from '../database/openDatabase.ts'
 import { readEachStored } from '../database/stored.ts'
 import { readStandingFit } from '../fit/keptState.ts'
 import { fitProgressRows } from '../fit/table.ts'
+import { borrowedRows, forgottenRows } from './table.ts'
 import { jobs, parts } from '../jobs/table.ts'
 
 /** What all finished fits of the shop teach, the oldest first; jobs that were opened by mistake teach nothing. */
@@ -36,10 +37,19 @@ export async function readFacts(database: Database): Promise<FitFacts> {
       ),
     )
     .orderBy(asc(jobs.arrivedAt), asc(parts.place))
-  const facts: FitFact[] = []
+  const [borrowed, gone] = await Promise.all([
+    database.read.select().from(borrowedRows).orderBy(asc(borrowedRows.broughtAt)),
+    database.read.select().from(forgottenRows),
+  ])
+  const forgottenAt = new Map(gone.map(({ modelId, slot, at }) => [`${modelId} ${slot}`, at]))
+  const files = borrowed.flatMap(({ document, ...file }) =>
+    readEachStored(database, 'factsFile', [{ id: file.id, document }]).map(({ facts }) => ({ ...file, facts })),
+  )
+  const facts: FitFact[] = files.flatMap(({ id, facts: own }) => own.map((fact) => elsewhere(id, fact)))
   for (const row of rows) {
     const taught = await taughtOf(database, row)
     if (taught === null || row.finishedAt === null) continue
+    if (row.finishedAt <= (forgottenAt.get(`${row.modelId} ${row.slot}`) ?? '')) continue
     facts.push({
       ...taught,
       offset: shifted(taught.offset, row.shift),
@@ -54,8 +64,20 @@ export async function readFacts(database: Database): Promise<FitFacts> {
       filmId: row.filmId,
     })
   }
-  return { facts } as FitFacts
+  return {
+    facts,
+    borrowed: files.map(({ facts: own, ...file }) => ({ ...file, facts: own.length })),
+    forgotten: gone,
+  } as FitFacts
 }
+
+/** Vehicles and hands of another shop are none of this one, whatever they are called. */
+const elsewhere = (file: string, fact: FitFact): FitFact => ({
+  ...fact,
+  partId: `${file.slice(0, 8)}-${fact.partId.slice(0, 50)}`,
+  body: `${file} ${fact.body}`,
+  hand: `${file.slice(0, 8)}-${fact.hand.slice(0, 50)}`,
+})
 
 interface Row {
   readonly partId: string

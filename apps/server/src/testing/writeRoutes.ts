@@ -48,6 +48,31 @@ export const writeRoutes: readonly WriteRoute[] = [
     },
   },
   {
+    method: 'POST',
+    path: '/memory/borrowed',
+    good: {
+      says: 'Film works upriver',
+      facts: [
+        {
+          partId: 'part-1',
+          at,
+          modelId: 'velmora-pipit',
+          slot: 'bonnet',
+          pieceId: 'pipit-bonnet-piece',
+          body: 'body-1',
+          hand: 'hand-1',
+          filmId: 'clearcoat-hull-180',
+          offset: null,
+          fingersAt: [],
+          faults: [],
+          pace: 1.1,
+          laidAgain: 0,
+        },
+      ],
+    },
+  },
+  { method: 'PUT', path: '/memory/forgotten', good: { modelId: 'velmora-pipit', slot: 'bonnet', forgotten: true } },
+  {
     method: 'PATCH',
     path: '/jobs/0412',
     good: {

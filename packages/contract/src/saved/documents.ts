@@ -3,7 +3,7 @@ import { bladeEntry } from '../blades.ts'
 import { fitEvent } from '../fit/fitEvents.ts'
 import { handedOver, lightAcknowledged } from '../handOver.ts'
 import { keptFit } from '../fit/keptFit.ts'
-import { fitTaught } from '../fitFact.ts'
+import { factsFile, fitTaught } from '../fitFact.ts'
 import { formDoc } from '../formDoc.ts'
 import { fitProgress, job, jobBundle, part } from '../job.ts'
 import { arrivedPiece } from '../kitCheck.ts'
@@ -69,6 +69,7 @@ export const documents = {
   fitEvent: savedDocument(fitEvent, [fitEventWithSentences, fitEventWithGapEdges, fitEventWithCut]),
   fitProgress: savedDocument(fitProgress),
   fitTaught: savedDocument(fitTaught),
+  factsFile: savedDocument(factsFile),
   // Made anew from the log where it cannot be read.
   fitState: savedDocument(keptFit),
   devices: savedDocument(deviceAddresses),

@@ -88,6 +88,45 @@ describe('what earlier fits teach', () => {
     )
   })
 
+  test('what fits have shown is taken into the piece, and back out of it', async () => {
+    const visit = shop.visit('/models/velmora-pipit/known')
+    await visit.presses('Take it into the piece')
+    await visit.sees('New jobs begin with what was taken into the piece.')
+    const shelf = async () => JSON.stringify((await shop.server.get('/api/shelf')).body)
+    expect(await shelf()).toContain('"sits":')
+    await visit.presses('Begin where the pattern has it')
+    await visit.seesNo('New jobs begin with what was taken into the piece.')
+    expect(await shelf()).not.toContain('"sits":')
+  })
+
+  test('fits are forgotten, and come back with one press', async () => {
+    const visit = shop.visit('/models/velmora-pipit/known')
+    await visit.presses('Forget its fits')
+    await visit.sees('None of its parts has been fitted here yet.')
+    await visit.presses('Undo')
+    await visit.sees(/Bonnet ?fitted 3 times/)
+  })
+
+  test('a file of another shop is brought in; one that is none says so and changes nothing', async () => {
+    const visit = shop.visit('/models/velmora-pipit/known')
+    await visit.sees('From other shops')
+    const bring = (text: string) =>
+      visit.user.upload(
+        screen.getByLabelText('File of what fits teach'),
+        new File([text], 'upriver.json', { type: 'application/json' }),
+      )
+    await bring('no facts at all')
+    await visit.sees('That is no file of what fits teach: nothing was changed.')
+    await bring(JSON.stringify({ facts: [] }))
+    await visit.sees('There is no fit in that file: nothing was changed.')
+    const { facts } = (await shop.server.get('/api/memory')).body as { facts: object[] }
+    await bring(JSON.stringify({ facts: facts.slice(0, 2) }))
+    await visit.sees(/upriver ?2 fits, brought in on/)
+    await visit.sees(/Bonnet ?fitted 5 times/)
+    await visit.presses('Forget it')
+    await visit.sees(/Bonnet ?fitted 3 times/)
+  })
+
   test('a model of which nothing was fitted says so', async () => {
     const visit = shop.visit('/models/ondrel-skua/known')
     await visit.sees('None of its parts has been fitted here yet.')

@@ -1,4 +1,4 @@
-import type { VehicleModel } from '@truelay/contract'
+import type { Piece, VehicleModel } from '@truelay/contract'
 import { faultKinds, faultWords } from '@truelay/core/judge'
 import { fingerWords, nameless, offsetWords, type PartKnown } from '@truelay/core/memory'
 import { atStart, count, counted, figure, name, say } from '@truelay/core/say'
@@ -6,12 +6,17 @@ import { Download } from 'lucide-react'
 import { Link, useParams } from 'react-router'
 import { useRecall } from '../../bench/useRecall.ts'
 import { useShopQuery } from '../../remote/api.ts'
-import { useMemoryQuery } from '../../remote/memoryApi.ts'
+import { useForgetFactsMutation, useMemoryQuery } from '../../remote/memoryApi.ts'
+import { useShelfQuery } from '../../remote/shelfApi.ts'
 import { useModelsQuery } from '../../remote/vehiclesApi.ts'
 import { saveFile } from '../shelf/saveFile.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
+import { offerUndo } from '../../ui/undoOffer.ts'
+import { ForRole } from '../frame/ForRole.tsx'
+import { FactsOfOthers } from './FactsOfOthers.tsx'
+import { TakeIntoPiece } from './TakeIntoPiece.tsx'
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 
@@ -35,6 +40,17 @@ function Known({ model }: { readonly model: VehicleModel }) {
   const t = useWords()
   const { data: shop } = useShopQuery()
   const { data: memory } = useMemoryQuery()
+  const { data: shelf } = useShelfQuery()
+  const [forget] = useForgetFactsMutation()
+  const forgetThere = async (slot: string) => {
+    const told = { modelId: model.id, slot }
+    const outcome = await forget({ ...told, forgotten: true })
+    if (outcome.error !== undefined) return
+    offerUndo({
+      said: say`Forgotten: the next fit begins to teach anew. The records stay.`,
+      back: () => forget({ ...told, forgotten: false }),
+    })
+  }
   const known = useRecall(
     model.parts.map(({ slot, pieceId }) => ({ modelId: model.id, slot, pieceId, body: null, hand: null })),
     shop ?? { practice: {} },
@@ -80,17 +96,21 @@ function Known({ model }: { readonly model: VehicleModel }) {
               <div>
                 <h2 className="text-lead font-bold leading-tight">{part.name}</h2>
                 <p className="text-body text-quiet">{t`fitted ${counted(of.fits, '# time', '# times')}`}</p>
+                <ForRole least="lead">
+                  <Button look="quiet" onClick={() => void forgetThere(part.slot)}>{t`Forget its fits`}</Button>
+                </ForRole>
               </div>
-              <KnownOf known={of} />
+              <KnownOf known={of} piece={shelf?.pieces.find(({ id }) => id === part.pieceId)} />
             </li>
           ))}
         </ul>
       )}
+      {memory === undefined ? null : <FactsOfOthers memory={memory} />}
     </div>
   )
 }
 
-function KnownOf({ known }: { readonly known: PartKnown }) {
+function KnownOf({ known, piece }: { readonly known: PartKnown; readonly piece: Piece | undefined }) {
   const t = useWords()
   const { offset, faults, fits, pace, laidAgain } = known
   const isFault = (fault: string): fault is (typeof faultKinds)[number] => faultKinds.some((kind) => kind === fault)
@@ -101,6 +121,7 @@ function KnownOf({ known }: { readonly known: PartKnown }) {
           {t(offsetWords(offset, plain))}
         </p>
       )}
+      {offset === null || piece === undefined ? null : <TakeIntoPiece piece={piece} offset={offset} />}
       {fingerWords(known).map((words) => (
         <p key={t(words)}>{t(words)}</p>
       ))}
