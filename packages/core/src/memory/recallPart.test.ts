@@ -8,6 +8,7 @@ import {
   fingerWords,
   nameless,
   offsetWords,
+  paceWords,
   recallPart,
   recallParts,
   timesWords,
@@ -234,5 +235,21 @@ describe('what leaves the shop', () => {
     expect(recallPart(nameless(facts), { ...there, hand: 'hand-1' }, practice)).toEqual(
       recallPart(facts, { ...there, hand: 'ines' }, practice),
     )
+  })
+})
+
+describe('how long it takes', () => {
+  const pace = (mean: number, low: number, high: number) => ({ pace: { mean, low, high } })
+  const said = (words: ReturnType<typeof paceWords>) => (words === null ? null : english(words))
+  test('longer or shorter than its plan, where that is sure', () => {
+    expect(said(paceWords(pace(1.21, 1.1, 1.3), null))).toBe('It takes 21 % longer than its plan says.')
+    expect(said(paceWords(pace(0.9, 0.85, 0.97), 40))).toBe(
+      'It takes 10 % less than its plan says. Reckon with 36 minutes of work.',
+    )
+  })
+  test('nothing where it may be as planned, or differs too little', () => {
+    expect(paceWords(pace(1.2, 0.9, 1.5), 40)).toBeNull()
+    expect(paceWords(pace(1.03, 1.01, 1.05), 40)).toBeNull()
+    expect(paceWords({ pace: null }, 40)).toBeNull()
   })
 })

@@ -1,5 +1,16 @@
 import { correctionWords, type DirectionWords } from '../align/index.ts'
-import { count, counted, length, name, paragraph, say, type Sentence, verbatim } from '../say/index.ts'
+import {
+  count,
+  counted,
+  length,
+  minutes,
+  name,
+  paragraph,
+  percent,
+  say,
+  type Sentence,
+  verbatim,
+} from '../say/index.ts'
 import type { Estimated } from './mixedModel.ts'
 import type { KnownOffset, OffsetCause, PartKnown } from './recallPart.ts'
 
@@ -52,3 +63,14 @@ export const timesWords = ({ fits }: Pick<PartKnown, 'fits'>, part: string): Sen
   fits === 0
     ? say`The first ${name(part)} of this model here: nothing is known of it yet.`
     : say`Fitted ${counted(fits, '# time', '# times')} here.`
+
+/** How much longer or shorter it took than its plan says; null where that is not sure, or too little to plan otherwise. */
+export function paceWords({ pace }: Pick<PartKnown, 'pace'>, planMinutes: number | null): Sentence | null {
+  if (pace === null || (pace.low <= 1 && pace.high >= 1) || Math.abs(pace.mean - 1) < leastPace) return null
+  const share = percent(Math.round(100 * Math.abs(pace.mean - 1)))
+  const told =
+    pace.mean > 1 ? say`It takes ${share} longer than its plan says.` : say`It takes ${share} less than its plan says.`
+  return planMinutes === null ? told : say`${told} Reckon with ${minutes(Math.round(planMinutes * pace.mean))} of work.`
+}
+/** Less than a twentieth changes no plan of a day. */
+const leastPace = 0.05

@@ -1,5 +1,5 @@
 import type { JobBundle, Part } from '@truelay/contract'
-import { fingerWords, offsetWords } from '@truelay/core/memory'
+import { fingerWords, offsetWords, paceWords } from '@truelay/core/memory'
 import type { PartPlan } from '@truelay/core/plan'
 import { Link } from 'react-router'
 import { beginsThere, useRecallPart } from '../../bench/useRecallPart.ts'
@@ -20,8 +20,12 @@ export function Remembered({ bundle, part, plan }: RememberedProps) {
   if (known === null || known.fits === 0) return null
   const { offset } = known
   const toBegin = offset !== null && (offset.implausible || (offset.begin !== null && !beginsThere(offset, shift)))
-  const fingers = fingerWords(known)
-  if (!toBegin && fingers.length === 0) return null
+  const took = paceWords(
+    known,
+    plan.steps.reduce((sum, step) => sum + step.minutes, 0),
+  )
+  const told = [...fingerWords(known), ...(took === null ? [] : [took])]
+  if (!toBegin && told.length === 0) return null
   return (
     <section
       aria-label={t`From earlier fits`}
@@ -36,7 +40,7 @@ export function Remembered({ bundle, part, plan }: RememberedProps) {
           >{t`Begin with that, on the lay sheet`}</Link>
         </p>
       ) : null}
-      {fingers.map((words) => (
+      {told.map((words) => (
         <p key={t(words)}>{t(words)}</p>
       ))}
     </section>

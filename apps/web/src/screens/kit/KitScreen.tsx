@@ -1,3 +1,5 @@
+import type { PartKnown } from '@truelay/core/memory'
+import { useRecall } from '../../bench/useRecall.ts'
 import { useWho } from '../../bench/useWho.ts'
 import { Heading } from '../../ui/Title.tsx'
 import { say } from '@truelay/core/say'
@@ -35,10 +37,21 @@ export function KitScreen() {
   const [told, setTold] = useState<{ readonly look: 'good' | 'stop'; readonly text: string } | null>(null)
   const [labels, setLabels] = useState(false)
   const practice = useMemo(() => practiceWith(bundle.shop.practice), [bundle.shop.practice])
+  const recalled = useRecall(
+    parts.map(({ slot, pieceId }) => ({
+      modelId: job.vehicle.modelId,
+      slot,
+      pieceId,
+      body: job.vehicle.plate,
+      hand: who,
+    })),
+    bundle.shop,
+  )
   const sides = useMemo(() => startingSides(pieces, check?.arrived ?? []), [pieces, check])
   if (check === undefined)
     return error === undefined ? <Busy text={t`Opening the kit`} /> : <Failed {...failureOf(error)} />
 
+  const knownOf = (piece: Piece) => recalled?.[parts.findIndex((p) => p.pieceId === piece.id)]
   const arrivedOf = (piece: Piece): ArrivedPiece | undefined => check.arrived.find((a) => a.pieceId === piece.id)
   const count = (piece: Piece, arrived: number, lot?: string) =>
     void save({
@@ -85,6 +98,7 @@ export function KitScreen() {
             parts={parts}
             partOf={wanted}
             arrivedOf={arrivedOf}
+            knownOf={knownOf}
             onCount={count}
           />
         ))}
@@ -194,6 +208,7 @@ function KitList({
   parts,
   partOf,
   arrivedOf,
+  knownOf,
   onCount,
 }: {
   readonly kit: Kit
@@ -203,6 +218,8 @@ function KitList({
   readonly parts: readonly Part[]
   readonly partOf: (piece: Piece) => Part | undefined
   readonly arrivedOf: (piece: Piece) => ArrivedPiece | undefined
+  /** What earlier fits of it taught. */
+  readonly knownOf: (piece: Piece) => PartKnown | undefined
   readonly onCount: (piece: Piece, arrived: number) => void
 }) {
   const t = useWords()
@@ -220,6 +237,7 @@ function KitList({
       piece={piece}
       inJob={partOf(piece) !== undefined}
       arrived={arrivedOf(piece)}
+      known={knownOf(piece)}
       onCount={(arrived) => onCount(piece, arrived)}
     />
   )

@@ -1,5 +1,7 @@
 import { useWords } from '../../ui/words.ts'
 import type { ArrivedPiece, Piece } from '@truelay/contract'
+import { fingerWords, type PartKnown } from '@truelay/core/memory'
+import { counted, say, type Sentence } from '@truelay/core/say'
 import { sideWords, standingOf } from '@truelay/core/stock'
 import { Minus, Plus } from 'lucide-react'
 import { Link } from 'react-router'
@@ -9,13 +11,25 @@ interface PieceRowProps {
   readonly piece: Piece
   readonly inJob: boolean
   readonly arrived: ArrivedPiece | undefined
+  /** What earlier fits of it taught; left out where it is not known. */
+  readonly known?: PartKnown | undefined
   readonly onCount: (arrived: number) => void
 }
+
+/** What to mind with this piece before it is peeled. */
+const hintWords = (known: PartKnown): Sentence[] => [
+  ...fingerWords(known).slice(0, 1),
+  ...(known.laidAgain === 0
+    ? []
+    : [
+        say`${counted(known.laidAgain, '# was', '# were')} spoilt in ${counted(known.fits, '# fit', '# fits')}: have another at hand.`,
+      ]),
+]
 
 const sideLetter = { left: 'D', right: 'P', middle: 'M' } as const
 
 /** One piece of the list: its shape, its side, how many there should be and how many there are. */
-export function PieceRow({ piece, inJob, arrived, onCount }: PieceRowProps) {
+export function PieceRow({ piece, inJob, arrived, known, onCount }: PieceRowProps) {
   const t = useWords()
   const most = piece.count + piece.spares
   const standing = standingOf(piece, arrived === undefined ? [] : [arrived])
@@ -57,6 +71,13 @@ export function PieceRow({ piece, inJob, arrived, onCount }: PieceRowProps) {
               : t`, ${piece.count} listed, lot ${arrived?.lot ?? piece.lot}`}
           </span>
         </p>
+        {known === undefined
+          ? null
+          : hintWords(known).map((hint) => (
+              <p key={t(hint)} className="border-l-5 border-petrol pl-2 text-body leading-snug">
+                {t(hint)}
+              </p>
+            ))}
       </div>
       <div className="flex items-center">
         <button

@@ -59,16 +59,18 @@ export function OnThePart({
           <h2 id="on-part" className="label-strong text-body leading-tight">{t`On the part`}</h2>
           <p className="label text-note text-quiet">{t(modeWords[mode])}</p>
         </div>
-        <Choice
-          label={t`Which lay is shown`}
-          value={full === null ? 'natural' : mode}
-          onChange={onMode}
-          options={[
-            { value: 'natural', text: t`By itself` },
-            { value: 'worked', text: t`Worked`, disabled: full === null },
-            { value: 'in order', text: t`In order`, disabled: full === null },
-          ]}
-        />
+        <div className="shrink-0">
+          <Choice
+            label={t`Which lay is shown`}
+            value={full === null ? 'natural' : mode}
+            onChange={onMode}
+            options={[
+              { value: 'natural', text: t`By itself` },
+              { value: 'worked', text: t`Worked`, disabled: full === null },
+              { value: 'in order', text: t`In order`, disabled: full === null },
+            ]}
+          />
+        </div>
       </div>
       <div className="min-h-0 flex-1">
         <Suspense fallback={<Busy text={t`Drawing the part`} />}>

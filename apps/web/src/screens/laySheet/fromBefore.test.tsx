@@ -76,6 +76,10 @@ describe('what earlier fits teach', () => {
     await visit.sees('Fingers at the nose edge: 3 of 3 times.')
   })
 
+  test('it comes up where the kit is unpacked', async () => {
+    await shop.visit('/jobs/0412/kit').sees('Fingers at the nose edge: 3 of 3 times.')
+  })
+
   test('the page of the model tells it of every part', async () => {
     const visit = shop.visit('/models/velmora-pipit')
     await visit.presses('What we know of it')

@@ -1,14 +1,14 @@
-import type { Piece, VehicleModel } from '@truelay/contract'
+import type { Form, Piece, VehicleModel } from '@truelay/contract'
 import { faultKinds, faultWords } from '@truelay/core/judge'
-import { fingerWords, nameless, offsetWords, type PartKnown } from '@truelay/core/memory'
-import { atStart, count, counted, figure, name, say } from '@truelay/core/say'
+import { fingerWords, nameless, offsetWords, type PartKnown, paceWords } from '@truelay/core/memory'
+import { atStart, count, counted, name, say } from '@truelay/core/say'
 import { Download } from 'lucide-react'
 import { Link, useParams } from 'react-router'
 import { useRecall } from '../../bench/useRecall.ts'
 import { useShopQuery } from '../../remote/api.ts'
 import { useForgetFactsMutation, useMemoryQuery } from '../../remote/memoryApi.ts'
 import { useShelfQuery } from '../../remote/shelfApi.ts'
-import { useModelsQuery } from '../../remote/vehiclesApi.ts'
+import { useFormsQuery, useModelsQuery } from '../../remote/vehiclesApi.ts'
 import { saveFile } from '../shelf/saveFile.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -41,6 +41,7 @@ function Known({ model }: { readonly model: VehicleModel }) {
   const { data: shop } = useShopQuery()
   const { data: memory } = useMemoryQuery()
   const { data: shelf } = useShelfQuery()
+  const { data: forms } = useFormsQuery()
   const [forget] = useForgetFactsMutation()
   const forgetThere = async (slot: string) => {
     const told = { modelId: model.id, slot }
@@ -97,10 +98,18 @@ function Known({ model }: { readonly model: VehicleModel }) {
                 <h2 className="text-lead font-bold leading-tight">{part.name}</h2>
                 <p className="text-body text-quiet">{t`fitted ${counted(of.fits, '# time', '# times')}`}</p>
                 <ForRole least="lead">
-                  <Button look="quiet" onClick={() => void forgetThere(part.slot)}>{t`Forget its fits`}</Button>
+                  <Button
+                    look="quiet"
+                    className="-ml-4"
+                    onClick={() => void forgetThere(part.slot)}
+                  >{t`Forget its fits`}</Button>
                 </ForRole>
               </div>
-              <KnownOf known={of} piece={shelf?.pieces.find(({ id }) => id === part.pieceId)} />
+              <KnownOf
+                known={of}
+                piece={shelf?.pieces.find(({ id }) => id === part.pieceId)}
+                form={forms?.find(({ id }) => id === part.formId)}
+              />
             </li>
           ))}
         </ul>
@@ -110,15 +119,22 @@ function Known({ model }: { readonly model: VehicleModel }) {
   )
 }
 
-function KnownOf({ known, piece }: { readonly known: PartKnown; readonly piece: Piece | undefined }) {
+interface KnownOfProps {
+  readonly known: PartKnown
+  readonly piece: Piece | undefined
+  readonly form: Form | undefined
+}
+
+function KnownOf({ known, piece, form }: KnownOfProps) {
   const t = useWords()
-  const { offset, faults, fits, pace, laidAgain } = known
+  const { offset, faults, fits, laidAgain } = known
+  const took = paceWords(known, null)
   const isFault = (fault: string): fault is (typeof faultKinds)[number] => faultKinds.some((kind) => kind === fault)
   return (
     <div className="space-y-1 text-body leading-snug">
       {offset === null ? null : (
         <p className={offset.begin === null && !offset.implausible ? '' : 'font-bold'}>
-          {t(offsetWords(offset, plain))}
+          {t(offsetWords(offset, form?.directions ?? plain))}
         </p>
       )}
       {offset === null || piece === undefined ? null : <TakeIntoPiece piece={piece} offset={offset} />}
@@ -135,9 +151,7 @@ function KnownOf({ known, piece }: { readonly known: PartKnown; readonly piece: 
       {laidAgain === 0 ? null : (
         <p>{t`${counted(laidAgain, '# piece was', '# pieces were')} spoilt and laid again.`}</p>
       )}
-      {pace === null ? null : (
-        <p className="text-quiet">{t`It takes ${figure(pace.mean, 1)} times the minutes of the plan (${figure(pace.low, 1)} to ${figure(pace.high, 1)}).`}</p>
-      )}
+      {took === null ? null : <p>{t(took)}</p>}
     </div>
   )
 }

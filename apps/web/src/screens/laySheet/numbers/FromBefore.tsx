@@ -1,5 +1,5 @@
 import type { PartPlan } from '@truelay/core/plan'
-import { fingerWords, type KnownOffset, offsetWords, timesWords } from '@truelay/core/memory'
+import { fingerWords, type KnownOffset, offsetWords, paceWords, timesWords } from '@truelay/core/memory'
 import { name, say } from '@truelay/core/say'
 import { useAppDispatch } from '../../../store/store.ts'
 import { pieceMoved } from '../../../bench/shiftSlice.ts'
@@ -22,14 +22,19 @@ export function FromBefore({ plan }: { readonly plan: PartPlan }) {
     <Block title={t`From earlier fits`}>
       <p className="leading-snug">{t(timesWords(known, plan.partName))}</p>
       {known.offset === null ? null : <Offset offset={known.offset} plan={plan} />}
-      {fingerWords(known).map((words) => (
-        <p key={t(words)} className="mt-1 leading-snug">
-          {t(words)}
-        </p>
-      ))}
+      {[...fingerWords(known), paceWords(known, workMinutes(plan))]
+        .flatMap((words) => (words === null ? [] : [words]))
+        .map((words) => (
+          <p key={t(words)} className="mt-1 leading-snug">
+            {t(words)}
+          </p>
+        ))}
     </Block>
   )
 }
+
+/** Work without waits. */
+const workMinutes = ({ steps }: PartPlan) => steps.reduce((sum, step) => sum + step.minutes, 0)
 
 function Offset({ offset, plan }: { readonly offset: KnownOffset; readonly plan: PartPlan }) {
   const t = useWords()
