@@ -47,7 +47,7 @@ async function answers(url: string) {
 
 interface Fixtures {
   /** What the data folder holds when the server starts. */
-  readonly holds: 'the demo shop' | 'nothing'
+  readonly holds: 'the demo shop' | 'the demo shop and its past' | 'nothing'
   /** Who reaches the server. */
   readonly reachedFrom: 'this machine' | 'the network'
   readonly shop: DemoShop
@@ -100,6 +100,7 @@ export const test = base.extend<Fixtures>({
           [
             'apps/server/dist/main.js',
             ...(holds === 'nothing' ? [] : ['--demo']),
+            ...(holds === 'the demo shop and its past' ? ['--past'] : []),
             ...(networkPort === null ? [] : ['--network']),
           ],
           {

@@ -53,6 +53,12 @@ describe('a come-back visit', () => {
   test('what went out before there was a log of it can be come back to', async () => {
     expect((await send('POST', '/jobs/0388/visits', { ...body, partIds: ['0388-05'] })).status).toBe(201)
   })
+  test('of a part that was left out of a job that has gone out there is none', async () => {
+    await fit('0412-bonnet', ...done)
+    await send('PUT', '/jobs/0412/closed', { closed: true })
+    expect((await visit({ partIds: ['0412-headlamp-left'] })).status).toBe(422)
+    expect((await visit()).status).toBe(201)
+  })
   test('of a part of another job there is none', async () => {
     await fit('0412-bonnet', ...done)
     await fit('0413-01', ...done)

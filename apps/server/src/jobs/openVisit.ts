@@ -6,7 +6,7 @@ import { readProgress } from '../fit/queries.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
 import { readPeople } from '../shop/people.ts'
 import { nextNumber } from './nextNumber.ts'
-import { readJob } from './queries.ts'
+import { readJob, readParts } from './queries.ts'
 import { jobs, parts } from './table.ts'
 
 /** Opens a come-back visit: a short job of its own on parts that were laid, each with a log of its own. */
@@ -16,11 +16,11 @@ export async function openVisit(database: Database, of: JobId, visit: NewVisit):
   if (!people.some((p) => p.id === visit.personId && worksHere(p)))
     throw new NotFound(say`Nobody here is called "${name(visit.personId)}".`, say`Choose a person of the shop.`)
   const wanted = [...new Set(visit.partIds)]
-  const progress = await readProgress(database, wanted)
-  // What went out before there was a log of it lies on the vehicle all the same.
-  const laid = wanted.filter(
-    (id) => progress(id).state === 'done' || (closedAt !== null && progress(id).state === 'waiting'),
-  )
+  const all = (await readParts(database, of)).map(({ id }) => id)
+  const progress = await readProgress(database, [...all, ...wanted])
+  // A job of which nothing was logged went out before there was a log: its parts lie on the vehicle all the same.
+  const unlogged = closedAt !== null && all.every((id) => progress(id).state === 'waiting')
+  const laid = wanted.filter((id) => progress(id).state === 'done' || unlogged)
   if (laid.length < wanted.length)
     throw new Refused({
       code: 'NOT_LAID',

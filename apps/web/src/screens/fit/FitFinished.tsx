@@ -99,7 +99,7 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
           >{t`To the bay`}</Link>
         ) : (
           <Link
-            to={`/jobs/${bundle.job.id}/${ofSet === undefined ? 'lay-sheets' : 'fit'}/${next.id}`}
+            to={`/jobs/${bundle.job.id}/${ofSet === undefined && next.visitOf === undefined ? 'lay-sheets' : 'fit'}/${next.id}`}
             className="label-strong flex min-w-48 items-center justify-center bg-petrol-tint px-6 text-head"
           >{t`Next: ${next.name}`}</Link>
         )}

@@ -43,7 +43,9 @@ function VisitFields({ job, sheet }: OpenVisitProps) {
   const who = useWho(job.personId)
   const navigate = useNavigate()
   const [openVisit, { error, isLoading }] = useOpenVisitMutation()
-  const laid = sheet.parts.filter(({ state }) => state !== 'fitting')
+  const logged = sheet.parts.filter(({ state }) => state === 'done')
+  // A job of which nothing was logged went out before there was a log.
+  const laid = logged.length > 0 ? logged : sheet.parts.filter(({ state }) => state === 'waiting')
   const leftOpen = laid.filter(({ left }) => left.some(({ accepted }) => !accepted))
   const [chosen, setChosen] = useState<readonly PartId[]>((leftOpen.length > 0 ? leftOpen : laid).map((p) => p.partId))
   const [arrives, setArrives] = useState(format(usually(sheet), "yyyy-MM-dd'T'HH:mm"))
