@@ -38,3 +38,21 @@ test('a finished part tells when', () => {
     readyAt: null,
   })
 })
+test('what is to be come back to, and a piece that is waited for', () => {
+  const piece = smallPlan([step('hold up', { tools: ['piece'] }), step('lay'), step('look')])
+  const seen = { kind: 'problemSeen', stepId: 'lay', place: 'nose', comeBack: true, when: 'at hand-over' }
+  const id = (n: number) => `10000000-0000-4000-8000-00000000000${n}`
+  const fingers = { ...seen, id: id(1), problem: 'fingers' }
+  expect(progressOf(smallFit(piece, done('hold up'), fingers))).toMatchObject({
+    comeBacks: [{ problem: 'fingers', place: 'nose', when: 'at hand-over' }],
+  })
+  expect(progressOf(smallFit(piece, done('hold up'), fingers))).not.toHaveProperty('awaits')
+  const torn = { ...seen, id: id(2), problem: 'torn piece' }
+  const again = [
+    { kind: 'stepReopened', stepId: 'hold up' },
+    { kind: 'spoilSettled', stepId: 'hold up', outcome: 'laid again', from: 'roll', after: 1 },
+  ]
+  const waiting = progressOf(smallFit(piece, done('hold up'), fingers, torn, ...again))
+  expect(waiting).toMatchObject({ stepsDone: 0, awaits: 'roll' })
+  expect(waiting).not.toHaveProperty('comeBacks')
+})

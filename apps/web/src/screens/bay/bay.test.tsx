@@ -75,3 +75,23 @@ describe('a vehicle that should have left', () => {
     await sees('(that has passed)')
   })
 })
+
+describe('what stands open', () => {
+  test('a piece that is to be cut, and what is to be come back to, stand with their part', async () => {
+    const id = (n: number) => `20000000-0000-4000-8000-00000000000${n}`
+    const plan = smallPlan([smallStep('hold up', { tools: ['piece'] }), smallStep('lay')], { partId: '0413-02' })
+    const seen = { kind: 'problemSeen', stepId: 'lay', place: 'nose', comeBack: true, when: 'at hand-over' }
+    const events = smallEvents(
+      plan,
+      { kind: 'stepDone', stepId: 'hold up', after: 1 },
+      { ...seen, problem: 'torn piece', after: 2 } as never,
+      { kind: 'stepReopened', stepId: 'hold up', after: 3 },
+      { kind: 'spoilSettled', stepId: 'hold up', outcome: 'laid again', from: 'roll', after: 3 } as never,
+      { ...seen, problem: 'haze', after: 4 } as never,
+    ).map((event, i) => ({ ...event, id: id(i) }))
+    expect((await shop.server.send('POST', '/api/parts/0413-02/fit', events)).status).toBe(200)
+    const { sees } = shop.visit('/')
+    await sees(/A new piece is to be cut from the roll: /)
+    await sees('To come back to: haze, nose, at hand-over')
+  })
+})
