@@ -39,7 +39,7 @@ const layers = {
     'say',
   ],
   judge: ['plan', 'lay', 'geometry', 'practice', 'schema', 'result', 'say'],
-  lastLook: ['plan', 'geometry', 'practice', 'say'],
+  lastLook: ['judge', 'plan', 'geometry', 'practice', 'say'],
   memory: ['align', 'numerics', 'practice', 'say'],
   handOver: ['plan', 'form', 'wait', 'practice', 'result', 'say'],
 }
@@ -56,7 +56,7 @@ const floors = [
   ['jobs'],
   ['fit'],
   ['forms', 'walkRound', 'kitCheck', 'corrections'],
-  ['bundle', 'blades', 'learned', 'memory', 'calendar', 'bay', 'jobList', 'opening'],
+  ['bundle', 'blades', 'learned', 'memory', 'calendar', 'bay', 'jobList', 'opening', 'visits'],
   ['records', 'liquids'],
   ['handOver'],
   ['seed', 'network'],

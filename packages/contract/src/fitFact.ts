@@ -11,6 +11,11 @@ export const fitTaught = z.strictObject({
   fingersAt: z.array(z.string().max(80)).max(200),
   faults: z.array(z.string().max(40)).max(200),
   pace: z.number().positive().nullable(),
+  heat: z
+    .array(z.strictObject({ use: z.string().max(20), offC: z.number().min(-300).max(300) }))
+    .max(60)
+    .optional(),
+  cured: z.array(z.string().max(40)).max(200).optional(),
   laidAgain: z.number().int().min(0),
 })
 mirrors<FitTaught>()(fitTaught)

@@ -43,6 +43,8 @@ import { type OnNetwork, signInRoutes } from '../signIn/routes.ts'
 import { walkRoundRoutes } from '../walkRound/routes.ts'
 import { packedAssets } from './packedAssets.ts'
 import { withoutPageHeaders } from './withoutPageHeaders.ts'
+import { visitRoutes } from '../visits/routes.ts'
+import { wholeSigns } from './wholeSigns.ts'
 import { onlyOwnPages } from './onlyOwnPages.ts'
 import { onlyKnownNames } from './onlyKnownNames.ts'
 
@@ -103,7 +105,7 @@ export function createApp({
   })
   if (network !== undefined) app.use('/api', cookieParser(), gate(database, now))
   app.use('/api/photos', photoRoutes(photos))
-  app.use('/api', express.json({ limit: '4mb' }))
+  app.use('/api', express.json({ limit: '4mb' }), wholeSigns)
   if (network !== undefined) app.use('/api', byRole)
   app.use('/api', tellWrites(news))
   app.get('/api/health', async (_req, res) => {
@@ -134,6 +136,7 @@ export function createApp({
     bladeRoutes(database, now),
     learnedRoutes(database),
     memoryRoutes(database, now),
+    visitRoutes(database, now),
     calendarRoutes(database, now),
     newsRoutes(news, life),
     backupRoutes(backups, now),

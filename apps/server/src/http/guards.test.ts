@@ -115,3 +115,26 @@ describe('one row that cannot be read', () => {
     expect(await demo.get('/api/jobs/0413')).toMatchObject({ status: 500, body: { code: 'STORED_UNREADABLE' } })
   })
 })
+
+describe('a text with half a sign in it', () => {
+  const film = { method: 'PUT', path: '/api/films/clearcoat-hull-180' }
+  const sent = async (change: object) => {
+    const { films } = (await demo.get('/api/shelf')).body as { films: { id: string }[] }
+    const whole = films.find(({ id }) => id === 'clearcoat-hull-180')
+    return demo.send(film.method, film.path, { ...whole, ...change })
+  }
+  test.each([
+    ['alone', '\ud800'],
+    ['the second half alone', 'Hull \udc00 skin'],
+    ['between others', 'a\ud83da'],
+  ])('%s: is refused, and the shop goes on', async (_, name) => {
+    const { status, body } = await sent({ name })
+    expect(status).toBe(422)
+    expect(JSON.stringify(body)).toContain('holds half a sign')
+    expect((await demo.get('/api/bay')).status).toBe(200)
+  })
+  test('whole signs are taken, however rare', async () => {
+    expect((await sent({ name: 'Hull \u{1f9e5} skin' })).status).toBe(200)
+    expect(JSON.stringify((await demo.get('/api/bay')).body)).toContain('Hull \u{1f9e5} skin')
+  })
+})

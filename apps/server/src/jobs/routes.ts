@@ -1,9 +1,8 @@
-import { chosenOrder, jobId, newJob, newVisit, partId, pieceId, pieceShift } from '@truelay/contract'
+import { chosenOrder, newJob, partId, pieceId, pieceShift } from '@truelay/contract'
 import { Router } from 'express'
 import { z } from 'zod'
 import type { Database } from '../database/openDatabase.ts'
 import { addJob } from './addJob.ts'
-import { openVisit } from './openVisit.ts'
 import { saveOrder, savePiece, saveShift } from './queries.ts'
 import { asOneWrite } from '../writes/asOneWrite.ts'
 
@@ -12,15 +11,6 @@ export function jobRoutes(database: Database, now: () => Date): Router {
   routes.post(
     '/jobs',
     asOneWrite(database, now, (within, req) => addJob(within, newJob.parse(req.body)), { status: 201 }),
-  )
-  routes.post(
-    '/jobs/:jobId/visits',
-    asOneWrite(
-      database,
-      now,
-      (within, req) => openVisit(within, jobId.parse(req.params.jobId), newVisit.parse(req.body)),
-      { status: 201 },
-    ),
   )
   routes.put(
     '/parts/:partId/shift',

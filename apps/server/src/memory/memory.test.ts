@@ -85,6 +85,19 @@ describe('what finished fits teach', () => {
     expect((await facts())[0]).toMatchObject({ fingersAt: ['the nose edge'], faults: ['crease'] })
   })
 
+  test('what the thermometer showed against the plan, and what was put right', async () => {
+    const id = '10000000-0000-4000-8000-000000000001'
+    await fit(
+      '0412-bonnet',
+      {},
+      { kind: 'heatRead', stepId: 'wash', use: 'seal', readC: 71, wantedC: 80 },
+      { kind: 'problemSeen', stepId: 'lay', id, problem: 'crease', place: 'a corner', comeBack: false },
+      { kind: 'problemSettled', stepId: 'lay', problemId: id, outcome: 'put right' },
+      ...all(3),
+    )
+    expect((await facts())[0]).toMatchObject({ heat: [{ use: 'seal', offC: -9 }], cured: ['crease'] })
+  })
+
   test('a fit that is gone back to teaches nothing until it is finished again', async () => {
     await fit('0412-bonnet', {}, ...all(3), { kind: 'stepReopened', stepId: 'wipe', after: 20 })
     expect(await facts()).toEqual([])

@@ -197,6 +197,9 @@ describe('what is known of a place', () => {
       expect(known({ state: heated, readC: 62, film })).toMatchObject({ hottestC: 62, leastC: 80, damageC: 110 })
       expect(known({ readC: 62, film })).not.toHaveProperty('leastC')
       expect(known({ film })).not.toHaveProperty('hottestC')
+      const shown = { kind: 'heatRead', stepId: 'soften', use: 'soften', readC: 58, wantedC: 60 } as never
+      expect(known({ film }, 4, shown)).toMatchObject({ hottestC: 58 })
+      expect(known({ film, readC: 91 }, 4, shown)).toMatchObject({ hottestC: 91 })
     })
     test('the age of the segment in the knife, where it was put in during this fit', () => {
       const used = (fresh: boolean, cutMm: number) => ({ kind: 'bladeUsed', stepId: 'soften', fresh, cutMm }) as never

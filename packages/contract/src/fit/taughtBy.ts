@@ -21,6 +21,14 @@ export function taughtBy(state: Begun): FitTaught {
     fingersAt: seen.filter(({ problem }) => problem === 'fingers').map(({ place }) => place),
     faults: [...new Set(seen.map(({ problem }) => problem))].filter((problem) => problem !== 'fingers'),
     pace: paceOf(state),
+    heat: standing(state, 'heatRead').map(({ use, readC, wantedC }) => ({ use, offC: readC - wantedC })),
+    cured: [
+      ...new Set(
+        standing(state, 'problemSettled').flatMap(({ problemId, outcome }) =>
+          outcome === 'put right' ? seen.filter(({ id }) => id === problemId).map(({ problem }) => problem) : [],
+        ),
+      ),
+    ],
     laidAgain: Math.min(
       seen.filter(({ problem }) => spoils(problem)).length,
       standing(state, 'spoilSettled').filter(({ outcome }) => outcome === 'laid again').length,

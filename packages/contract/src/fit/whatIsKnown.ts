@@ -87,13 +87,15 @@ function ofTheSpot({ state: { plan }, at, film }: AskedOf): Partial<FaultEvidenc
   }
 }
 
-/** What was read there against what the plan wanted of the heat that was given last. */
-function ofTheHeat({ state: { plan, done }, readC, film }: AskedOf): Partial<FaultEvidence> {
-  if (readC === undefined || readC === null) return {}
+/** What was read there, else what the thermometer showed last, against what the plan wanted of the heat that was given last. */
+function ofTheHeat({ state, readC, film }: AskedOf): Partial<FaultEvidence> {
+  const { plan, done } = state
+  const hottestC = readC ?? standing(state, 'heatRead').at(-1)?.readC
+  if (hottestC === undefined) return {}
   const given = plan.steps.slice(0, done.length + 1).findLast(({ heat }) => heat !== undefined)?.heat
   const leastC = plan.heat.find(({ use }) => use === given)?.leastC
   return {
-    hottestC: readC,
+    hottestC,
     ...(leastC === undefined ? {} : { leastC }),
     ...(film === undefined || (leastC !== undefined && leastC >= film.damageC) ? {} : { damageC: film.damageC }),
   }

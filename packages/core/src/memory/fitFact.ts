@@ -18,6 +18,10 @@ export interface FitTaught {
   readonly faults: readonly string[]
   /** Real minutes over planned ones, the middle one of its steps; null where too few steps tell. */
   readonly pace: number | null
+  /** What the thermometer showed over what the plan had said, °C, by the use of heat; left out by fits from before it was asked. */
+  readonly heat?: readonly { readonly use: string; readonly offC: number }[] | undefined
+  /** Faults that were put right in the fit. */
+  readonly cured?: readonly string[] | undefined
   /** Pieces that were spoilt and laid again. */
   readonly laidAgain: number
 }

@@ -17,4 +17,4 @@ export {
   recallParts,
 } from './recallPart.ts'
 export { nameless } from './nameless.ts'
-export { fingerWords, offsetWords, paceWords, timesWords } from './recallWords.ts'
+export { fingerWords, heatWords, offsetWords, paceWords, timesWords } from './recallWords.ts'

@@ -6,6 +6,7 @@ import {
   type AboutToFit,
   type FitFact,
   fingerWords,
+  heatWords,
   nameless,
   offsetWords,
   paceWords,
@@ -44,7 +45,16 @@ const known = (facts: readonly FitFact[], more: Partial<AboutToFit> = {}) =>
 describe('the first fit of a model', () => {
   test('is said to be the first, and nothing is made up', () => {
     const first = known([])
-    expect(first).toEqual({ fits: 0, offset: null, fingers: [], faults: [], laidAgain: 0, pace: null })
+    expect(first).toEqual({
+      fits: 0,
+      offset: null,
+      fingers: [],
+      faults: [],
+      laidAgain: 0,
+      heat: [],
+      cured: [],
+      pace: null,
+    })
     expect(english(timesWords(first, 'bonnet'))).toBe(
       'The first bonnet of this model here: nothing is known of it yet.',
     )
@@ -251,5 +261,46 @@ describe('how long it takes', () => {
     expect(paceWords(pace(1.2, 0.9, 1.5), 40)).toBeNull()
     expect(paceWords(pace(1.03, 1.01, 1.05), 40)).toBeNull()
     expect(paceWords({ pace: null }, 40)).toBeNull()
+  })
+})
+
+describe('what the thermometer has shown', () => {
+  const read = (use: string, ...offC: number[]) => fact({ heat: offC.map((off) => ({ use, offC: off })) })
+  const said = (...facts: FitFact[]) => heatWords(known(facts)).map(english)
+  test('clearly off its plan in two fits or more: a pass more, or less', () => {
+    expect(said(read('seal', -10, -8), read('seal', -12))).toEqual([
+      'Sealing: the thermometer showed 11 °C less than planned in 2 fits. Give it a pass more, and read again.',
+    ])
+    expect(said(read('soften', 9), read('soften', 7), read('soften', 8))[0]).toContain('Give it a pass less')
+  })
+  test('one fit alone, or what lies within a reading, says nothing', () => {
+    expect(said(read('seal', -15))).toEqual([])
+    expect(said(read('seal', -4), read('seal', 3))).toEqual([])
+  })
+  test('one odd fit among many moves nothing much', () => {
+    const odd = [1, 0, 2, 1, -60].map((off) => read('post-heat', off))
+    expect(said(...odd)).toEqual([])
+    expect(known(odd).heat).toEqual([{ use: 'post-heat', offC: 1, fits: 5 }])
+  })
+})
+
+describe('fingers against the lay', () => {
+  const fits = [fact({ fingersAt: ['nose edge'] }), fact({ fingersAt: ['nose edge'] }), fact()]
+  const at = (leftMmPer100: number) => fingerWords(known(fits), [{ label: 'nose edge', leftMmPer100 }]).map(english)
+  test('where the lay would have none it says so', () => {
+    expect(at(0.1)).toEqual([
+      'Fingers at nose edge: 2 of 3 times. By the lay there should be none: pull a little further there.',
+    ])
+  })
+  test('where the lay has them it is as forecast', () => {
+    expect(at(0.9)).toEqual(['Fingers at nose edge: 2 of 3 times.'])
+  })
+})
+
+test('what was put right is counted beside what was seen', () => {
+  const facts = [fact({ faults: ['crease'], cured: ['crease'] }), fact({ faults: ['crease'] })]
+  expect(known(facts)).toMatchObject({
+    faults: [{ fault: 'crease', times: 2 }],
+    cured: [{ fault: 'crease', times: 1 }],
   })
 })

@@ -43,6 +43,10 @@ export interface PartKnown {
   /** Faults that were seen, how often of those fits. */
   readonly faults: readonly { readonly fault: string; readonly times: number }[]
   readonly laidAgain: number
+  /** By how much the thermometer ordinarily was off its plan after the passes, °C, by the use of heat: the middle of the fits that read it. */
+  readonly heat: readonly { readonly use: string; readonly offC: number; readonly fits: number }[]
+  /** Faults that were put right, in how many of those fits. */
+  readonly cured: readonly { readonly fault: string; readonly times: number }[]
   /** Real minutes over planned ones to be expected; null where nothing tells. */
   readonly pace: Estimated | null
 }
@@ -96,6 +100,11 @@ export function recallParts(
         times,
       })),
       faults: countedOf(own.flatMap((fact) => [...new Set(fact.faults)])).map(([fault, times]) => ({ fault, times })),
+      heat: heatOf(own),
+      cured: countedOf(own.flatMap((fact) => [...new Set(fact.cured ?? [])])).map(([fault, times]) => ({
+        fault,
+        times,
+      })),
       laidAgain: own.reduce((sum, fact) => sum + fact.laidAgain, 0),
       pace: paces?.[i] ?? null,
     }
@@ -115,6 +124,24 @@ function countedOf(words: readonly string[]): [string, number][] {
   const counts = new Map<string, number>()
   for (const word of words) counts.set(word, (counts.get(word) ?? 0) + 1)
   return [...counts].sort((a, b) => b[1] - a[1])
+}
+
+/** Of each use of heat the middle reading of every fit, and of those the middle. */
+function heatOf(facts: readonly FitFact[]): PartKnown['heat'] {
+  const uses = [...new Set(facts.flatMap((fact) => (fact.heat ?? []).map(({ use }) => use)))]
+  return uses.map((use) => {
+    const ofFits = facts.flatMap((fact) => {
+      const own = (fact.heat ?? []).filter((read) => read.use === use).map(({ offC }) => offC)
+      return own.length === 0 ? [] : [middleOf(own)]
+    })
+    return { use, offC: middleOf(ofFits), fits: ofFits.length }
+  })
+}
+
+function middleOf(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b)
+  const half = sorted.length >> 1
+  return ((sorted[sorted.length % 2 === 0 ? half - 1 : half] ?? 0) + (sorted[half] ?? 0)) / 2
 }
 
 /** A piece at its place, on a body, by a hand. */

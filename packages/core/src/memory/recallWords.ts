@@ -1,5 +1,6 @@
 import { correctionWords, type DirectionWords } from '../align/index.ts'
 import {
+  atStart,
   count,
   counted,
   length,
@@ -10,6 +11,7 @@ import {
   say,
   type Sentence,
   verbatim,
+  warmer,
 } from '../say/index.ts'
 import type { Estimated } from './mixedModel.ts'
 import type { KnownOffset, OffsetCause, PartKnown } from './recallPart.ts'
@@ -52,11 +54,20 @@ function sureWords({ low, high }: Estimated): Sentence {
   return say`That is counted from its pattern; nine times in ten it is ${length(least ?? 0)} to ${length(most ?? 0)}.`
 }
 
-/** "Fingers at the nose edge 3 of 4 times." */
-export const fingerWords = ({ fits, fingers }: PartKnown): Sentence[] =>
-  fingers.map(
-    ({ place, times }) => say`Fingers at ${verbatim(place)}: ${count(times)} of ${counted(fits, '# time', '# times')}.`,
-  )
+/** "Fingers at the nose edge: 3 of 4 times."; with the edges of a plan also whether its lay would have had none there. */
+export const fingerWords = (
+  { fits, fingers }: Pick<PartKnown, 'fits' | 'fingers'>,
+  edges: readonly { readonly label: string; readonly leftMmPer100: number }[] = [],
+): Sentence[] =>
+  fingers.map(({ place, times }) => {
+    const said = say`Fingers at ${verbatim(place)}: ${count(times)} of ${counted(fits, '# time', '# times')}.`
+    const left = edges.find(({ label }) => label === place)?.leftMmPer100
+    return left !== undefined && left < hardlyMmPer100 && 2 * times >= fits
+      ? paragraph(said, say`By the lay there should be none: pull a little further there.`)
+      : said
+  })
+/** So little film left over lies down by itself. */
+const hardlyMmPer100 = 0.2
 
 /** Which time it is here. */
 export const timesWords = ({ fits }: Pick<PartKnown, 'fits'>, part: string): Sentence =>
@@ -74,3 +85,26 @@ export function paceWords({ pace }: Pick<PartKnown, 'pace'>, planMinutes: number
 }
 /** Less than a twentieth changes no plan of a day. */
 const leastPace = 0.05
+
+/** What the thermometer has shown against the plan, where it was clearly off at the least twice; a sentence for each use of heat. */
+export function heatWords({ heat }: Pick<PartKnown, 'heat'>): Sentence[] {
+  return heat
+    .filter(({ offC, fits }) => fits >= fewestReadings && Math.abs(offC) >= leastOffC)
+    .map(({ use, offC, fits }) => {
+      const by = warmer(Math.round(Math.abs(offC)))
+      const times = counted(fits, '# fit', '# fits')
+      const said = heatUses[use] ?? say`heating`
+      return offC < 0
+        ? say`${atStart(said)}: the thermometer showed ${by} less than planned in ${times}. Give it a pass more, and read again.`
+        : say`${atStart(said)}: the thermometer showed ${by} more than planned in ${times}. Give it a pass less, and read again.`
+    })
+}
+/** One reading may be the thermometer's. */
+const fewestReadings = 2
+/** Less lies within what a hand-held thermometer is sure of. */
+const leastOffC = 5
+const heatUses: Readonly<Record<string, Sentence>> = {
+  soften: say`softening`,
+  seal: say`sealing`,
+  'post-heat': say`post-heating`,
+}

@@ -34,6 +34,8 @@ const readElsewhere: Partial<Record<PracticeKey, string>> = {
   outlineReading: 'apps/web/src/screens/laySheet/numbers/WorstEdge.tsx',
   patternGap: 'apps/web/src/screens/shelf/ImportScreen.tsx',
   patternThin: 'apps/web/src/screens/shelf/ImportScreen.tsx',
+  lensDulled: 'apps/web/src/screens/light/LightWish.tsx',
+  lensYellowed: 'apps/web/src/screens/light/LightWish.tsx',
   batchKeeps: 'apps/web/src/screens/fit/useStandIns.ts',
 }
 

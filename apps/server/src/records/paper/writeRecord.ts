@@ -133,13 +133,15 @@ function recordPages(sheet: Sheet, { record, shop, words, photoFile }: Omit<Reco
       say`${round.words} ${name(round.by)}, ${clock(round.at)}`,
     )
   })
-  if (lines.waitSet.length + lines.bladeUsed.length > 0) {
+  if (lines.waitSet.length + lines.bladeUsed.length + lines.heatRead.length > 0) {
     heading(say`Air and blades`)
     for (const { at, roomC, humidityPercent, minutes: wait } of lines.waitSet)
       row(
         say`${clock(at)}`,
         say`${temperature(roomC, 1)}, ${percent(humidityPercent)}: wait of ${minutes(Math.round(wait))}`,
       )
+    for (const { at, readC, wantedC } of lines.heatRead)
+      row(say`${clock(at)}`, say`thermometer ${temperature(readC)}, planned ${temperature(wantedC)}`)
     if (lines.bladeUsed.length > 0)
       row(
         say`Blade`,

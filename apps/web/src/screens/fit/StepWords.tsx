@@ -7,6 +7,7 @@ import { BladeInHand } from './BladeInHand.tsx'
 import { BottleInHand } from './BottleInHand.tsx'
 import type { Fitting } from './fitting.ts'
 import { GapEntry } from './GapEntry.tsx'
+import { HeatShown } from './HeatShown.tsx'
 import { HeatHow } from './HeatHow.tsx'
 import { PartPhoto } from './look/PartPhoto.tsx'
 import type { Happened } from './useFit.ts'
@@ -85,7 +86,12 @@ export function StepWords({
         </div>
       )}
       {step.records === 'batches' ? <BatchList batches={plan.solutions} standIns={standIns} /> : null}
-      {heat === undefined ? null : <HeatHow heat={heat} thenCut={step.wait?.kind === 'coolBeforeCut'} />}
+      {heat === undefined ? null : (
+        <>
+          <HeatHow heat={heat} thenCut={step.wait?.kind === 'coolBeforeCut'} />
+          <HeatShown state={state} step={step} heat={heat} happened={happened} />
+        </>
+      )}
       {step.uses === undefined ? null : (
         <BottleInHand
           key={step.id}

@@ -5,6 +5,7 @@ import { renderToStaticMarkup } from 'react-dom/server'
 import { describe, expect, test } from 'vitest'
 import { BatchList } from './BatchList.tsx'
 import { Clocks } from './Clocks.tsx'
+import { HeatShown } from './HeatShown.tsx'
 import { GapEntry } from './GapEntry.tsx'
 import { SpoiltPiece } from './SpoiltPiece.tsx'
 import { Targets } from './Targets.tsx'
@@ -265,4 +266,23 @@ test('the huge target is off while one waits, and back is off at the start', () 
     )
   expect(show(true, false).match(/disabled=""/g)?.length).toBe(2)
   expect(show(false, true)).not.toContain('disabled=""')
+})
+
+describe('what the thermometer showed', () => {
+  const step = smallStep('seal', { heat: 'seal' })
+  const shown = (...events: never[]) =>
+    text(
+      renderToStaticMarkup(
+        <HeatShown
+          state={smallFit(smallPlan([step]), ...events)}
+          step={step}
+          heat={{ use: 'seal', readingC: 80.4 }}
+          happened={nothing}
+        />,
+      ),
+    )
+  test('readings about the planned one, each a tap', () => {
+    expect(shown()).toContain('It showed')
+    for (const c of [65, 70, 75, 80, 85, 90]) expect(shown()).toContain(`${c} °C`)
+  })
 })

@@ -110,6 +110,7 @@ describe('coming back', () => {
     await visit.sees(/Laid before there was a log of it, Hullskin 180 clear/)
     await visit.presses(/^Start/)
     await visit.sees(/Finger along: edge/)
-    await shop.visit('/').sees(/Go on/)
+    await visit.presses(/^Good/)
+    await visit.seesNo(/Finger along: edge round the glass/)
   })
 })

@@ -222,6 +222,16 @@ describe('what is chosen for one part', () => {
     await visit.sees(/62 % of the light is left/)
     expect((await partOf('0412-headlamp-left')).choices.light).toBeNull()
   })
+  test('a lens that has aged takes its own share; film that lies over other film is told', async () => {
+    const visit = shop.visit('/jobs/0412/lay-sheets/0412-headlamp-left/light')
+    await visit.presses('yellowed')
+    await visit.sees(/The lens itself lets 75 % through\. 47 % of the light is left/)
+    expect((await partOf('0412-headlamp-left')).choices.light).toMatchObject({ lensShare: 0.75 })
+    await visit.presses('as new')
+    await visit.seesNo('The lens itself lets')
+    await visit.seesNo('Where it lies over the film beside it')
+    await visit.presses('A clear lens, one layer, no wish')
+  })
   test('whoever drives it reads what is left and gives a name; a darker lamp is read anew', async () => {
     const visit = shop.visit('/jobs/0412/lay-sheets/0412-headlamp-left/light')
     await visit.sees('Whoever drives it reads this and gives a name.')

@@ -27,6 +27,8 @@ export function LightScreen() {
     grades,
     leastAlone,
   })
+  // Pieces that share a lamp lie over each other where they meet.
+  const besides = bundle.parts.some((other) => other.id !== part.id && other.slot === part.slot)
   const toTake = shadeToTake({ choice, grades, leastAlone })
   const shades = shadesOf(grades, choice.lensShare).slice(0, shownMost)
   const isOwn = (shade: Shade) => shade.grade.name === film.name && shade.layers === choice.layers
@@ -48,6 +50,11 @@ export function LightScreen() {
               </p>
             </div>
             <p className="mt-3 text-lead leading-snug">{t(light.value.words)}</p>
+            {besides ? (
+              <p className="mt-2 text-body">
+                {t`Where it lies over the film beside it, ${percent(Math.round(100 * light.value.outputRatio * film.transmission))} is left.`}
+              </p>
+            ) : null}
           </>
         ) : (
           <Notice look="stop" role="alert">

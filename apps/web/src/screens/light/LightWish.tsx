@@ -1,4 +1,5 @@
 import { filmLayers, type FilmLayers, type LightChoice as Light, plainLens } from '@truelay/core/light'
+import { practiceWith } from '@truelay/core/practice'
 import type { JobBundle, Part } from '@truelay/contract'
 import { useSaveChoicesMutation } from '../../remote/jobApi.ts'
 import { Choice } from '../../ui/Choice.tsx'
@@ -7,11 +8,16 @@ import { useWords } from '../../ui/words.ts'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
 import { ForRole } from '../frame/ForRole.tsx'
 
+const lensStates = ['new', 'dulled', 'yellowed'] as const
+const sameShare = (a: number, b: number) => Math.abs(a - b) < 1e-9
+
 /** What the lamp's light passes, and how dark it is wished. */
 export function LightWish({ bundle, part }: { readonly bundle: JobBundle; readonly part: Part }) {
   const t = useWords()
   const [save, { error, isLoading }] = useSaveChoicesMutation()
   const chosen = part.choices.light ?? plainLens
+  const practice = practiceWith(bundle.shop.practice)
+  const shareOf = { new: 1, dulled: practice.lensDulled / 100, yellowed: practice.lensYellowed / 100 }
   const keep = (light: Light | null) =>
     void save({ jobId: bundle.job.id, partId: part.id, choices: { ...part.choices, light } })
   const change = (own: Partial<Light>) => keep({ ...chosen, ...own })
@@ -38,6 +44,19 @@ export function LightWish({ bundle, part }: { readonly bundle: JobBundle; readon
           onCommit={(lens) => change({ lensShare: lens / 100 })}
         />
       </div>
+      <p className="label mb-1 mt-3 text-note text-quiet">{t`The lens as it is`}</p>
+      <Choice
+        label={t`The lens as it is`}
+        value={lensStates.find((state) => sameShare(shareOf[state], chosen.lensShare)) ?? 'typed'}
+        options={[
+          { value: 'new', text: t`as new`, disabled: isLoading },
+          { value: 'dulled', text: t`dulled`, disabled: isLoading },
+          { value: 'yellowed', text: t`yellowed`, disabled: isLoading },
+        ]}
+        onChange={(state) => {
+          if (state !== 'typed') change({ lensShare: shareOf[state] })
+        }}
+      />
       <p className="label mb-1 mt-3 text-note text-quiet">{t`Layers of film`}</p>
       <Choice
         label={t`Layers of film`}

@@ -1,6 +1,6 @@
 import type { Form, Piece, VehicleModel } from '@truelay/contract'
 import { faultKinds, faultWords } from '@truelay/core/judge'
-import { fingerWords, nameless, offsetWords, type PartKnown, paceWords } from '@truelay/core/memory'
+import { fingerWords, heatWords, nameless, offsetWords, type PartKnown, paceWords } from '@truelay/core/memory'
 import { atStart, count, counted, name, say } from '@truelay/core/say'
 import { Download } from 'lucide-react'
 import { Link, useParams } from 'react-router'
@@ -129,6 +129,7 @@ function KnownOf({ known, piece, form }: KnownOfProps) {
   const t = useWords()
   const { offset, faults, fits, laidAgain } = known
   const took = paceWords(known, null)
+  const curedTimes = (fault: string) => known.cured.find((one) => one.fault === fault)?.times ?? 0
   const isFault = (fault: string): fault is (typeof faultKinds)[number] => faultKinds.some((kind) => kind === fault)
   return (
     <div className="space-y-1 text-body leading-snug">
@@ -145,12 +146,15 @@ function KnownOf({ known, piece, form }: KnownOfProps) {
         isFault(fault) ? (
           <p
             key={fault}
-          >{t`${atStart(faultWords(fault))}: ${count(times)} of ${counted(fits, '# time', '# times')}.`}</p>
+          >{t`${atStart(faultWords(fault))}: ${count(times)} of ${counted(fits, '# time', '# times')}, put right ${count(curedTimes(fault))}.`}</p>
         ) : null,
       )}
       {laidAgain === 0 ? null : (
         <p>{t`${counted(laidAgain, '# piece was', '# pieces were')} spoilt and laid again.`}</p>
       )}
+      {heatWords(known).map((words) => (
+        <p key={t(words)}>{t(words)}</p>
+      ))}
       {took === null ? null : <p>{t(took)}</p>}
     </div>
   )

@@ -160,6 +160,12 @@ function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly s
                 <span className="text-quiet"> {t`(${a.source}): wait of ${Math.round(a.minutes)} min`}</span>
               </Line>
             ))}
+            {record.lines.heatRead.map((read) => (
+              <Line key={read.at} label={t`thermometer`}>
+                {t`${temperature(read.readC)}, planned ${temperature(read.wantedC)}`}
+                <span className="text-quiet">{t`, during “${read.during}”, ${read.by}`}</span>
+              </Line>
+            ))}
             {strokes.length === 0 ? null : (
               <Line
                 label={t`blade`}

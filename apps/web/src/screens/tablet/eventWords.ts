@@ -14,6 +14,7 @@ export const eventWords: Readonly<Record<FitEventName, Sentence>> = {
   bladeUsed: say`cut with the blade`,
   filmWetted: say`film wetted again`,
   gapsMeasured: say`gaps measured`,
+  heatRead: say`thermometer read`,
   problemSeen: say`something wrong was seen`,
   problemSettled: say`said what became of it`,
   lookedAt: say`a stop of the last look`,

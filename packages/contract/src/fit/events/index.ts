@@ -4,6 +4,7 @@ import { bottleTaken } from './bottleTaken.ts'
 import { filmWetted } from './filmWetted.ts'
 import { fitStarted } from './fitStarted.ts'
 import { gapsMeasured } from './gapsMeasured.ts'
+import { heatRead } from './heatRead.ts'
 import { lookedAt } from './lookedAt.ts'
 import { photographed } from './photographed.ts'
 import { problemSeen } from './problemSeen.ts'
@@ -27,6 +28,7 @@ export const fitEventKinds = {
   bottleTaken,
   bladeUsed,
   gapsMeasured,
+  heatRead,
   problemSeen,
   problemSettled,
   filmWetted,

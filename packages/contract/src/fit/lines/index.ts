@@ -5,6 +5,7 @@ import { bladeUsedLine } from './bladeUsed.ts'
 import { bottleTakenLine } from './bottleTaken.ts'
 import type { RecordLine } from './defineRecordLine.ts'
 import { gapsMeasuredLine } from './gapsMeasured.ts'
+import { heatReadLine } from './heatRead.ts'
 import { lookedAtLine } from './lookedAt.ts'
 import { photographedLine } from './photographed.ts'
 import { problemSeenLine } from './problemSeen.ts'
@@ -27,6 +28,7 @@ export const lineKinds = {
   bottleTaken: bottleTakenLine,
   bladeUsed: bladeUsedLine,
   gapsMeasured: gapsMeasuredLine,
+  heatRead: heatReadLine,
   problemSeen: problemSeenLine,
   problemSettled: problemSettledLine,
   filmWetted: none,

@@ -106,6 +106,22 @@ export const lay = figures(say`Film`, {
     max: 95,
     reason: say`Where no other lamp and no reflector does its share, it has to be seen, and to see, by itself.`,
   },
+  lensDulled: {
+    label: say`A dulled lens lets through`,
+    unit: '%',
+    value: 90,
+    min: 75,
+    max: 98,
+    reason: say`Matt by wash brushes and sand, colour still clear: a guess by eye, to be typed where somebody has measured.`,
+  },
+  lensYellowed: {
+    label: say`A yellowed lens lets through`,
+    unit: '%',
+    value: 75,
+    min: 40,
+    max: 92,
+    reason: say`Years of sun turn plastic yellow, some lenses much more than others: a guess by eye.`,
+  },
   channelMost: {
     label: say`Channel worked in lengths of at most`,
     unit: 'mm',

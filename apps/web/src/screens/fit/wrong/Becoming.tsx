@@ -7,7 +7,7 @@ import {
   spoils,
 } from '@truelay/core/judge'
 import { useWords } from '../../../ui/words.ts'
-import type { Becomes } from './SomethingWrong.tsx'
+import type { Becomes } from './becomes.ts'
 import type { SpareOfKit } from './spareOf.ts'
 import { SpoiltTargets } from './SpoiltBecomes.tsx'
 

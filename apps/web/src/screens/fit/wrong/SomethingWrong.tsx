@@ -1,13 +1,5 @@
 import { faultStageOf, type JobBundle, type Part, type Photo, type Problem } from '@truelay/contract'
-import {
-  type ComeBackTime,
-  type CureStepId,
-  type FaultAnswers,
-  type FaultKind,
-  type FaultOutcome,
-  faultWords,
-  type Judgement,
-} from '@truelay/core/judge'
+import { type FaultAnswers, type FaultKind, faultWords, type Judgement } from '@truelay/core/judge'
 import { namedPlace, type PartPlan, type PlanStep } from '@truelay/core/plan'
 import { wholeFailure } from '@truelay/core/result'
 import { atStart, say, type Sentence, verbatim } from '@truelay/core/say'
@@ -18,12 +10,12 @@ import { useRecallPart } from '../../../bench/useRecallPart.ts'
 import { Notice } from '../../../ui/Notice.tsx'
 import { useWords } from '../../../ui/words.ts'
 import type { Fitting } from '../fitting.ts'
+import type { Becomes } from './becomes.ts'
 import { Becoming } from './Becoming.tsx'
 import { CureRun } from './CureRun.tsx'
 import { Judged } from './Judged.tsx'
 import { PhotoOfIt } from './PhotoOfIt.tsx'
 import { spareOf } from './spareOf.ts'
-import type { SpoiltBecomes } from './SpoiltBecomes.tsx'
 import { useJudged } from './useJudged.ts'
 import { WhatIsIt } from './WhatIsIt.tsx'
 import { type ChosenPlace, WhereIsIt } from './WhereIsIt.tsx'
@@ -37,12 +29,6 @@ export interface Seen {
   readonly photos: readonly Photo[]
   readonly judgement: Judgement | null
 }
-
-/** What becomes of it: come back to later, or settled now. */
-export type Becomes =
-  | { readonly later: ComeBackTime }
-  | { readonly settled: FaultOutcome; readonly cure?: readonly CureStepId[] }
-  | SpoiltBecomes
 
 interface SomethingWrongProps {
   readonly open: boolean

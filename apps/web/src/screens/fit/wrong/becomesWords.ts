@@ -1,6 +1,6 @@
 import { comeBackWords, faultOutcomeWords, pieceSourceWords, spoilOutcomeWords } from '@truelay/core/judge'
 import { say, type Sentence } from '@truelay/core/say'
-import type { Becomes } from './SomethingWrong.tsx'
+import type { Becomes } from './becomes.ts'
 
 /** What was said of it, in a few words. */
 export function becomesWords(becomes: Becomes): Sentence {

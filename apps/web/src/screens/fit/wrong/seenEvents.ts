@@ -2,7 +2,8 @@ import type { Problem } from '@truelay/contract'
 import type { Fitting } from '../fitting.ts'
 import type { NewFitEvent } from '../useFit.ts'
 import { spoiltEvents } from './anotherPieceEvents.ts'
-import type { Becomes, Seen } from './SomethingWrong.tsx'
+import type { Becomes } from './becomes.ts'
+import type { Seen } from './SomethingWrong.tsx'
 
 /** What one tap at the end brings about: what was seen, unless it stands already, and what became of it. */
 export function seenEvents(

@@ -1,5 +1,5 @@
 import type { PartPlan } from '@truelay/core/plan'
-import { fingerWords, type KnownOffset, offsetWords, paceWords, timesWords } from '@truelay/core/memory'
+import { fingerWords, heatWords, type KnownOffset, offsetWords, paceWords, timesWords } from '@truelay/core/memory'
 import { name, say } from '@truelay/core/say'
 import { useAppDispatch } from '../../../store/store.ts'
 import { pieceMoved } from '../../../bench/shiftSlice.ts'
@@ -18,17 +18,17 @@ export function FromBefore({ plan }: { readonly plan: PartPlan }) {
   const { bundle, part } = useLaidPart()
   const known = useRecallPart(bundle, part)
   if (known === null) return null
+  const took = paceWords(known, workMinutes(plan))
+  const told = [...fingerWords(known, plan.edges), ...heatWords(known), ...(took === null ? [] : [took])]
   return (
     <Block title={t`From earlier fits`}>
       <p className="leading-snug">{t(timesWords(known, plan.partName))}</p>
       {known.offset === null ? null : <Offset offset={known.offset} plan={plan} />}
-      {[...fingerWords(known), paceWords(known, workMinutes(plan))]
-        .flatMap((words) => (words === null ? [] : [words]))
-        .map((words) => (
-          <p key={t(words)} className="mt-1 leading-snug">
-            {t(words)}
-          </p>
-        ))}
+      {told.map((words) => (
+        <p key={t(words)} className="mt-1 leading-snug">
+          {t(words)}
+        </p>
+      ))}
     </Block>
   )
 }

@@ -5,9 +5,9 @@ import type { Database } from '../database/openDatabase.ts'
 import { readProgress } from '../fit/queries.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
 import { readPeople } from '../shop/people.ts'
-import { nextNumber } from './nextNumber.ts'
-import { readJob, readParts } from './queries.ts'
-import { jobs, parts } from './table.ts'
+import { nextNumber } from '../jobs/nextNumber.ts'
+import { readJob, readParts } from '../jobs/queries.ts'
+import { jobs, parts } from '../jobs/table.ts'
 
 /** Opens a come-back visit: a short job of its own on parts that were laid, each with a log of its own. */
 export async function openVisit(database: Database, of: JobId, visit: NewVisit): Promise<Job> {
