@@ -1,4 +1,4 @@
-import { format } from 'date-fns'
+import { format, isThisYear } from 'date-fns'
 
 /** Minutes and seconds, or hours from one hour on: "3:40", "1:05:20". */
 export function countText(ms: number): string {
@@ -10,6 +10,8 @@ export function countText(ms: number): string {
 }
 
 export const clockText = (moment: Date | string) => format(new Date(moment), 'HH:mm')
-export const dayText = (moment: Date | string) => format(new Date(moment), 'EEEE d MMMM')
+/** A day of another year says which. */
+export const dayText = (moment: Date | string) =>
+  format(new Date(moment), isThisYear(new Date(moment)) ? 'EEEE d MMMM' : 'EEEE d MMMM yyyy')
 /** With its year, short: "Thu 26 Nov 2026". */
 export const shortDayText = (moment: Date | string) => format(new Date(moment), 'EEE d MMM yyyy')

@@ -20,7 +20,7 @@ export function HeatShown({ state, step, heat, happened }: HeatShownProps) {
   const shown = standing(state, 'heatRead').findLast(({ stepId }) => stepId === step.id)?.readC
   const wantedC = Math.round(heat.readingC)
   return (
-    <section aria-label={t`What the thermometer showed`} className="mt-2 flex flex-wrap items-center gap-2">
+    <section aria-label={t`What the thermometer showed`} className="mt-2 flex flex-wrap items-center gap-1.5">
       <span className="label text-body text-quiet">{t`It showed`}</span>
       {offC.map((off) => {
         const readC = wantedC + off
@@ -31,7 +31,7 @@ export function HeatShown({ state, step, heat, happened }: HeatShownProps) {
             type="button"
             aria-pressed={on}
             onClick={() => happened({ kind: 'heatRead', stepId: step.id, use: heat.use, readC, wantedC })}
-            className={`min-h-12 min-w-16 border px-2 text-lead ${on ? 'border-petrol bg-petrol text-on-petrol' : off === 0 ? 'border-2 border-ink/60 bg-paper font-bold' : 'border-ink/40 bg-paper'}`}
+            className={`min-h-12 min-w-14 border px-1.5 text-body ${on ? 'border-petrol bg-petrol text-on-petrol' : off === 0 ? 'border-2 border-ink/60 bg-paper font-bold' : 'border-ink/40 bg-paper'}`}
           >
             {t`${temperature(readC)}`}
           </button>

@@ -50,7 +50,7 @@ export function Frame() {
         <Place to="/shop" icon={Settings} text={t`Shop`} />
       </nav>
       <div className="flex min-h-0 min-w-0 flex-1 flex-col">
-        <main ref={content} tabIndex={-1} className="min-h-0 flex-1 overflow-auto outline-none">
+        <main ref={content} tabIndex={-1} className="relative min-h-0 flex-1 overflow-auto outline-none">
           {failure === null ? <Outlet /> : <Failed {...failure} />}
         </main>
         <UndoBar />

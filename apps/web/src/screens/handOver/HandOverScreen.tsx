@@ -62,6 +62,14 @@ function OutOfTheShop({ bundle, sheet }: SheetProps) {
   })
   const dueAt = new Date(job.dueAt)
   const open = sheet.parts.some(({ finishedAt }) => finishedAt === null)
+  if (job.closedAt !== null)
+    return (
+      <section aria-labelledby="out-title">
+        <Heading id="out-title">{t`Out of the shop`}</Heading>
+        <p className="mt-1 text-figure font-bold leading-none">{dayText(job.closedAt)}</p>
+        <p className="mt-1.5 text-lead">{t`at ${clockText(job.closedAt)}; promised for ${dayText(dueAt)}, ${clockText(dueAt)}.`}</p>
+      </section>
+    )
   return (
     <section aria-labelledby="out-title">
       <Heading id="out-title">{t`Out of the shop`}</Heading>

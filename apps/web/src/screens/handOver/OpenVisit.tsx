@@ -31,7 +31,13 @@ export function OpenVisit({ job, sheet }: OpenVisitProps) {
   return (
     <>
       <Button look="go" onClick={() => setOpen(true)}>{t`Open a come-back visit`}</Button>
-      <Modal open={open} title={t`Come-back visit`} onClose={() => setOpen(false)}>
+      <Modal
+        low
+        open={open}
+        title={t`Come-back visit`}
+        onClose={() => setOpen(false)}
+        actions={<Button onClick={() => setOpen(false)}>{t`Never mind`}</Button>}
+      >
         <VisitFields job={job} sheet={sheet} />
       </Modal>
     </>
@@ -58,7 +64,7 @@ function VisitFields({ job, sheet }: OpenVisitProps) {
     if (outcome.data !== undefined) void navigate(`/jobs/${outcome.data.id}`)
   }
   return (
-    <div className="space-y-4">
+    <div className="mt-4 space-y-4">
       <Field label={t`It comes`}>
         <TextInput type="datetime-local" value={arrives} onChange={(event) => setArrives(event.target.value)} />
       </Field>

@@ -144,9 +144,11 @@ function KnownOf({ known, piece, form }: KnownOfProps) {
       ))}
       {faults.map(({ fault, times }) =>
         isFault(fault) ? (
-          <p
-            key={fault}
-          >{t`${atStart(faultWords(fault))}: ${count(times)} of ${counted(fits, '# time', '# times')}, put right ${count(curedTimes(fault))}.`}</p>
+          <p key={fault}>
+            {curedTimes(fault) === 0
+              ? t`${atStart(faultWords(fault))}: ${count(times)} of ${counted(fits, '# time', '# times')}.`
+              : t`${atStart(faultWords(fault))}: ${count(times)} of ${counted(fits, '# time', '# times')}, put right ${counted(curedTimes(fault), '# time', '# times')}.`}
+          </p>
         ) : null,
       )}
       {laidAgain === 0 ? null : (

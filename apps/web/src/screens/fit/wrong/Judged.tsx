@@ -74,7 +74,7 @@ export function Judged({ judgement, plan, spare, place, readC, onReadC, onAnswer
             </div>
           </div>
         )}
-        {causes.some(({ id }) => id === 'too hot' || id === 'too little heat') ? (
+        {worth.some(({ id }) => id === 'too hot' || id === 'too little heat') ? (
           <ReadThere readC={readC} onReadC={onReadC} />
         ) : null}
         {cure.length === 0 ? null : (
