@@ -16,22 +16,20 @@ const head = z.strictObject({
   personId,
 })
 
+const leavesLater = ({ arrivesAt, dueAt }: { readonly arrivesAt: string; readonly dueAt: string }) =>
+  new Date(dueAt) > new Date(arrivesAt)
+const tooEarly = { ...asIssue(say`the vehicle must leave after it has come`), path: ['dueAt'] }
+
 /** A job as it is taken in at the desk. */
 export const newJob = head
   .extend({ modelId, arrivesAt: moment, dueAt: moment, parts: z.array(newPart).min(1).max(60) })
-  .superRefine((job, context) => {
-    if (new Date(job.dueAt) <= new Date(job.arrivesAt))
-      context.addIssue({ ...asIssue(say`the vehicle must leave after it has come`), path: ['dueAt'] })
-  })
+  .refine(leavesLater, tooEarly)
 export type NewJob = z.infer<typeof newJob>
 
 /** A come-back visit to parts that were laid before. */
 export const newVisit = z
   .strictObject({ personId, arrivesAt: moment, dueAt: moment, partIds: z.array(partId).min(1).max(60) })
-  .superRefine((visit, context) => {
-    if (new Date(visit.dueAt) <= new Date(visit.arrivesAt))
-      context.addIssue({ ...asIssue(say`the vehicle must leave after it has come`), path: ['dueAt'] })
-  })
+  .refine(leavesLater, tooEarly)
 export type NewVisit = z.infer<typeof newVisit>
 
 /** What was taken down wrongly, or has changed since. */

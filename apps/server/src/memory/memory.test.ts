@@ -3,6 +3,7 @@ import { smallEvents, smallChecks, smallPlan, smallStep } from '@truelay/contrac
 import { nameless } from '@truelay/core/memory'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { DemoServer } from '../testing/demoServer.ts'
+import { factOfAnother } from '../testing/writeRoutes.ts'
 
 let demo: DemoServer
 beforeEach(async () => {
@@ -111,21 +112,8 @@ describe('what finished fits teach', () => {
 })
 
 describe('what other shops have given', () => {
-  const given = {
-    partId: 'part-1',
-    at: '2029-05-01T09:00:00.000Z',
-    modelId: 'velmora-pipit',
-    slot: 'bonnet',
-    pieceId: 'pipit-bonnet-piece',
-    body: 'body-1',
-    hand: 'ines',
-    filmId: 'clearcoat-hull-180',
-    offset: null,
-    fingersAt: [],
-    faults: [],
-    pace: 1.1,
-    laidAgain: 0,
-  }
+  // Somebody there is called as somebody here.
+  const given = { ...factOfAnother, hand: 'ines' }
   const memory = async (): Promise<FitFacts> => fitFacts.parse((await demo.get('/api/memory')).body)
 
   test('counts beside what was fitted here, its vehicles and hands apart from ours', async () => {

@@ -19,6 +19,23 @@ export interface WriteRoute {
   readonly inList?: boolean
 }
 
+/** What one fit of another shop taught. */
+export const factOfAnother = {
+  partId: 'part-1',
+  at,
+  modelId: 'velmora-pipit',
+  slot: 'bonnet',
+  pieceId: 'pipit-bonnet-piece',
+  body: 'body-1',
+  hand: 'hand-1',
+  filmId: 'clearcoat-hull-180',
+  offset: null,
+  fingersAt: [],
+  faults: [],
+  pace: 1.1,
+  laidAgain: 0,
+}
+
 /** Every route that writes and takes a body, on the demo shop. */
 export const writeRoutes: readonly WriteRoute[] = [
   {
@@ -52,23 +69,7 @@ export const writeRoutes: readonly WriteRoute[] = [
     path: '/memory/borrowed',
     good: {
       says: 'Film works upriver',
-      facts: [
-        {
-          partId: 'part-1',
-          at,
-          modelId: 'velmora-pipit',
-          slot: 'bonnet',
-          pieceId: 'pipit-bonnet-piece',
-          body: 'body-1',
-          hand: 'hand-1',
-          filmId: 'clearcoat-hull-180',
-          offset: null,
-          fingersAt: [],
-          faults: [],
-          pace: 1.1,
-          laidAgain: 0,
-        },
-      ],
+      facts: [factOfAnother],
     },
   },
   { method: 'PUT', path: '/memory/forgotten', good: { modelId: 'velmora-pipit', slot: 'bonnet', forgotten: true } },

@@ -194,13 +194,13 @@ function ofHeatAndBlade(evidence: FaultEvidence, practice: Practice): Speaks[] {
     speaks.push({
       cause: 'too hot',
       factor: 2 ** ((hottestC - (damageC - practice.tellingNearDamage)) / practice.tellingDegreesHot),
-      says: say`the surface came to ${temperature(hottestC)} there; damage begins at ${temperature(damageC)}`,
+      says: say`the surface came to ${temperature(hottestC)}; damage begins at ${temperature(damageC)}`,
     })
   if (hottestC !== undefined && leastC !== undefined && hottestC < leastC)
     speaks.push({
       cause: 'too little heat',
       factor: more(leastC - hottestC, practice.tellingDegreesCold),
-      says: say`the surface came only to ${temperature(hottestC)} there; asked for were ${temperature(leastC)}`,
+      says: say`the surface came only to ${temperature(hottestC)}; asked for were ${temperature(leastC)}`,
     })
   if (bladeCutMm !== undefined && bladeLastsMm !== undefined && bladeLastsMm > 0)
     speaks.push({

@@ -1,4 +1,4 @@
-import type { FitEventOf, JobBundle, Part, Problem } from '@truelay/contract'
+import { awaitedPiece, type FitEventOf, type JobBundle, type Part, type Problem } from '@truelay/contract'
 import type { PlanStep } from '@truelay/core/plan'
 import { heldTogether } from '../../ui/heldTogether.ts'
 import { useWords } from '../../ui/words.ts'
@@ -66,6 +66,11 @@ export function StepWords({
     <div className="flex min-h-0 flex-col overflow-y-auto px-7 pt-3 lg:pb-4">
       {asks === null ? null : <WasItReady {...asks} onAnswer={(ready) => answer(ready, asks.minutes)} />}
       <ComeBacks state={state} onOpen={onComeBack} />
+      {awaitedPiece(state) === null ? null : (
+        <p className="mb-3 border-l-8 border-amber bg-amber-tint px-4 py-2 text-lead leading-snug">
+          {t`Another piece: take the spoilt film off flat and slowly, wipe what stays of its glue off as the maker of the glue remover says, and let the part dry.`}
+        </p>
+      )}
       <StepHeading
         of={`${plan.partName} ${step.id}`}
         testId="headline"
