@@ -1,4 +1,4 @@
-import type { FitFact, FitTaught } from '@truelay/core/memory'
+import { type FitFact, type FitTaught, pullsMade } from '@truelay/core/memory'
 import { mirrors } from '@truelay/core/schema'
 import { z } from 'zod'
 import { filmId, modelId, moment, partId, personId, pieceId } from './ids.ts'
@@ -13,6 +13,10 @@ export const fitTaught = z.strictObject({
   pace: z.number().positive().nullable(),
   heat: z
     .array(z.strictObject({ use: z.string().max(20), offC: z.number().min(-300).max(300) }))
+    .max(60)
+    .optional(),
+  pulls: z
+    .array(z.strictObject({ place: z.string().max(80), needed: z.enum(pullsMade) }))
     .max(60)
     .optional(),
   cured: z.array(z.string().max(40)).max(200).optional(),

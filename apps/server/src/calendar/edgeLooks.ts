@@ -18,6 +18,16 @@ export interface EdgeLook {
   readonly says: Sentence
 }
 
+/** Come-back visits that have not been closed: the vehicle is looked for at its time. */
+export const visitsOf = (visits: readonly Pick<Job, 'id' | 'vehicle' | 'arrivedAt' | 'dueAt'>[]): EdgeLook[] =>
+  visits.map(({ id, vehicle, arrivedAt, dueAt }) => ({
+    id: `${id}-visit`,
+    at: new Date(arrivedAt),
+    minutes: Math.max(10, Math.round((new Date(dueAt).getTime() - new Date(arrivedAt).getTime()) / 60_000)),
+    title: say`${name(vehicle.model)} ${name(vehicle.plate)} comes back`,
+    says: say`Look over what was laid, with what was left open in mind; the steps stand in its job.`,
+  }))
+
 /** Looks at the edges of every finished part of a job, at times when somebody is in the shop. */
 export const edgeLooks = (
   job: Pick<Job, 'vehicle'>,

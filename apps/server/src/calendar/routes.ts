@@ -7,10 +7,10 @@ import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
 import { readStandingFit } from '../fit/keptState.ts'
 import { readProgress } from '../fit/queries.ts'
-import { readJob, readParts } from '../jobs/queries.ts'
+import { readJob, readParts, readVisitsOf } from '../jobs/queries.ts'
 import { Refused } from '../reply/reply.ts'
 import { readShop } from '../shop/queries.ts'
-import { edgeLooks } from './edgeLooks.ts'
+import { edgeLooks, visitsOf } from './edgeLooks.ts'
 
 /** What was wrong on a part and is to be looked at again. */
 async function leftOpen(database: Database, partId: PartId): Promise<Problem[]> {
@@ -22,13 +22,17 @@ export function calendarRoutes(database: Database, now: () => Date): Router {
   const routes = Router()
   routes.get('/jobs/:jobId/edge-looks.ics', async (req, res) => {
     const job = await readJob(database, jobId.parse(req.params.jobId))
-    const [parts, shop] = await Promise.all([readParts(database, job.id), readShop(database)])
+    const [parts, shop, visits] = await Promise.all([
+      readParts(database, job.id),
+      readShop(database),
+      readVisitsOf(database, job.id),
+    ])
     const progress = await readProgress(
       database,
       parts.map((p) => p.id),
     )
     const words = wordsIn({ units: shop.units })
-    const entries = edgeLooks(
+    const looks = edgeLooks(
       job,
       await Promise.all(
         parts.map(async ({ id, name: called }) => ({
@@ -40,7 +44,12 @@ export function calendarRoutes(database: Database, now: () => Date): Router {
       ),
       practiceWith(shop.practice),
       shop.hours,
-    ).map(({ title, says, ...entry }) => ({ ...entry, title: words(title), says: words(says) }))
+    )
+    const entries = [...looks, ...visitsOf(visits)].map(({ title, says, ...entry }) => ({
+      ...entry,
+      title: words(title),
+      says: words(says),
+    }))
     if (entries.length === 0)
       throw new Refused({
         code: 'NOTHING_FINISHED',

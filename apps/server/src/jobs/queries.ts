@@ -78,6 +78,16 @@ export const isOpen = and(isNull(jobs.closedAt), isNull(jobs.removedAt))
 /** A part that is to be covered. */
 const isWanted = isNull(parts.droppedAt)
 
+/** Visits of a job that are still to be made, the earliest first. */
+export const readVisitsOf = async ({ read }: Database, id: JobId): Promise<Job[]> =>
+  (
+    await read
+      .select()
+      .from(jobs)
+      .where(and(isOpen, eq(jobs.visitOf, id)))
+      .orderBy(asc(jobs.arrivedAt))
+  ).map(toJob)
+
 /** The jobs that are open, the one that is due first on top. */
 export const readOpenJobs = async (database: Database): Promise<Job[]> =>
   readEach(database, await database.read.select().from(jobs).where(isOpen).orderBy(asc(jobs.dueAt)), toJob)

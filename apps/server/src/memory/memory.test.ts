@@ -99,6 +99,16 @@ describe('what finished fits teach', () => {
     expect((await facts())[0]).toMatchObject({ heat: [{ use: 'seal', offC: -9 }], cured: ['crease'] })
   })
 
+  test('how far the film had to be pulled, the last word on each place', async () => {
+    const pull = (place: string, needed: string) => ({ kind: 'pullMade', stepId: 'wash', place, needed })
+    const pulls = [pull('the nose edge', 'less'), pull('a side', 'as planned'), pull('the nose edge', 'more')]
+    await fit('0412-bonnet', {}, ...pulls, ...all(3))
+    expect((await facts())[0]?.pulls).toEqual([
+      { place: 'the nose edge', needed: 'more' },
+      { place: 'a side', needed: 'as planned' },
+    ])
+  })
+
   test('a fit that is gone back to teaches nothing until it is finished again', async () => {
     await fit('0412-bonnet', {}, ...all(3), { kind: 'stepReopened', stepId: 'wipe', after: 20 })
     expect(await facts()).toEqual([])

@@ -59,6 +59,17 @@ describe('a come-back visit', () => {
     expect((await visit({ partIds: ['0412-headlamp-left'] })).status).toBe(422)
     expect((await visit()).status).toBe(201)
   })
+  test('stands in the calendar of the looks until it is closed', async () => {
+    await fit('0412-bonnet', ...done)
+    await visit()
+    const calendar = async () => (await fetch(demo.address('/api/jobs/0412/edge-looks.ics'))).text()
+    const text = await calendar()
+    expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(4)
+    expect(text).toContain('DTSTART:20300503T080000Z')
+    expect(text).toContain('Fleet 27 comes back')
+    await send('PUT', '/jobs/0416/closed', { closed: true })
+    expect(await calendar()).not.toContain('comes back')
+  })
   test('of a part of another job there is none', async () => {
     await fit('0412-bonnet', ...done)
     await fit('0413-01', ...done)

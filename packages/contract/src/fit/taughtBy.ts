@@ -22,6 +22,7 @@ export function taughtBy(state: Begun): FitTaught {
     faults: [...new Set(seen.map(({ problem }) => problem))].filter((problem) => problem !== 'fingers'),
     pace: paceOf(state),
     heat: standing(state, 'heatRead').map(({ use, readC, wantedC }) => ({ use, offC: readC - wantedC })),
+    pulls: pullsOf(state),
     cured: [
       ...new Set(
         standing(state, 'problemSettled').flatMap(({ problemId, outcome }) =>
@@ -34,6 +35,12 @@ export function taughtBy(state: Begun): FitTaught {
       standing(state, 'spoilSettled').filter(({ outcome }) => outcome === 'laid again').length,
     ),
   }
+}
+
+/** The last word on each place counts. */
+function pullsOf(state: Begun): NonNullable<FitTaught['pulls']> {
+  const last = new Map(standing(state, 'pullMade').map(({ place, needed }) => [place, needed]))
+  return [...last].map(([place, needed]) => ({ place, needed }))
 }
 
 function offsetBy(state: Begun): FitTaught['offset'] {

@@ -4,6 +4,10 @@ export interface OffsetReading {
   readonly sigma: number
 }
 
+/** How far film had to be pulled over a bulge, beside what its plan had said. */
+export const pullsMade = ['less', 'as planned', 'more'] as const
+export type PullMade = (typeof pullsMade)[number]
+
 /** What one fit teaches, by itself. */
 export interface FitTaught {
   /** How the film had to be moved and turned from where the plan had it, mm and degrees; null where nobody measured, or it came off the roll. */
@@ -20,6 +24,8 @@ export interface FitTaught {
   readonly pace: number | null
   /** What the thermometer showed over what the plan had said, °C, by the use of heat; left out by fits from before it was asked. */
   readonly heat?: readonly { readonly use: string; readonly offC: number }[] | undefined
+  /** How far film had to be pulled, by the edge; left out by fits from before it was asked. */
+  readonly pulls?: readonly { readonly place: string; readonly needed: PullMade }[] | undefined
   /** Faults that were put right in the fit. */
   readonly cured?: readonly string[] | undefined
   /** Pieces that were spoilt and laid again. */

@@ -1,4 +1,4 @@
-export type { FitFact, FitTaught, OffsetReading } from './fitFact.ts'
+export { type FitFact, type FitTaught, type OffsetReading, type PullMade, pullsMade } from './fitFact.ts'
 export {
   type Asked,
   type Estimated,
@@ -17,4 +17,4 @@ export {
   recallParts,
 } from './recallPart.ts'
 export { nameless } from './nameless.ts'
-export { fingerWords, heatWords, offsetWords, paceWords, timesWords } from './recallWords.ts'
+export { fingerWords, heatWords, offsetWords, paceWords, pullMadeWords, pullWords, timesWords } from './recallWords.ts'

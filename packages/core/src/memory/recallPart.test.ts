@@ -52,6 +52,7 @@ describe('the first fit of a model', () => {
       faults: [],
       laidAgain: 0,
       heat: [],
+      pulls: [],
       cured: [],
       pace: null,
     })

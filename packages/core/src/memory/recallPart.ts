@@ -1,5 +1,5 @@
 import type { Practice } from '../practice/index.ts'
-import type { FitFact, OffsetReading } from './fitFact.ts'
+import type { FitFact, OffsetReading, PullMade } from './fitFact.ts'
 import { type Estimated, mixedModel } from './mixedModel.ts'
 
 /** What is about to be fitted, and by whom. */
@@ -45,6 +45,13 @@ export interface PartKnown {
   readonly laidAgain: number
   /** By how much the thermometer ordinarily was off its plan after the passes, °C, by the use of heat: the middle of the fits that read it. */
   readonly heat: readonly { readonly use: string; readonly offC: number; readonly fits: number }[]
+  /** Where film had to be pulled otherwise than planned, in how many of the fits that told; the most frequent first. */
+  readonly pulls: readonly {
+    readonly place: string
+    readonly needed: Exclude<PullMade, 'as planned'>
+    readonly times: number
+    readonly told: number
+  }[]
   /** Faults that were put right, in how many of those fits. */
   readonly cured: readonly { readonly fault: string; readonly times: number }[]
   /** Real minutes over planned ones to be expected; null where nothing tells. */
@@ -101,6 +108,7 @@ export function recallParts(
       })),
       faults: countedOf(own.flatMap((fact) => [...new Set(fact.faults)])).map(([fault, times]) => ({ fault, times })),
       heat: heatOf(own),
+      pulls: pullsOf(own),
       cured: countedOf(own.flatMap((fact) => [...new Set(fact.cured ?? [])])).map(([fault, times]) => ({
         fault,
         times,
@@ -136,6 +144,22 @@ function heatOf(facts: readonly FitFact[]): PartKnown['heat'] {
     })
     return { use, offC: middleOf(ofFits), fits: ofFits.length }
   })
+}
+
+function pullsOf(facts: readonly FitFact[]): PartKnown['pulls'] {
+  const told = facts.flatMap((fact) => fact.pulls ?? [])
+  return [...new Set(told.map(({ place }) => place))]
+    .flatMap((place) => {
+      const own = told.filter((pull) => pull.place === place)
+      return (['less', 'more'] as const).map((needed) => ({
+        place,
+        needed,
+        times: own.filter((pull) => pull.needed === needed).length,
+        told: own.length,
+      }))
+    })
+    .filter(({ times }) => times > 0)
+    .sort((a, b) => b.times - a.times)
 }
 
 function middleOf(values: readonly number[]): number {

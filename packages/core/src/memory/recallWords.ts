@@ -13,6 +13,7 @@ import {
   verbatim,
   warmer,
 } from '../say/index.ts'
+import type { FitFact } from './fitFact.ts'
 import type { Estimated } from './mixedModel.ts'
 import type { KnownOffset, OffsetCause, PartKnown } from './recallPart.ts'
 
@@ -99,6 +100,26 @@ export function heatWords({ heat }: Pick<PartKnown, 'heat'>): Sentence[] {
         : say`${atStart(said)}: the thermometer showed ${by} more than planned in ${times}. Give it a pass less, and read again.`
     })
 }
+/** Where film had to be pulled otherwise than planned in most of the fits that told, and at the least twice; a sentence for each place. */
+export const pullWords = ({ pulls }: Pick<PartKnown, 'pulls'>): Sentence[] =>
+  pulls
+    .filter(({ times, told }) => times >= fewestPulls && 2 * times > told)
+    .map(({ place, needed, times, told }) => {
+      const often = say`${count(times)} of ${counted(told, '# time', '# times')}`
+      return needed === 'more'
+        ? say`The pull at ${verbatim(place)} needed more than planned ${often}: go a little past the mark.`
+        : say`The pull at ${verbatim(place)} needed less than planned ${often}: stop short of the mark and look.`
+    })
+/** How far film had to be pulled in one fit. */
+export const pullMadeWords = ({ place, needed }: NonNullable<FitFact['pulls']>[number]): Sentence =>
+  needed === 'as planned'
+    ? say`at ${verbatim(place)} as planned`
+    : needed === 'more'
+      ? say`at ${verbatim(place)} further than planned`
+      : say`at ${verbatim(place)} less far than planned`
+/** Once is chance. */
+const fewestPulls = 2
+
 /** One reading may be the thermometer's. */
 const fewestReadings = 2
 /** Less lies within what a hand-held thermometer is sure of. */

@@ -1,6 +1,7 @@
 import { findingMeanings } from '@truelay/core/plan'
 import { becameOf, curedBy, type PartRecord, type PhotoId, type Shop } from '@truelay/contract'
 import { causeOf, cureStep, faultWords } from '@truelay/core/judge'
+import { pullMadeWords } from '@truelay/core/memory'
 import { strengthWords } from '@truelay/core/mix'
 import {
   clock,
@@ -133,7 +134,7 @@ function recordPages(sheet: Sheet, { record, shop, words, photoFile }: Omit<Reco
       say`${round.words} ${name(round.by)}, ${clock(round.at)}`,
     )
   })
-  if (lines.waitSet.length + lines.bladeUsed.length + lines.heatRead.length > 0) {
+  if (lines.waitSet.length + lines.bladeUsed.length + lines.heatRead.length + lines.pullMade.length > 0) {
     heading(say`Air and blades`)
     for (const { at, roomC, humidityPercent, minutes: wait } of lines.waitSet)
       row(
@@ -142,6 +143,7 @@ function recordPages(sheet: Sheet, { record, shop, words, photoFile }: Omit<Reco
       )
     for (const { at, readC, wantedC } of lines.heatRead)
       row(say`${clock(at)}`, say`thermometer ${temperature(readC)}, planned ${temperature(wantedC)}`)
+    for (const pull of lines.pullMade) row(say`${clock(pull.at)}`, pullMadeWords(pull))
     if (lines.bladeUsed.length > 0)
       row(
         say`Blade`,

@@ -1,5 +1,5 @@
 import type { JobBundle, Part } from '@truelay/contract'
-import { fingerWords, heatWords, offsetWords, paceWords } from '@truelay/core/memory'
+import { fingerWords, heatWords, offsetWords, paceWords, pullWords } from '@truelay/core/memory'
 import type { PartPlan } from '@truelay/core/plan'
 import { Link } from 'react-router'
 import { beginsThere, useRecallPart } from '../../bench/useRecallPart.ts'
@@ -24,7 +24,12 @@ export function Remembered({ bundle, part, plan }: RememberedProps) {
     known,
     plan.steps.reduce((sum, step) => sum + step.minutes, 0),
   )
-  const told = [...fingerWords(known, plan.edges), ...heatWords(known), ...(took === null ? [] : [took])]
+  const told = [
+    ...fingerWords(known, plan.edges),
+    ...pullWords(known),
+    ...heatWords(known),
+    ...(took === null ? [] : [took]),
+  ]
   if (!toBegin && told.length === 0) return null
   return (
     <section

@@ -14,6 +14,7 @@ import type { Happened } from './useFit.ts'
 import type { GapRounds } from './useGapRounds.ts'
 import type { StandIn } from './useStandIns.ts'
 import type { Waits } from './useWaits.ts'
+import { PullMade } from './PullMade.tsx'
 import { SpoiltPiece } from './SpoiltPiece.tsx'
 import { StepHeading } from './StepHeading.tsx'
 import { spareOf } from './wrong/spareOf.ts'
@@ -97,6 +98,7 @@ export function StepWords({
           <HeatShown state={state} step={step} heat={heat} happened={happened} />
         </>
       )}
+      <PullMade state={state} step={step} edges={plan.edges} happened={happened} />
       {step.uses === undefined ? null : (
         <BottleInHand
           key={step.id}

@@ -1,10 +1,12 @@
 import { say, type Sentence, verbatim } from '@truelay/core/say'
+import type { PlanStep } from '@truelay/core/plan'
 import { unsettledSpoils } from '@truelay/contract'
 import { minutesIn, smallFit, smallCheck, smallChecks, smallPlan, smallStep } from '@truelay/contract/testing'
 import { renderToStaticMarkup } from 'react-dom/server'
 import { describe, expect, test } from 'vitest'
 import { BatchList } from './BatchList.tsx'
 import { Clocks } from './Clocks.tsx'
+import { PullMade } from './PullMade.tsx'
 import { HeatShown } from './HeatShown.tsx'
 import { GapEntry } from './GapEntry.tsx'
 import { SpoiltPiece } from './SpoiltPiece.tsx'
@@ -266,6 +268,23 @@ test('the huge target is off while one waits, and back is off at the start', () 
     )
   expect(show(true, false).match(/disabled=""/g)?.length).toBe(2)
   expect(show(false, true)).not.toContain('disabled=""')
+})
+
+describe('how far the film had to be pulled', () => {
+  const edges = [{ name: 'nose', label: 'the nose edge' }]
+  const shown = (references: PlanStep['references']) => {
+    const step = smallStep('pull-A', { references })
+    return renderToStaticMarkup(
+      <PullMade state={smallFit(smallPlan([step]))} step={step} edges={edges} happened={nothing} />,
+    )
+  }
+  const edge = { kind: 'edge', edge: 'nose' } as const
+  test('is asked in a step that pulls, a tap each', () => {
+    expect(text(shown([{ kind: 'pull', letter: 'A' }, edge]))).toBe(' It needed less as said more ')
+  })
+  test('is not asked where nothing is pulled', () => {
+    expect(shown([edge])).toBe('')
+  })
 })
 
 describe('what the thermometer showed', () => {

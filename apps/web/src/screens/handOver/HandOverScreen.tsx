@@ -13,6 +13,7 @@ import { Busy, Failed } from '../../ui/Failed.tsx'
 import { heldTogether } from '../../ui/heldTogether.ts'
 import { whenWords } from '../../ui/minutesWords.ts'
 import { Notice } from '../../ui/Notice.tsx'
+import { BondCourse } from '../waits/BondCourse.tsx'
 import { Heading } from '../../ui/Title.tsx'
 import { useNow } from '../../ui/useNow.ts'
 import { useWords } from '../../ui/words.ts'
@@ -32,6 +33,7 @@ export function HandOverScreen() {
       <div>
         <OutOfTheShop bundle={bundle} sheet={sheet} />
         <HandedParts sheet={sheet} jobId={bundle.job.id} />
+        {sheet.told === null ? null : <Bonding bundle={bundle} />}
       </div>
       <div>
         <Told bundle={bundle} sheet={sheet} />
@@ -98,6 +100,21 @@ function OutOfTheShop({ bundle, sheet }: SheetProps) {
           )}
         </>
       )}
+    </section>
+  )
+}
+
+/** How the bond grows from the last part on. */
+function Bonding({ bundle: { job, shop } }: Pick<SheetProps, 'bundle'>) {
+  const t = useWords()
+  const { temperatureC: roomC, humidityPercent } = useAir(job)
+  const practice = useMemo(() => practiceWith(shop.practice), [shop.practice])
+  return (
+    <section aria-labelledby="bonding-title" className="mt-6">
+      <Heading id="bonding-title">{t`Bond over the days`}</Heading>
+      <div className="mt-1 h-[12.5rem]">
+        <BondCourse room={{ roomC, humidityPercent }} practice={practice} />
+      </div>
     </section>
   )
 }

@@ -1,6 +1,14 @@
 import type { Form, Piece, VehicleModel } from '@truelay/contract'
 import { faultKinds, faultWords } from '@truelay/core/judge'
-import { fingerWords, heatWords, nameless, offsetWords, type PartKnown, paceWords } from '@truelay/core/memory'
+import {
+  fingerWords,
+  heatWords,
+  nameless,
+  offsetWords,
+  type PartKnown,
+  paceWords,
+  pullWords,
+} from '@truelay/core/memory'
 import { atStart, count, counted, name, say } from '@truelay/core/say'
 import { Download } from 'lucide-react'
 import { Link, useParams } from 'react-router'
@@ -154,7 +162,7 @@ function KnownOf({ known, piece, form }: KnownOfProps) {
       {laidAgain === 0 ? null : (
         <p>{t`${counted(laidAgain, '# piece was', '# pieces were')} spoilt and laid again.`}</p>
       )}
-      {heatWords(known).map((words) => (
+      {[...pullWords(known), ...heatWords(known)].map((words) => (
         <p key={t(words)}>{t(words)}</p>
       ))}
       {took === null ? null : <p>{t(took)}</p>}

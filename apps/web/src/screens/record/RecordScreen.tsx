@@ -1,5 +1,6 @@
 import { causeOf, cureStep, faultWords } from '@truelay/core/judge'
 import { count, counted, length, minutes, say, temperature, volume } from '@truelay/core/say'
+import { pullMadeWords } from '@truelay/core/memory'
 import { useWords } from '../../ui/words.ts'
 import { becameOf, curedBy, spoilWords, type PartRecord, type Shop } from '@truelay/contract'
 import { strengthWords } from '@truelay/core/mix'
@@ -152,7 +153,7 @@ function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly s
           </Part>
         )}
 
-        {air.length + strokes.length === 0 ? null : (
+        {air.length + strokes.length + record.lines.heatRead.length + record.lines.pullMade.length === 0 ? null : (
           <Part title={t`Air and blades`}>
             {air.map((a) => (
               <Line key={a.at} label={clockText(a.at)}>
@@ -164,6 +165,14 @@ function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly s
               <Line key={read.at} label={t`thermometer`}>
                 {t`${temperature(read.readC)}, planned ${temperature(read.wantedC)}`}
                 <span className="text-quiet">{t`, during “${read.during}”, ${read.by}`}</span>
+              </Line>
+            ))}
+            {record.lines.pullMade.map((pull) => (
+              <Line key={pull.at} label={t`pull`}>
+                {t(pullMadeWords(pull))}
+                <span className="text-quiet">
+                  , {pull.by}, {clockText(pull.at)}
+                </span>
               </Line>
             ))}
             {strokes.length === 0 ? null : (

@@ -15,6 +15,7 @@ export const eventWords: Readonly<Record<FitEventName, Sentence>> = {
   filmWetted: say`film wetted again`,
   gapsMeasured: say`gaps measured`,
   heatRead: say`thermometer read`,
+  pullMade: say`how far the film had to be pulled`,
   problemSeen: say`something wrong was seen`,
   problemSettled: say`said what became of it`,
   lookedAt: say`a stop of the last look`,

@@ -9,6 +9,7 @@ import { lookedAt } from './lookedAt.ts'
 import { photographed } from './photographed.ts'
 import { problemSeen } from './problemSeen.ts'
 import { problemSettled } from './problemSettled.ts'
+import { pullMade } from './pullMade.ts'
 import { spoilSettled } from './spoilSettled.ts'
 import { stepDone } from './stepDone.ts'
 import { stepReopened } from './stepReopened.ts'
@@ -29,6 +30,7 @@ export const fitEventKinds = {
   bladeUsed,
   gapsMeasured,
   heatRead,
+  pullMade,
   problemSeen,
   problemSettled,
   filmWetted,

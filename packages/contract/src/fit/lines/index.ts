@@ -10,6 +10,7 @@ import { lookedAtLine } from './lookedAt.ts'
 import { photographedLine } from './photographed.ts'
 import { problemSeenLine } from './problemSeen.ts'
 import { problemSettledLine } from './problemSettled.ts'
+import { pullMadeLine } from './pullMade.ts'
 import { spoilSettledLine } from './spoilSettled.ts'
 import { waitSetLine } from './waitSet.ts'
 
@@ -29,6 +30,7 @@ export const lineKinds = {
   bladeUsed: bladeUsedLine,
   gapsMeasured: gapsMeasuredLine,
   heatRead: heatReadLine,
+  pullMade: pullMadeLine,
   problemSeen: problemSeenLine,
   problemSettled: problemSettledLine,
   filmWetted: none,
