@@ -29,8 +29,8 @@ const theme = (name) => page.request.patch(`${url}/api/shop`, { data: { theme: n
 await theme('day')
 await sheet('0412-bonnet')
 await keep('lay-sheet-bonnet', 2500)
-await page.goto(`${url}/shop`)
-await keep('shop')
+await page.goto(`${url}/models/velmora-pipit/known`)
+await keep('known', 2500)
 
 const tap = (name) => page.getByRole('button', { name, exact: true }).click()
 const button = (name) => page.getByRole('button', { name }).click()
