@@ -41,6 +41,7 @@ const layers = {
   judge: ['plan', 'lay', 'geometry', 'practice', 'schema', 'result', 'say'],
   lastLook: ['judge', 'plan', 'geometry', 'practice', 'say'],
   memory: ['align', 'numerics', 'practice', 'say'],
+  order: ['numerics', 'result', 'say'],
   handOver: ['plan', 'form', 'wait', 'practice', 'result', 'say'],
 }
 

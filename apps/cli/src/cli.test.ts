@@ -291,6 +291,55 @@ const sweep = {
   damageC: 110,
 }
 
+describe('the order of a day', () => {
+  const task = (id: string, more: object = {}) => ({ id, minutes: 10, people: 1, tools: [], after: [], ...more })
+  const day = (tasks: object[], more: object = {}) => ({
+    people: [{ id: 'Ines' }, { id: 'Tarek' }],
+    tools: [{ id: 'gun', count: 1 }],
+    seconds: 0.2,
+    tasks,
+    ...more,
+  })
+  const trim = task('trim', { after: [{ task: 'lay', minMinutes: 20, maxMinutes: 25 }] })
+  test('who does what when, how much shorter it could be, and why nothing starts earlier', async () => {
+    const told = await answer(['order', '-'], day([task('lay'), trim]))
+    expect(told).toMatchObject({ makespanMinutes: 40, lowerBoundMinutes: 40, proven: true })
+    expect(told.tasks[1]).toMatchObject({ id: 'trim', startMinute: 30, endMinute: 40 })
+    expect(told.tasks[1].because).toContain('waits 20')
+    expect(told.tasks[1].people).toHaveLength(1)
+  })
+  test.each<[string, object, string]>([
+    ['waits in a circle', day([task('lay', { after: [{ task: 'trim', minMinutes: 0 }] }), trim]), 'in a circle'],
+    ['a step for three', day([task('roof', { people: 3 })]), '“roof” needs 3 people at once'],
+    ['an unknown field', { ...day([task('lay')]), speed: 3 }, 'speed'],
+    ['half a minute of work', day([task('lay', { minutes: 0.5 })]), 'minutes'],
+    [
+      'three heats with one gun',
+      day(
+        [
+          task('dry'),
+          ...[1, 2, 3].map((k) =>
+            task(`heat ${k}`, { tools: ['gun'], after: [{ task: 'dry', minMinutes: 0, maxMinutes: 15 }] }),
+          ),
+        ],
+        { people: [{ id: 'Ines' }, { id: 'Tarek' }, { id: 'Bo' }], seconds: 2 },
+      ),
+      'one more “gun”',
+    ],
+  ])('%s: exit 2 and one line', async (_, input, says) => {
+    const { code, out, err } = await run(['order', '-'], JSON.stringify(input))
+    expect({ code, out }).toEqual({ code: 2, out: '' })
+    expect(err.trim().split('\n')).toHaveLength(1)
+    expect(err).toContain(says)
+  })
+  test('nothing found in time: exit 3, and it says so', async () => {
+    const late = ['a', 'b'].map((id) => task(id, { minutes: 40, notAfter: 50, tools: ['gun'] }))
+    const { code, out, err } = await run(['order', '-'], JSON.stringify(day(late, { breaks: [{ from: 90, to: 95 }] })))
+    expect({ code, out }).toEqual({ code: 3, out: '' })
+    expect(err).toContain('does not say that there is none')
+  })
+})
+
 describe('a kind of job, read aloud', () => {
   test('each step with its words, what is in hand, waits and the latest moment', async () => {
     const { code, out, err } = await run(['story', 'K17'])

@@ -1,11 +1,18 @@
 import { readFileSync } from 'node:fs'
 import { type SavedDocument, sayProblem } from '@truelay/contract'
 import { type Result, wholeFailure } from '@truelay/core/result'
+import type { Sentence } from '@truelay/core/say'
 import { english } from '@truelay/words'
 import type { z } from 'zod'
 
 /** Ends the program with one line on standard error and code 2. */
 export class BadInput extends Error {}
+
+/** The same with code 3: it was looked for and not found, which is no fault of the input. */
+export class NoneFound extends Error {
+  static of = (failure: { readonly sentence: Sentence; readonly fix: Sentence }): NoneFound =>
+    new NoneFound(english(wholeFailure(failure)))
+}
 
 /** The text of a file, or of standard input for "-". */
 export function readText(file: string | undefined): string {

@@ -6,13 +6,14 @@ import { judge } from './commands/judge.ts'
 import { lay } from './commands/lay.ts'
 import { light } from './commands/light.ts'
 import { mix } from './commands/mix.ts'
+import { order } from './commands/order.ts'
 import { plan } from './commands/plan.ts'
 import { story } from './commands/story.ts'
 import { wait } from './commands/wait.ts'
-import { BadInput } from './input.ts'
+import { BadInput, NoneFound } from './input.ts'
 import { inEnglish } from './inEnglish.ts'
 
-const commands = { form, lay, align, mix, heat, wait, light, judge, plan, story }
+const commands = { form, lay, align, mix, heat, wait, light, judge, plan, story, order }
 const text = { type: 'string' } as const
 const optionsOf: Record<keyof typeof commands, Record<string, typeof text>> = {
   form: { triangles: text, out: text },
@@ -25,6 +26,7 @@ const optionsOf: Record<keyof typeof commands, Record<string, typeof text>> = {
   judge: {},
   plan: { order: text },
   story: {},
+  order: {},
 }
 
 async function run(words: string[]): Promise<unknown> {
@@ -51,7 +53,7 @@ try {
   const answer = await run(process.argv.slice(2))
   process.stdout.write(`${typeof answer === 'string' ? answer : JSON.stringify(inEnglish(answer))}\n`)
 } catch (error) {
-  if (!(error instanceof BadInput)) throw error
+  if (!(error instanceof BadInput || error instanceof NoneFound)) throw error
   process.stderr.write(`${error.message.replace(/\s*\n\s*/g, ' ')}\n`)
-  process.exitCode = 2
+  process.exitCode = error instanceof NoneFound ? 3 : 2
 }

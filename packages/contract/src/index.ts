@@ -10,6 +10,7 @@ export {
 } from './cliRequests.ts'
 export { faultAnswers } from './fit/faultAnswers.ts'
 export { faultEvidence, judgeRequest } from './judgeRequest.ts'
+export { dayToPlan, orderRequest } from './orderRequest.ts'
 export { type WorkedStep, workedSteps } from './fit/workedMinutes.ts'
 export { againFrom, awaitedPiece, pieceSince, sparesUsed } from './fit/anotherPiece.ts'
 export { type Visit, visitOf, visitWithoutLog } from './fit/visitOf.ts'

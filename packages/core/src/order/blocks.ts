@@ -1,0 +1,79 @@
+import { seededRandom } from '../numerics/index.ts'
+import { never } from './day.ts'
+import { type Blocks, single } from './blockShape.ts'
+import { ListDecoder } from './listDecoder.ts'
+import { longestPaths } from './longestPaths.ts'
+import { type Net, partOf } from './net.ts'
+
+const tries = 12
+
+/** Tasks tied by greatest waits of which at most `within` minutes are free, each block as short as it is found to go; null where one cannot be placed. */
+export function blocksOf(net: Net, within: number): Blocks | null {
+  const { members, of } = tied(net, within)
+  const offset = new Int32Array(net.size)
+  for (const block of members) {
+    if (block.length === 1) continue
+    const starts = shortest(net, block)
+    if (starts === null) return null
+    const first = Math.min(...starts)
+    block.forEach((task, k) => {
+      offset[task] = (starts[k] ?? 0) - first
+    })
+  }
+  return { members, of, offset }
+}
+
+function tied(net: Net, within: number): Pick<Blocks, 'members' | 'of'> {
+  const near: number[][] = Array.from({ length: net.size }, () => [])
+  net.out.forEach((arcs, a) => {
+    for (const { to, lag } of arcs) {
+      if (lag > 0) continue
+      // `a` starts at the latest -lag after `to` has; the least wait between them takes of that.
+      const least = net.out[to]?.find((arc) => arc.to === a)?.lag
+      if (least === undefined || -lag - least > within || -lag < least) continue
+      near[a]?.push(to)
+      near[to]?.push(a)
+    }
+  })
+  const of = new Int32Array(net.size).fill(-1)
+  const members: number[][] = []
+  for (let i = 0; i < net.size; i++) {
+    if ((of[i] ?? 0) >= 0) continue
+    const block = [i]
+    of[i] = members.length
+    for (let q = 0; q < block.length; q++)
+      for (const j of near[block[q] ?? 0] ?? [])
+        if ((of[j] ?? 0) < 0) {
+          of[j] = members.length
+          block.push(j)
+        }
+    members.push(block)
+  }
+  return { members, of }
+}
+
+function shortest(net: Net, block: readonly number[]): Int32Array | null {
+  const inner = partOf(net, block)
+  const paths = longestPaths(inner)
+  if (!paths.ok) return null
+  const random = seededRandom(block.length)
+  const decoder = new ListDecoder(inner, single(block.length))
+  let best: Int32Array | null = null
+  let least = never
+  for (let k = 0; k < (block.length < 3 ? 1 : tries); k++) {
+    const keys = Float64Array.from(paths.start, (start) => start + (k === 0 ? 0 : 8 * (random() - 0.5)))
+    const starts = decoder.decode(keys)?.start ?? null
+    if (starts === null) continue
+    let end = 0
+    let first = never
+    starts.forEach((start, i) => {
+      end = Math.max(end, start + (inner.minutes[i] ?? 0))
+      first = Math.min(first, start)
+    })
+    if (end - first < least) {
+      least = end - first
+      best = starts
+    }
+  }
+  return best
+}

@@ -1,0 +1,326 @@
+import { english } from '@truelay/words'
+import { describe, expect, test } from 'vitest'
+import { seededRandom } from '../numerics/index.ts'
+import { required } from '../result/index.ts'
+import type { Day, DayTask } from './day.ts'
+import { exact } from './exact.ts'
+import { type DayPlan, planDay } from './index.ts'
+import { longestPaths } from './longestPaths.ts'
+import { lowerBound } from './lowerBound.ts'
+import { netOf } from './net.ts'
+import { search } from './search.ts'
+import { broken } from './testBroken.ts'
+import { jigsawDay, shopDay } from './testDays.ts'
+
+/** Counted instead of measured, so that the same is tried on every machine. */
+const spending = (perAsk: number) => {
+  let spent = 0
+  return () => {
+    spent += perAsk
+    return spent
+  }
+}
+const planned = (day: Day, orders = 300) => planDay(day, { seconds: 1, spentMs: spending(1000 / orders) })
+const plan = (day: Day, orders?: number): DayPlan => required(planned(day, orders))
+const refusal = (day: Day): string => {
+  const answer = planned(day, 4000)
+  if (answer.ok) throw new Error('it was planned')
+  return english(answer.failure.sentence)
+}
+const task = (id: string, minutes: number, more: Partial<DayTask> = {}): DayTask => ({
+  id,
+  minutes,
+  people: 1,
+  tools: [],
+  after: [],
+  ...more,
+})
+const after = (name: string, minMinutes = 0, maxMinutes?: number) => ({ task: name, minMinutes, maxMinutes })
+const ines = { id: 'Ines', skills: ['lamps'] }
+const tarek = { id: 'Tarek' }
+const startOf = ({ tasks }: DayPlan, id: string) => tasks.find((one) => one.id === id)?.startMinute
+const because = ({ tasks }: DayPlan, id: string) => {
+  const told = tasks.find((one) => one.id === id)?.because
+  return told === undefined ? undefined : english(told)
+}
+
+/** Random small days with everything that there is in the contract. */
+function anyDay(seed: number): Day {
+  const random = seededRandom(seed)
+  const between = (least: number, most: number) => least + Math.floor(random() * (most - least + 1))
+  const size = between(6, 24)
+  const tasks = Array.from({ length: size }, (_, k): DayTask => {
+    const skilled = random() < 0.2
+    const before = k === 0 ? [] : Array.from({ length: between(0, 2) }, () => between(0, k - 1))
+    return task(`t${k}`, between(0, 14), {
+      people: random() < 0.15 ? 2 : random() < 0.1 ? 0 : 1,
+      ...(skilled ? { skill: 'lamps', people: 1 } : {}),
+      tools: random() < 0.3 ? ['gun'] : random() < 0.1 ? ['bay'] : [],
+      after: [...new Set(before)].map((i) =>
+        after(`t${i}`, random() < 0.4 ? between(1, 20) : 0, random() < 0.25 ? between(60, 160) : undefined),
+      ),
+      ...(random() < 0.1 ? { notBefore: between(0, 60) } : {}),
+    })
+  })
+  const last = size - 1
+  return {
+    people: [ines, tarek, { id: 'Bo', skills: ['lamps', 'roofs'] }].slice(0, between(2, 3)),
+    tools: [
+      { id: 'gun', count: between(1, 2) },
+      { id: 'bay', count: 2 },
+    ],
+    tasks,
+    ...(random() < 0.5 ? { holds: [{ tool: 'bay', from: 't0', to: `t${Math.min(last, 5)}` }] } : {}),
+    ...(random() < 0.6
+      ? { breaks: [random() < 0.5 ? { from: 40, to: 55 } : { people: ['Ines'], from: 30, to: 50 }] }
+      : {}),
+  }
+}
+
+describe('every plan keeps its day', () => {
+  test.each(Array.from({ length: 60 }, (_, k) => k + 1))('of anything, seed %i', (seed) => {
+    const day = anyDay(seed)
+    const answer = planned(day, 60)
+    // A hold whose end comes before its beginning, or a wait that a break is longer than, may leave no order: that is said, not planned.
+    if (!answer.ok) expect(['DAY_NOT_FOUND', 'DAY_NONE', 'DAY_NONE_BUT', 'DAY_CIRCLE']).toContain(answer.failure.code)
+    else {
+      expect(broken(day, answer.value)).toEqual([])
+      expect(answer.value.lowerBoundMinutes).toBeLessThanOrEqual(answer.value.makespanMinutes)
+    }
+  })
+  test('nearly all such days are planned', () => {
+    const answers = Array.from({ length: 60 }, (_, k) => planned(anyDay(k + 1), 60))
+    expect(answers.filter(({ ok }) => ok).length).toBeGreaterThan(54)
+  })
+  test.each([
+    [2, 2],
+    [3, 3],
+    [4, 1],
+  ])('of a shop with %i people and %i guns', (people, guns) => {
+    const day = shopDay({ seed: people, vehicles: 3, parts: 3, people, guns })
+    const made = plan(day, 40)
+    expect(broken(day, made)).toEqual([])
+    expect(made.makespanMinutes).toBeLessThan(1.25 * made.lowerBoundMinutes)
+  })
+  test('the same day and seed give the same plan', () => {
+    const day = shopDay({ seed: 9, vehicles: 2, parts: 3, people: 2 })
+    expect(plan(day, 30)).toEqual(plan(day, 30))
+  })
+})
+
+describe('the shortest plan', () => {
+  test.each([1, 2, 3, 4])('a full day that was cut into pieces is nearly put together again, seed %i', (seed) => {
+    const day = jigsawDay({ seed, people: 2, minutes: 240, slack: 20 })
+    const made = plan(day, 400)
+    expect(broken(day, made)).toEqual([])
+    expect(made.lowerBoundMinutes).toBe(240)
+    expect(made.makespanMinutes).toBeLessThanOrEqual(250)
+  })
+  test.each([5, 6, 7])('a small one is put together wholly, and that is proven, seed %i', (seed) => {
+    const day = jigsawDay({ seed, people: 2, minutes: 60, slack: 10 })
+    expect(plan(day, 3000)).toMatchObject({ makespanMinutes: 60, proven: true })
+  })
+  test('the bound is below what the exact search finds, for any day that it can take', () => {
+    for (let seed = 1; seed <= 40; seed++) {
+      const { people, tools, tasks } = anyDay(seed)
+      const day = { people, tools, tasks: tasks.map(({ skill: _, ...rest }) => rest) }
+      const net = netOf(day)
+      if (!longestPaths(net).ok) continue
+      let asked = 0
+      const { best } = search(net, { bound: 0, goOn: () => asked++ < 40 })
+      expect(lowerBound(net)).toBeLessThanOrEqual(best?.minutes ?? Number.POSITIVE_INFINITY)
+      let nodes = 0
+      const { start, proven } = exact(net, best?.minutes ?? net.horizon, () => nodes++ < 60)
+      if (proven && start !== null) {
+        const end = Math.max(...start.map((s, i) => s + (net.minutes[i] ?? 0)))
+        expect(lowerBound(net)).toBeLessThanOrEqual(end)
+      }
+    }
+  })
+  test('more people, more tools or looser waits never raise the bound', () => {
+    const day = shopDay({ seed: 3, vehicles: 3, parts: 3, people: 2 })
+    const more = { ...day, people: [...day.people, { id: 'one more' }] }
+    const tools = { ...day, tools: day.tools.map((tool) => ({ ...tool, count: tool.count + 1 })) }
+    const bound = lowerBound(netOf(day))
+    expect(lowerBound(netOf(more))).toBeLessThanOrEqual(bound)
+    expect(lowerBound(netOf(tools))).toBeLessThanOrEqual(bound)
+  })
+  test('one wash bay starves the others: the bound counts it', () => {
+    // Three vehicles of 30 minutes of washing and 60 of work for two: the second pair of hands has nothing to do while the first is washed.
+    const tasks = ['A', 'B', 'C'].flatMap((car) => [
+      task(`${car} wash`, 30, { tools: ['wash bay'] }),
+      ...[1, 2, 3].map((k) => task(`${car} ${k}`, 20, { after: [after(`${car} wash`)] })),
+    ])
+    const day = { people: [ines, tarek], tools: [{ id: 'wash bay', count: 1 }], tasks }
+    // 270 minutes of work for two, and 30 idle at the beginning.
+    expect(lowerBound(netOf(day))).toBe(150)
+    expect(plan(day, 500)).toMatchObject({ makespanMinutes: 150, proven: true })
+  })
+})
+
+describe('waits, windows, places and people', () => {
+  const dry = {
+    people: [ines],
+    tools: [],
+    tasks: [task('lay', 30), task('trim', 5, { after: [after('lay', 20, 25)] })],
+  }
+  test('a least wait is kept, and filled', () => {
+    const made = plan({ ...dry, tasks: [...dry.tasks, task('clean', 20)] })
+    expect(made.makespanMinutes).toBe(55)
+    expect(startOf(made, 'clean')).toBe(30)
+    expect(because(made, 'trim')).toBe('waits 20 minutes after “lay”')
+  })
+  test('half minutes: least waits are rounded up, greatest down', () => {
+    const tasks = [task('lay', 30), task('trim', 5, { after: [after('lay', 20.4, 21.9)] })]
+    expect(startOf(plan({ ...dry, tasks }), 'trim')).toBe(51)
+  })
+  test('what would be over its greatest wait is held back, and it is said why', () => {
+    const tasks = [
+      task('wet', 5),
+      task('lay', 10, { after: [after('wet', 0, 5)], tools: ['gun'] }),
+      task('other', 30, { tools: ['gun'] }),
+      task('first', 1, { people: 0, notBefore: 0 }),
+    ]
+    const made = plan({ people: [ines, tarek], tools: [{ id: 'gun', count: 1 }], tasks }, 800)
+    expect(broken({ people: [ines, tarek], tools: [{ id: 'gun', count: 1 }], tasks }, made)).toEqual([])
+    expect(made.makespanMinutes).toBe(40)
+  })
+  test('a place is held from drive-in to drive-out', () => {
+    const car = (name: string) => [
+      task(`${name} in`, 5),
+      task(`${name} work`, 20, { after: [after(`${name} in`, 30)] }),
+      task(`${name} out`, 5, { after: [after(`${name} work`)] }),
+    ]
+    const day = {
+      people: [ines, tarek],
+      tools: [{ id: 'bay', count: 1 }],
+      tasks: [...car('A'), ...car('B')],
+      holds: ['A', 'B'].map((name) => ({ tool: 'bay', from: `${name} in`, to: `${name} out` })),
+    }
+    const made = plan(day)
+    expect(broken(day, made)).toEqual([])
+    expect(made.makespanMinutes).toBe(120)
+    const second = Math.max(startOf(made, 'A in') ?? 0, startOf(made, 'B in') ?? 0)
+    expect(second).toBe(60)
+    expect(because(made, startOf(made, 'A in') === 60 ? 'A in' : 'B in')).toBe('“bay” was taken')
+  })
+  test('a skill is done by one who has it, and the others do the rest', () => {
+    const tasks = [task('lamp', 30, { skill: 'lamps' }), task('door', 30)]
+    const made = plan({ people: [ines, tarek], tools: [], tasks })
+    expect(made.makespanMinutes).toBe(30)
+    expect(made.tasks.map(({ people }) => people)).toEqual([['Ines'], ['Tarek']])
+  })
+  test('nobody works in a break, and what is begun is done before it', () => {
+    const tasks = [task('a', 25), task('b', 25)]
+    const made = plan({ people: [ines], tools: [], tasks, breaks: [{ from: 30, to: 60 }] })
+    expect([startOf(made, 'a'), startOf(made, 'b')].sort()).toEqual([0, 60])
+    expect(because(made, startOf(made, 'a') === 60 ? 'a' : 'b')).toBe('after the break')
+  })
+  test('one may rest while the other works', () => {
+    const tasks = [task('a', 25), task('b', 25)]
+    const breaks = [{ people: ['Ines'], from: 0, to: 60 }]
+    const made = plan({ people: [ines, tarek], tools: [], tasks, breaks })
+    expect(made.makespanMinutes).toBe(50)
+    expect(made.tasks.flatMap(({ people }) => people)).toEqual(['Tarek', 'Tarek'])
+  })
+  test('nothing begins before its window, and that is said', () => {
+    const made = plan({ people: [ines], tools: [], tasks: [task('arrives', 5, { notBefore: 40 })] })
+    expect(startOf(made, 'arrives')).toBe(40)
+    expect(because(made, 'arrives')).toBe('not before minute 40')
+  })
+  test('a latest end goes before a short day', () => {
+    const tasks = [task('long', 40), task('promised', 10, { notAfter: 20 })]
+    const made = plan({ people: [ines], tools: [], tasks })
+    expect(startOf(made, 'promised')).toBeLessThanOrEqual(10)
+  })
+  test('where it is allowed, what cannot be kept is late by as little as it goes, and told', () => {
+    const tasks = [task('a', 40, { notAfter: 50 }), task('b', 40, { notAfter: 50 })]
+    const made = required(
+      planDay({ people: [ines], tools: [], tasks }, { seconds: 1, spentMs: spending(10), lateIsAllowed: true }),
+    )
+    expect(made.late.map(({ minutes }) => minutes)).toEqual([30])
+    expect(made.proven).toBe(false)
+  })
+})
+
+describe('a day that cannot be', () => {
+  const people = [ines, tarek]
+  const one = (more: Partial<DayTask>, rest: Partial<Day> = {}): Day => ({
+    people,
+    tools: [{ id: 'gun', count: 1 }],
+    tasks: [task('lay', 10), task('trim', 5, more)],
+    ...rest,
+  })
+  test.each<[string, Day, string]>([
+    ['a step for three', one({ people: 3 }), '“trim” needs 3 people at once; there are 2.'],
+    ['a skill nobody has', one({ skill: 'roofs' }), '“trim” needs 1 person with the skill “roofs”; there are 0.'],
+    ['a tool that is not there', one({ tools: ['ramp'] }), '“trim” names the tool “ramp”, which is not in the list.'],
+    ['two of one gun', one({ tools: ['gun', 'gun'] }), '“trim” needs 2 of “gun” at once; there are 1.'],
+    ['an unknown task', one({ after: [after('wash')] }), '“trim” names the task “wash”, which is not in the list.'],
+    [
+      'a wait longer than its greatest',
+      one({ after: [after('lay', 20, 10)] }),
+      '“trim” has to wait at least 20 minutes after “lay” and at most 10 minutes.',
+    ],
+    [
+      'a window too short',
+      one({ notBefore: 10, notAfter: 12 }),
+      '“trim” is given from minute 10 to minute 12: no time is left in it.',
+    ],
+    [
+      'two of one name',
+      { people, tools: [], tasks: [task('lay', 1), task('lay', 2)] },
+      'There are two of the task “lay”.',
+    ],
+    [
+      'a hold of nothing',
+      one({}, { holds: [{ tool: 'ramp', from: 'lay', to: 'trim' }] }),
+      '“lay” names the tool “ramp”, which is not in the list.',
+    ],
+    [
+      'a break of a stranger',
+      one({}, { breaks: [{ people: ['Nobody'], from: 0, to: 5 }] }),
+      '“breaks” names the person “Nobody”, which is not in the list.',
+    ],
+    [
+      'a break that ends before it begins',
+      one({}, { breaks: [{ from: 9, to: 9 }] }),
+      '“breaks” is given from minute 9 to minute 9: no time is left in it.',
+    ],
+    [
+      'a window that waits miss',
+      one({ after: [after('lay', 20)], notAfter: 30 }),
+      '“trim” cannot end before minute 35 by its waits alone; it has to by minute 30.',
+    ],
+  ])('%s is said in one sentence', (_, day, says) => {
+    expect(refusal(day)).toBe(says)
+  })
+  test('waits in a circle are named, and only those', () => {
+    const tasks = [
+      task('wash', 5),
+      task('turn', 10, { after: [after('wash')] }),
+      task('seal', 10, { after: [after('turn', 20, 60)] }),
+      task('look', 5, { after: [after('seal', 30), after('turn', 0, 50)] }),
+    ]
+    expect(refusal({ people, tools: [], tasks })).toMatch(
+      /^The waits of (“turn”|“seal”|“look”)(; (“turn”|“seal”|“look”)){2} go in a circle/,
+    )
+  })
+  test('three heats with one gun: the wishes that contradict each other, none more, and the gun that helps', () => {
+    const heats = [1, 2, 3].map((k) => task(`heat ${k}`, 10, { tools: ['gun'], after: [after('dry', 0, 15)] }))
+    const free = task('clean', 10, { after: [after('dry', 0, 200)] })
+    const says = refusal({
+      people: [...people, { id: 'Bo' }],
+      tools: [{ id: 'gun', count: 1 }],
+      tasks: [task('dry', 0, { people: 0 }), ...heats, free],
+    })
+    expect(says).toContain('“heat 1” begins at most 15 minutes after “dry”')
+    expect(says).not.toContain('clean')
+    expect(says).toContain('What would help: one more “gun”.')
+  })
+  test('where nothing is found, it does not say that there is none', () => {
+    const tasks = [task('a', 40, { notAfter: 50 }), task('b', 40, { notAfter: 50 })]
+    const breaks = [{ from: 200, to: 210 }]
+    expect(refusal({ people: [ines], tools: [], tasks, breaks })).toContain('That does not say that there is none.')
+  })
+})

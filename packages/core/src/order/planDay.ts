@@ -1,0 +1,125 @@
+import { done, failure, refused, type Result } from '../result/index.ts'
+import { clauses, name, say, type Sentence } from '../say/index.ts'
+import { becauseOf } from './because.ts'
+import { type Day, never } from './day.ts'
+import { dayTrouble } from './dayTrouble.ts'
+import { canBeExact, exact } from './exact.ts'
+import { longestPaths } from './longestPaths.ts'
+import { lowerBound } from './lowerBound.ts'
+import { netOf } from './net.ts'
+import { whyNoOrder } from './noOrder.ts'
+import { type Found, measured, search } from './search.ts'
+import { whoDoes } from './who.ts'
+
+export interface PlannedTask {
+  readonly id: string
+  readonly startMinute: number
+  readonly endMinute: number
+  readonly people: readonly string[]
+  /** Why it does not start earlier. */
+  readonly because: Sentence
+}
+
+export interface DayPlan {
+  readonly makespanMinutes: number
+  /** No plan is shorter. */
+  readonly lowerBoundMinutes: number
+  readonly proven: boolean
+  readonly tasks: readonly PlannedTask[]
+  /** What ends after its latest end, where that was allowed. */
+  readonly late: readonly { readonly id: string; readonly minutes: number }[]
+}
+
+export interface PlanDayOptions {
+  /** Processor time that it may take. */
+  readonly seconds: number
+  /** Processor time spent until now, ms. */
+  readonly spentMs: () => number
+  /** Latest ends may be missed where no plan keeps them; otherwise that is a failure. */
+  readonly lateIsAllowed?: boolean
+  readonly seed?: number
+}
+
+/** Up to so many tasks the exact search is worth its time. */
+const mostExact = 40
+/** Share of the time after which a small day goes to the exact search; the proof that there is no order may take as long again. */
+const searchShare = 0.1
+
+/** Who does what when: the shortest plan that is found in the time given, and how much shorter another one could be at the most. */
+export function planDay(day: Day, options: PlanDayOptions): Result<DayPlan> {
+  const trouble = dayTrouble(day)
+  if (trouble !== null) return refused(trouble)
+  const net = netOf(day)
+  const paths = longestPaths(net)
+  if (!paths.ok)
+    return refused(
+      failure('DAY_CIRCLE', { tasks: clauses(paths.circle.map((i) => say`“${name(day.tasks[i]?.id ?? '')}”`)) }),
+    )
+  const missed = paths.start.findIndex((start, i) => start > (net.late[i] ?? never))
+  if (missed >= 0 && options.lateIsAllowed !== true)
+    return refused(
+      failure('DAY_WINDOW_MISSED', {
+        task: day.tasks[missed]?.id ?? '',
+        end: (paths.start[missed] ?? 0) + (net.minutes[missed] ?? 0),
+        notAfter: day.tasks[missed]?.notAfter ?? 0,
+      }),
+    )
+  const began = options.spentMs()
+  const until = (seconds: number) => () => options.spentMs() - began < 1000 * seconds
+  const small = net.size <= mostExact && canBeExact(net)
+  let bound = lowerBound(net)
+  const found = search(net, {
+    bound,
+    goOn: until(small ? searchShare * options.seconds : options.seconds),
+    ...(options.seed === undefined ? {} : { seed: options.seed }),
+  })
+  let best = found.best !== null && (found.best.late === 0 || options.lateIsAllowed === true) ? found.best : null
+  if (small && found.best?.late !== 0) {
+    const why = options.lateIsAllowed === true ? null : whyNoOrder(day, until(2 * options.seconds))
+    if (why !== null) return refused(why)
+  }
+  if (small && (best === null || (best.late === 0 && best.minutes > bound))) {
+    const shorter = exact(net, best === null ? net.horizon : best.minutes, until(options.seconds))
+    if (shorter.start !== null) best = measured(net, { start: shorter.start, who: new Int32Array(net.size) })
+    if (shorter.proven && best !== null) bound = best.minutes
+  }
+  if (best === null)
+    return refused(
+      found.best === null
+        ? failure('DAY_NOT_FOUND', { tried: found.tried })
+        : failure('DAY_LATE', latestOf(day, found.best)),
+    )
+  return done(toldOf(day, best, bound))
+}
+
+function latestOf(day: Day, { start }: Found): { task: string; late: number } {
+  const late = lateOf(day, start)
+  return { task: late[0]?.id ?? '', late: late[0]?.minutes ?? 0 }
+}
+
+const lateOf = (day: Day, start: Int32Array): DayPlan['late'] =>
+  day.tasks
+    .flatMap(({ id, minutes, notAfter }, i) => {
+      const late = notAfter === undefined ? 0 : (start[i] ?? 0) + minutes - Math.floor(notAfter)
+      return late > 0 ? [{ id, minutes: late }] : []
+    })
+    .sort((a, b) => b.minutes - a.minutes)
+
+function toldOf(day: Day, best: Found, bound: number): DayPlan {
+  const net = netOf(day)
+  const who = whoDoes(day, net, best)
+  const because = becauseOf(day, net, best.start)
+  return {
+    makespanMinutes: best.minutes,
+    lowerBoundMinutes: Math.min(bound, best.minutes),
+    proven: best.late === 0 && best.minutes <= bound,
+    tasks: day.tasks.map(({ id, minutes }, i) => ({
+      id,
+      startMinute: best.start[i] ?? 0,
+      endMinute: (best.start[i] ?? 0) + minutes,
+      people: (who[i] ?? []).map((p) => day.people[p]?.id ?? ''),
+      because: because(i),
+    })),
+    late: lateOf(day, best.start),
+  }
+}

@@ -1,0 +1,200 @@
+import { never } from './day.ts'
+import type { Net } from './net.ts'
+
+/** Which minutes of tools and people are taken by what has been placed: counted, and by name where people differ. */
+export class Taken {
+  private readonly used: readonly Int16Array[]
+  private readonly busy: readonly Uint8Array[]
+  /** Who does a task, a bit for each. */
+  readonly who: Int32Array
+  private readonly start: Int32Array
+  /** Holds that begin, or end, with a task. */
+  private readonly begins: readonly (readonly number[])[]
+  private readonly ends: readonly (readonly number[])[]
+  /** Holds that have begun and not ended. */
+  open = 0
+
+  constructor(private readonly net: Net) {
+    const { capacity, horizon, crew, size, holds } = net
+    this.used = capacity.map(() => new Int16Array(horizon))
+    this.busy = crew === null ? [] : crew.pauses.map(() => new Uint8Array(horizon))
+    this.who = new Int32Array(size)
+    this.start = new Int32Array(size)
+    const of = (end: 'from' | 'to') =>
+      Array.from({ length: size }, (_, i) => holds.flatMap((hold, h) => (hold[end] === i ? [h] : [])))
+    this.begins = holds.length === 0 ? [] : of('from')
+    this.ends = holds.length === 0 ? [] : of('to')
+    this.clear()
+  }
+
+  clear(): void {
+    const { capacity, pauses, crew } = this.net
+    for (const row of this.used) row.fill(0)
+    for (const row of this.busy) row.fill(0)
+    this.who.fill(0)
+    this.start.fill(-1)
+    this.open = 0
+    const people = this.used[0]
+    for (const [from, to] of pauses) people?.fill(capacity[0] ?? 0, from, to)
+    crew?.pauses.forEach((own, p) => {
+      for (const [from, to] of own) this.busy[p]?.fill(1, from, to)
+    })
+  }
+
+  /** The first start at or after `from` at which everything that a task needs is free. */
+  fits(task: number, from: number): number {
+    const { minutes, needs, capacity, crew, horizon } = this.net
+    const lasts = minutes[task] ?? 0
+    const own = needs[task] ?? []
+    const holds = this.begins[task] ?? []
+    let start = from
+    for (;;) {
+      if (start > horizon - lasts - 1) return never
+      let clash = -1
+      for (let k = 0; k < own.length && lasts > 0; k++) {
+        const { of, amount } = own[k] as { of: number; amount: number }
+        if (of === 0 && crew !== null) continue
+        const row = this.used[of] as Int16Array
+        const most = (capacity[of] as number) - amount
+        for (let t = start + lasts - 1; t > clash && t >= start; t--)
+          if ((row[t] as number) > most) {
+            clash = t
+            break
+          }
+      }
+      for (const h of holds) clash = Math.max(clash, this.clashOfHold(h, start))
+      if (clash >= 0) {
+        start = clash + 1
+        continue
+      }
+      if (crew === null || lasts === 0) return start
+      const free = this.freeFrom(task, start)
+      if (free === start) return start
+      start = free
+    }
+  }
+
+  /** The first start at or after `from` at which a shape (see `shapeOf`) fits; of tasks without holds, where people need not be told apart. */
+  fitsShape(shape: Int32Array, from: number): number {
+    const { capacity, horizon } = this.net
+    let start = from
+    for (let k = 0; k < shape.length; ) {
+      const row = this.used[shape[k] as number] as Int16Array
+      const first = start + (shape[k + 1] as number)
+      const most = (capacity[shape[k] as number] as number) - (shape[k + 3] as number)
+      let t = start + (shape[k + 2] as number) - 1
+      if (t >= horizon) return never
+      while (t >= first && (row[t] as number) <= most) t--
+      if (t < first) k += 4
+      else {
+        // From the clash on past everything that is as full.
+        while (t + 1 < horizon && (row[t + 1] as number) > most) t++
+        start = t + 1 - (shape[k + 1] as number)
+        k = 0
+      }
+    }
+    return start
+  }
+
+  put(task: number, start: number): void {
+    const { minutes, needs, crew } = this.net
+    const end = start + (minutes[task] ?? 0)
+    for (const { of, amount } of needs[task] ?? []) {
+      if (of === 0 && crew !== null) this.name(task, start, end, amount)
+      else this.add(of, start, end, amount)
+    }
+    this.move(task, start)
+  }
+
+  takeBack(task: number): void {
+    const { minutes, needs, crew } = this.net
+    const start = this.start[task] ?? -1
+    const end = start + (minutes[task] ?? 0)
+    for (const { of, amount } of needs[task] ?? []) {
+      if (of === 0 && crew !== null) this.unname(task, start, end)
+      else this.add(of, start, end, -amount)
+    }
+    this.move(task, -1)
+  }
+
+  private add(of: number, from: number, to: number, amount: number): void {
+    const row = this.used[of] as Int16Array
+    for (let t = from; t < to; t++) row[t] = (row[t] as number) + amount
+  }
+
+  /** Takes up where a task is now; its holds begin, end, or go on to the end of time. */
+  private move(task: number, start: number): void {
+    const holds = [...(this.begins[task] ?? []), ...(this.ends[task] ?? [])]
+    for (const h of holds) this.hold(h, -1)
+    this.start[task] = start
+    for (const h of holds) this.hold(h, 1)
+  }
+
+  private hold(h: number, sign: 1 | -1): void {
+    const hold = this.net.holds[h]
+    if (hold === undefined || (this.start[hold.from] ?? -1) < 0) return
+    const closed = (this.start[hold.to] ?? -1) >= 0
+    if (!closed) this.open += sign
+    this.add(hold.of, this.start[hold.from] ?? 0, this.endOf(h), sign)
+  }
+
+  private endOf(h: number): number {
+    const to = this.net.holds[h]?.to ?? 0
+    const start = this.start[to] ?? -1
+    return start < 0 ? this.net.horizon : start + (this.net.minutes[to] ?? 0)
+  }
+
+  private clashOfHold(h: number, start: number): number {
+    const { holds, capacity } = this.net
+    const of = holds[h]?.of ?? 0
+    const row = this.used[of] as Int16Array
+    const most = (capacity[of] ?? 0) - 1
+    for (let t = this.endOf(h) - 1; t >= start; t--) if ((row[t] as number) > most) return t
+    return -1
+  }
+
+  /** When enough people who can do a task are next free for all of it. */
+  private freeFrom(task: number, from: number): number {
+    const { crew, minutes, horizon } = this.net
+    const amount = this.net.needs[task]?.find(({ of }) => of === 0)?.amount ?? 0
+    if (crew === null || amount === 0) return from
+    const lasts = minutes[task] ?? 0
+    const free: number[] = []
+    this.busy.forEach((row, p) => {
+      if (((crew.able[task] ?? 0) & (1 << p)) === 0) return
+      let start = from
+      for (let t = start; t < start + lasts && start <= horizon; t++) if (row[t] === 1) start = t + 1
+      free.push(start)
+    })
+    free.sort((a, b) => a - b)
+    return free[amount - 1] ?? never
+  }
+
+  /** Takes those who can do least else; of equal ones those who have just ended something. */
+  private name(task: number, start: number, end: number, amount: number): void {
+    const { crew } = this.net
+    if (crew === null) return
+    const free = this.busy.flatMap((row, p) => {
+      if (((crew.able[task] ?? 0) & (1 << p)) === 0) return []
+      for (let t = start; t < end; t++) if (row[t] === 1) return []
+      let idle = 0
+      while (idle < start && row[start - idle - 1] === 0) idle++
+      return [{ p, use: crew.use[p] ?? 0, idle }]
+    })
+    free.sort((a, b) => a.use - b.use || a.idle - b.idle || a.p - b.p)
+    let bits = 0
+    for (const { p } of free.slice(0, amount)) {
+      bits |= 1 << p
+      this.busy[p]?.fill(1, start, end)
+    }
+    this.who[task] = bits
+  }
+
+  private unname(task: number, start: number, end: number): void {
+    const bits = this.who[task] ?? 0
+    this.busy.forEach((row, p) => {
+      if ((bits & (1 << p)) !== 0) row.fill(0, start, end)
+    })
+    this.who[task] = 0
+  }
+}
