@@ -80,7 +80,7 @@ export class ListDecoder {
     this.queue.clear()
     this.parked = []
     this.left = members.length
-    this.patience = 3 * members.length + 60
+    this.patience = 2 * members.length + 60
     for (let b = 0; b < members.length; b++) if (this.waiting[b] === 0) this.push(b)
     return this.run()
   }

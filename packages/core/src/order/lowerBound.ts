@@ -53,7 +53,8 @@ function byStarving(net: Net, head: Int32Array, tail: Int32Array, least: number)
   const total = work.reduce((sum, w) => sum + w, 0)
   if (people === 0 || total === 0) return 0
   const reach = Math.ceil(1.2 * Math.max(least, total / people)) + 60
-  const late = idleBy(people, reach, (t) => doneWithin(net, work, tail, t, () => true))
+  const atEnd = openWork(net, work, tail, () => true)
+  const late = idleBy(people, reach, (t) => doneWithin(net, atEnd, t))
   const gates = net.capacity.flatMap((count, r) => (r > 0 && count === 1 ? gateAt(net, r) : []))
   const early = [null, ...gates].map((gate) => idleBehind(net, gate, people, work, head, reach))
   let minutes = Math.max(least, Math.ceil(total / people))
@@ -76,27 +77,36 @@ function idleBy(people: number, reach: number, done: (minute: number, idle: numb
   return idle
 }
 
-/** Work that can have been done before a time, each task from its head on, and no more with a tool than there are of it. */
-function doneWithin(
-  net: Net,
-  work: Int32Array,
-  head: Int32Array,
-  t: number,
-  counts: (task: number) => boolean,
-): number {
-  let sum = 0
-  const withTool = new Float64Array(net.capacity.length)
-  for (let i = 0; i < net.size; i++) {
-    const since = t - (head[i] ?? 0)
-    if (since <= 0 || (work[i] ?? 0) === 0 || !counts(i)) continue
-    const lasts = net.minutes[i] ?? 0
-    const done = since >= lasts ? (work[i] ?? 0) : ((work[i] ?? 0) / lasts) * since
-    const tool = net.needs[i]?.find(({ of }) => of > 0)?.of
-    // Where one needs several people, they are counted as one: the limit is of the tool.
-    if (tool === undefined || work[i] !== lasts) sum += done
-    else withTool[tool] = (withTool[tool] ?? 0) + done
+/** Work of people on some tasks, each from its head on; what is done with a tool stands by that tool. */
+interface Open {
+  readonly head: Int32Array
+  readonly minutes: Int32Array
+  readonly rate: Float64Array
+  /** By the tool that limits them; 0: none. Where a task needs several people, the limit of its tool is left aside. */
+  readonly tool: Int32Array
+}
+
+function openWork(net: Net, work: Int32Array, head: Int32Array, counts: (task: number) => boolean): Open {
+  const tasks = [...work.keys()].filter((i) => (work[i] ?? 0) > 0 && counts(i))
+  const lasts = (i: number) => net.minutes[i] ?? 0
+  return {
+    head: Int32Array.from(tasks, (i) => head[i] ?? 0),
+    minutes: Int32Array.from(tasks, lasts),
+    rate: Float64Array.from(tasks, (i) => (work[i] ?? 0) / lasts(i)),
+    tool: Int32Array.from(tasks, (i) => (work[i] === lasts(i) ? (net.needs[i]?.find(({ of }) => of > 0)?.of ?? 0) : 0)),
   }
-  return withTool.reduce((all, done, r) => all + Math.min(done, (net.capacity[r] ?? 0) * t), sum)
+}
+
+/** What of it can have been done before a time, and no more with a tool than there are of it. */
+function doneWithin(net: Net, { head, minutes, rate, tool }: Open, t: number): number {
+  const by = new Float64Array(net.capacity.length)
+  for (let k = 0; k < head.length; k++) {
+    const since = t - (head[k] as number)
+    if (since <= 0) continue
+    const of = tool[k] as number
+    by[of] = (by[of] as number) + (rate[k] as number) * Math.min(since, minutes[k] as number)
+  }
+  return by.reduce((all, done, r) => all + (r === 0 ? done : Math.min(done, (net.capacity[r] ?? 0) * t)), 0)
 }
 
 /** A place of which there is one, and the groups of tasks that it lets through: a group's tasks come after all of its minutes there. */
@@ -167,7 +177,10 @@ function idleBehind(
   head: Int32Array,
   reach: number,
 ): Int32Array {
-  if (gate === null) return idleBy(people, reach, (t) => doneWithin(net, work, head, t, () => true))
+  if (gate === null) {
+    const all = openWork(net, work, head, () => true)
+    return idleBy(people, reach, (t) => doneWithin(net, all, t))
+  }
   const gated = new Set(gate.groups.flatMap(({ behind }) => behind.map(({ task }) => task)))
   const { groups, inPlace } = gate
   const together = [...inPlace].reduce((most, i) => Math.max(most, (work[i] ?? 0) / (net.minutes[i] ?? 1)), 0)
@@ -186,10 +199,12 @@ function idleBehind(
   const busy = Int32Array.from({ length: sets }, (_, set) =>
     groups.reduce((sum, { minutes }, g) => ((set & (1 << g)) === 0 ? sum : sum + minutes), 0),
   )
+  const washing = openWork(net, work, head, (i) => inPlace.has(i))
+  const free = openWork(net, work, head, (i) => !gated.has(i) && !inPlace.has(i))
   const best = new Int32Array(sets)
   return idleBy(people, reach, (t, idle) => {
-    const there = doneWithin(net, work, head, t, (i) => inPlace.has(i))
-    const open = doneWithin(net, work, head, t, (i) => !gated.has(i) && !inPlace.has(i)) + Math.min(there, together * t)
+    const there = doneWithin(net, washing, t)
+    const open = doneWithin(net, free, t) + Math.min(there, together * t)
     // Where the work that is free fills the time, no order has to be looked at.
     if (open >= people * t - idle) return open
     best.fill(0)

@@ -33,13 +33,32 @@ export interface SearchLimits {
 /** Free minutes in a greatest wait up to which its tasks are placed as one. */
 const tightness = [0, 5, 10, 15, 20, 30, 45] as const
 
-interface Way {
-  /** Share of its orders that could be placed, lately. */
-  luck: number
-  readonly blocks: Blocks
-  readonly forward: ListDecoder
-  readonly backward: ListDecoder
+/** Something that is done again the oftener the more comes of it. */
+interface Habit {
+  /** How much longer its plans have been lately than those beside it, a share. */
+  behind: number
 }
+
+/** How far vehicles are kept one after the other in a plan to begin with, minutes for each of them. */
+interface Apart extends Habit {
+  readonly apart: number
+}
+
+/** One way to place a list: from the front or from the end, in blocks of some tightness. */
+interface Way extends Habit {
+  readonly blocks: Blocks
+  readonly decoder: ListDecoder
+  readonly fromEnd: boolean
+}
+
+/** A way whose plans are by so much longer is taken a third as often. */
+const behindScale = 0.008
+/** Plans to begin with, how many of them are shaken, and how often before the lesser half is left. */
+const beginnings = 60
+const starters = 8
+const lap = 60
+/** What a list counts that could not be placed. */
+const notPlaced = 0.1
 
 /**
  * Orders by priority rules, each pulled through backward and forward once (justification, Valls et al. 2005), then the best plan shaken over and
@@ -53,6 +72,11 @@ class Searching {
   private readonly back: Net
   private readonly ways: readonly Way[]
   private readonly random: () => number
+  /** Whether a plan made from the end is a plan when it is turned round: windows and breaks stand at their minutes, and people that differ have names. */
+  private readonly turns: boolean
+  private readonly habits: readonly Apart[] = [0, 10, 40, 160, 640].map((apart) => ({ apart, behind: 0 }))
+  private readonly head: Int32Array
+  private readonly tail: Int32Array
   private best: Found | null
   private tried = 0
 
@@ -63,28 +87,21 @@ class Searching {
     this.back = reversed(net)
     this.random = seededRandom(limits.seed ?? 1)
     this.best = limits.from ?? null
-    const seen = new Set<string>()
-    this.ways = tightness.flatMap((within) => {
-      const forward = blocksOf(net, within)
-      if (forward === null) return []
-      const same = forward.of.join(' ')
-      if (seen.has(same)) return []
-      seen.add(same)
-      const backward = blocksOf(this.back, within)
-      if (backward === null) return []
-      return [false, true].map((loose) => ({
-        luck: 1,
-        blocks: forward,
-        forward: new ListDecoder(net, forward, loose),
-        backward: new ListDecoder(this.back, backward, loose),
-      }))
-    })
+    this.turns =
+      net.crew === null &&
+      net.pauses.length === 0 &&
+      net.early.every((at) => at === 0) &&
+      net.late.every((at) => at >= never)
+    const paths = longestPaths(net)
+    this.head = paths.ok ? paths.start : net.early
+    this.tail = tailsOf(this.back)
+    this.ways = [...waysOf(net, false), ...waysOf(this.back, true)]
   }
 
   run(): Search {
-    if (this.ways.length > 0) {
+    if (this.ways.some(({ fromEnd }) => !fromEnd)) {
       this.byRules()
-      this.shake()
+      this.race()
     }
     return { best: this.best, tried: this.tried }
   }
@@ -94,10 +111,7 @@ class Searching {
   }
 
   private byRules(): void {
-    const { net } = this
-    const paths = longestPaths(net)
-    const head = paths.ok ? paths.start : net.early
-    const tail = tailsOf(this.back)
+    const { net, head, tail } = this
     const urgent = latestStarts(net)
     const rules: ((task: number) => number)[] = [
       (i) => (urgent[i] ?? 0) + 0.1 * (head[i] ?? 0),
@@ -105,57 +119,96 @@ class Searching {
       (i) => (head[i] ?? 0) - (tail[i] ?? 0),
       (i) => head[i] ?? 0,
     ]
+    const forward = this.ways.filter(({ fromEnd }) => !fromEnd)
+    const backward = this.ways.filter(({ fromEnd }) => fromEnd)
     for (const rule of rules)
-      for (const way of this.ways) {
+      forward.forEach((way, k) => {
         if (this.done) return
-        const found = this.keep(way.forward.decode(keysBy(net, rule)))
-        if (found === null) continue
-        const end = found.minutes
-        this.backAndForth(way, (i) => end - (found.start[i] ?? 0) - (net.minutes[i] ?? 0))
-      }
+        const found = this.keep(way.decoder.decode(keysBy(net, rule)))
+        const other = backward[k % Math.max(1, backward.length)]
+        if (found !== null && other !== undefined) this.fromEnd(other, (i) => endOf(net, found, i))
+      })
   }
 
-  /** From the end, then from the front in the order that this gave. */
-  private backAndForth({ forward, backward }: Way, key: (task: number) => number): Found | null {
+  /** A plan made from the end, by when each task ended in another one; turned round, or placed once more from the front in that order. */
+  private fromEnd(way: Way, ends: (task: number) => number): Found | null {
     const { net } = this
-    const from = backward.decode(keysBy(net, key))
-    if (from === null) {
+    const back = way.decoder.decode(keysBy(net, (i) => -ends(i)))
+    if (back === null) {
       this.tried++
       return null
     }
-    return this.keep(forward.decode(keysBy(net, (i) => -(from.start[i] ?? 0) - (net.minutes[i] ?? 0))))
+    let last = 0
+    for (let i = 0; i < net.size; i++) last = Math.max(last, (back.start[i] ?? 0) + (net.minutes[i] ?? 0))
+    const start = Int32Array.from(back.start, (s, i) => last - s - (net.minutes[i] ?? 0))
+    const turned = this.turns ? this.keep({ start, who: back.who }) : null
+    if (turned !== null && turned.minutes > (this.best?.minutes ?? 0) * (1 + 2 * behindScale)) return turned
+    // Everything stands as late as it goes: once more from the front closes what is open there.
+    const front = this.chosenWay(({ fromEnd }) => !fromEnd)
+    return this.keep(front.decoder.decode(keysBy(net, (i) => start[i] ?? 0))) ?? turned
   }
 
-  private shake(): void {
-    const { net, random } = this
-    let current = this.best
+  /** Many beginnings, of which the better half is shaken on, until one is left. */
+  private race(): void {
+    const groups = groupsOf(this.net)
+    let field = this.best === null ? [] : [this.best]
+    for (let k = 0; k < beginnings && !this.done; k++) {
+      const found = this.beginning(groups)
+      if (found !== null) field.push(found)
+    }
+    field = field.sort((a, b) => promise(a) - promise(b)).slice(0, starters)
     while (!this.done) {
-      const way = this.chosenWay()
-      if (current === null) {
-        current = this.keep(way.forward.decode(keysBy(net, random)))
-        continue
-      }
-      const base: Found = current
-      const keys = shaken(base, way.blocks, random)
-      const found =
-        random() < 0.5
-          ? this.keep(way.forward.decode(keys))
-          : this.backAndForth(way, (i) => base.minutes - (keys[i] ?? 0) - (net.minutes[i] ?? 0))
-      way.luck = Math.max(0.02, 0.9 * way.luck + (found === null ? 0 : 0.1))
-      if (found !== null && promise(found) <= promise(current) + (random() < 0.05 ? 3 : 0)) current = found
-      if (random() < 0.002) current = this.best
+      field = field.map((found) => this.shake(found, field.length === 1 ? Number.POSITIVE_INFINITY : lap))
+      field.sort((a, b) => promise(a) - promise(b))
+      if (field.length > 1) field.length = Math.ceil(field.length / 2)
+      if (field.length === 0) field = [this.beginning(groups)].filter((found) => found !== null)
     }
   }
 
-  /** Ways that find nothing are chosen seldom. */
-  private chosenWay(): Way {
-    const sum = this.ways.reduce((all, { luck }) => all + luck, 0)
-    let at = this.random() * sum
-    for (const way of this.ways) {
-      at -= way.luck
-      if (at < 0) return way
+  /** A plan by chance: how far vehicles are kept one after the other, and whether heads or tails count; then from the end and from the front. */
+  private beginning({ of, size }: Groups): Found | null {
+    const { net, random, head, tail } = this
+    const habit = chosen(this.habits, random)
+    const turn = Float64Array.from({ length: size }, () => habit.apart * size * random())
+    const byTail = random()
+    const spread = 20 * random()
+    const keys = keysBy(
+      net,
+      (i) => (1 - byTail) * (head[i] ?? 0) - byTail * (tail[i] ?? 0) + (turn[of[i] ?? 0] ?? 0) + spread * random(),
+    )
+    const first = this.keep(this.chosenWay(({ fromEnd }) => !fromEnd).decoder.decode(keys))
+    if (first === null) return null
+    return (
+      this.fromEnd(
+        this.chosenWay(({ fromEnd }) => fromEnd),
+        (i) => endOf(net, first, i),
+      ) ?? first
+    )
+  }
+
+  private shake(from: Found, most: number): Found {
+    const { net, random } = this
+    let current = from
+    let best = from
+    for (let tries = 0; tries < most && !this.done; tries++) {
+      const base = current
+      const way = this.chosenWay(() => true)
+      const keys = shaken(base, way.blocks, random)
+      const found = way.fromEnd
+        ? this.fromEnd(way, (i) => (keys[i] ?? 0) + (net.minutes[i] ?? 0))
+        : this.keep(way.decoder.decode(keys))
+      learn(way, found === null ? notPlaced : found.minutes / base.minutes - 1)
+      if (found === null) continue
+      if (promise(found) < promise(best)) best = found
+      if (promise(found) <= promise(base) + (random() < 0.05 ? 3 : 0)) current = found
+      if (random() < 0.002) current = best
     }
-    return this.ways[0] as Way
+    return best
+  }
+
+  /** Ways of which little comes are chosen seldom. */
+  private chosenWay(may: (way: Way) => boolean): Way {
+    return chosen(this.ways.filter(may), this.random)
   }
 
   private keep(placed: Placed | null): Found | null {
@@ -166,6 +219,67 @@ class Searching {
     return found
   }
 }
+
+function chosen<H extends Habit>(habits: readonly H[], random: () => number): H {
+  const share = habits.map(({ behind }) => 0.02 + Math.exp(-behind / behindScale))
+  let at = random() * share.reduce((sum, own) => sum + own, 0)
+  for (let k = 0; k < habits.length; k++) {
+    at -= share[k] ?? 0
+    if (at < 0) return habits[k] as H
+  }
+  return habits[0] as H
+}
+
+function learn(habit: Habit, behind: number): void {
+  habit.behind = 0.9 * habit.behind + 0.1 * Math.max(0, Math.min(notPlaced, behind))
+}
+
+function waysOf(net: Net, fromEnd: boolean): Way[] {
+  const seen = new Set<string>()
+  return tightness.flatMap((within) => {
+    const blocks = blocksOf(net, within)
+    if (blocks === null || seen.has(blocks.of.join(' '))) return []
+    seen.add(blocks.of.join(' '))
+    const tied = blocks.members.some(({ length }) => length > 1)
+    return (tied ? [false, true] : [false]).map((loose) => ({
+      blocks,
+      decoder: new ListDecoder(net, blocks, loose),
+      fromEnd,
+      behind: 0,
+    }))
+  })
+}
+
+/** Tasks that hang together by waits: a vehicle. What takes no time ties nothing together. */
+interface Groups {
+  readonly of: Int32Array
+  readonly size: number
+}
+
+function groupsOf(net: Net): Groups {
+  const of = new Int32Array(net.size).fill(-1)
+  let size = 0
+  for (let i = 0; i < net.size; i++) {
+    if ((of[i] ?? 0) >= 0) continue
+    const queue = [i]
+    of[i] = size
+    for (let q = 0; q < queue.length; q++) {
+      const at = queue[q] ?? 0
+      if (net.minutes[at] === 0) continue
+      for (const rows of [net.outRows, net.intoRows])
+        for (let a = rows.first[at] ?? 0; a < (rows.first[at + 1] ?? 0); a++) {
+          const other = rows.to[a] ?? 0
+          if ((of[other] ?? 0) >= 0 || net.minutes[other] === 0) continue
+          of[other] = size
+          queue.push(other)
+        }
+    }
+    size++
+  }
+  return { of, size }
+}
+
+const endOf = (net: Net, { start }: Placed, task: number): number => (start[task] ?? 0) + (net.minutes[task] ?? 0)
 
 /** A minute of lateness is worse than any longer day. */
 const worth = ({ minutes, late }: Found): number => late * 1000 + minutes
