@@ -59,7 +59,7 @@ const floors = [
   ['fit'],
   ['forms', 'walkRound', 'kitCheck', 'corrections'],
   ['bundle', 'blades', 'learned', 'memory', 'calendar', 'bay', 'jobList', 'opening', 'visits'],
-  ['records', 'liquids'],
+  ['records', 'liquids', 'day'],
   ['handOver'],
   ['seed', 'network'],
   ['http'],

@@ -2,6 +2,8 @@ import { english } from '@truelay/words'
 import { writeBackup } from './backup/writeBackup.ts'
 import { restoreBackup } from './backup/restoreBackup.ts'
 import { startTroubleOf } from './database/startTrouble.ts'
+import { answerReckoning } from './day/reckonByChild.ts'
+import { reckonDay } from './day/reckonDay.ts'
 import { serve } from './serve.ts'
 import { readSettings } from './settings.ts'
 
@@ -25,6 +27,11 @@ const commands: Readonly<Record<string, (file: string) => Promise<void>>> = {
   },
 }
 
+const spentMs = () => {
+  const { user, system } = process.cpuUsage()
+  return (user + system) / 1000
+}
+
 const asked = process.argv.slice(2)
 const network = asked.includes('--network')
 const [word = '', file] = asked.filter((one) => one !== '--network')
@@ -35,7 +42,8 @@ if (command !== undefined && file === undefined) {
   process.exit(2)
 }
 try {
-  await (command === undefined || file === undefined ? serve(settings, { demo, network }) : command(file))
+  if (word === '--reckon-day') await answerReckoning((day) => reckonDay(day, spentMs))
+  else await (command === undefined || file === undefined ? serve(settings, { demo, network }) : command(file))
 } catch (error) {
   const trouble = startTroubleOf(error, folder)
   if (trouble === null) throw error

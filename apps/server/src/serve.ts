@@ -12,6 +12,7 @@ import { lockFolder } from './database/lockFolder.ts'
 import { openDatabase } from './database/openDatabase.ts'
 import { refuseBackwardClock } from './database/refuseBackwardClock.ts'
 import { StartTrouble } from './database/startTrouble.ts'
+import { reckonByChild } from './day/reckonByChild.ts'
 import { saveDevices } from './devices/queries.ts'
 import { catchUpFits } from './fit/catchUp.ts'
 import { createApp } from './http/app.ts'
@@ -70,6 +71,7 @@ export async function serve(settings: Settings, { demo, network }: Serving): Pro
     web: settings.web,
     now: () => new Date(),
     news,
+    reckonDay: reckonByChild,
     network: onNetwork,
   })
   const servers = [await listening(app, settings.port)]

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { usualHours, type WeekHours, whenOpen } from './hours.ts'
+import { closedTimes, usualHours, type WeekHours, whenOpen } from './hours.ts'
 
 const at = (day: number, hour: number, minute = 0) => new Date(2030, 4, day, hour, minute)
 
@@ -25,5 +25,31 @@ describe('when the shop is open (1 May 2030 is a Wednesday)', () => {
   test('a shop that never opens leaves the moment as it is', () => {
     const closed = usualHours.map(() => null)
     expect(whenOpen(at(1, 3), closed)).toEqual(at(1, 3))
+  })
+})
+
+describe('when the shop is closed', () => {
+  const closed = (from: Date, until: Date, hours: WeekHours = usualHours) => closedTimes(hours, from, until)
+  test('the nights between working days', () => {
+    expect(closed(at(1, 10), at(3, 9))).toEqual([
+      [at(1, 17), at(2, 8)],
+      [at(2, 17), at(3, 8)],
+    ])
+  })
+  test('from before it opens, and over a weekend to the very end', () => {
+    expect(closed(at(3, 6), at(5, 12))).toEqual([
+      [at(3, 6), at(3, 8)],
+      [at(3, 17), at(5, 12)],
+    ])
+  })
+  test('nothing while it is open', () => {
+    expect(closed(at(1, 9), at(1, 16))).toEqual([])
+  })
+  test('after hours it begins at once', () => {
+    expect(closed(at(1, 19), at(2, 9))).toEqual([[at(1, 19), at(2, 8)]])
+  })
+  test('hours that never open close nothing', () => {
+    const none = usualHours.map(() => null)
+    expect(closed(at(1, 0), at(9, 0), none)).toEqual([])
   })
 })

@@ -35,6 +35,24 @@ export function whenOpen(at: Date, hours: WeekHours): Date {
   return at
 }
 
+/** When the shop is closed, or somebody is away, between two moments, by the clock of this machine. Hours without any open time close nothing. */
+export function closedTimes(hours: WeekHours, from: Date, until: Date): (readonly [from: Date, to: Date])[] {
+  if (hours.every((day) => day === null)) return []
+  const closed: (readonly [Date, Date])[] = []
+  let since = from
+  for (let later = 0; since < until; later++) {
+    const day = new Date(from.getFullYear(), from.getMonth(), from.getDate() + later)
+    if (day > until) break
+    const open = hours[(day.getDay() + 6) % 7]
+    if (open === null || open === undefined) continue
+    const [opens, closes] = [moment(day, open.from), moment(day, open.to)]
+    if (closes <= since) continue
+    if (opens > since) closed.push([since, opens < until ? opens : until])
+    since = closes
+  }
+  return since < until ? [...closed, [since, until]] : closed
+}
+
 function moment(day: Date, time: string): Date {
   const [hours = 0, minutes = 0] = time.split(':').map(Number)
   return new Date(day.getFullYear(), day.getMonth(), day.getDate(), hours, minutes)

@@ -10,6 +10,7 @@ export {
 } from './cliRequests.ts'
 export { faultAnswers } from './fit/faultAnswers.ts'
 export { faultEvidence, judgeRequest } from './judgeRequest.ts'
+export { type DayPlan, type DayWork, dayPlan, type ShopDayPlan, shopDayPlan } from './dayPlan.ts'
 export { dayToPlan, orderRequest } from './orderRequest.ts'
 export { type WorkedStep, workedSteps } from './fit/workedMinutes.ts'
 export { againFrom, awaitedPiece, pieceSince, sparesUsed } from './fit/anotherPiece.ts'
@@ -142,7 +143,7 @@ export {
   forgotten,
   toForget,
 } from './jobList.ts'
-export { usualHours, type WeekHours, weekHours, whenOpen } from './hours.ts'
+export { usualHours, type WeekHours, weekHours, closedTimes, whenOpen } from './hours.ts'
 export {
   type NewPerson,
   newPerson,

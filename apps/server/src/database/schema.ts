@@ -1,5 +1,6 @@
 export { changeRows } from '../audit/table.ts'
 export { bladeRows } from '../blades/table.ts'
+export { dayPlanRows } from '../day/table.ts'
 export { deviceRows, roomRows } from '../devices/table.ts'
 export { fitEventRows, fitProgressRows } from '../fit/table.ts'
 export { handOverRows, jobs, lightRows, parts } from '../jobs/table.ts'

@@ -12,6 +12,9 @@ import type { BackupPlace } from '../backup/keptBackups.ts'
 import { backupRoutes } from '../backup/routes.ts'
 import { bayRoutes } from '../bay/routes.ts'
 import { bladeRoutes } from '../blades/routes.ts'
+import { faultForLog } from '../reply/faultForLog.ts'
+import { DayKeeper, type Reckon } from '../day/keepDay.ts'
+import { dayRoutes } from '../day/routes.ts'
 import { bundleRoutes } from '../bundle/routes.ts'
 import { calendarRoutes } from '../calendar/routes.ts'
 import { deviceRoutes } from '../devices/routes.ts'
@@ -59,6 +62,8 @@ export interface AppParts {
   readonly web?: string | undefined
   readonly now: () => Date
   readonly news?: NewsFeed
+  /** Reckons the plan of the day; without it there is none. */
+  readonly reckonDay?: Reckon | undefined
   /** Where tablets reach it; left out where it answers on its own machine only, and nobody has to sign in. */
   readonly network?: OnNetwork | undefined
 }
@@ -73,6 +78,7 @@ export function createApp({
   web,
   now,
   news = new NewsFeed(),
+  reckonDay,
   network,
 }: AppParts): Express {
   const app = express()
@@ -119,6 +125,11 @@ export function createApp({
     shopRoutes(database, now),
     openingRoutes(database, now),
     bayRoutes(database),
+    dayRoutes(
+      new DayKeeper(database, now, reckonDay ?? null, (error) =>
+        log.error({ fault: faultForLog(error) }, 'no plan of the day'),
+      ),
+    ),
     jobListRoutes(database),
     exportRoutes(database, now),
     correctionRoutes(database, now),

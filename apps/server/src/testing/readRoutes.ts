@@ -9,7 +9,20 @@ export async function readRoutes(demo: DemoServer): Promise<string[]> {
   )
   const forms = new Set(bundles.flatMap(({ forms }) => forms.map((f) => f.id)))
   return [
-    ...['shop', 'models', 'bay', 'shelf', 'blades', 'liquids', 'devices', 'forms', 'learned', 'memory', 'removed'],
+    ...[
+      'shop',
+      'models',
+      'bay',
+      'shelf',
+      'blades',
+      'liquids',
+      'devices',
+      'forms',
+      'learned',
+      'memory',
+      'removed',
+      'day',
+    ],
     ...[...forms].map((id) => `forms/${id}`),
     `shapes?${[...forms].map((id) => `of=${id}@1`).join('&')}`,
     ...bundles.flatMap(({ job, parts }) => [

@@ -170,7 +170,7 @@ export class Taken {
     return free[amount - 1] ?? never
   }
 
-  /** Takes those who can do least else; of equal ones those who have just ended something. */
+  /** Takes those who did what it follows, then those who can do least else; of equal ones those who have just ended something. */
   private name(task: number, start: number, end: number, amount: number): void {
     const { crew } = this.net
     if (crew === null) return
@@ -181,13 +181,23 @@ export class Taken {
       while (idle < start && row[start - idle - 1] === 0) idle++
       return [{ p, use: crew.use[p] ?? 0, idle }]
     })
-    free.sort((a, b) => a.use - b.use || a.idle - b.idle || a.p - b.p)
+    const before = this.whoBefore(task)
+    const fresh = (p: number) => ((before & (1 << p)) === 0 ? 1 : 0)
+    free.sort((a, b) => fresh(a.p) - fresh(b.p) || a.use - b.use || a.idle - b.idle || a.p - b.p)
     let bits = 0
     for (const { p } of free.slice(0, amount)) {
       bits |= 1 << p
       this.busy[p]?.fill(1, start, end)
     }
     this.who[task] = bits
+  }
+
+  private whoBefore(task: number): number {
+    const { first, to, lag } = this.net.intoRows
+    let bits = 0
+    for (let a = first[task] ?? 0; a < (first[task + 1] ?? 0); a++)
+      if ((lag[a] ?? 0) > 0) bits |= this.who[to[a] ?? 0] ?? 0
+    return bits
   }
 
   private unname(task: number, start: number, end: number): void {

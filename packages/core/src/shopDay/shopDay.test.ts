@@ -2,10 +2,12 @@ import { describe, expect, test } from 'vitest'
 import { planDay } from '../order/index.ts'
 import { broken } from '../order/testBroken.ts'
 import { required } from '../result/index.ts'
+import { name, say } from '../say/index.ts'
 import { dayOfShop, type JobToDo, type PartToDo, partTasks, type ShopToday, type StepOutline } from './index.ts'
 
 const step = (id: string, more: Partial<StepOutline> = {}): StepOutline => ({
   id,
+  says: say`${name(id)}`,
   minutes: 5,
   people: 1,
   heats: false,

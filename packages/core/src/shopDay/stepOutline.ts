@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { sentence } from '../say/index.ts'
 import type { PlanStep } from '../plan/index.ts'
 import type { Held } from '../schema/index.ts'
 
@@ -8,6 +9,8 @@ const minutes = z.number().min(0).max(100_000)
 /** What a plan of the day has to know of a step. */
 export const stepOutline = z.strictObject({
   id,
+  /** What is done in it. */
+  says: sentence,
   minutes,
   people: z.number().int().min(1).max(6),
   /** It takes a heat gun. */
@@ -21,11 +24,15 @@ export const stepOutline = z.strictObject({
 })
 export type StepOutline = Held<z.infer<typeof stepOutline>>
 
-type Outlined = Pick<PlanStep, 'id' | 'minutes' | 'people' | 'tools' | 'wait' | 'within' | 'driesInMinutes'>
+type Outlined = Pick<
+  PlanStep,
+  'id' | 'headline' | 'minutes' | 'people' | 'tools' | 'wait' | 'within' | 'driesInMinutes'
+>
 
 export const outlineOf = (steps: readonly Outlined[]): StepOutline[] =>
-  steps.map(({ id: step, minutes: lasts, people, tools, wait, within, driesInMinutes }) => ({
+  steps.map(({ id: step, headline, minutes: lasts, people, tools, wait, within, driesInMinutes }) => ({
     id: step,
+    says: headline,
     minutes: lasts,
     people,
     heats: tools.includes('heat gun'),

@@ -1,0 +1,28 @@
+import { spawn } from 'node:child_process'
+import type { DayAsked, DayReckoned } from './reckonDay.ts'
+
+/** Reckons a day in a process of its own, as it would hold up every tablet for seconds. */
+export function reckonByChild(asked: DayAsked): Promise<DayReckoned | null> {
+  const [, program = ''] = process.argv
+  const child = spawn(process.execPath, [...process.execArgv, program, '--reckon-day'], {
+    stdio: ['pipe', 'pipe', 'inherit'],
+  })
+  return new Promise((resolve, reject) => {
+    const pieces: Buffer[] = []
+    child.stdout.on('data', (piece: Buffer) => pieces.push(piece))
+    child.on('error', reject)
+    child.on('close', (code) => {
+      if (code !== 0) return reject(new Error(`the plan of the day ended with ${code}`))
+      resolve(JSON.parse(Buffer.concat(pieces).toString('utf8')) as DayReckoned | null)
+    })
+    child.stdin.on('error', reject)
+    child.stdin.end(JSON.stringify(asked))
+  })
+}
+
+/** The other end of it: a day on standard input, its plan on standard output. */
+export async function answerReckoning(reckon: (asked: DayAsked) => DayReckoned | null): Promise<void> {
+  const pieces: Buffer[] = []
+  for await (const piece of process.stdin) pieces.push(piece as Buffer)
+  process.stdout.write(JSON.stringify(reckon(JSON.parse(Buffer.concat(pieces).toString('utf8')) as DayAsked)))
+}
