@@ -46,6 +46,8 @@ async function answers(url: string) {
 }
 
 interface Fixtures {
+  /** Whether the plan of the day is reckoned: it takes seconds, so only where it is looked at. */
+  readonly plansDay: boolean
   /** What the data folder holds when the server starts. */
   readonly holds: 'the demo shop' | 'the demo shop and its past' | 'nothing'
   /** Who reaches the server. */
@@ -58,6 +60,7 @@ interface Fixtures {
 export const test = base.extend<Fixtures>({
   holds: ['the demo shop', { option: true }],
   reachedFrom: ['this machine', { option: true }],
+  plansDay: [false, { option: true }],
   /** Connected to the shop of the test. */
   standIns: async ({ shop }, use) => {
     const port = await freePort()
@@ -83,7 +86,7 @@ export const test = base.extend<Fixtures>({
       devices.kill()
     })
   },
-  shop: async ({ holds, reachedFrom }, use) => {
+  shop: async ({ holds, reachedFrom, plansDay }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'truelay-e2e-'))
     const port = await freePort()
     const url = `http://localhost:${port}`
@@ -109,6 +112,7 @@ export const test = base.extend<Fixtures>({
               PORT: String(port),
               TRUELAY_DATA: folder,
               TRUELAY_LOG: 'error',
+              TRUELAY_PLAN_DAY: plansDay ? 'yes' : 'no',
               ...(networkPort === null
                 ? {}
                 : {

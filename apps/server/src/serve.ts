@@ -71,7 +71,7 @@ export async function serve(settings: Settings, { demo, network }: Serving): Pro
     web: settings.web,
     now: () => new Date(),
     news,
-    reckonDay: reckonByChild,
+    reckonDay: settings.plansDay ? reckonByChild : undefined,
     network: onNetwork,
   })
   const servers = [await listening(app, settings.port)]

@@ -18,6 +18,8 @@ export interface Settings {
   readonly logLevel: string
   /** Where stand-in devices answer. */
   readonly standIns: string | null
+  /** Whether a plan of the day is reckoned: seconds of the processor after a change. */
+  readonly plansDay: boolean
 }
 
 /** Reads the settings from the environment; the app's own files lie beside this one. */
@@ -46,5 +48,6 @@ export function readSettings(env: NodeJS.ProcessEnv): Settings | { readonly wron
     web: join(root, 'apps/web/dist'),
     logLevel: env.TRUELAY_LOG ?? 'info',
     standIns: env.TRUELAY_STANDINS ?? null,
+    plansDay: env.TRUELAY_PLAN_DAY !== 'no',
   }
 }

@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process'
+import { constants, setPriority } from 'node:os'
 import type { DayAsked, DayReckoned } from './reckonDay.ts'
 
 /** Reckons a day in a process of its own, as it would hold up every tablet for seconds. */
@@ -7,6 +8,8 @@ export function reckonByChild(asked: DayAsked): Promise<DayReckoned | null> {
   const child = spawn(process.execPath, [...process.execArgv, program, '--reckon-day'], {
     stdio: ['pipe', 'pipe', 'inherit'],
   })
+  // Whoever works at a tablet goes first.
+  if (child.pid !== undefined) setPriority(child.pid, constants.priority.PRIORITY_LOW)
   return new Promise((resolve, reject) => {
     const pieces: Buffer[] = []
     child.stdout.on('data', (piece: Buffer) => pieces.push(piece))

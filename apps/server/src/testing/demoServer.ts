@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { writeIdHeader } from '@truelay/contract'
+import { type DayPlan, writeIdHeader } from '@truelay/contract'
 import { english } from '@truelay/words'
 import type { Sentence } from '@truelay/core/say'
 import { mkdtempSync, rmSync } from 'node:fs'
@@ -12,6 +12,8 @@ import { fileURLToPath } from 'node:url'
 import { sql } from 'drizzle-orm'
 import pino from 'pino'
 import { type OpenDatabase, openDatabase } from '../database/openDatabase.ts'
+import { toStored } from '../database/stored.ts'
+import { dayPlanRows } from '../day/table.ts'
 import { lifeOf } from '../backup/life.ts'
 import { writeBackup } from '../backup/writeBackup.ts'
 import { createApp } from '../http/app.ts'
@@ -110,6 +112,12 @@ export class DemoServer {
   async end(): Promise<void> {
     await this.stop()
     rmSync(this.folder, { recursive: true, force: true })
+  }
+
+  /** A plan of the day as it was reckoned, for whoever looks at it. */
+  async keepDay(plan: DayPlan): Promise<void> {
+    const document = toStored('dayPlan', plan)
+    await this.database.write((db) => db.insert(dayPlanRows).values({ id: 'kept', of: 'what was', document }))
   }
 
   get database(): OpenDatabase {

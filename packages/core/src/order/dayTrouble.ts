@@ -1,9 +1,9 @@
-import { type AnyFailure, failure } from '../result/index.ts'
+import { type DayFailure, failure } from './dayFailures.ts'
 import { say, type Sentence } from '../say/index.ts'
 import type { Day, DayTask } from './day.ts'
 
 /** What is wrong with a day as it was given; null where nothing is. */
-export function dayTrouble(day: Day): AnyFailure | null {
+export function dayTrouble(day: Day): DayFailure | null {
   for (const [what, ids] of [
     [say`task`, day.tasks.map(({ id }) => id)],
     [say`tool`, day.tools.map(({ id }) => id)],
@@ -22,7 +22,7 @@ export function dayTrouble(day: Day): AnyFailure | null {
 
 const unknown = (what: Sentence, id: string, where: string) => failure('DAY_UNKNOWN', { what, id, where })
 
-function taskTrouble({ people, tools }: Day, task: DayTask, tasks: ReadonlySet<string>): AnyFailure | null {
+function taskTrouble({ people, tools }: Day, task: DayTask, tasks: ReadonlySet<string>): DayFailure | null {
   const { id, skill } = task
   if (task.people > people.length)
     return failure('DAY_TOO_FEW_PEOPLE', { task: id, wanted: task.people, there: people.length })
@@ -47,7 +47,7 @@ function taskTrouble({ people, tools }: Day, task: DayTask, tasks: ReadonlySet<s
     : null
 }
 
-function holdTrouble({ holds = [], tools }: Day, tasks: ReadonlySet<string>): AnyFailure | null {
+function holdTrouble({ holds = [], tools }: Day, tasks: ReadonlySet<string>): DayFailure | null {
   for (const { tool, from, to } of holds) {
     const there = tools.find(({ id }) => id === tool)?.count
     if (there === undefined) return unknown(say`tool`, tool, from)
@@ -57,7 +57,7 @@ function holdTrouble({ holds = [], tools }: Day, tasks: ReadonlySet<string>): An
   return null
 }
 
-function breakTrouble({ breaks = [], people }: Day): AnyFailure | null {
+function breakTrouble({ breaks = [], people }: Day): DayFailure | null {
   for (const { people: own = [], from, to } of breaks) {
     const stranger = own.find((id) => !people.some((person) => person.id === id))
     if (stranger !== undefined) return unknown(say`person`, stranger, 'breaks')

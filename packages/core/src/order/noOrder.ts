@@ -1,4 +1,4 @@
-import { type AnyFailure, failure } from '../result/index.ts'
+import { type DayFailure, failure } from './dayFailures.ts'
 import { clauses, count, minutes, name, say, type Sentence } from '../say/index.ts'
 import type { Day } from './day.ts'
 import { canBeExact, exact } from './exact.ts'
@@ -18,7 +18,7 @@ interface Wish {
  * Proof that no order exists, with a smallest set of wishes that contradict each other (each is left out in turn; what is not needed for the
  * contradiction stays out) and one more tool or person that would help. Null: it could not be proven in the time given.
  */
-export function whyNoOrder(day: Day, goOn: () => boolean): AnyFailure | null {
+export function whyNoOrder(day: Day, goOn: () => boolean): DayFailure | null {
   if (impossible(day, goOn) !== true) return null
   let needed = wishesOf(day)
   for (const wish of needed) {

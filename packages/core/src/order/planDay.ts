@@ -1,4 +1,4 @@
-import { done, failure, refused, type Result } from '../result/index.ts'
+import { type DayFailure, type DayResult, failure } from './dayFailures.ts'
 import { clauses, name, say, type Sentence } from '../say/index.ts'
 import { becauseOf } from './because.ts'
 import { type Day, never } from './day.ts'
@@ -40,13 +40,15 @@ export interface PlanDayOptions {
   readonly seed?: number
 }
 
+const refused = (failure: DayFailure) => ({ ok: false, failure }) as const
+
 /** Up to so many tasks the exact search is worth its time. */
 const mostExact = 40
 /** Share of the time after which a small day goes to the exact search; the proof that there is no order may take as long again. */
 const searchShare = 0.1
 
 /** Who does what when: the shortest plan that is found in the time given, and how much shorter another one could be at the most. */
-export function planDay(day: Day, options: PlanDayOptions): Result<DayPlan> {
+export function planDay(day: Day, options: PlanDayOptions): DayResult<DayPlan> {
   const trouble = dayTrouble(day)
   if (trouble !== null) return refused(trouble)
   const net = netOf(day)
@@ -89,7 +91,7 @@ export function planDay(day: Day, options: PlanDayOptions): Result<DayPlan> {
         ? failure('DAY_NOT_FOUND', { tried: found.tried })
         : failure('DAY_LATE', latestOf(day, found.best)),
     )
-  return done(toldOf(day, best, bound))
+  return { ok: true, value: toldOf(day, best, bound) }
 }
 
 function latestOf(day: Day, { start }: Found): { task: string; late: number } {

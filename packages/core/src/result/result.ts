@@ -8,7 +8,11 @@ export const done = <T>(value: T): Result<T> => ({ ok: true, value })
 export const refused = (failure: AnyFailure): Result<never> => ({ ok: false, failure })
 
 /** The value of a result that cannot be a failure: for programs that have made their input themselves. Throws with code and facts. */
-export function required<T>(result: Result<T>): T {
+export function required<T>(
+  result:
+    | { readonly ok: true; readonly value: T }
+    | { readonly ok: false; readonly failure: { readonly code: string; readonly facts: unknown } },
+): T {
   if (result.ok) return result.value
   throw new Error(`${result.failure.code} ${JSON.stringify(result.failure.facts)}`)
 }

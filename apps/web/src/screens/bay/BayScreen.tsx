@@ -5,8 +5,10 @@ import { type Bay, type PartProgress, worksHere } from '@truelay/contract'
 import { roleWords } from '../../ui/roleWords.ts'
 import { endOfDay } from 'date-fns'
 import { Plus } from 'lucide-react'
+import { lazy, Suspense } from 'react'
 import { Link } from 'react-router'
 import { useBayQuery } from '../../remote/api.ts'
+import { useDayQuery } from '../../remote/dayApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { dayText } from '../../ui/clockText.ts'
 import { buttonClass } from '../../ui/Button.tsx'
@@ -17,10 +19,14 @@ import { ComingVehicles } from './ComingVehicles.tsx'
 import { Drying } from './Drying.tsx'
 import { VehicleHere } from './VehicleHere.tsx'
 
+const DayBoard = lazy(async () => ({ default: (await import('./day/DayBoard.tsx')).DayBoard }))
+const NextInPlan = lazy(async () => ({ default: (await import('./day/NextInPlan.tsx')).NextInPlan }))
+
 /** Home: the vehicles that are here, what comes next, what is drying. */
 export function BayScreen() {
   const t = useWords()
   const { data: bay, error } = useBayQuery(undefined, { pollingInterval: 15_000, refetchOnMountOrArgChange: true })
+  const { data: day } = useDayQuery(undefined, { pollingInterval: 20_000, refetchOnMountOrArgChange: true })
   const now = useNow(1000)
   if (bay === undefined)
     return error === undefined ? <Busy text={t`Opening the bay`} /> : <Failed {...failureOf(error)} />
@@ -42,6 +48,11 @@ export function BayScreen() {
           </Link>
         </div>
       </header>
+      {day?.plan == null ? null : (
+        <Suspense fallback={null}>
+          <DayBoard bay={bay} plan={day.plan} now={now} />
+        </Suspense>
+      )}
       <div className="grid flex-1 lg:grid-cols-[1fr_19.75rem]">
         <div className="min-w-0">
           {here.length === 0 ? (
@@ -65,7 +76,13 @@ export function BayScreen() {
           <ComingVehicles jobs={coming} />
         </div>
         <aside className="border-t border-hair bg-paper lg:border-l lg:border-t-0">
-          <NextForPeople bay={{ ...bay, jobs: here }} />
+          {day?.plan == null ? (
+            <NextForPeople bay={{ ...bay, jobs: here }} />
+          ) : (
+            <Suspense fallback={null}>
+              <NextInPlan bay={bay} plan={day.plan} now={now} />
+            </Suspense>
+          )}
           <Drying parts={waits} now={now} />
         </aside>
       </div>

@@ -1,0 +1,126 @@
+import { type DayPlan, dayPlan, type DayWork, usualHours } from '@truelay/contract'
+import { say } from '@truelay/core/say'
+import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest'
+import { type OpenShop, openShop } from '../../../testing/openShop.tsx'
+import { dayLanes, nextWork, plannedDays } from './dayLanes.ts'
+
+const day = new Date(2030, 4, 1)
+const at = (hour: number, minute = 0, of = 1) => new Date(2030, 4, of, hour, minute).toISOString()
+const work = (id: string, from: string, to: string, more: Partial<DayWork> = {}): DayWork =>
+  ({
+    id,
+    jobId: '0412',
+    partId: '0412-bonnet',
+    stepIds: ['wash'],
+    says: say`Wash, clay, wipe`,
+    people: ['ines'],
+    startAt: from,
+    endAt: to,
+    because: say`all hands were busy`,
+    ...more,
+  }) as DayWork
+const stays = (job: string, from: string, to: string) => [
+  work(`${job} comes`, from, from, { jobId: job as never, partId: null, people: [], stepIds: [], says: null }),
+  work(`${job} leaves`, to, to, { jobId: job as never, partId: null, people: [], stepIds: [], says: null }),
+]
+const works = [
+  ...stays('0412', at(9), at(13)),
+  work('bonnet 0', at(9), at(10)),
+  work('bonnet 1', at(10, 1), at(10, 30)),
+  work('bonnet 2', at(11), at(12), { people: ['tarek', 'ines'] as never }),
+  work('lamp', at(10, 30), at(11), { partId: '0412-headlamp-left' as never }),
+  work('late', at(8, 30, 2), at(9, 30, 2), {
+    people: ['bo'] as never,
+    jobId: '0413' as never,
+    partId: '0413-01' as never,
+  }),
+]
+const plan: DayPlan = dayPlan.parse({
+  madeAt: at(9),
+  works,
+  late: [{ jobId: '0412', minutes: 45 }],
+  leftOut: [],
+  endsAt: at(9, 30, 2),
+  noSoonerThan: at(12),
+})
+
+let shop: OpenShop
+beforeAll(async () => {
+  shop = await openShop()
+  const afternoon = work('bonnet 3', at(14), at(15))
+  await shop.server.keepDay(dayPlan.parse({ ...plan, works: [...plan.works, afternoon] }))
+})
+afterAll(() => shop.close())
+
+describe('lanes of a day', () => {
+  const people = ['ines', 'tarek', 'bo'].map((id) => ({ id, name: id, role: 'installer', hours: null, leftAt: null }))
+  const jobs = [{ id: '0412', dueAt: at(12, 15), vehicle: {}, bay: 'Bay 1' }]
+  const lanes = (now = new Date(at(10)), of = day) =>
+    dayLanes({ plan, day: of, now, hours: usualHours, people: people as never, jobs: jobs as never })
+  const hour = (share: number) => 8 + 9 * share
+  test('go over the hours of the shop', () => {
+    expect(lanes().hours.map((one) => one.hour)).toEqual(['08', '09', '10', '11', '12', '13', '14', '15', '16', '17'])
+  })
+  test('neighbouring work at one part is one bar, another part another', () => {
+    const [ines, tarek, bo] = lanes().people
+    expect(ines?.bars.map(({ works: own }) => own.map(({ id }) => id))).toEqual([
+      ['bonnet 0', 'bonnet 1'],
+      ['lamp'],
+      ['bonnet 2'],
+    ])
+    expect(ines?.bars.map(({ from, to }) => [hour(from), hour(to)])).toEqual([
+      [9, 10.5],
+      [10.5, 11],
+      [11, 12],
+    ])
+    expect(tarek?.bars).toHaveLength(1)
+    expect(bo?.bars).toEqual([])
+  })
+  test('a vehicle stands from when it comes until it leaves; what dries is a band, what is due a mark', () => {
+    const [vehicle] = lanes().vehicles
+    expect(vehicle?.stay).toEqual({ from: 1 / 9, to: 5 / 9 })
+    expect(vehicle?.waits.map(({ from, to }) => [hour(from), hour(to)])).toEqual([[10.5, 11]])
+    expect(hour(vehicle?.due ?? 0)).toBeCloseTo(12.25, 6)
+    expect(vehicle?.lateMinutes).toBe(45)
+  })
+  test('now is a line on its own day only', () => {
+    expect(hour(lanes().now ?? 0)).toBe(10)
+    expect(lanes(new Date(at(10, 0, 2))).now).toBeNull()
+    expect(lanes(new Date(at(7))).now).toBeNull()
+  })
+  test('work outside the hours widens the day', () => {
+    const early = { ...plan, works: [...plan.works, work('dawn', at(6), at(7))] }
+    const wide = dayLanes({ plan: early, day, now: day, hours: usualHours, people: people as never, jobs: [] })
+    expect(wide.hours[0]?.hour).toBe('06')
+  })
+  test('the days on which anything is planned', () => {
+    expect(plannedDays(plan)).toEqual([day, new Date(2030, 4, 2)])
+  })
+  test('what somebody does now or next', () => {
+    expect(nextWork(plan, 'ines' as never, new Date(at(10, 15)))?.id).toBe('bonnet 1')
+    expect(nextWork(plan, 'bo' as never, new Date(at(10)))?.id).toBe('late')
+    expect(nextWork(plan, 'bo' as never, new Date(at(10, 0, 2)))).toBeNull()
+  })
+})
+
+describe('the board in the bay', () => {
+  afterEach(() => document.body.replaceChildren())
+  test('shows the day, what cannot be kept, and who does what next', async () => {
+    const { sees } = shop.visit('/')
+    await sees(/Velmora Pipit Fleet 27 is ready .*promised for/)
+    await sees(/Who does what next.*Ines.*Bonnet: Wash, clay, wipe/)
+  })
+  test('a tap on a bar says when, what, with whom and why not earlier, and leads there', async () => {
+    const { sees, presses, isAt } = shop.visit('/')
+    await presses(/^Bonnet, 09:00 to 10:30$/)
+    await sees(/09:00 to 10:30: Wash, clay, wipe \(Ines\).*Not earlier: all hands were busy\./)
+    await presses('Lay sheet')
+    await isAt(/\/lay-sheets\/0412-/)
+  })
+  test('tomorrow is a tap away, and the lists of everybody too', async () => {
+    const { sees, presses } = shop.visit('/')
+    await presses('Thu 2 May')
+    await presses('As lists')
+    await sees(/Bo08:30.*Wash, clay, wipe/)
+  })
+})
