@@ -11,6 +11,7 @@ import { FitHead } from './FitHead.tsx'
 import type { Fitting } from './fitting.ts'
 import { grabWords } from './grabWords.ts'
 import { Meanwhile } from './Meanwhile.tsx'
+import { MeanwhileInPlan } from './MeanwhileInPlan.tsx'
 import { SetStrip } from './SetStrip.tsx'
 import { stoppingProblems } from './wrong/ComeBacks.tsx'
 import { becomesWords } from './wrong/becomesWords.ts'
@@ -131,7 +132,11 @@ export function FitRun({ bundle, part, state, happened: kept, unsent, away, refu
           later={dueLater(state)}
           onReady={waits.readyEarly}
         >
-          {set === null ? null : <Meanwhile bundle={bundle} set={set} />}
+          {set === null || set.meanwhile === null ? (
+            <MeanwhileInPlan partId={part.id} personId={bundle.job.personId} now={now} until={wait.until} />
+          ) : (
+            <Meanwhile bundle={bundle} set={set} />
+          )}
         </WaitView>
       ) : (
         <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">

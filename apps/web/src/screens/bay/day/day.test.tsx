@@ -1,6 +1,8 @@
 import { type DayPlan, dayPlan, type DayWork, usualHours } from '@truelay/contract'
+import { smallEvents, smallPlan, smallStep } from '@truelay/contract/testing'
 import { say } from '@truelay/core/say'
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest'
+import { noon } from '../../../../../server/src/testing/demoServer.ts'
 import { type OpenShop, openShop } from '../../../testing/openShop.tsx'
 import { dayLanes, nextWork, plannedDays } from './dayLanes.ts'
 
@@ -48,7 +50,9 @@ let shop: OpenShop
 beforeAll(async () => {
   shop = await openShop()
   const afternoon = work('bonnet 3', at(14), at(15))
-  await shop.server.keepDay(dayPlan.parse({ ...plan, works: [...plan.works, afternoon] }))
+  const soon = (minutes: number) => new Date(noon.getTime() + minutes * 60_000).toISOString()
+  const pillar = work('pillar', soon(5), soon(15), { jobId: '0413', partId: '0413-01', people: ['tarek'] } as never)
+  await shop.server.keepDay(dayPlan.parse({ ...plan, works: [...plan.works, afternoon, pillar] }))
 })
 afterAll(() => shop.close())
 
@@ -122,5 +126,26 @@ describe('the board in the bay', () => {
     await presses('Thu 2 May')
     await presses('As lists')
     await sees(/Bo08:30.*Wash, clay, wipe/)
+  })
+})
+
+describe('a wait in the fit', () => {
+  test('says what the plan of the day has for these hands meanwhile, and leads there', async () => {
+    const wait = {
+      label: say`initial grab`,
+      leastMinutes: 20,
+      kind: 'initialGrab',
+      usualMinutes: 20,
+      factor: 1,
+    } as const
+    const small = smallPlan([smallStep('float', { wait }), smallStep('seal')], { partId: '0413-02' })
+    const events = smallEvents(small, { kind: 'stepDone', stepId: 'float' } as never)
+    const now = noon.toISOString()
+    const sent = events.map((event) => ({ ...event, id: crypto.randomUUID(), at: now }))
+    expect(await shop.server.send('POST', '/api/parts/0413-02/fit', sent)).toMatchObject({ status: 200 })
+    const { sees, presses, isAt } = shop.visit('/jobs/0413/fit/0413-02')
+    await sees(/(19|20) minutes: .*by the plan of the day: Wash, clay, wipe/)
+    await presses(/by the plan of the day/)
+    await isAt('/jobs/0413/lay-sheets/0413-01')
   })
 })
