@@ -39,11 +39,13 @@ import { nothingChosen, anyDay, climb, partQuestion, placeOn, planWork } from '@
 import { canHave, faultKinds, faultStages, judgeFault } from '@truelay/core/judge'
 import { type FitFact, recallPart } from '@truelay/core/memory'
 import { seededRandom } from '@truelay/core/numerics'
+import { type Day, planDay } from '@truelay/core/order'
 import { practiceWith } from '@truelay/core/practice'
 import { required } from '@truelay/core/result'
 import { english } from '@truelay/words'
 import { waitNow } from '@truelay/core/wait'
 import { cap, coneSector, cylinder, gridForm, saddle } from '../packages/core/src/lay/testForms.ts'
+import { jigsawDay, shopDay } from '../packages/core/src/order/testDays.ts'
 
 const bestOf = (runs: number, work: () => void): number => {
   let best = Number.POSITIVE_INFINITY
@@ -301,6 +303,35 @@ say('|--:|--:|')
 }
 
 say('')
+say('## The order of a day, 2 s of processor time (days as the tests make them)')
+say('')
+say('| day | tasks | minutes | no plan is shorter than | gap | proven |')
+say('|---|--:|--:|--:|--:|---|')
+const spentMs = () => {
+  const { user, system } = process.cpuUsage()
+  return (user + system) / 1000
+}
+const days: Record<string, Day> = {
+  'a full day cut into pieces, 2 people, 60 minutes': jigsawDay({ seed: 5, people: 2, minutes: 60, slack: 10 }),
+  'the same, 2 people, 240 minutes': jigsawDay({ seed: 1, people: 2, minutes: 240, slack: 20 }),
+  'the same, 3 people, 1 130 minutes, loose': jigsawDay({ seed: 1, people: 3, minutes: 1130, slack: 60 }),
+  'the same, 4 people, 850 minutes': jigsawDay({ seed: 2, people: 4, minutes: 850, slack: 20 }),
+  'the same, 4 people, 850 minutes, tight': jigsawDay({ seed: 3, people: 4, minutes: 850, slack: 3 }),
+  '10 vehicles of 4 parts, 2 people': shopDay({ seed: 4, vehicles: 10, parts: 4, people: 2 }),
+  '10 vehicles of 4 parts, 3 people': shopDay({ seed: 5, vehicles: 10, parts: 4, people: 3 }),
+  '4 vehicles of 10 parts, 3 people': shopDay({ seed: 3, vehicles: 4, parts: 10, people: 3 }),
+  '4 vehicles of 10 parts, 4 people': shopDay({ seed: 4, vehicles: 4, parts: 10, people: 4 }),
+  '3 vehicles of 4 parts, 3 people, one gun': shopDay({ seed: 6, vehicles: 3, parts: 4, people: 3, guns: 1 }),
+}
+for (const [called, day] of Object.entries(days)) {
+  const { makespanMinutes, lowerBoundMinutes, proven } = required(planDay(day, { seconds: 2, spentMs }))
+  const gap = ((makespanMinutes / lowerBoundMinutes - 1) * 100).toFixed(1)
+  say(
+    `| ${called} | ${day.tasks.length} | ${makespanMinutes} | ${lowerBoundMinutes} | ${gap} % | ${proven ? 'yes' : 'no'} |`,
+  )
+}
+say('')
+
 say('## The three storeys of a part, ms (the lay at the usual number of triangles; what is placed on it; the plan)')
 say('')
 say('| part | lay | place | plan | steps |')

@@ -10,7 +10,7 @@ const folder = 'docs/guide'
 describe('the guide', () => {
   test('has a file for each of its pages, and a page for each of its files', () => {
     const files = readdirSync(folder).filter((file) => /^\d/.test(file))
-    expect(files.sort()).toEqual(guidePages.map((page, i) => `0${i + 1}-${page}.md`))
+    expect(files.sort()).toEqual(guidePages.map((page, i) => `${String(i + 1).padStart(2, '0')}-${page}.md`))
   })
   test.each(guidePages)('%s: its links lead to pages, its pictures are there', (name) => {
     const html = guideHtml(name)
@@ -20,7 +20,8 @@ describe('the guide', () => {
     for (const [, src = ''] of html.matchAll(/src="([^"]*)"/g)) expect(src).toMatch(/\.png/)
   })
   test.each([
-    ['/', 'open-the-shop'],
+    ['/', 'the-day'],
+    ['/no-such-page', 'open-the-shop'],
     ['/jobs/0412/fit/0412-bonnet', 'fit'],
     ['/jobs/0412/lay-sheets/0412-bonnet/heat', 'lay-sheet'],
     ['/jobs/0412/kit', 'kits-and-films'],

@@ -9,11 +9,13 @@ export const guidePages = [
   'fit',
   'after-the-fit',
   'people-and-tablets',
+  'the-day',
 ] as const
 export type GuidePage = (typeof guidePages)[number]
 
 /** Which page belongs to which screen; the first that fits. */
 const ofScreens: readonly (readonly [RegExp, GuidePage])[] = [
+  [/^\/$/, 'the-day'],
   [/^\/jobs\/[^/]+\/fit\//, 'fit'],
   [/^\/jobs\/[^/]+\/kit/, 'kits-and-films'],
   [/^\/jobs\/[^/]+\/(waits|record)/, 'after-the-fit'],

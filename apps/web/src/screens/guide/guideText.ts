@@ -1,7 +1,7 @@
 import { marked } from 'marked'
 import { type GuidePage, guidePages } from './guidePages.ts'
 
-const texts = import.meta.glob<string>('../../../../../docs/guide/0*.md', {
+const texts = import.meta.glob<string>('../../../../../docs/guide/[0-9]*.md', {
   query: '?raw',
   import: 'default',
   eager: true,
@@ -17,7 +17,7 @@ const byName = <T>(files: Readonly<Record<string, T>>) =>
   new Map(Object.entries(files).map(([path, value]) => [fileName(path), value]))
 const textOf = byName(texts)
 const pictureAt = byName(pictures)
-const numbered = (page: GuidePage): string => `0${guidePages.indexOf(page) + 1}-${page}.md`
+const numbered = (page: GuidePage): string => `${String(guidePages.indexOf(page) + 1).padStart(2, '0')}-${page}.md`
 
 /** The page that a link of the guide leads to. */
 const pageOfFile = (file: string): GuidePage | undefined => guidePages.find((page) => numbered(page) === fileName(file))
