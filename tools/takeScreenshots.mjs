@@ -151,6 +151,7 @@ for (let i = 0; i < 60; i++) {
   await page.getByTestId('headline').or(ready).waitFor()
   if (await ready.isVisible()) {
     await page.goto(url)
+    await page.getByRole('region', { name: 'Plan of the day' }).waitFor({ timeout: 60_000 })
     await keep('bay', 1500)
     await page.getByRole('link', { name: 'Go on' }).first().click()
     await ready.click()

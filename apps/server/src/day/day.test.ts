@@ -110,6 +110,21 @@ describe('the plan of the day', () => {
     expect(parts(0).every(({ steps }) => steps === null)).toBe(true)
     expect(parts(-1).every(({ steps }) => steps !== null)).toBe(true)
   })
+  test('made anew it stays as it was: the same times and hands', async () => {
+    const day = keeper()
+    const { plan } = await planned(day)
+    now = new Date(noon.getTime() + 6 * 60_000)
+    // Nobody has begun, so all that should have begun begins now; the order stays.
+    await day.answer()
+    await day.settled()
+    const { plan: next } = await day.answer()
+    await day.settled()
+    const order = (works: readonly { id: string; startAt: string }[] = []) =>
+      [...works].sort((a, b) => a.startAt.localeCompare(b.startAt) || a.id.localeCompare(b.id)).map(({ id }) => id)
+    expect(next?.madeAt).not.toBe(plan.madeAt)
+    expect(order(next?.works)).toEqual(order(plan.works))
+    expect(next?.works.map(({ people }) => people)).toEqual(plan.works.map(({ people }) => people))
+  })
   test('what is in hand stays in those hands, and a wait that runs is waited for', async () => {
     await begin({ kind: 'stepDone', stepId: 'wash' })
     now = new Date('2030-05-01T12:00:00.000Z')

@@ -29,7 +29,7 @@ const atItMinutes = 60
 const seconds = 2
 
 export interface Gathered {
-  readonly asked: DayAsked
+  readonly asked: Omit<DayAsked, 'before'>
   readonly from: Date
   readonly leftOut: DayPlan['leftOut']
   /** Of what a part is planned, by part: with the same key its steps are the same. */

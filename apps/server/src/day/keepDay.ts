@@ -68,7 +68,8 @@ export class DayKeeper {
 
   private async make(reckon: Reckon, of: string): Promise<void> {
     const gathered = await gatherDay(this.database, this.now(), (key) => this.steps.get(key))
-    const reckoned = await reckon(gathered.asked)
+    const { plan } = await this.standing()
+    const reckoned = await reckon({ ...gathered.asked, before: beforeOf(plan, gathered.from) })
     if (reckoned === null) return
     for (const [part, key] of gathered.keys) this.steps.set(key, reckoned.steps[part] ?? [])
     const document = toStored('dayPlan', planOf(gathered, reckoned))
@@ -123,6 +124,17 @@ function planOf(gathered: Gathered, { order, works, steps }: DayReckoned): DayPl
     noSoonerThan: at(order.lowerBoundMinutes),
   })
 }
+
+/** The plan that stands, as the next one is held against it. */
+const beforeOf = (plan: DayPlan | null, from: Date): DayAsked['before'] =>
+  (plan?.works ?? []).map(({ id, jobId, partId: part, stepIds, startAt, people }) => ({
+    taskId: id,
+    jobId,
+    partId: part,
+    stepIds,
+    people,
+    startMinute: (new Date(startAt).getTime() - from.getTime()) / 60_000,
+  }))
 
 const vehicleOf = (taskId: string, { vehicles }: Gathered) =>
   [...vehicles].find(([jobId]) => taskId.startsWith(`${jobId} `))?.[1] ?? taskId

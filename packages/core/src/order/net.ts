@@ -37,6 +37,8 @@ export interface Net {
   readonly pauses: readonly (readonly [from: number, to: number])[]
   /** Who works when: only where people differ. */
   readonly crew: Crew | null
+  /** Who did a task in the plan before, by bits: they are taken again where it goes. Null: there was none. */
+  readonly wished: Int32Array | null
   /** No plan that is worth anything takes longer, minutes. */
   readonly horizon: number
 }
@@ -89,6 +91,7 @@ export function netOf(day: Day): Net {
     holds: holds.map(({ tool, from, to }) => ({ of: tools.get(tool) ?? -1, from: at(from), to: at(to) })),
     pauses: all.map(({ from, to }) => [from, to] as const).sort((a, b) => a[0] - b[0]),
     crew: crewOf(day),
+    wished: null,
     horizon: 2 * (minutes.reduce((sum, m) => sum + m, 0) + waits.reduce((sum, m) => sum + m, 0) + rests) + latest + 600,
   }
 }
@@ -181,6 +184,7 @@ export function partOf(net: Net, tasks: readonly number[]): Net {
     holds: [],
     pauses: [],
     crew: null,
+    wished: null,
     horizon: 4 * (minutes.reduce((sum, m) => sum + m, 0) + 400),
   }
 }

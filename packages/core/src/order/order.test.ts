@@ -243,6 +243,68 @@ describe('waits, windows, places and people', () => {
   })
 })
 
+describe('planned anew while it goes on', () => {
+  const car = (name: string) => [
+    task(`${name} lay`, 20, { tools: ['bench'] }),
+    task(`${name} trim`, 10, { after: [after(`${name} lay`, 15, 60)] }),
+  ]
+  const day: Day = { people: [ines, tarek], tools: [{ id: 'bench', count: 1 }], tasks: ['A', 'B', 'C'].flatMap(car) }
+  const anew = (of: Day, before: Parameters<typeof planDay>[1]['before']) =>
+    required(planDay(of, { seconds: 1, spentMs: spending(2), before, seed: 7 }))
+  const asBefore = ({ tasks }: DayPlan) =>
+    Object.fromEntries(tasks.map(({ id, startMinute, people }) => [id, { startMinute, people }]))
+  test('where nothing has changed, nothing changes: neither times nor hands', () => {
+    const made = plan(day)
+    expect(anew(day, asBefore(made)).tasks).toEqual(made.tasks)
+  })
+  test('a plan that is worse by less than five minutes stands', () => {
+    const order = ['C lay', 'A lay', 'B lay', 'C trim', 'A trim', 'B trim']
+    const before = Object.fromEntries(order.map((id, k) => [id, { startMinute: 20 * k, people: ['Tarek'] }]))
+    const kept = anew(day, before)
+    expect(['C lay', 'A lay', 'B lay'].map((id) => startOf(kept, id))).toEqual([0, 20, 40])
+    expect(kept.makespanMinutes).toBe(plan(day).makespanMinutes)
+  })
+  test('for more it is left', () => {
+    // All on one after the other although two could work.
+    const tasks = ['a', 'b', 'c', 'd'].map((id) => task(id, 30, { tools: id < 'c' ? ['left'] : ['right'] }))
+    const wide: Day = {
+      people: [ines, tarek],
+      tools: [
+        { id: 'left', count: 1 },
+        { id: 'right', count: 1 },
+      ],
+      tasks: [...tasks, task('end', 30, { after: [after('d')] })],
+    }
+    const before = Object.fromEntries(
+      ['a', 'b', 'c', 'd', 'end'].map((id, k) => [id, { startMinute: 30 * k, people: [] }]),
+    )
+    expect(anew(wide, before).makespanMinutes).toBe(90)
+  })
+  test('what runs over pushes through, the rest keeps its order and hands', () => {
+    const made = plan(day)
+    const first = made.tasks.find(({ startMinute }) => startMinute === 0)?.id ?? ''
+    const longer = {
+      ...day,
+      tasks: day.tasks.map((one) => (one.id === first ? { ...one, minutes: one.minutes + 4 } : one)),
+    }
+    const pushed = anew(longer, asBefore(made))
+    expect(broken(longer, pushed)).toEqual([])
+    const order = (of: DayPlan) =>
+      of.tasks
+        .filter(({ id }) => id.endsWith('lay'))
+        .sort((a, b) => a.startMinute - b.startMinute)
+        .map(({ id }) => id)
+    expect(order(pushed)).toEqual(order(made))
+  })
+  test('what is new comes in, and somebody who is gone is given nothing', () => {
+    const made = plan(day)
+    const more = { ...day, people: [ines], tasks: [...day.tasks, task('new', 10)] }
+    const next = anew(more, asBefore(made))
+    expect(broken(more, next)).toEqual([])
+    expect(next.tasks.map(({ id }) => id)).toContain('new')
+  })
+})
+
 describe('a day that cannot be', () => {
   const people = [ines, tarek]
   const one = (more: Partial<DayTask>, rest: Partial<Day> = {}): Day => ({

@@ -6,7 +6,10 @@ import { dayTrouble } from './dayTrouble.ts'
 import { canBeExact, exact } from './exact.ts'
 import { longestPaths } from './longestPaths.ts'
 import { lowerBound } from './lowerBound.ts'
-import { netOf } from './net.ts'
+import { single } from './blockShape.ts'
+import { blocksOf } from './blocks.ts'
+import { ListDecoder } from './listDecoder.ts'
+import { type Net, netOf } from './net.ts'
 import { whyNoOrder } from './noOrder.ts'
 import { type Found, measured, search } from './search.ts'
 import { whoDoes } from './who.ts'
@@ -38,7 +41,18 @@ export interface PlanDayOptions {
   /** Latest ends may be missed where no plan keeps them; otherwise that is a failure. */
   readonly lateIsAllowed?: boolean
   readonly seed?: number
+  /** The plan before, by task: it stands as far as it goes, and is left only for a gain. */
+  readonly before?: Readonly<Record<string, PlannedBefore>> | undefined
 }
+
+export interface PlannedBefore {
+  /** Counted from the start of this plan; below 0 for what should have begun. */
+  readonly startMinute: number
+  readonly people: readonly string[]
+}
+
+/** For less the plan before is not left, minutes. */
+const worthChanging = 5
 
 const refused = (failure: DayFailure) => ({ ok: false, failure }) as const
 
@@ -51,7 +65,7 @@ const searchShare = 0.1
 export function planDay(day: Day, options: PlanDayOptions): DayResult<DayPlan> {
   const trouble = dayTrouble(day)
   if (trouble !== null) return refused(trouble)
-  const net = netOf(day)
+  const net = { ...netOf(day), wished: wishedOf(day, options.before) }
   const paths = longestPaths(net)
   if (!paths.ok)
     return refused(
@@ -70,11 +84,16 @@ export function planDay(day: Day, options: PlanDayOptions): DayResult<DayPlan> {
   const until = (seconds: number) => () => options.spentMs() - began < 1000 * seconds
   const small = net.size <= mostExact && canBeExact(net)
   let bound = lowerBound(net)
+  const stands = options.before === undefined ? null : asBefore(net, day, options.before)
   const found = search(net, {
     bound,
+    from: stands,
     goOn: until(small ? searchShare * options.seconds : options.seconds),
     ...(options.seed === undefined ? {} : { seed: options.seed }),
   })
+  const gain = stands === null || found.best === null ? Number.POSITIVE_INFINITY : gainOf(stands, found.best)
+  if (stands !== null && gain < worthChanging && (stands.late === 0 || options.lateIsAllowed === true))
+    return { ok: true, value: toldOf(day, net, stands, bound) }
   let best = found.best !== null && (found.best.late === 0 || options.lateIsAllowed === true) ? found.best : null
   if (small && found.best?.late !== 0) {
     const why = options.lateIsAllowed === true ? null : whyNoOrder(day, until(2 * options.seconds))
@@ -91,8 +110,32 @@ export function planDay(day: Day, options: PlanDayOptions): DayResult<DayPlan> {
         ? failure('DAY_NOT_FOUND', { tried: found.tried })
         : failure('DAY_LATE', latestOf(day, found.best)),
     )
-  return { ok: true, value: toldOf(day, best, bound) }
+  return { ok: true, value: toldOf(day, net, best, bound) }
 }
+
+/** By how many minutes a plan is better than the one that stands; lateness counts in full, the end of the day as it is. */
+const gainOf = (stands: Found, found: Found): number => stands.late - found.late + stands.minutes - found.minutes
+
+function wishedOf(day: Day, before: PlanDayOptions['before']): Int32Array | null {
+  if (before === undefined) return null
+  const bit = new Map(day.people.map(({ id }, p) => [id, 1 << p]))
+  return Int32Array.from(day.tasks, ({ id }) =>
+    (before[id]?.people ?? []).reduce((bits, person) => bits | (bit.get(person) ?? 0), 0),
+  )
+}
+
+/** The plan before, placed once more in its order: what runs over pushes through, and nothing else moves. What is new comes after all that was. */
+function asBefore(net: Net, day: Day, before: Readonly<Record<string, PlannedBefore>>): Found | null {
+  const last = Math.max(0, ...Object.values(before).map(({ startMinute }) => startMinute))
+  const keys = Float64Array.from(day.tasks, ({ id }, i) => before[id]?.startMinute ?? last + i / day.tasks.length)
+  for (const blocks of [single(net.size), blocksOf(net, shortWait)]) {
+    const placed = blocks === null ? null : new ListDecoder(net, blocks, true).decode(keys)
+    if (placed !== null) return measured(net, placed)
+  }
+  return null
+}
+/** Free minutes in a greatest wait up to which tasks are kept together when a plan is placed once more. */
+const shortWait = 10
 
 function latestOf(day: Day, { start }: Found): { task: string; late: number } {
   const late = lateOf(day, start)
@@ -107,8 +150,7 @@ const lateOf = (day: Day, start: Int32Array): DayPlan['late'] =>
     })
     .sort((a, b) => b.minutes - a.minutes)
 
-function toldOf(day: Day, best: Found, bound: number): DayPlan {
-  const net = netOf(day)
+function toldOf(day: Day, net: Net, best: Found, bound: number): DayPlan {
   const who = whoDoes(day, net, best)
   const because = becauseOf(day, net, best.start)
   return {

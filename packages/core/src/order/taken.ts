@@ -170,7 +170,7 @@ export class Taken {
     return free[amount - 1] ?? never
   }
 
-  /** Takes those who did what it follows, then those who can do least else; of equal ones those who have just ended something. */
+  /** Takes those who had it in the plan before, or did what it follows, then those who can do least else; of equal ones those who have just ended something. */
   private name(task: number, start: number, end: number, amount: number): void {
     const { crew } = this.net
     if (crew === null) return
@@ -181,9 +181,10 @@ export class Taken {
       while (idle < start && row[start - idle - 1] === 0) idle++
       return [{ p, use: crew.use[p] ?? 0, idle }]
     })
+    const wished = this.net.wished?.[task] ?? 0
     const before = this.whoBefore(task)
-    const fresh = (p: number) => ((before & (1 << p)) === 0 ? 1 : 0)
-    free.sort((a, b) => fresh(a.p) - fresh(b.p) || a.use - b.use || a.idle - b.idle || a.p - b.p)
+    const strange = (p: number) => ((wished & (1 << p)) === 0 ? 2 : 0) + ((before & (1 << p)) === 0 ? 1 : 0)
+    free.sort((a, b) => strange(a.p) - strange(b.p) || a.use - b.use || a.idle - b.idle || a.p - b.p)
     let bits = 0
     for (const { p } of free.slice(0, amount)) {
       bits |= 1 << p

@@ -3,7 +3,7 @@ import type { Net } from './net.ts'
 import type { Placed } from './listDecoder.ts'
 
 /**
- * Who does each task, by index of the person. Where people do not differ anybody who is free will do: first those who did what it follows,
+ * Who does each task, by index of the person. Where people do not differ anybody who is free will do: first those who had it in the plan before, then those who did what it follows,
  * then who has been free the longest.
  */
 export function whoDoes(day: Day, net: Net, { start, who }: Placed): number[][] {
@@ -18,9 +18,11 @@ export function whoDoes(day: Day, net: Net, { start, who }: Placed): number[][] 
   for (const i of order) {
     const at = start[i] ?? 0
     const before = new Set((day.tasks[i]?.after ?? []).flatMap(({ task }) => done[index.get(task) ?? -1] ?? []))
+    const wished = net.wished?.[i] ?? 0
+    const known = (p: number) => 2 * Number((wished & (1 << p)) !== 0) + Number(before.has(p))
     const own = people
       .filter((p) => (freeAt[p] ?? 0) <= at)
-      .sort((a, b) => Number(before.has(b)) - Number(before.has(a)) || (freeAt[a] ?? 0) - (freeAt[b] ?? 0))
+      .sort((a, b) => known(b) - known(a) || (freeAt[a] ?? 0) - (freeAt[b] ?? 0))
       .slice(0, day.tasks[i]?.people ?? 0)
     for (const p of own) freeAt[p] = Math.max(freeAt[p] ?? 0, at + (net.minutes[i] ?? 0))
     done[i] = own
