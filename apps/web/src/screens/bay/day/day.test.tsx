@@ -2,7 +2,6 @@ import { type DayPlan, dayPlan, type DayWork, usualHours } from '@truelay/contra
 import { smallEvents, smallPlan, smallStep } from '@truelay/contract/testing'
 import { say } from '@truelay/core/say'
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest'
-import { noon } from '../../../../../server/src/testing/demoServer.ts'
 import { type OpenShop, openShop } from '../../../testing/openShop.tsx'
 import { dayLanes, nextWork, plannedDays } from './dayLanes.ts'
 
@@ -50,7 +49,7 @@ let shop: OpenShop
 beforeAll(async () => {
   shop = await openShop()
   const afternoon = work('bonnet 3', at(14), at(15))
-  const soon = (minutes: number) => new Date(noon.getTime() + minutes * 60_000).toISOString()
+  const soon = (minutes: number) => new Date(shop.server.now.getTime() + minutes * 60_000).toISOString()
   const pillar = work('pillar', soon(5), soon(15), { jobId: '0413', partId: '0413-01', people: ['tarek'] } as never)
   await shop.server.keepDay(dayPlan.parse({ ...plan, works: [...plan.works, afternoon, pillar] }))
 })
@@ -140,7 +139,7 @@ describe('a wait in the fit', () => {
     } as const
     const small = smallPlan([smallStep('float', { wait }), smallStep('seal')], { partId: '0413-02' })
     const events = smallEvents(small, { kind: 'stepDone', stepId: 'float' } as never)
-    const now = noon.toISOString()
+    const now = shop.server.now.toISOString()
     const sent = events.map((event) => ({ ...event, id: crypto.randomUUID(), at: now }))
     expect(await shop.server.send('POST', '/api/parts/0413-02/fit', sent)).toMatchObject({ status: 200 })
     const { sees, presses, isAt } = shop.visit('/jobs/0413/fit/0413-02')
