@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { type SavedDocument, sayProblem } from '@truelay/contract'
-import { wholeFailure } from '@truelay/core/result'
+import { type Result, wholeFailure } from '@truelay/core/result'
 import type { Sentence } from '@truelay/core/say'
 import { english } from '@truelay/words'
 import type { z } from 'zod'
@@ -49,11 +49,7 @@ function parseJson(text: string, name: string): unknown {
 }
 
 /** The value of a result; its failure becomes the one line on standard error. */
-export function valueOrBadInput<T>(
-  result:
-    | { readonly ok: true; readonly value: T }
-    | { readonly ok: false; readonly failure: { readonly sentence: Sentence; readonly fix: Sentence } },
-): T {
+export function valueOrBadInput<T>(result: Result<T, { readonly sentence: Sentence; readonly fix: Sentence }>): T {
   if (result.ok) return result.value
   throw new BadInput(english(wholeFailure(result.failure)))
 }

@@ -44,7 +44,7 @@ export class DayKeeper {
     return { plan, making: this.making !== null }
   }
 
-  /** Until what is being reckoned is there: for tests and for the end of the process. */
+  /** Until what is being reckoned is there. */
   async settled(): Promise<void> {
     await this.making
   }

@@ -8,8 +8,7 @@ export function reckonByChild(asked: DayAsked): Promise<DayReckoned | null> {
   const child = spawn(process.execPath, [...process.execArgv, program, '--reckon-day'], {
     stdio: ['pipe', 'pipe', 'inherit'],
   })
-  // Whoever works at a tablet goes first.
-  if (child.pid !== undefined) setPriority(child.pid, constants.priority.PRIORITY_LOW)
+  yieldTo(child.pid)
   return new Promise((resolve, reject) => {
     const pieces: Buffer[] = []
     child.stdout.on('data', (piece: Buffer) => pieces.push(piece))
@@ -21,6 +20,13 @@ export function reckonByChild(asked: DayAsked): Promise<DayReckoned | null> {
     child.stdin.on('error', reject)
     child.stdin.end(JSON.stringify(asked))
   })
+}
+
+/** Whoever works at a tablet goes first. Where a system does not let it, or it has ended already, it stays as it is. */
+function yieldTo(pid: number | undefined): void {
+  try {
+    if (pid !== undefined) setPriority(pid, constants.priority.PRIORITY_LOW)
+  } catch {}
 }
 
 /** The other end of it: a day on standard input, its plan on standard output. */

@@ -1,3 +1,4 @@
+import type { Result } from '../result/index.ts'
 import { count, counted, minutes, name, say, type Sentence } from '../say/index.ts'
 
 /**
@@ -80,9 +81,7 @@ export interface DayFailure {
   readonly fix: Sentence
 }
 
-export type DayResult<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly failure: DayFailure }
+export type DayResult<T> = Result<T, DayFailure>
 
 export function failure<C extends DayFailureCode>(code: C, facts: Facts<C>): DayFailure {
   const { says, fix } = catalogue[code]

@@ -1,4 +1,5 @@
-import { type DayFailure, type DayResult, failure } from './dayFailures.ts'
+import { done, refused } from '../result/index.ts'
+import { type DayResult, failure } from './dayFailures.ts'
 import { clauses, name, say, type Sentence } from '../say/index.ts'
 import { becauseOf } from './because.ts'
 import { type Day, never } from './day.ts'
@@ -54,8 +55,6 @@ export interface PlannedBefore {
 /** For less the plan before is not left, minutes. */
 const worthChanging = 5
 
-const refused = (failure: DayFailure) => ({ ok: false, failure }) as const
-
 /** Up to so many tasks the exact search is worth its time. */
 const mostExact = 40
 /** Share of the time after which a small day goes to the exact search; the proof that there is no order may take as long again. */
@@ -93,7 +92,7 @@ export function planDay(day: Day, options: PlanDayOptions): DayResult<DayPlan> {
   })
   const gain = stands === null || found.best === null ? Number.POSITIVE_INFINITY : gainOf(stands, found.best)
   if (stands !== null && gain < worthChanging && (stands.late === 0 || options.lateIsAllowed === true))
-    return { ok: true, value: toldOf(day, net, stands, bound) }
+    return done(toldOf(day, net, stands, bound))
   let best = found.best !== null && (found.best.late === 0 || options.lateIsAllowed === true) ? found.best : null
   if (small && found.best?.late !== 0) {
     const why = options.lateIsAllowed === true ? null : whyNoOrder(day, until(2 * options.seconds))
@@ -110,7 +109,7 @@ export function planDay(day: Day, options: PlanDayOptions): DayResult<DayPlan> {
         ? failure('DAY_NOT_FOUND', { tried: found.tried })
         : failure('DAY_LATE', latestOf(day, found.best)),
     )
-  return { ok: true, value: toldOf(day, net, best, bound) }
+  return done(toldOf(day, net, best, bound))
 }
 
 /** By how many minutes a plan is better than the one that stands; lateness counts in full, the end of the day as it is. */

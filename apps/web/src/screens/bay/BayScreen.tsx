@@ -5,7 +5,7 @@ import { type Bay, type PartProgress, worksHere } from '@truelay/contract'
 import { roleWords } from '../../ui/roleWords.ts'
 import { endOfDay } from 'date-fns'
 import { Plus } from 'lucide-react'
-import { lazy, Suspense } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
 import { useBayQuery } from '../../remote/api.ts'
 import { useDayQuery } from '../../remote/dayApi.ts'
@@ -26,7 +26,13 @@ const NextInPlan = lazy(async () => ({ default: (await import('./day/NextInPlan.
 export function BayScreen() {
   const t = useWords()
   const { data: bay, error } = useBayQuery(undefined, { pollingInterval: 15_000, refetchOnMountOrArgChange: true })
-  const { data: day } = useDayQuery(undefined, { pollingInterval: 20_000, refetchOnMountOrArgChange: true })
+  const [making, setMaking] = useState(false)
+  const { data: day } = useDayQuery(undefined, {
+    // A plan that is being made is there in seconds.
+    pollingInterval: making ? 2000 : 20_000,
+    refetchOnMountOrArgChange: true,
+  })
+  if ((day?.making ?? false) !== making) setMaking(day?.making ?? false)
   const now = useNow(1000)
   if (bay === undefined)
     return error === undefined ? <Busy text={t`Opening the bay`} /> : <Failed {...failureOf(error)} />
@@ -50,7 +56,7 @@ export function BayScreen() {
       </header>
       {day?.plan == null ? null : (
         <Suspense fallback={null}>
-          <DayBoard bay={bay} plan={day.plan} now={now} />
+          <DayBoard bay={bay} plan={day.plan} making={day.making} now={now} />
         </Suspense>
       )}
       <div className="grid flex-1 lg:grid-cols-[1fr_19.75rem]">

@@ -2,6 +2,7 @@ import { type Begun, standing } from '@truelay/contract'
 import type { PlannedHeat, PlanStep } from '@truelay/core/plan'
 import { temperature } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
+import { TapRow } from './TapRow.tsx'
 import type { Happened } from './useFit.ts'
 
 interface HeatShownProps {
@@ -20,23 +21,12 @@ export function HeatShown({ state, step, heat, happened }: HeatShownProps) {
   const shown = standing(state, 'heatRead').findLast(({ stepId }) => stepId === step.id)?.readC
   const wantedC = Math.round(heat.readingC)
   return (
-    <section aria-label={t`What the thermometer showed`} className="mt-2 flex flex-wrap items-center gap-1.5">
-      <span className="label text-body text-quiet">{t`It showed`}</span>
-      {offC.map((off) => {
-        const readC = wantedC + off
-        const on = shown === readC
-        return (
-          <button
-            key={off}
-            type="button"
-            aria-pressed={on}
-            onClick={() => happened({ kind: 'heatRead', stepId: step.id, use: heat.use, readC, wantedC })}
-            className={`min-h-12 min-w-14 border px-1.5 text-body ${on ? 'border-petrol bg-petrol text-on-petrol' : off === 0 ? 'border-2 border-ink/60 bg-paper font-bold' : 'border-ink/40 bg-paper'}`}
-          >
-            {t`${temperature(readC)}`}
-          </button>
-        )
-      })}
-    </section>
+    <TapRow
+      label={t`What the thermometer showed`}
+      before={t`It showed`}
+      choices={offC.map((off) => ({ value: wantedC + off, words: t`${temperature(wantedC + off)}`, usual: off === 0 }))}
+      chosen={shown}
+      onTap={(readC) => happened({ kind: 'heatRead', stepId: step.id, use: heat.use, readC, wantedC })}
+    />
   )
 }

@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import { useWho } from '../../bench/useWho.ts'
 import { useBayQuery } from '../../remote/api.ts'
 import { useDayQuery } from '../../remote/dayApi.ts'
+import { wayToPart } from '../../ui/wayToPart.ts'
 import { useWords } from '../../ui/words.ts'
 import { meanwhileOf } from './meanwhileOf.ts'
 
@@ -31,11 +32,7 @@ export function MeanwhileInPlan({ partId, personId, now, until }: MeanwhileInPla
     <>
       {work === null || part === undefined ? null : (
         <Link
-          to={
-            part.state === 'fitting'
-              ? `/jobs/${part.jobId}/fit/${part.partId}`
-              : `/jobs/${part.jobId}/lay-sheets/${part.partId}`
-          }
+          to={wayToPart(part)}
           className="flex min-h-18 flex-col justify-center border-l-8 border-petrol bg-petrol-tint px-6 py-2 hover:bg-film"
         >
           <strong className="text-head leading-tight">{t`${minutes(left)}: ${part.name}`}</strong>

@@ -3,6 +3,7 @@ import { type PullMade as Needed, pullsMade } from '@truelay/core/memory'
 import type { PlannedEdge, PlanStep } from '@truelay/core/plan'
 import { say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
+import { TapRow } from './TapRow.tsx'
 import type { Happened } from './useFit.ts'
 
 interface PullMadeProps {
@@ -27,22 +28,12 @@ export function PullMade({ state, step, edges, happened }: PullMadeProps) {
   if (!pull || place === undefined) return null
   const told = standing(state, 'pullMade').findLast(({ stepId }) => stepId === step.id)?.needed
   return (
-    <section aria-label={t`How far it had to be pulled`} className="mt-2 flex flex-wrap items-center gap-1.5">
-      <span className="label text-body text-quiet">{t`It needed`}</span>
-      {pullsMade.map((needed) => {
-        const on = told === needed
-        return (
-          <button
-            key={needed}
-            type="button"
-            aria-pressed={on}
-            onClick={() => happened({ kind: 'pullMade', stepId: step.id, place, needed })}
-            className={`min-h-12 min-w-20 border px-3 text-body ${on ? 'border-petrol bg-petrol text-on-petrol' : needed === 'as planned' ? 'border-2 border-ink/60 bg-paper font-bold' : 'border-ink/40 bg-paper'}`}
-          >
-            {t(neededWords[needed])}
-          </button>
-        )
-      })}
-    </section>
+    <TapRow
+      label={t`How far it had to be pulled`}
+      before={t`It needed`}
+      choices={pullsMade.map((value) => ({ value, words: t(neededWords[value]), usual: value === 'as planned' }))}
+      chosen={told}
+      onTap={(needed) => happened({ kind: 'pullMade', stepId: step.id, place, needed })}
+    />
   )
 }

@@ -5,6 +5,7 @@ import { format, isSameDay } from 'date-fns'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { clockText } from '../../../ui/clockText.ts'
+import { wayToPart } from '../../../ui/wayToPart.ts'
 import { whenWords } from '../../../ui/minutesWords.ts'
 import { useWords } from '../../../ui/words.ts'
 import { WorkLists } from './WorkLists.tsx'
@@ -13,11 +14,13 @@ import { type Bar, dayLanes, type PersonLane, plannedDays, type VehicleLane } fr
 interface DayBoardProps {
   readonly bay: Bay
   readonly plan: DayPlan
+  /** A new one is being made. */
+  readonly making: boolean
   readonly now: Date
 }
 
 /** The day as a board: people and vehicles over the hours, what dries, and what cannot be kept. */
-export function DayBoard({ bay, plan, now }: DayBoardProps) {
+export function DayBoard({ bay, plan, making, now }: DayBoardProps) {
   const t = useWords()
   const days = plannedDays(plan)
   const [chosen, setChosen] = useState<Date | null>(null)
@@ -48,11 +51,14 @@ export function DayBoard({ bay, plan, now }: DayBoardProps) {
         ))}
         <button
           type="button"
-          aria-pressed={asList}
           onClick={() => setAsList(!asList)}
           className="label-strong hidden min-h-11 px-2 text-body text-petrol underline underline-offset-4 sm:ml-auto sm:block"
-        >{t`As lists`}</button>
-        <p className="text-body text-quiet">{t`All done ${whenWords(new Date(plan.endsAt), now)}`}</p>
+        >
+          {asList ? t`As a board` : t`As lists`}
+        </button>
+        <p className="text-body text-quiet">
+          {making ? t`Being planned anew` : t`All done ${whenWords(new Date(plan.endsAt), now)}`}
+        </p>
       </div>
       <div className={asList ? 'hidden' : 'hidden grid-cols-[8.5rem_1fr] items-center gap-x-3 gap-y-1.5 sm:grid'}>
         <span />
@@ -244,11 +250,7 @@ function Opened({ bar, parts, bay }: OpenedProps) {
         <p className="text-body text-quiet">{t`Not earlier: ${first.because}.`}</p>
       </div>
       <Link
-        to={
-          part.state === 'fitting'
-            ? `/jobs/${part.jobId}/fit/${part.partId}`
-            : `/jobs/${part.jobId}/lay-sheets/${part.partId}`
-        }
+        to={wayToPart(part)}
         className="label-strong inline-flex min-h-12 items-center border border-ink/50 bg-paper px-4 text-body sm:ml-auto"
       >
         {part.state === 'fitting' ? t`Go on` : t`Lay sheet`}

@@ -1,6 +1,7 @@
 import type { PartProgress } from '@truelay/contract'
 import { Link } from 'react-router'
 import { clockText } from '../../../ui/clockText.ts'
+import { wayToPart } from '../../../ui/wayToPart.ts'
 import { useWords } from '../../../ui/words.ts'
 import type { PersonLane } from './dayLanes.ts'
 
@@ -29,11 +30,7 @@ export function WorkLists({ lanes, parts, now }: WorkListsProps) {
                 return (
                   <li key={first.id} className="border-t border-hair">
                     <Link
-                      to={
-                        part.state === 'fitting'
-                          ? `/jobs/${part.jobId}/fit/${part.partId}`
-                          : `/jobs/${part.jobId}/lay-sheets/${part.partId}`
-                      }
+                      to={wayToPart(part)}
                       className="flex min-h-11 items-baseline gap-3 py-1.5 leading-snug hover:underline"
                     >
                       <strong className="shrink-0 text-lead">{clockText(first.startAt)}</strong>
