@@ -3,7 +3,7 @@ import { smallEvents, smallPlan, smallStep } from '@truelay/contract/testing'
 import { say } from '@truelay/core/say'
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest'
 import { type OpenShop, openShop } from '../../../testing/openShop.tsx'
-import { dayLanes, nextWork, plannedDays } from './dayLanes.ts'
+import { dayLanes, nextWork, together, plannedDays } from './dayLanes.ts'
 
 const day = new Date(2030, 4, 1)
 const at = (hour: number, minute = 0, of = 1) => new Date(2030, 4, of, hour, minute).toISOString()
@@ -85,6 +85,33 @@ describe('lanes of a day', () => {
     expect(vehicle?.waits.map(({ from, to }) => [hour(from), hour(to)])).toEqual([[10.5, 11]])
     expect(hour(vehicle?.due ?? 0)).toBeCloseTo(12.25, 6)
     expect(vehicle?.lateMinutes).toBe(45)
+  })
+  test('what is worked at, or dries, at the same time is one stretch, so that a new plan leaves nothing of the old one', () => {
+    expect(
+      together([
+        { from: 0.4, to: 0.5 },
+        { from: 0.1, to: 0.2 },
+        { from: 0.1, to: 0.3 },
+        { from: 0.3, to: 0.35 },
+      ]),
+    ).toEqual([
+      { from: 0.1, to: 0.35 },
+      { from: 0.4, to: 0.5 },
+    ])
+    const both = {
+      ...plan,
+      works: [...plan.works, work('lamp again', at(9), at(10), { partId: '0412-headlamp-left' as never })],
+    }
+    const [vehicle] = dayLanes({
+      plan: both,
+      day,
+      now: day,
+      hours: usualHours,
+      people: [],
+      jobs: jobs as never,
+    }).vehicles
+    expect(new Set(vehicle?.worked.map(({ from, to }) => `${from} ${to}`)).size).toBe(vehicle?.worked.length)
+    expect(vehicle?.worked[0]?.from).toBeCloseTo(1 / 9, 9)
   })
   test('now is a line on its own day only', () => {
     expect(hour(lanes().now ?? 0)).toBe(10)

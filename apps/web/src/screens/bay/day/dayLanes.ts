@@ -136,20 +136,35 @@ function vehicleLane(plan: DayPlan, job: Job, at: (moment: string) => number, wi
   return {
     job,
     stay: comes === undefined || leaves === undefined ? null : within(comes, leaves),
-    worked: own.flatMap(({ partId, startAt, endAt }) => {
-      const stretch = partId === null ? null : within(startAt, endAt)
-      return stretch === null ? [] : [stretch]
-    }),
-    waits: parts.flatMap((part) =>
-      waitsOf(
-        own.filter(({ partId }) => partId === part),
-        within,
+    worked: together(
+      own.flatMap(({ partId, startAt, endAt }) => {
+        const stretch = partId === null ? null : within(startAt, endAt)
+        return stretch === null ? [] : [stretch]
+      }),
+    ),
+    waits: together(
+      parts.flatMap((part) =>
+        waitsOf(
+          own.filter(({ partId }) => partId === part),
+          within,
+        ),
       ),
     ),
     due: due >= 0 && due <= 1 ? due : null,
     leaves: leaves === undefined ? null : new Date(leaves),
     lateMinutes: plan.late.find(({ jobId }) => jobId === job.id)?.minutes ?? 0,
   }
+}
+
+/** Stretches that overlap or touch are one: several parts of a vehicle are worked at, or dry, at once. */
+export function together(stretches: readonly Stretch[]): Stretch[] {
+  const joined: Stretch[] = []
+  for (const stretch of [...stretches].sort((a, b) => a.from - b.from)) {
+    const last = joined.at(-1)
+    if (last === undefined || stretch.from > last.to) joined.push(stretch)
+    else joined[joined.length - 1] = { from: last.from, to: Math.max(last.to, stretch.to) }
+  }
+  return joined
 }
 
 function waitsOf(works: readonly DayWork[], within: Within): Stretch[] {
