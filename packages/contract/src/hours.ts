@@ -5,9 +5,19 @@ import { asIssue } from './failure.ts'
 const timeOfDay = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/)
 
 /** From when to when on one day, by the clock of the shop; null = closed. */
+const span = { from: timeOfDay, to: timeOfDay }
+const ends = ({ from, to }: { readonly from: string; readonly to: string }) => from < to
 const dayHours = z
-  .strictObject({ from: timeOfDay, to: timeOfDay })
-  .refine(({ from, to }) => from < to, asIssue(say`must end after it begins`))
+  .strictObject({
+    ...span,
+    /** When everybody rests. */
+    pause: z.strictObject(span).refine(ends, asIssue(say`must end after it begins`)).optional(),
+  })
+  .refine(ends, asIssue(say`must end after it begins`))
+  .refine(
+    ({ from, to, pause }) => pause === undefined || (from <= pause.from && pause.to <= to),
+    asIssue(say`the break must lie within the hours`),
+  )
   .nullable()
 
 /** Seven days, Monday first. */
@@ -35,7 +45,7 @@ export function whenOpen(at: Date, hours: WeekHours): Date {
   return at
 }
 
-/** When the shop is closed, or somebody is away, between two moments, by the clock of this machine. Hours without any open time close nothing. */
+/** When the shop is closed or rests, or somebody is away, between two moments, by the clock of this machine. Hours without any open time close nothing. */
 export function closedTimes(hours: WeekHours, from: Date, until: Date): (readonly [from: Date, to: Date])[] {
   if (hours.every((day) => day === null)) return []
   const closed: (readonly [Date, Date])[] = []
@@ -48,6 +58,10 @@ export function closedTimes(hours: WeekHours, from: Date, until: Date): (readonl
     const [opens, closes] = [moment(day, open.from), moment(day, open.to)]
     if (closes <= since) continue
     if (opens > since) closed.push([since, opens < until ? opens : until])
+    const pause =
+      open.pause === undefined ? null : ([moment(day, open.pause.from), moment(day, open.pause.to)] as const)
+    if (pause !== null && pause[1] > from && pause[0] < until)
+      closed.push([pause[0] < from ? from : pause[0], pause[1] < until ? pause[1] : until])
     since = closes
   }
   return since < until ? [...closed, [since, until]] : closed

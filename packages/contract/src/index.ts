@@ -10,7 +10,28 @@ export {
 } from './cliRequests.ts'
 export { faultAnswers } from './fit/faultAnswers.ts'
 export { faultEvidence, judgeRequest } from './judgeRequest.ts'
-export { type DayPlan, type DayWork, dayPlan, type ShopDayPlan, shopDayPlan } from './dayPlan.ts'
+export { dayChangesOf } from './dayChanges.ts'
+export {
+  type AskedPromise,
+  askedPromise,
+  type DayChanges,
+  type DayPin,
+  type DayPlan,
+  type DayPromise,
+  type DayTaught,
+  type DayTried,
+  type DayWork,
+  dayWishes,
+  type DayWishes,
+  noWishes,
+  dayPlan,
+  dayTaught,
+  dayTried,
+  type EarliestPromise,
+  earliestPromise,
+  type ShopDayPlan,
+  shopDayPlan,
+} from './dayPlan.ts'
 export { dayToPlan, orderRequest } from './orderRequest.ts'
 export { type WorkedStep, workedSteps } from './fit/workedMinutes.ts'
 export { againFrom, awaitedPiece, pieceSince, sparesUsed } from './fit/anotherPiece.ts'

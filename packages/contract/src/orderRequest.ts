@@ -1,4 +1,4 @@
-import { type Day, mostPeople } from '@truelay/core/order'
+import { type Day, type DayTask, mostPeople } from '@truelay/core/order'
 import { mirrors } from '@truelay/core/schema'
 import { z } from 'zod'
 
@@ -34,7 +34,11 @@ export const dayToPlan = z.strictObject({
     .max(500)
     .optional(),
 })
-mirrors<Day>()(dayToPlan)
+/** What only the day of a shop asks for stands in no file. */
+type WrittenDay = Omit<Day, 'handOverMinutes' | 'tasks'> & {
+  readonly tasks: readonly Omit<DayTask, 'sameHands' | 'begunBy'>[]
+}
+mirrors<WrittenDay>()(dayToPlan)
 
 /** The same on the command line, with the seconds of processor time it may take. */
 export const orderRequest = dayToPlan.extend({ seconds: z.number().gt(0).max(600).default(2) })

@@ -56,6 +56,7 @@ const deeds: Readonly<Record<string, Deed | ((body: Body) => Deed)>> = {
   'PUT /parts/:part/shift': kept,
   'PUT /supplies': keptByInstallers,
 
+  'PUT /day/wishes': done('installer', () => say`wishes for the plan of the day`),
   'POST /jobs': done('installer', (_, body) => say`a new job, plate ${name(text(body.plate))}`),
   'POST /jobs/:job/visits': done('installer', ([job = '']) => say`a come-back visit of job ${name(job)}`),
   'PATCH /jobs/:job': done(

@@ -10,12 +10,19 @@ const given = <T>(ids: readonly (T | null)[]): T[] => [...new Set(ids.filter((id
 
 /** A job with everything its parts need. */
 export async function readBundle(database: Database, id: JobId): Promise<JobBundle> {
-  const job = await readJob(database, id)
-  const parts = await readParts(database, id)
+  const [job, parts, sets] = await Promise.all([readJob(database, id), readParts(database, id), readSets(database, id)])
+  return bundleOf(database, { job, parts, sets })
+}
+
+/** The same of a job that may not be kept anywhere. */
+export async function bundleOf(
+  database: Database,
+  { job, parts, sets }: Pick<JobBundle, 'job' | 'parts' | 'sets'>,
+): Promise<JobBundle> {
   const used = await readPieces(database, given(parts.map((p) => p.pieceId)))
   const kits = await readKits(database, given(used.map((p) => p.kitId)))
   const filmsUsed = new Set(parts.map((p) => p.filmId))
-  const [shop, people, forms, shelf, worn, inKits, findings, signOff, sets] = await Promise.all([
+  const [shop, people, forms, shelf, worn, inKits, findings, signOff] = await Promise.all([
     readShop(database),
     readPeople(database),
     readForms(
@@ -28,9 +35,8 @@ export async function readBundle(database: Database, id: JobId): Promise<JobBund
       database,
       kits.map((k) => k.id),
     ),
-    readFindings(database, id),
-    readSignOff(database, id),
-    readSets(database, id),
+    readFindings(database, job.id),
+    readSignOff(database, job.id),
   ])
   const pieces = [...new Map([...inKits, ...used].map((piece) => [piece.id, piece])).values()]
   // Besides its own, every film that could tint a lens: another may leave more light.

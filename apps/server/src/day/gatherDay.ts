@@ -1,30 +1,28 @@
 import {
   closedTimes,
   type DayPlan,
+  type DayWishes,
   jobId as jobIdOf,
   type JobBundle,
-  type Part,
-  partQuestionOf,
-  runningWait,
+  type Person,
   type Shop,
   worksHere,
 } from '@truelay/contract'
-import { calibrated } from '@truelay/core/heat'
-import { anyDay } from '@truelay/core/plan'
-import { outlineOf, type StepOutline } from '@truelay/core/shopDay'
-import { createHash } from 'node:crypto'
+import { practiceWith } from '@truelay/core/practice'
+import type { StepOutline } from '@truelay/core/shopDay'
 import { readBundle } from '../bundle/readBundle.ts'
 import type { Database } from '../database/openDatabase.ts'
-import { readStandingFit } from '../fit/keptState.ts'
+import { readDevice } from '../devices/queries.ts'
 import { readOpenJobs } from '../jobs/queries.ts'
+import { readFacts } from '../memory/readFacts.ts'
 import { readPeople } from '../shop/people.ts'
 import { readShop } from '../shop/queries.ts'
-import type { DayAsked, PartAsked } from './reckonDay.ts'
+import { type ForecastHour, jobAsked } from './jobAsked.ts'
+import { gunOf, partAsked } from './partAsked.ts'
+import type { DayAsked } from './reckonDay.ts'
 
 /** So far the plan looks ahead. */
 const daysAhead = 7
-/** Who has done nothing at a part for so long is not at it any more, minutes. */
-const atItMinutes = 60
 /** Processor time that a plan may take. */
 const seconds = 2
 
@@ -37,100 +35,100 @@ export interface Gathered {
   /** What parts are called, and vehicles by their job. */
   readonly names: ReadonlyMap<string, string>
   readonly vehicles: ReadonlyMap<string, string>
+  /** Promised times by job. */
+  readonly due: ReadonlyMap<string, Date>
 }
 
-/** What the shop has to do from a moment on, from all open jobs; steps that are known already are taken from `stepsOf`. */
-export async function gatherDay(
-  database: Database,
-  now: Date,
-  stepsOf: (key: string) => readonly StepOutline[] | undefined,
-): Promise<Gathered> {
+export interface GatherOptions {
+  readonly now: Date
+  /** Steps of a part that are known already, by the key of what it is planned from. */
+  readonly stepsOf: (key: string) => readonly StepOutline[] | undefined
+  readonly wishes: DayWishes
+  /** A vehicle that is only asked about. */
+  readonly also?: JobBundle | undefined
+}
+
+/** What the shop has to do from a moment on, from all open jobs. */
+export async function gatherDay(database: Database, { now, stepsOf, wishes, also }: GatherOptions): Promise<Gathered> {
   const from = new Date(Math.floor(now.getTime() / 60_000) * 60_000)
   const until = new Date(from.getTime() + daysAhead * 24 * 60 * 60_000)
-  const [shop, people, jobs] = await Promise.all([readShop(database), readPeople(database), readOpenJobs(database)])
+  const [shop, people, jobs, { facts }, outside] = await Promise.all([
+    readShop(database),
+    readPeople(database),
+    readOpenJobs(database),
+    readFacts(database),
+    outsideOf(database, now),
+  ])
+  const practice = practiceWith(shop.practice)
   const inMinutes = (at: Date | string) => Math.ceil((new Date(at).getTime() - from.getTime()) / 60_000)
   const leftOut: DayPlan['leftOut'] = []
   const keys = new Map<string, string>()
-  const names = new Map<string, string>()
-  const vehicles = new Map<string, string>()
-  const toDo: DayAsked['jobs'][number][] = []
-  for (const job of jobs) {
-    if (new Date(job.arrivedAt) > until) continue
-    const bundle = await readBundle(database, jobIdOf.parse(job.id))
-    const parts: PartAsked[] = []
-    vehicles.set(job.id, `${job.vehicle.model} ${job.vehicle.plate}`)
-    for (const part of bundle.parts) {
-      names.set(part.id, part.name)
-      const asked = await partAsked(database, { bundle, part, from, stepsOf, gun: gunOf(shop), keys })
-      if (asked === 'done') continue
-      if (typeof asked === 'string') leftOut.push({ jobId: job.id, partId: part.id, why: asked })
-      else parts.push(asked)
-    }
-    toDo.push({ jobId: job.id, place: job.bay, comesIn: inMinutes(job.arrivedAt), dueIn: inMinutes(job.dueAt), parts })
-  }
+  const coming = jobs.filter(({ arrivedAt }) => new Date(arrivedAt) <= until)
+  const bundles = await Promise.all(coming.map(({ id }) => readBundle(database, jobIdOf.parse(id))))
+  const all = also === undefined ? bundles : [...bundles, also]
+  const toDo = await Promise.all(
+    all.map(async (bundle) => {
+      const gun = gunOf(shop)
+      const parts = await Promise.all(
+        bundle.parts.map((part) => partAsked(database, { bundle, part, from, stepsOf, gun, keys, wishes })),
+      )
+      for (const [k, asked] of parts.entries()) {
+        const id = bundle.parts[k]?.id
+        if (id !== undefined && typeof asked === 'string' && asked !== 'done')
+          leftOut.push({ jobId: bundle.job.id, partId: id, why: asked })
+      }
+      return jobAsked(database, {
+        bundle,
+        parts: parts.filter((asked) => typeof asked !== 'string'),
+        from,
+        practice,
+        hours: shop.hours,
+        outside,
+      })
+    }),
+  )
   return {
     from,
     leftOut,
     keys,
-    names,
-    vehicles,
+    names: new Map(all.flatMap(({ parts }) => parts.map(({ id, name }) => [id, name]))),
+    vehicles: new Map(all.map(({ job }) => [job.id, `${job.vehicle.model} ${job.vehicle.plate}`])),
+    due: new Map(all.map(({ job }) => [job.id, new Date(job.dueAt)])),
     asked: {
       seconds,
+      practice,
       guns: Math.max(1, shop.guns.length),
-      people: people.filter(worksHere).map(({ id, hours }) => ({
-        id,
-        away: closedTimes(hours ?? shop.hours, from, until).map(([a, b]) => [inMinutes(a), inMinutes(b)] as const),
+      paces: facts.map(({ modelId, slot, hand, pace }) => ({ modelId, slot, hand, pace })),
+      people: people.filter(worksHere).map((person) => ({
+        id: person.id,
+        stretches: person.role !== 'new hand',
+        away: awayOf(person, { shop, wishes, from, until }).map(([a, b]) => [inMinutes(a), inMinutes(b)] as const),
       })),
       jobs: toDo,
     },
   }
 }
 
-interface OfPart {
-  readonly bundle: JobBundle
-  readonly part: Part
+interface Span {
+  readonly shop: Shop
+  readonly wishes: DayWishes
   readonly from: Date
-  readonly stepsOf: (key: string) => readonly StepOutline[] | undefined
-  readonly gun: ReturnType<typeof gunOf>
-  readonly keys: Map<string, string>
+  readonly until: Date
 }
 
-async function partAsked(
-  database: Database,
-  { bundle, part, from, stepsOf, gun, keys }: OfPart,
-): Promise<PartAsked | 'done' | DayPlan['leftOut'][number]['why']> {
-  if (part.visitOf !== undefined) return 'a visit'
-  const { state } = await readStandingFit(database, part.id)
-  const ago = (at: string) => Math.max(0, (from.getTime() - new Date(at).getTime()) / 60_000)
-  if (state.phase === 'finished') return 'done'
-  const nothing = { partId: part.id, done: 0, doneAgo: {}, readyIn: null, inHandOf: null, pace: 1, question: null }
-  if (state.phase === 'fitting') {
-    const wait = runningWait(state)
-    const waits = wait !== null && wait.until > from
-    const last = state.done.at(-1)
-    const at = ago(last?.at ?? state.startedAt) < atItMinutes
-    return {
-      ...nothing,
-      steps: outlineOf(state.plan.steps),
-      done: state.done.length,
-      doneAgo: Object.fromEntries(state.done.map((step) => [step.stepId, ago(step.at)])),
-      readyIn: waits ? (wait.until.getTime() - from.getTime()) / 60_000 : null,
-      inHandOf: waits || !at ? null : (last?.personId ?? state.startedBy),
-    }
-  }
-  const question = partQuestionOf(bundle, part)
-  if (question === null) return 'not measured'
-  const today = { ...anyDay, shift: part.shift, room: bundle.job.room, gun }
-  const key = createHash('sha256')
-    .update(JSON.stringify([question, today]))
-    .digest('hex')
-  keys.set(part.id, key)
-  const known = stepsOf(key)
-  if (known !== undefined) return known.length === 0 ? 'cannot be planned' : { ...nothing, steps: known }
-  return { ...nothing, steps: null, question: { part: question, today } }
+/** When somebody is not at work: outside the hours, in the break, and while they are away. */
+function awayOf({ id, hours }: Person, { shop, wishes, from, until }: Span): (readonly [from: Date, to: Date])[] {
+  const away = wishes.away.filter((one) => one.personId === id && new Date(one.until) > from)
+  const last = Math.max(from.getTime(), ...away.map((one) => new Date(one.until).getTime()))
+  const closed = closedTimes(hours ?? shop.hours, from, until).filter(([, to]) => to.getTime() > last)
+  const here = closed.map(([a, b]) => [a.getTime() < last ? new Date(last) : a, b] as const)
+  return last > from.getTime() ? [[from, new Date(last)], ...here] : here
 }
 
-function gunOf({ guns: [first] }: Pick<Shop, 'guns'>) {
-  const gun = first === undefined ? null : calibrated(first)
-  return gun?.ok === true ? gun.value : null
+/** How warm it becomes outside; null where nobody tells. */
+async function outsideOf(database: Database, now: Date): Promise<readonly ForecastHour[] | null> {
+  const { state, value } = await readDevice(database, 'forecast', now)
+  return state !== 'fresh' || value === null
+    ? null
+    : value.hours.map(({ at, temperatureC }) => ({ at: new Date(at), temperatureC }))
 }

@@ -1,27 +1,45 @@
-import { type DayPlan, dayPlan, partId, personId, type ShopDayPlan } from '@truelay/contract'
-import type { Sentence } from '@truelay/core/say'
+import {
+  type AskedPromise,
+  type DayPlan,
+  type DayTried,
+  type DayWishes,
+  dayChangesOf,
+  type EarliestPromise,
+  type ShopDayPlan,
+} from '@truelay/contract'
 import type { StepOutline } from '@truelay/core/shopDay'
 import { createHash } from 'node:crypto'
+import { eq } from 'drizzle-orm'
 import { readBayLooks } from '../bay/bayLooks.ts'
 import type { Database } from '../database/openDatabase.ts'
 import { readEachStored, toStored } from '../database/stored.ts'
 import { readPeople } from '../shop/people.ts'
 import { readShop } from '../shop/queries.ts'
+import { draftBundle } from './draftBundle.ts'
 import { type Gathered, gatherDay } from './gatherDay.ts'
-import type { DayAsked, DayReckoned } from './reckonDay.ts'
+import { beforeOf, planOf } from './planOf.ts'
+import { type DayAsked, type DayReckoned, type Pace, reckonDay } from './reckonDay.ts'
 import { dayPlanRows } from './table.ts'
+import { readWishes } from './wishes.ts'
 
 /** What takes time by itself is reckoned anew at the latest after so long, ms: waits go on, people stand at their work. */
 const oldMs = 5 * 60_000
-const kept = 'kept'
+const rows = { kept: 'kept', morning: 'morning' } as const
 
 export type Reckon = (asked: DayAsked) => Promise<DayReckoned | null>
 
-/** Keeps the plan of the day: who asks gets the one that stands, and where it is not of what the shop has to do now, a new one is begun. */
+/**
+ * Keeps the plan of the day. Where it is not of what the shop has to do now, who asks gets the plan that stands pushed through what has happened,
+ * at once; and a better one is looked for meanwhile.
+ */
 export class DayKeeper {
-  private making: Promise<void> | null = null
+  private searching: Promise<void> | null = null
+  /** For what a better plan was looked for last, and when. */
+  private searched: { readonly of: string; readonly at: number } | null = null
+  private pushing: Promise<void> | null = null
   /** Steps by what their part was planned from. */
   private readonly steps = new Map<string, readonly StepOutline[]>()
+  private paces: Readonly<Record<string, Pace>> = {}
 
   constructor(
     private readonly database: Database,
@@ -31,116 +49,150 @@ export class DayKeeper {
   ) {}
 
   async answer(): Promise<ShopDayPlan> {
-    const { row, plan } = await this.standing()
-    const of = await this.whatToDo()
-    const old = plan === null || this.now().getTime() - new Date(plan.madeAt).getTime() > oldMs
-    if (this.reckon !== null && this.making === null && (old || row?.of !== of)) {
-      this.making = this.make(this.reckon, of)
-        .catch(this.failed)
-        .finally(() => {
-          this.making = null
-        })
+    const wishes = await readWishes(this.database)
+    if (this.reckon !== null) await this.keepUp(this.reckon, wishes)
+    const [{ plan }, morning] = await Promise.all([this.standing(), this.morning()])
+    return {
+      plan,
+      making: this.searching !== null,
+      wishes,
+      changes: plan === null || morning === null ? null : dayChangesOf(morning, plan),
     }
-    return { plan, making: this.making !== null }
   }
 
-  /** Until what is being reckoned is there. */
+  /** Until what is being looked for is there. */
   async settled(): Promise<void> {
-    await this.making
+    await this.searching
+  }
+
+  /** What the plan would be with other wishes, pushed through as it stands; nothing is kept. */
+  async tried(wishes: DayWishes): Promise<DayTried> {
+    const { plan } = await this.standing()
+    const gathered = await this.gathered(wishes)
+    const reckoned = reckonDay({ ...gathered.asked, ...this.pushed(plan, gathered) }, () => 0)
+    if (reckoned === null) return { plan: null, done: [] }
+    const would = planOf(gathered, reckoned)
+    const { late, promises, endsAt } = would
+    return {
+      plan: { late, ...(promises === undefined ? {} : { promises }), endsAt },
+      done: wishes.pins.flatMap(({ partId }) => {
+        const ends = would.works.filter((work) => work.partId === partId).map(({ endAt }) => endAt)
+        const at = ends.sort().at(-1)
+        return at === undefined ? [] : [{ partId, at }]
+      }),
+    }
+  }
+
+  /** When a vehicle that is not taken in yet could be promised for, beside all that the shop has to do. */
+  async promise(asked: AskedPromise): Promise<EarliestPromise> {
+    const draft = await draftBundle(this.database, asked)
+    const { plan } = await this.standing()
+    const gathered = await gatherDay(this.database, {
+      now: this.now(),
+      stepsOf: (key) => this.steps.get(key),
+      wishes: await readWishes(this.database),
+      also: draft,
+    })
+    const unknown = gathered.leftOut.filter(({ jobId }) => jobId === draft.job.id).length
+    const reckoned = await this.reckon?.({ ...gathered.asked, before: beforeOf(plan, gathered.from) })
+    const found = reckoned?.promises.find(({ jobId }) => jobId === draft.job.id)
+    const at = (minute: number) => new Date(gathered.from.getTime() + minute * 60_000).toISOString()
+    return found === undefined
+      ? { readyAt: null, sureAt: null, unknown }
+      : { readyAt: at(found.readyMinute), sureAt: at(found.sureMinute), unknown }
+  }
+
+  private async keepUp(reckon: Reckon, wishes: DayWishes): Promise<void> {
+    const { row, plan } = await this.standing()
+    const of = await this.whatToDo(wishes)
+    const now = this.now().getTime()
+    const old = plan === null || now - new Date(plan.madeAt).getTime() > oldMs
+    if (plan !== null && (old || row?.of !== of)) {
+      this.pushing ??= this.push(plan, of, wishes)
+        .catch(this.failed)
+        .finally(() => {
+          this.pushing = null
+        })
+      await this.pushing
+    }
+    const due = this.searched?.of !== of || now - this.searched.at > oldMs
+    if (this.searching !== null || !due) return
+    this.searched = { of, at: now }
+    this.searching = this.search(reckon, of, wishes)
+      .catch(this.failed)
+      .finally(() => {
+        this.searching = null
+      })
+  }
+
+  private gathered(wishes: DayWishes): Promise<Gathered> {
+    return gatherDay(this.database, { now: this.now(), stepsOf: (key) => this.steps.get(key), wishes })
+  }
+
+  private pushed(plan: DayPlan | null, { from }: Gathered): Pick<DayAsked, 'seconds' | 'known' | 'before'> {
+    return { seconds: 0, known: this.paces, before: beforeOf(plan, from) }
+  }
+
+  /** The plan that stands, with what has happened: nobody waits for a search. Left out where a part is not planned yet. */
+  private async push(plan: DayPlan, of: string, wishes: DayWishes): Promise<void> {
+    const gathered = await this.gathered(wishes)
+    if (gathered.asked.jobs.some(({ parts }) => parts.some(({ steps }) => steps === null))) return
+    const reckoned = reckonDay({ ...gathered.asked, ...this.pushed(plan, gathered) }, () => 0)
+    if (reckoned !== null) await this.save(rows.kept, of, toStored('dayPlan', planOf(gathered, reckoned)))
+  }
+
+  private async search(reckon: Reckon, of: string, wishes: DayWishes): Promise<void> {
+    const gathered = await this.gathered(wishes)
+    const { plan } = await this.standing()
+    const reckoned = await reckon({ ...gathered.asked, before: beforeOf(plan, gathered.from) })
+    if (reckoned === null) return
+    for (const [part, key] of gathered.keys) this.steps.set(key, reckoned.steps[part] ?? [])
+    this.paces = reckoned.paces
+    // What has happened meanwhile was not in it: the next search takes that up.
+    if ((await this.whatToDo(await readWishes(this.database))) !== of) {
+      this.searched = null
+      if (plan !== null) return
+    }
+    const document = toStored('dayPlan', planOf(gathered, reckoned))
+    await this.save(rows.kept, of, document)
+    const day = dayOf(gathered.from)
+    const [first] = await this.database.read.select().from(dayPlanRows).where(eq(dayPlanRows.id, rows.morning))
+    if (first?.of !== day) await this.save(rows.morning, day, document)
+  }
+
+  private save(id: string, of: string, document: ReturnType<typeof toStored>): Promise<unknown> {
+    return this.database.write((db) =>
+      db
+        .insert(dayPlanRows)
+        .values({ id, of, document })
+        .onConflictDoUpdate({ target: dayPlanRows.id, set: { of, document } }),
+    )
   }
 
   private async standing() {
-    const [row] = await this.database.read.select().from(dayPlanRows)
+    const [row] = await this.database.read.select().from(dayPlanRows).where(eq(dayPlanRows.id, rows.kept))
     const plan = row === undefined ? null : (readEachStored(this.database, 'dayPlan', [row])[0] ?? null)
     return { row, plan }
   }
 
-  private async whatToDo(): Promise<string> {
+  /** The first plan of today. */
+  private async morning(): Promise<DayPlan | null> {
+    const [row] = await this.database.read.select().from(dayPlanRows).where(eq(dayPlanRows.id, rows.morning))
+    if (row === undefined || row.of !== dayOf(this.now())) return null
+    return readEachStored(this.database, 'dayPlan', [row])[0] ?? null
+  }
+
+  private async whatToDo(wishes: DayWishes): Promise<string> {
     const [shop, people, looks] = await Promise.all([
       readShop(this.database),
       readPeople(this.database),
       readBayLooks(this.database),
     ])
     return createHash('sha256')
-      .update(JSON.stringify([shop, people, looks]))
+      .update(JSON.stringify([shop, people, looks, wishes]))
       .digest('hex')
   }
-
-  private async make(reckon: Reckon, of: string): Promise<void> {
-    const gathered = await gatherDay(this.database, this.now(), (key) => this.steps.get(key))
-    const { plan } = await this.standing()
-    const reckoned = await reckon({ ...gathered.asked, before: beforeOf(plan, gathered.from) })
-    if (reckoned === null) return
-    for (const [part, key] of gathered.keys) this.steps.set(key, reckoned.steps[part] ?? [])
-    const document = toStored('dayPlan', planOf(gathered, reckoned))
-    await this.database.write((db) =>
-      db
-        .insert(dayPlanRows)
-        .values({ id: kept, of, document })
-        .onConflictDoUpdate({ target: dayPlanRows.id, set: { of, document } }),
-    )
-  }
 }
 
-function planOf(gathered: Gathered, { order, works, steps }: DayReckoned): DayPlan {
-  const { from, leftOut, asked } = gathered
-  const at = (minute: number) => new Date(from.getTime() + minute * 60_000).toISOString()
-  const by = new Map(order.tasks.map((task) => [task.id, task]))
-  const names = new Map(works.map((work) => [work.taskId, work.partId]))
-  const called = (id: string) => {
-    const part = names.get(id)
-    return part === undefined ? id : part === null ? vehicleOf(id, gathered) : (gathered.names.get(part) ?? id)
-  }
-  const headline = (part: string | null, step: string | undefined) =>
-    part === null || step === undefined ? null : (steps[part]?.find(({ id }) => id === step)?.says ?? null)
-  const unplanned = asked.jobs.flatMap(({ jobId, parts }) =>
-    parts.flatMap(({ partId: part }) => (part in steps ? [] : [{ jobId, partId: part, why: 'cannot be planned' }])),
-  )
-  return dayPlan.parse({
-    madeAt: from.toISOString(),
-    works: works.flatMap(({ taskId, jobId, partId: part, stepIds }) => {
-      const task = by.get(taskId)
-      if (task === undefined) return []
-      return [
-        {
-          id: taskId,
-          jobId,
-          partId: part === null ? null : partId.parse(part),
-          stepIds,
-          says: headline(part, stepIds[0]),
-          people: task.people.map((id) => personId.parse(id)),
-          startAt: at(task.startMinute),
-          endAt: at(task.endMinute),
-          because: renamed(task.because, called),
-        },
-      ]
-    }),
-    late: order.late.flatMap(({ id, minutes }) => {
-      const work = works.find(({ taskId, partId: part }) => taskId === id && part === null)
-      return work === undefined ? [] : [{ jobId: work.jobId, minutes }]
-    }),
-    leftOut: [...leftOut, ...unplanned],
-    endsAt: at(order.makespanMinutes),
-    noSoonerThan: at(order.lowerBoundMinutes),
-  })
-}
-
-/** The plan that stands, as the next one is held against it. */
-const beforeOf = (plan: DayPlan | null, from: Date): DayAsked['before'] =>
-  (plan?.works ?? []).map(({ id, jobId, partId: part, stepIds, startAt, people }) => ({
-    taskId: id,
-    jobId,
-    partId: part,
-    stepIds,
-    people,
-    startMinute: (new Date(startAt).getTime() - from.getTime()) / 60_000,
-  }))
-
-const vehicleOf = (taskId: string, { vehicles }: Gathered) =>
-  [...vehicles].find(([jobId]) => taskId.startsWith(`${jobId} `))?.[1] ?? taskId
-
-/** The same sentence with what it names called otherwise: a plan names its tasks, people know parts. */
-const renamed = (sentence: Sentence, called: (name: string) => string): Sentence => ({
-  ...sentence,
-  with: sentence.with.map((said) => (said.kind === 'name' ? { ...said, name: called(said.name) } : said)),
-})
+/** A day by the clock of the shop. */
+const dayOf = (at: Date) => `${at.getFullYear()}-${at.getMonth() + 1}-${at.getDate()}`

@@ -126,6 +126,8 @@ export function createApp({
     openingRoutes(database, now),
     bayRoutes(database),
     dayRoutes(
+      database,
+      now,
       new DayKeeper(database, now, reckonDay ?? null, (error) =>
         log.error({ fault: faultForLog(error) }, 'no plan of the day'),
       ),

@@ -42,7 +42,7 @@ export const toJob = (row: typeof jobs.$inferSelect): Job =>
     ...(row.visitOf === null ? {} : { visitOf: row.visitOf }),
   })
 
-const toPart = (row: typeof parts.$inferSelect): Part =>
+export const toPart = (row: typeof parts.$inferSelect): Part =>
   readRow('part', row.id, part, {
     id: row.id,
     jobId: row.jobId,

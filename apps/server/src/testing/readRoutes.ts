@@ -22,6 +22,7 @@ export async function readRoutes(demo: DemoServer): Promise<string[]> {
       'memory',
       'removed',
       'day',
+      'day/taught',
     ],
     ...[...forms].map((id) => `forms/${id}`),
     `shapes?${[...forms].map((id) => `of=${id}@1`).join('&')}`,

@@ -200,6 +200,14 @@ export const writeRoutes: readonly WriteRoute[] = [
       personId: 'ines',
     },
   },
+  {
+    method: 'PUT',
+    path: '/day/wishes',
+    good: {
+      pins: [{ partId: '0412-bonnet', personId: null, notBefore: at }],
+      away: [],
+    },
+  },
   { method: 'PUT', path: '/supplies', good: { what: 'soap', leftMl: 500 } },
   { method: 'POST', path: '/room', good: { temperatureC: 20, humidityPercent: 50 } },
   { method: 'PUT', path: '/devices', good: { room: null, infrared: null, forecast: null } },

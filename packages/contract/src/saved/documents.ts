@@ -1,6 +1,6 @@
 import { usualHandling } from '@truelay/core/lay'
 import { bladeEntry } from '../blades.ts'
-import { dayPlan } from '../dayPlan.ts'
+import { dayPlan, dayWishes } from '../dayPlan.ts'
 import { fitEvent } from '../fit/fitEvents.ts'
 import { handedOver, lightAcknowledged } from '../handOver.ts'
 import { keptFit } from '../fit/keptFit.ts'
@@ -74,6 +74,7 @@ export const documents = {
   // Made anew from the log where it cannot be read.
   fitState: savedDocument(keptFit),
   dayPlan: savedDocument(dayPlan),
+  dayWishes: savedDocument(dayWishes),
   devices: savedDocument(deviceAddresses),
   room: savedDocument(enteredRoom),
   jobBundle: savedDocument(jobBundle, [

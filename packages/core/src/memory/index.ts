@@ -16,5 +16,6 @@ export {
   recallPart,
   recallParts,
 } from './recallPart.ts'
+export { type PaceOf, recallPaces } from './recallPaces.ts'
 export { nameless } from './nameless.ts'
 export { fingerWords, heatWords, offsetWords, paceWords, pullMadeWords, pullWords, timesWords } from './recallWords.ts'

@@ -1,6 +1,8 @@
 import type { Practice } from '../practice/index.ts'
 import type { FitFact, OffsetReading, PullMade } from './fitFact.ts'
+import { indexed } from './indexed.ts'
 import { type Estimated, mixedModel } from './mixedModel.ts'
+import { recallPaces } from './recallPaces.ts'
 
 /** What is about to be fitted, and by whom. */
 export interface AboutToFit {
@@ -80,18 +82,20 @@ export function recallParts(
   practice: KnownFigures,
 ): PartKnown[] {
   const here = about.map(({ modelId, slot }) => facts.filter((fact) => fact.modelId === modelId && fact.slot === slot))
-  const laying = about.map((one, i) => ({
-    place: placeOf(one),
-    pieceId: one.pieceId ?? '',
-    body: one.body ?? '',
-    hand: one.hand ?? countedOf((here[i] ?? []).map((fact) => fact.hand))[0]?.[0] ?? '',
+  const laying = about.map(({ pieceId, body, hand }, i) => ({
+    pieceId: pieceId ?? '',
+    body: body ?? '',
+    hand: hand ?? countedOf((here[i] ?? []).map((fact) => fact.hand))[0]?.[0] ?? '',
   }))
   const dimensions = {
     xMm: dimensionOf(facts, laying, 'xMm', 1, practice),
     yMm: dimensionOf(facts, laying, 'yMm', 1, practice),
     turnDeg: dimensionOf(facts, laying, 'turnDeg', degPerMm, practice),
   }
-  const paces = pacesOf(facts, laying)
+  const paces = recallPaces(
+    facts,
+    about.map(({ modelId, slot }, i) => ({ modelId, slot, hand: laying[i]?.hand ?? '' })),
+  )
   return about.map(({ pieceId }, i) => {
     const own = here[i] ?? []
     const measured = facts.filter((fact) => fact.pieceId === pieceId && fact.offset !== null).length
@@ -125,8 +129,6 @@ export function recallPart(facts: readonly FitFact[], about: AboutToFit, practic
   if (known === undefined) throw new RangeError('one part is asked for, none is known')
   return known
 }
-
-const placeOf = ({ modelId, slot }: Pick<AboutToFit, 'modelId' | 'slot'>) => `${modelId} ${slot}`
 
 function countedOf(words: readonly string[]): [string, number][] {
   const counts = new Map<string, number>()
@@ -168,9 +170,8 @@ function middleOf(values: readonly number[]): number {
   return ((sorted[sorted.length % 2 === 0 ? half - 1 : half] ?? 0) + (sorted[half] ?? 0)) / 2
 }
 
-/** A piece at its place, on a body, by a hand. */
+/** A piece, on a body, by a hand. */
 interface Laying {
-  readonly place: string
   readonly pieceId: string
   readonly body: string
   readonly hand: string
@@ -258,44 +259,3 @@ function dimensionOf(
     }
   })
 }
-
-/** Each name with a number from 0 on, those that are asked about first. */
-function indexed(about: readonly string[], read: readonly string[]) {
-  const numbers = new Map<string, number>()
-  const numberOf = (name: string) => {
-    const known = numbers.get(name) ?? numbers.size
-    numbers.set(name, known)
-    return known
-  }
-  return { asked: about.map(numberOf), of: read.map(numberOf), levels: numbers.size }
-}
-
-/** How fast fits go against their plans: by place and by hand, on a scale on which half and double are as far apart. */
-function pacesOf(facts: readonly FitFact[], about: readonly Laying[]): Estimated[] | null {
-  const read = facts.flatMap((fact) => (fact.pace === null ? [] : [{ fact, pace: fact.pace }]))
-  if (read.length < 2) return null
-  const place = indexed(
-    about.map((a) => a.place),
-    read.map(({ fact }) => placeOf(fact)),
-  )
-  const hand = indexed(
-    about.map((a) => a.hand),
-    read.map(({ fact }) => fact.hand),
-  )
-  const { asked } = mixedModel({
-    y: read.map(({ pace }) => Math.log(pace)),
-    sigma: read.map(() => paceSigma),
-    factors: [place, hand].map(({ of, levels }) => ({ of, levels, scale: paceScale })),
-    noiseScale: paceScale,
-    asked: about.map((_, i) => [
-      { factor: 0, level: place.asked[i] ?? 0 },
-      { factor: 1, level: hand.asked[i] ?? 0 },
-    ]),
-  })
-  return asked.map(({ mean, low, high }) => ({ mean: Math.exp(mean), low: Math.exp(low), high: Math.exp(high) }))
-}
-
-/** The middle of some twenty steps is known to about a tenth. */
-const paceSigma = 0.1
-/** Hands and places ordinarily differ by a quarter. */
-const paceScale = 0.25

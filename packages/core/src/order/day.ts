@@ -7,6 +7,10 @@ export interface DayTask {
   /** What each of them must be able to do. */
   readonly skill?: string | undefined
   readonly tools: readonly string[]
+  /** What belongs together stays in the hands that began it, unless others save `handOverMinutes`. */
+  readonly sameHands?: string | undefined
+  /** Who began it before the plan. */
+  readonly begunBy?: readonly string[] | undefined
   readonly after: readonly TaskAfter[]
   /** Earliest start. */
   readonly notBefore?: number | undefined
@@ -41,6 +45,8 @@ export interface Day {
   readonly tasks: readonly DayTask[]
   readonly holds?: readonly DayHold[] | undefined
   readonly breaks?: readonly DayBreak[] | undefined
+  /** Others take over where the hands that began would be later by more; 0 if left out. */
+  readonly handOverMinutes?: number | undefined
 }
 
 /** Later than anything: no such minute. */

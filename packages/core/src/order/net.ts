@@ -50,6 +50,11 @@ export interface Crew {
   readonly pauses: readonly (readonly (readonly [from: number, to: number])[])[]
   /** How many tasks a person can do: who can do least is taken first. */
   readonly use: Int32Array
+  /** Tasks that stay in the same hands, by task; itself is one of them, and empty where it belongs to nothing. */
+  readonly together: readonly (readonly number[])[]
+  /** Who began it before the plan, by bits. */
+  readonly begun: Int32Array
+  readonly handOver: number
 }
 
 /** More cannot be told apart by bits. */
@@ -127,8 +132,10 @@ function needsOf({ people, tools }: DayTask, resources: ReadonlyMap<string, numb
   return [...(people > 0 ? [{ of: 0, amount: people }] : []), ...[...counts].map(([of, amount]) => ({ of, amount }))]
 }
 
-function crewOf({ people, tasks, breaks = [] }: Day): Crew | null {
-  const differ = tasks.some(({ skill }) => skill !== undefined) || breaks.some((rest) => rest.people !== undefined)
+function crewOf({ people, tasks, breaks = [], handOverMinutes = 0 }: Day): Crew | null {
+  const differ =
+    tasks.some(({ skill, sameHands }) => skill !== undefined || sameHands !== undefined) ||
+    breaks.some((rest) => rest.people !== undefined)
   if (!differ) return null
   const can = (who: Day['people'][number], { skill }: DayTask) =>
     skill === undefined || who.skills?.includes(skill) === true
@@ -142,7 +149,20 @@ function crewOf({ people, tasks, breaks = [] }: Day): Crew | null {
         .map(({ from, to }) => [from, to] as const),
     ),
     use: Int32Array.from(people, (who) => tasks.filter((task) => can(who, task)).length),
+    together: togetherOf(tasks),
+    begun: Int32Array.from(tasks, ({ begunBy = [] }) =>
+      people.reduce((bits, { id }, p) => (begunBy.includes(id) ? bits | (1 << p) : bits), 0),
+    ),
+    handOver: handOverMinutes,
   }
+}
+
+function togetherOf(tasks: readonly DayTask[]): number[][] {
+  const groups = new Map<string, number[]>()
+  tasks.forEach(({ sameHands }, i) => {
+    if (sameHands !== undefined) groups.set(sameHands, [...(groups.get(sameHands) ?? []), i])
+  })
+  return tasks.map(({ sameHands }) => (sameHands === undefined ? [] : (groups.get(sameHands) ?? [])))
 }
 
 /** The same day seen from its end: what came last comes first. Breaks, windows and who is who are left aside. */

@@ -42,6 +42,8 @@ export interface PlanDayOptions {
   /** Latest ends may be missed where no plan keeps them; otherwise that is a failure. */
   readonly lateIsAllowed?: boolean
   readonly seed?: number
+  /** For less the plan before is not left, minutes; 5 if left out. */
+  readonly gain?: number
   /** The plan before, by task: it stands as far as it goes, and is left only for a gain. */
   readonly before?: Readonly<Record<string, PlannedBefore>> | undefined
 }
@@ -52,8 +54,8 @@ export interface PlannedBefore {
   readonly people: readonly string[]
 }
 
-/** For less the plan before is not left, minutes. */
-const worthChanging = 5
+/** What is gained has to be worth that people change over, minutes. */
+const usualGain = 5
 
 /** Up to so many tasks the exact search is worth its time. */
 const mostExact = 40
@@ -91,7 +93,7 @@ export function planDay(day: Day, options: PlanDayOptions): DayResult<DayPlan> {
     ...(options.seed === undefined ? {} : { seed: options.seed }),
   })
   const gain = stands === null || found.best === null ? Number.POSITIVE_INFINITY : gainOf(stands, found.best)
-  if (stands !== null && gain < worthChanging && (stands.late === 0 || options.lateIsAllowed === true))
+  if (stands !== null && gain < (options.gain ?? usualGain) && (stands.late === 0 || options.lateIsAllowed === true))
     return done(toldOf(day, net, stands, bound))
   let best = found.best !== null && (found.best.late === 0 || options.lateIsAllowed === true) ? found.best : null
   if (small && found.best?.late !== 0) {

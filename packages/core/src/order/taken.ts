@@ -153,24 +153,36 @@ export class Taken {
     return -1
   }
 
-  /** When enough people who can do a task are next free for all of it. */
+  /** When enough people who can do a task are next free for all of it: one of the hands that began it where that is not too late. */
   private freeFrom(task: number, from: number): number {
     const { crew, minutes, horizon } = this.net
     const amount = this.net.needs[task]?.find(({ of }) => of === 0)?.amount ?? 0
     if (crew === null || amount === 0) return from
     const lasts = minutes[task] ?? 0
+    const owners = this.ownersOf(task)
     const free: number[] = []
+    let own = never
     this.busy.forEach((row, p) => {
       if (((crew.able[task] ?? 0) & (1 << p)) === 0) return
       let start = from
       for (let t = start; t < start + lasts && start <= horizon; t++) if (row[t] === 1) start = t + 1
       free.push(start)
+      if ((owners & (1 << p)) !== 0 && start < own) own = start
     })
     free.sort((a, b) => a - b)
-    return free[amount - 1] ?? never
+    const any = free[amount - 1] ?? never
+    return own > any && own < never && own - any <= crew.handOver ? own : any
   }
 
-  /** Takes those who had it in the plan before, or did what it follows, then those who can do least else; of equal ones those who have just ended something. */
+  /** Who has done anything yet of what a task belongs to, by bits. */
+  private ownersOf(task: number): number {
+    const { crew } = this.net
+    let bits = crew?.begun[task] ?? 0
+    for (const other of crew?.together[task] ?? []) if (other !== task) bits |= this.who[other] ?? 0
+    return bits
+  }
+
+  /** Takes the hands that began it, those who had it in the plan before, or did what it follows, then those who can do least else; of equal ones those who have just ended something. */
   private name(task: number, start: number, end: number, amount: number): void {
     const { crew } = this.net
     if (crew === null) return
@@ -183,7 +195,9 @@ export class Taken {
     })
     const wished = this.net.wished?.[task] ?? 0
     const before = this.whoBefore(task)
-    const strange = (p: number) => ((wished & (1 << p)) === 0 ? 2 : 0) + ((before & (1 << p)) === 0 ? 1 : 0)
+    const owners = this.ownersOf(task)
+    const not = (bits: number, p: number) => Number((bits & (1 << p)) === 0)
+    const strange = (p: number) => 4 * not(owners, p) + 2 * not(wished, p) + not(before, p)
     free.sort((a, b) => strange(a.p) - strange(b.p) || a.use - b.use || a.idle - b.idle || a.p - b.p)
     let bits = 0
     for (const { p } of free.slice(0, amount)) {

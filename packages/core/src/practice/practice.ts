@@ -1,5 +1,6 @@
 import { figure, say, type Sentence, verbatim } from '../say/index.ts'
 import { cutting } from './groups/cutting.ts'
+import { day } from './groups/day.ts'
 import { edges } from './groups/edges.ts'
 import { greatestWaits } from './groups/greatestWaits.ts'
 import { faults } from './groups/faults.ts'
@@ -13,7 +14,7 @@ import { waits } from './groups/waits.ts'
 import type { PracticeFigure } from './practiceFigure.ts'
 
 /** Every group, in the order in which a shop reads them. */
-const groups = { edges, cutting, liquids, waits, greatestWaits, room, heat, lay, measuring, faults, memory }
+const groups = { edges, cutting, liquids, waits, greatestWaits, room, heat, lay, measuring, faults, memory, day }
 export type PracticeGroupName = keyof typeof groups
 
 type KeysOf<G> = G extends { readonly figures: Readonly<Record<infer K extends string, PracticeFigure>> } ? K : never

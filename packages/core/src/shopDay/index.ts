@@ -1,3 +1,15 @@
-export { type DayOfShop, dayOfShop, type JobToDo, type ShopToday, type Work } from './dayOfShop.ts'
-export { type PartTask, type PartToDo, partTasks } from './partTasks.ts'
+export {
+  type DayOfShop,
+  dayOfShop,
+  comesTask,
+  type JobToDo,
+  leavesTask,
+  type LookToDo,
+  type Overdue,
+  type PartOrder,
+  type PersonToday,
+  type ShopToday,
+  type Work,
+} from './dayOfShop.ts'
+export { type DayPractice, type PartAround, type PartTask, type PartToDo, partTasks } from './partTasks.ts'
 export { outlineOf, type StepOutline, stepOutline } from './stepOutline.ts'

@@ -3,14 +3,25 @@ import { planDay } from '../order/index.ts'
 import { broken } from '../order/testBroken.ts'
 import { required } from '../result/index.ts'
 import { name, say } from '../say/index.ts'
-import { dayOfShop, type JobToDo, type PartToDo, partTasks, type ShopToday, type StepOutline } from './index.ts'
+import { practiceWith } from '../practice/index.ts'
+import {
+  dayOfShop,
+  type JobToDo,
+  type PartAround,
+  type PartToDo,
+  partTasks,
+  type ShopToday,
+  type StepOutline,
+} from './index.ts'
 
 const step = (id: string, more: Partial<StepOutline> = {}): StepOutline => ({
   id,
   says: say`${name(id)}`,
   minutes: 5,
+  phase: 'prepare',
   people: 1,
   heats: false,
+  stretches: false,
   ...more,
 })
 const wet = [
@@ -29,10 +40,15 @@ const part = (partId: string, more: Partial<PartToDo> = {}): PartToDo => ({
   doneAgo: {},
   readyIn: null,
   inHandOf: null,
+  begunBy: null,
+  pinned: null,
+  bottle: null,
   pace: 1,
   ...more,
 })
-const tasksOf = (more: Partial<PartToDo> = {}) => partTasks(part('p', more), 'comes')
+const practice = practiceWith({ dayPairSlack: 0, dayPauseSlack: 0, dayPromiseSlack: 0 })
+const tasksOf = (more: Partial<PartToDo> = {}, around: Partial<PartAround> = {}) =>
+  partTasks(part('p', more), { comes: 'comes', bottle: 'mixed here', practice, ...around })
 
 describe('a part as tasks', () => {
   test('joins neighbours of the same hands and tools, up to a wait', () => {
@@ -82,11 +98,17 @@ describe('the day of a shop', () => {
     comesIn: 0,
     dueIn: 480,
     parts: [part(`${jobId} bonnet`), part(`${jobId} lamp`)],
+    orders: [],
+    sets: [],
+    looks: [],
+    indoorsMinutes: 0,
+    indoorsLeft: 0,
     ...more,
   })
   const shop = (jobs: readonly JobToDo[], more: Partial<ShopToday> = {}): ShopToday => ({
-    people: ['Ines', 'Tarek'].map((id) => ({ id, away: [[540, 1440]] })),
+    people: ['Ines', 'Tarek'].map((id) => ({ id, away: [[540, 1440]], stretches: true })),
     guns: 1,
+    practice,
     jobs,
     ...more,
   })
@@ -117,14 +139,14 @@ describe('the day of a shop', () => {
   })
   test('nobody works when the shop is closed; what does not fit goes on in the morning', () => {
     const away = [[40, 940]] as const
-    const { day, plan } = planned(shop([job('A')], { people: [{ id: 'Ines', away }] }))
+    const { day, plan } = planned(shop([job('A')], { people: [{ id: 'Ines', away, stretches: true }] }))
     expect(broken(day, plan).filter((what) => !what.includes('ends too late'))).toEqual([])
     expect(plan.makespanMinutes).toBeGreaterThan(940)
   })
   test('people with hours of their own are told apart', () => {
     const people = [
-      { id: 'Ines', away: [] },
-      { id: 'Tarek', away: [[0, 600]] as const },
+      { id: 'Ines', away: [], stretches: true },
+      { id: 'Tarek', away: [[0, 600]] as const, stretches: true },
     ]
     const { plan } = planned(shop([job('A', { parts: [part('A bonnet')] })], { people }))
     expect(new Set(plan.tasks.flatMap((task) => task.people))).toEqual(new Set(['Ines']))
@@ -140,5 +162,132 @@ describe('the day of a shop', () => {
       partId: 'A bonnet',
       stepIds: ['wash', 'wipe', 'lay'],
     })
+  })
+
+  describe('what belongs together', () => {
+    const three = ['bonnet', 'door', 'wing'].map((id) => part(`A ${id}`))
+    const handsOf = (plan: { tasks: readonly { id: string; people: readonly string[] }[] }, id: string) =>
+      new Set(plan.tasks.filter((task) => task.id.startsWith(`${id} `)).flatMap(({ people }) => people))
+    test('a part stays in the hands that began it', () => {
+      const { day, plan } = planned(shop([job('A', { parts: three, dueIn: 900 })]))
+      expect(broken(day, plan)).toEqual([])
+      for (const { partId } of three) expect(handsOf(plan, partId).size).toBe(1)
+    })
+    test('others take over where the hands that began it would be later by more than is worth it', () => {
+      const begun = part('A bonnet', { done: 3, doneAgo: { lay: 30 }, begunBy: 'Tarek' })
+      const people = [
+        { id: 'Ines', away: [], stretches: true },
+        { id: 'Tarek', away: [[0, 300]] as const, stretches: true },
+      ]
+      const { plan } = planned(shop([job('A', { parts: [begun] })], { people }))
+      expect(handsOf(plan, 'A bonnet')).toEqual(new Set(['Ines']))
+    })
+    test('a set is fitted by one person, each part in its turn', () => {
+      const laid = (id: string) =>
+        part(id, { steps: [step('wash'), step('lay', { phase: 'lay', minutes: 20 }), step('look')] })
+      const parts = [laid('A inner'), laid('A outer')]
+      const orders = [{ first: 'A inner', next: 'A outer', kind: 'piece after piece' }] as const
+      const { plan, at } = planned(shop([job('A', { parts, orders, sets: [['A inner', 'A outer']] })]))
+      expect(at('A outer 0')).toBeGreaterThanOrEqual(plan.tasks.find(({ id }) => id === 'A inner 0')?.endMinute ?? 0)
+      expect(handsOf(plan, 'A outer')).toEqual(handsOf(plan, 'A inner'))
+    })
+    test('a line is carried on: the next piece is laid when the first lies, and may be washed before', () => {
+      const laid = (id: string) =>
+        part(id, {
+          steps: [
+            step('wash', { people: 2 }),
+            step('lay', { phase: 'lay', minutes: 30 }),
+            step('heat', { heats: true }),
+          ],
+        })
+      const orders = [{ first: 'A first', next: 'A next', kind: 'line' }] as const
+      const { plan, at } = planned(shop([job('A', { parts: [laid('A next'), laid('A first')], orders })]))
+      expect(at('A next 1')).toBeGreaterThanOrEqual(plan.tasks.find(({ id }) => id === 'A first 1')?.endMinute ?? 0)
+      expect(at('A next 0')).toBeLessThan(at('A next 1'))
+    })
+    test('where the first lies already nothing is waited for', () => {
+      const parts = [part('A first', { steps: [step('lay', { phase: 'lay' }), step('look')], done: 1 }), part('A next')]
+      const { day } = dayOfShop(
+        shop([job('A', { parts, orders: [{ first: 'A first', next: 'A next', kind: 'line' }] })]),
+      )
+      expect(day.tasks.find(({ id }) => id === 'A next 0')?.after).toEqual([{ task: 'A comes', minMinutes: 0 }])
+    })
+    test('bottles are mixed once for parts that take the same; others fetch them', () => {
+      const mixed = (id: string, more: Partial<PartToDo> = {}) =>
+        part(id, {
+          bottle: 'clear',
+          steps: [step('wash'), step('mix', { phase: 'mix', minutes: 8 }), step('lay')],
+          ...more,
+        })
+      const tasks = (parts: readonly PartToDo[]) => dayOfShop(shop([job('A', { parts })])).day.tasks
+      const [one, other] = [tasks([mixed('A 1'), mixed('A 2')]), tasks([mixed('A 1', { done: 2 }), mixed('A 2')])]
+      expect(one.find(({ id }) => id === 'A 1 0')?.minutes).toBe(13)
+      expect(one.find(({ id }) => id === 'A 2 0')).toMatchObject({
+        minutes: 11,
+        after: [
+          { task: 'A comes', minMinutes: 0 },
+          { task: 'A 1 0', minMinutes: 0 },
+        ],
+      })
+      // It stands there already.
+      expect(other.find(({ id }) => id === 'A 2 0')).toMatchObject({
+        minutes: 11,
+        after: [{ task: 'A comes', minMinutes: 0 }],
+      })
+    })
+    test('a new hand does not stretch film while others are here', () => {
+      const parts = [part('A bonnet', { steps: [step('wash'), step('pull', { stretches: true, minutes: 30 })] })]
+      const people = (stretches: boolean) => [
+        { id: 'Ines', away: [], stretches },
+        { id: 'Tarek', away: [], stretches: false },
+      ]
+      expect(handsOf(planned(shop([job('A', { parts })], { people: people(true) })).plan, 'A bonnet')).toEqual(
+        new Set(['Ines']),
+      )
+      const alone = planned(shop([job('A', { parts })], { people: people(false) })).plan
+      expect(handsOf(alone, 'A bonnet').size).toBe(1)
+    })
+    test('what somebody is to do, and what is put off, is kept to', () => {
+      const parts = [part('A bonnet', { pinned: { person: 'Tarek', notBeforeIn: 90 } }), part('A lamp')]
+      const { plan, at } = planned(shop([job('A', { parts })]))
+      expect(handsOf(plan, 'A bonnet')).toEqual(new Set(['Tarek']))
+      expect(at('A bonnet 0')).toBeGreaterThanOrEqual(90)
+    })
+  })
+
+  test('a greatest wait that is over comes first, and is said', () => {
+    const over = part('A bonnet', { done: 3, doneAgo: { lay: 120 } })
+    const { overdue } = dayOfShop(shop([job('A', { parts: [part('A lamp'), over] })]))
+    expect(overdue).toEqual([{ jobId: 'A', partId: 'A bonnet', byMinutes: 30 }])
+    const one = shop([job('A', { parts: [part('A lamp'), over] })], {
+      people: [{ id: 'Ines', away: [], stretches: true }],
+    })
+    expect(planned(one).at('A bonnet 3')).toBe(0)
+  })
+  test('edges are looked at when it is time, before the vehicle leaves', () => {
+    const looks = [{ id: 'look 1', partId: 'A door', readyIn: 45, minutes: 10 }]
+    const { plan, at } = planned(shop([job('A', { parts: [], looks })]))
+    expect(at('look 1')).toBe(45)
+    expect(at('A leaves')).toBeGreaterThanOrEqual(plan.tasks.find(({ id }) => id === 'look 1')?.endMinute ?? 0)
+  })
+  test('a vehicle leaves when its film may go outside', () => {
+    const { plan, at } = planned(shop([job('A', { parts: [part('A bonnet')], indoorsMinutes: 120, dueIn: 900 })]))
+    const last = Math.max(...plan.tasks.filter(({ id }) => id.startsWith('A bonnet')).map(({ endMinute }) => endMinute))
+    expect(at('A leaves')).toBe(last + 120)
+    expect(planned(shop([job('A', { parts: [], indoorsLeft: 50 })])).at('A leaves')).toBe(50)
+  })
+  test('minutes are kept free before a promise, a break, and a step for two where nothing dries', () => {
+    const slack = practiceWith({ dayPairSlack: 4, dayPauseSlack: 6, dayPromiseSlack: 20 })
+    const steps = [step('wash'), step('carry', { people: 2 }), step('look')]
+    const { day } = dayOfShop(shop([job('A', { parts: [part('A bonnet', { steps })] })], { practice: slack }))
+    expect(day.breaks).toEqual([{ from: 534, to: 1440 }])
+    expect(day.tasks.at(-1)?.after).toEqual([{ task: 'A bonnet 2', minMinutes: 20 }])
+    expect(day.tasks.find(({ id }) => id === 'A bonnet 1')?.after).toEqual([{ task: 'A bonnet 0', minMinutes: 4 }])
+    const wet = partTasks(part('p', { steps: [step('soak', { driesInMinutes: 5 }), step('carry', { people: 2 })] }), {
+      comes: 'comes',
+      bottle: 'mixed here',
+      practice: slack,
+    })
+    expect(wet[1]?.task.after).toEqual([{ task: 'p 0', minMinutes: 0, maxMinutes: 5 }])
   })
 })

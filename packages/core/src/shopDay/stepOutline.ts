@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { sentence } from '../say/index.ts'
-import type { PlanStep } from '../plan/index.ts'
+import { type PlanStep, phase } from '../plan/index.ts'
 import type { Held } from '../schema/index.ts'
 
 const id = z.string().max(600)
@@ -11,10 +11,13 @@ export const stepOutline = z.strictObject({
   id,
   /** What is done in it. */
   says: sentence,
+  phase,
   minutes,
   people: z.number().int().min(1).max(6),
   /** It takes a heat gun. */
   heats: z.boolean(),
+  /** Film is stretched in it: it takes a hand that has done so before. */
+  stretches: z.boolean(),
   /** Counts from the end of the step, or of another one before it. */
   wait: z.strictObject({ leastMinutes: minutes, since: id.optional() }).optional(),
   /** It has to begin before these are over. */
@@ -26,19 +29,23 @@ export type StepOutline = Held<z.infer<typeof stepOutline>>
 
 type Outlined = Pick<
   PlanStep,
-  'id' | 'headline' | 'minutes' | 'people' | 'tools' | 'wait' | 'within' | 'driesInMinutes'
+  'id' | 'phase' | 'references' | 'headline' | 'minutes' | 'people' | 'tools' | 'wait' | 'within' | 'driesInMinutes'
 >
 
 export const outlineOf = (steps: readonly Outlined[]): StepOutline[] =>
-  steps.map(({ id: step, headline, minutes: lasts, people, tools, wait, within, driesInMinutes }) => ({
-    id: step,
-    says: headline,
-    minutes: lasts,
-    people,
-    heats: tools.includes('heat gun'),
-    ...(wait === undefined
-      ? {}
-      : { wait: { leastMinutes: wait.leastMinutes, ...(wait.since === undefined ? {} : { since: wait.since }) } }),
-    ...(within === undefined ? {} : { within: within.map(({ since, mostMinutes }) => ({ since, mostMinutes })) }),
-    ...(driesInMinutes === undefined ? {} : { driesInMinutes }),
-  }))
+  steps.map(
+    ({ id: step, phase: of, references, headline, minutes: lasts, people, tools, wait, within, driesInMinutes }) => ({
+      id: step,
+      says: headline,
+      phase: of,
+      minutes: lasts,
+      people,
+      heats: tools.includes('heat gun'),
+      stretches: references.some(({ kind }) => kind === 'pull'),
+      ...(wait === undefined
+        ? {}
+        : { wait: { leastMinutes: wait.leastMinutes, ...(wait.since === undefined ? {} : { since: wait.since }) } }),
+      ...(within === undefined ? {} : { within: within.map(({ since, mostMinutes }) => ({ since, mostMinutes })) }),
+      ...(driesInMinutes === undefined ? {} : { driesInMinutes }),
+    }),
+  )
