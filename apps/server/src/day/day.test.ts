@@ -61,7 +61,7 @@ const begin = (...more: object[]) =>
 describe('the plan of the day', () => {
   test('is being made when it is asked for first, and stands then: parts planned, people set, vehicle in its place', async () => {
     const { first, plan } = await planned()
-    expect(first).toEqual({ plan: null, making: true })
+    expect(first).toMatchObject({ plan: null, making: true })
     const own = plan.works.filter(({ partId }) => partId === '0412-bonnet')
     expect(own.length).toBeGreaterThan(2)
     expect(own.every(({ people }) => people.length >= 1)).toBe(true)
@@ -77,7 +77,7 @@ describe('the plan of the day', () => {
     await demo.database.close()
     const database = await openDatabase(demo.folder, new URL('../../migrations', import.meta.url).pathname)
     const kept = await new DayKeeper(database, () => now, null).answer()
-    expect(kept).toEqual({ plan, making: false })
+    expect(kept).toMatchObject({ plan, making: false })
     await database.close()
     await demo.start()
   })
@@ -169,6 +169,144 @@ describe('the plan of the day', () => {
     const { plan } = await planned()
     expect(plan.works.flatMap(({ people }) => people)).not.toContain(personId.parse('bo'))
   })
+  const begun = (partId: string, at = noon) => ({
+    id: crypto.randomUUID(),
+    partId,
+    personId: 'ines',
+    at: at.toISOString(),
+  })
+  test('what has happened is pushed through at once, before a better plan is looked for', async () => {
+    const day = keeper()
+    const { plan } = await planned(day)
+    await begin({ kind: 'stepDone', stepId: 'wash' })
+    now = new Date(noon.getTime() + 60_000)
+    // The plan of the small fit is new to it: only a search knows its steps. From then on it is there at once.
+    await day.answer()
+    await day.settled()
+    const searches = asked.length
+    await demo.send('POST', '/api/parts/0412-bonnet/fit', [
+      { ...begun('0412-bonnet'), kind: 'stepDone', stepId: 'lay' },
+    ])
+    const { plan: pushed, making } = await day.answer()
+    expect(making).toBe(true)
+    expect(pushed?.madeAt).not.toBe(plan.madeAt)
+    expect(pushed?.works.flatMap(({ partId, stepIds }) => (partId === '0412-bonnet' ? stepIds : []))).toEqual(['trim'])
+    await day.settled()
+    expect(asked.length).toBe(searches + 1)
+  })
+  test('says how likely each promise is, and when nine of ten days have the vehicle ready', async () => {
+    const { plan } = await planned()
+    const [promise] = plan.promises ?? []
+    expect(promise?.jobId).toBe('0412')
+    expect(promise?.chance).toBeGreaterThanOrEqual(0)
+    expect(new Date(promise?.sureAt ?? 0) >= new Date(promise?.readyAt ?? 0)).toBe(true)
+  })
+  test('a film that has waited too long is said, and comes first', async () => {
+    const steps = [smallStep('soak', { driesInMinutes: 5 }), smallStep('lay')]
+    await demo.send('POST', '/api/parts/0412-headlamp-left/fit', [
+      { ...begun('0412-headlamp-left'), kind: 'fitStarted', plan: smallPlan(steps, { partId: '0412-headlamp-left' }) },
+      { ...begun('0412-headlamp-left'), kind: 'stepDone', stepId: 'soak' },
+    ])
+    now = new Date(noon.getTime() + 12 * 60_000)
+    const { plan } = await planned()
+    expect(plan.overdue).toEqual([{ jobId: '0412', partId: '0412-headlamp-left', minutes: 7 }])
+    expect(plan.works.find(({ stepIds }) => stepIds.includes('lay'))?.startAt).toBe(plan.madeAt)
+  })
+  describe('wishes', () => {
+    const wish = (wishes: object) => demo.send('PUT', '/api/day/wishes', { pins: [], away: [], ...wishes })
+    const handsOf = (works: readonly { partId: string | null; people: readonly string[] }[], part: string) =>
+      new Set(works.flatMap(({ partId, people }) => (partId === part ? people : [])))
+    test('who is away is given nothing until then; the shop is not asked for other hours', async () => {
+      const until = new Date(2030, 4, 1, 17, 0).toISOString()
+      expect(await wish({ away: [{ personId: 'ines', until }] })).toMatchObject({ status: 200 })
+      const { plan } = await planned()
+      const own = plan.works.filter(({ people }) => people.includes(personId.parse('ines')))
+      expect(own.filter(({ startAt }) => startAt < until)).toEqual([])
+    })
+    test('who is to do a part does it, and what is put off waits', async () => {
+      const notBefore = new Date(noon.getTime() + 90 * 60_000).toISOString()
+      await wish({ pins: [{ partId: '0412-headlamp-left', personId: 'bo', notBefore }] })
+      const { plan } = await planned()
+      expect(handsOf(plan.works, '0412-headlamp-left')).toEqual(new Set(['bo']))
+      const starts = plan.works.flatMap(({ partId, startAt }) => (partId === '0412-headlamp-left' ? [startAt] : []))
+      expect(starts.every((at) => at >= notBefore)).toBe(true)
+    })
+    test('can be tried: what it would cost is said, and nothing is kept', async () => {
+      const day = keeper()
+      const { plan } = await planned(day)
+      const notBefore = new Date(noon.getTime() + 600 * 60_000)
+      const partId = plan.works.find((work) => work.partId === '0412-headlamp-left')?.partId
+      if (partId == null) throw new Error('the headlamp is not planned')
+      const tried = await day.tried({
+        pins: [{ partId, personId: null, notBefore: notBefore.toISOString() }],
+        away: [],
+      })
+      expect(new Date(tried.done[0]?.at ?? 0) > notBefore).toBe(true)
+      expect(tried.plan?.endsAt).not.toBe(plan.endsAt)
+      expect((await day.answer()).plan).toEqual(plan)
+      await day.settled()
+    })
+    test('of people and parts that are not here change nothing', async () => {
+      expect(await wish({ away: [{ personId: 'nobody', until: noon.toISOString() }] })).toMatchObject({ status: 404 })
+      expect(await wish({ pins: [{ partId: 'no-part', personId: null, notBefore: null }] })).toMatchObject({
+        status: 404,
+      })
+      expect((await demo.get('/api/day')).body).toMatchObject({ wishes: { pins: [], away: [] } })
+      expect(await demo.get('/api/day/tried?wishes=nonsense')).toMatchObject({ status: 400 })
+    })
+  })
+  test('tells what has become otherwise since the first plan of the day', async () => {
+    const day = keeper()
+    await planned(day)
+    expect((await day.answer()).changes).toMatchObject({ jobs: [], hands: [] })
+    await day.settled()
+    const people = ['ines', 'tarek', 'bo'].map((id) => personId.parse(id))
+    const away = people.slice(0, 2).map((id) => ({ personId: id, until: new Date(2030, 4, 1, 17).toISOString() }))
+    await demo.send('PUT', '/api/day/wishes', { pins: [], away })
+    await day.answer()
+    await day.settled()
+    const { changes } = await day.answer()
+    await day.settled()
+    expect(changes?.jobs[0]?.laterMinutes ?? 0).toBeGreaterThan(0)
+  })
+  test('says when a vehicle that is only asked about could be promised for, and keeps nothing of it', async () => {
+    const day = keeper()
+    const { plan } = await planned(day)
+    const { body: models } = await demo.get('/api/models')
+    const model = (models as { id: string; parts: { slot: string; name: string; filmId: string | null }[] }[]).find(
+      ({ id }) => id === 'velmora-pipit',
+    )
+    const parts = (model?.parts ?? [])
+      .slice(0, 1)
+      .map(({ slot, name, filmId }) => ({ slot, name, filmId: filmId ?? 'clearcoat-hull-180' }))
+    const answer = await day.promise({
+      modelId: 'velmora-pipit',
+      bay: 'Bay 2',
+      personId: 'ines',
+      arrivesAt: noon.toISOString(),
+      parts,
+    } as never)
+    expect(answer.unknown).toBe(0)
+    expect(new Date(answer.sureAt ?? 0) >= new Date(answer.readyAt ?? 0)).toBe(true)
+    expect(new Date(answer.readyAt ?? 0) > noon).toBe(true)
+    expect((await day.answer()).plan).toEqual(plan)
+    await day.settled()
+  })
+  test('what today taught: steps against their plans, by kind', async () => {
+    await demo.send('POST', '/api/parts/0412-bonnet/fit', [
+      { ...begun('0412-bonnet'), kind: 'fitStarted', plan: smallPlan(steps, { partId: '0412-bonnet' }) },
+    ])
+    const later = new Date(noon.getTime() + 14 * 60_000)
+    await demo.send('POST', '/api/parts/0412-bonnet/fit', [
+      { ...begun('0412-bonnet', later), kind: 'stepDone', stepId: 'wash' },
+    ])
+    const { body } = await demo.get('/api/day/taught')
+    const phases = (
+      body as { phases: { phase: string; steps: number; plannedMinutes: number; workedMinutes: number }[] }
+    ).phases
+    expect(phases).toHaveLength(1)
+    expect(phases[0]).toMatchObject({ steps: 1, plannedMinutes: 10, workedMinutes: 14 })
+  })
   test('where it fails, the plan that stands stays, and the fault is handed on', async () => {
     const { plan } = await planned()
     const faults: unknown[] = []
@@ -184,6 +322,6 @@ describe('the plan of the day', () => {
     await day.settled()
   })
   test('over HTTP: without anybody who reckons there is none', async () => {
-    expect((await demo.get('/api/day')).body).toEqual({ plan: null, making: false })
+    expect((await demo.get('/api/day')).body).toMatchObject({ plan: null, making: false })
   })
 })

@@ -4,12 +4,13 @@ import { type Blocks, single } from './blockShape.ts'
 import { ListDecoder } from './listDecoder.ts'
 import { longestPaths } from './longestPaths.ts'
 import { type Net, partOf } from './net.ts'
+import { stronglyConnected } from './stronglyConnected.ts'
 
 const tries = 12
 
 /** Tasks tied by greatest waits of which at most `within` minutes are free, each block as short as it is found to go; null where one cannot be placed. */
 export function blocksOf(net: Net, within: number): Blocks | null {
-  const { members, of } = tied(net, within)
+  const { members, of } = whole(net, tied(net, within))
   const offset = new Int32Array(net.size)
   for (const block of members) {
     if (block.length === 1) continue
@@ -50,6 +51,25 @@ function tied(net: Net, within: number): Pick<Blocks, 'members' | 'of'> {
     members.push(block)
   }
   return { members, of }
+}
+
+/** What lies between the tasks of a block belongs to it: blocks of which each has to begin before the other are one. */
+function whole(net: Net, { members, of }: Pick<Blocks, 'members' | 'of'>): Pick<Blocks, 'members' | 'of'> {
+  const follow = members.map((block, b) => [
+    ...new Set(
+      block.flatMap((task) =>
+        (net.out[task] ?? []).flatMap(({ to, lag }) => (lag > 0 && of[to] !== b ? [of[to] ?? 0] : [])),
+      ),
+    ),
+  ])
+  const components = stronglyConnected(follow)
+  if (components.length === members.length) return { members, of }
+  const merged = components.map((blocks) => blocks.flatMap((b) => members[b] ?? []))
+  const owner = new Int32Array(net.size)
+  merged.forEach((block, b) => {
+    for (const task of block) owner[task] = b
+  })
+  return { members: merged, of: owner }
 }
 
 function shortest(net: Net, block: readonly number[]): Int32Array | null {

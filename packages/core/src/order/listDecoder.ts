@@ -136,6 +136,19 @@ export class ListDecoder {
     return from
   }
 
+  /** Until when a task may start by the greatest waits after what is placed; only where people are told apart. */
+  private latestOf(task: number): number {
+    const { outRows, crew } = this.net
+    let latest = never
+    if (crew === null) return latest
+    for (let a = outRows.first[task] as number; a < (outRows.first[task + 1] as number); a++) {
+      const start = this.start[outRows.to[a] as number] as number
+      const at = start - (outRows.lag[a] as number)
+      if (start >= 0 && at < latest) latest = at
+    }
+    return latest
+  }
+
   /** Puts a block at its first free start, its tasks at fixed distances or as near as they go; false where there is none, and nothing is put. */
   private place(b: number): boolean {
     const block = this.blocks.members[b] as readonly number[]
@@ -159,7 +172,7 @@ export class ListDecoder {
     for (let k = 0; k < block.length; k++) {
       const task = block[k] as number
       const wanted = at + (offset[task] as number)
-      const fit = this.taken.fits(task, wanted)
+      const fit = this.taken.fits(task, wanted, this.latestOf(task))
       if (fit === wanted) {
         this.put(task, wanted)
         continue
@@ -188,7 +201,7 @@ export class ListDecoder {
         if (of[other] === b && (this.start[other] as number) >= 0)
           from = Math.max(from, (this.start[other] as number) + (intoRows.lag[a] as number))
       }
-      const fit = this.taken.fits(task, from)
+      const fit = this.taken.fits(task, from, this.latestOf(task))
       let again = false
       if (fit < never)
         for (let a = outRows.first[task] as number; a < (outRows.first[task + 1] as number); a++) {

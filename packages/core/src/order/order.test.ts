@@ -259,7 +259,9 @@ describe('planned anew while it goes on', () => {
   })
   test('a plan that is worse by less than five minutes stands', () => {
     const order = ['C lay', 'A lay', 'B lay', 'C trim', 'A trim', 'B trim']
-    const before = Object.fromEntries(order.map((id, k) => [id, { startMinute: 20 * k, people: ['Tarek'] }]))
+    const before = Object.fromEntries(
+      order.map((id, k) => [id, { startMinute: 20 * k, people: [id.endsWith('lay') ? 'Tarek' : 'Ines'] }]),
+    )
     const kept = anew(day, before)
     expect(['C lay', 'A lay', 'B lay'].map((id) => startOf(kept, id))).toEqual([0, 20, 40])
     expect(kept.makespanMinutes).toBe(plan(day).makespanMinutes)
@@ -295,6 +297,48 @@ describe('planned anew while it goes on', () => {
         .sort((a, b) => a.startMinute - b.startMinute)
         .map(({ id }) => id)
     expect(order(pushed)).toEqual(order(made))
+  })
+  describe('pushed through', () => {
+    const pushed = (of: Day, made: DayPlan) =>
+      required(planDay(of, { seconds: 0, spentMs: () => 0, lateIsAllowed: true, before: asBefore(made) }))
+    test('in no time: a random day that runs over keeps every order and every hand, and all its rules', () => {
+      const random = seededRandom(9)
+      for (let seed = 1; seed <= 6; seed++) {
+        const of = shopDay({ seed, vehicles: 2, parts: 3, people: 3 })
+        const made = plan(of)
+        const began = made.tasks.filter(({ startMinute }) => startMinute < 5).map(({ id }) => id)
+        const over: Day = {
+          ...of,
+          tasks: of.tasks.map((one) => ({
+            ...one,
+            minutes: one.minutes + (began.includes(one.id) ? Math.floor(12 * random()) : 0),
+          })),
+        }
+        const next = pushed(over, made)
+        expect(broken(over, next)).toEqual([])
+        for (const person of of.people.map(({ id }) => id)) {
+          const turns = (tasks: DayPlan['tasks']) =>
+            tasks
+              .filter(({ people }) => people.includes(person))
+              .sort((a, b) => a.startMinute - b.startMinute)
+              .map(({ id }) => id)
+          expect(turns(next.tasks)).toEqual(turns(made.tasks))
+        }
+      }
+    })
+    test('over a break: what would run into it waits, and what it must follow closely waits with it', () => {
+      const of: Day = {
+        people: [ines],
+        tools: [],
+        tasks: [task('wash', 10), task('soak', 5), task('peel', 10, { after: [after('soak', 0, 2)] })],
+        breaks: [{ from: 30, to: 60 }],
+      }
+      const made = plan(of)
+      const longer = { ...of, tasks: of.tasks.map((one) => (one.id === 'wash' ? { ...one, minutes: 20 } : one)) }
+      const next = pushed(longer, made)
+      expect(broken(longer, next)).toEqual([])
+      expect(startOf(next, 'soak')).toBeGreaterThanOrEqual(53)
+    })
   })
   test('what is new comes in, and somebody who is gone is given nothing', () => {
     const made = plan(day)

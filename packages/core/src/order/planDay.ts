@@ -12,6 +12,7 @@ import { blocksOf } from './blocks.ts'
 import { ListDecoder } from './listDecoder.ts'
 import { type Net, netOf } from './net.ts'
 import { whyNoOrder } from './noOrder.ts'
+import { pushThrough } from './pushThrough.ts'
 import { type Found, measured, search } from './search.ts'
 import { whoDoes } from './who.ts'
 
@@ -84,7 +85,8 @@ export function planDay(day: Day, options: PlanDayOptions): DayResult<DayPlan> {
   const began = options.spentMs()
   const until = (seconds: number) => () => options.spentMs() - began < 1000 * seconds
   const small = net.size <= mostExact && canBeExact(net)
-  let bound = lowerBound(net)
+  // Who only pushes a plan through does not ask how good it is.
+  let bound = options.seconds === 0 ? longestOf(paths.start, net) : lowerBound(net)
   const stands = options.before === undefined ? null : asBefore(net, day, options.before)
   const found = search(net, {
     bound,
@@ -114,6 +116,9 @@ export function planDay(day: Day, options: PlanDayOptions): DayResult<DayPlan> {
   return done(toldOf(day, net, best, bound))
 }
 
+const longestOf = (start: Int32Array, { minutes }: Net): number =>
+  start.reduce((most, at, i) => Math.max(most, at + (minutes[i] ?? 0)), 0)
+
 /** By how many minutes a plan is better than the one that stands; lateness counts in full, the end of the day as it is. */
 const gainOf = (stands: Found, found: Found): number => stands.late - found.late + stands.minutes - found.minutes
 
@@ -127,6 +132,8 @@ function wishedOf(day: Day, before: PlanDayOptions['before']): Int32Array | null
 
 /** The plan before, placed once more in its order: what runs over pushes through, and nothing else moves. What is new comes after all that was. */
 function asBefore(net: Net, day: Day, before: Readonly<Record<string, PlannedBefore>>): Found | null {
+  const pushed = pushThrough(net, day, before)
+  if (pushed !== null) return measured(net, pushed)
   const last = Math.max(0, ...Object.values(before).map(({ startMinute }) => startMinute))
   const keys = Float64Array.from(day.tasks, ({ id }, i) => before[id]?.startMinute ?? last + i / day.tasks.length)
   for (const blocks of [single(net.size), blocksOf(net, shortWait)]) {

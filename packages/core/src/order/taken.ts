@@ -1,10 +1,15 @@
 import { never } from './day.ts'
 import type { Net } from './net.ts'
 
+/** Who has been free for longer is as good as any other, minutes. */
+const mostIdle = 240
+
 /** Which minutes of tools and people are taken by what has been placed: counted, and by name where people differ. */
 export class Taken {
   private readonly used: readonly Int16Array[]
   private readonly busy: readonly Uint8Array[]
+  /** For each person and minute in a break, when that break is over; 0 outside. */
+  private readonly over: readonly Int32Array[]
   /** Who does a task, a bit for each. */
   readonly who: Int32Array
   private readonly start: Int32Array
@@ -18,6 +23,12 @@ export class Taken {
     const { capacity, horizon, crew, size, holds } = net
     this.used = capacity.map(() => new Int16Array(horizon))
     this.busy = crew === null ? [] : crew.pauses.map(() => new Uint8Array(horizon))
+    this.over = (crew?.pauses ?? []).map((own) => {
+      const ends = new Int32Array(horizon)
+      for (const [from, to] of own)
+        for (let t = from; t < Math.min(to, horizon); t++) ends[t] = Math.max(ends[t] ?? 0, to)
+      return ends
+    })
     this.who = new Int32Array(size)
     this.start = new Int32Array(size)
     const of = (end: 'from' | 'to') =>
@@ -41,8 +52,8 @@ export class Taken {
     })
   }
 
-  /** The first start at or after `from` at which everything that a task needs is free. */
-  fits(task: number, from: number): number {
+  /** The first start at or after `from` at which everything that a task needs is free; the hands that began it are not waited for beyond `latest`. */
+  fits(task: number, from: number, latest = never): number {
     const { minutes, needs, capacity, crew, horizon } = this.net
     const lasts = minutes[task] ?? 0
     const own = needs[task] ?? []
@@ -68,7 +79,7 @@ export class Taken {
         continue
       }
       if (crew === null || lasts === 0) return start
-      const free = this.freeFrom(task, start)
+      const free = this.freeFrom(task, start, latest)
       if (free === start) return start
       start = free
     }
@@ -154,7 +165,7 @@ export class Taken {
   }
 
   /** When enough people who can do a task are next free for all of it: one of the hands that began it where that is not too late. */
-  private freeFrom(task: number, from: number): number {
+  private freeFrom(task: number, from: number, latest: number): number {
     const { crew, minutes, horizon } = this.net
     const amount = this.net.needs[task]?.find(({ of }) => of === 0)?.amount ?? 0
     if (crew === null || amount === 0) return from
@@ -165,13 +176,18 @@ export class Taken {
     this.busy.forEach((row, p) => {
       if (((crew.able[task] ?? 0) & (1 << p)) === 0) return
       let start = from
-      for (let t = start; t < start + lasts && start <= horizon; t++) if (row[t] === 1) start = t + 1
+      const over = this.over[p] as Int32Array
+      for (let t = start + lasts - 1; t >= start && start <= horizon; t--)
+        if (row[t] === 1) {
+          start = Math.max(t + 1, over[t] as number)
+          t = start + lasts
+        }
       free.push(start)
       if ((owners & (1 << p)) !== 0 && start < own) own = start
     })
     free.sort((a, b) => a - b)
     const any = free[amount - 1] ?? never
-    return own > any && own < never && own - any <= crew.handOver ? own : any
+    return own > any && own <= latest && own < never && own - any <= crew.handOver ? own : any
   }
 
   /** Who has done anything yet of what a task belongs to, by bits. */
@@ -190,7 +206,7 @@ export class Taken {
       if (((crew.able[task] ?? 0) & (1 << p)) === 0) return []
       for (let t = start; t < end; t++) if (row[t] === 1) return []
       let idle = 0
-      while (idle < start && row[start - idle - 1] === 0) idle++
+      while (idle < mostIdle && idle < start && row[start - idle - 1] === 0) idle++
       return [{ p, use: crew.use[p] ?? 0, idle }]
     })
     const wished = this.net.wished?.[task] ?? 0

@@ -84,6 +84,8 @@ export interface DayOfShop {
 }
 
 const placeOf = (place: string) => `place ${place}`
+/** To hand a vehicle over: somebody is there for it, so it leaves while the shop is open. */
+const handOverMinutes = 5
 const stretching = 'stretches film'
 export const comesTask = (jobId: string): string => `${jobId} comes`
 export const leavesTask = (jobId: string): string => `${jobId} leaves`
@@ -169,10 +171,12 @@ function jobTasks(job: JobToDo, practice: DayPractice, anybodyStretches: boolean
       ...looks,
       {
         id: leaves,
-        ...moment,
+        minutes: handOverMinutes,
+        people: 1,
+        tools: [],
         after: ends.length === 0 ? [{ task: comes, minMinutes: 0 }] : ends,
         ...(job.indoorsLeft > 0 ? { notBefore: Math.ceil(job.indoorsLeft) } : {}),
-        notAfter: Math.max(0, Math.floor(job.dueIn)),
+        notAfter: Math.max(handOverMinutes, Math.floor(job.dueIn)),
       },
     ],
     works: [
