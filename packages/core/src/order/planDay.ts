@@ -36,7 +36,7 @@ export interface DayPlan {
 }
 
 export interface PlanDayOptions {
-  /** Processor time that it may take. */
+  /** Processor time that it may take; 0: the plan before is pushed through, and nobody asks how good it is. */
   readonly seconds: number
   /** Processor time spent until now, ms. */
   readonly spentMs: () => number
@@ -57,6 +57,8 @@ export interface PlannedBefore {
 
 /** What is gained has to be worth that people change over, minutes. */
 const usualGain = 5
+/** Where hours are missing anyway, minutes are found at every turn: this share of what is late has to be won. */
+const shareOfLate = 0.02
 
 /** Up to so many tasks the exact search is worth its time. */
 const mostExact = 40
@@ -85,9 +87,10 @@ export function planDay(day: Day, options: PlanDayOptions): DayResult<DayPlan> {
   const began = options.spentMs()
   const until = (seconds: number) => () => options.spentMs() - began < 1000 * seconds
   const small = net.size <= mostExact && canBeExact(net)
-  // Who only pushes a plan through does not ask how good it is.
   let bound = options.seconds === 0 ? longestOf(paths.start, net) : lowerBound(net)
   const stands = options.before === undefined ? null : asBefore(net, day, options.before)
+  if (stands !== null && options.seconds === 0 && (stands.late === 0 || options.lateIsAllowed === true))
+    return done(toldOf(day, net, stands, bound))
   const found = search(net, {
     bound,
     from: stands,
@@ -95,7 +98,8 @@ export function planDay(day: Day, options: PlanDayOptions): DayResult<DayPlan> {
     ...(options.seed === undefined ? {} : { seed: options.seed }),
   })
   const gain = stands === null || found.best === null ? Number.POSITIVE_INFINITY : gainOf(stands, found.best)
-  if (stands !== null && gain < (options.gain ?? usualGain) && (stands.late === 0 || options.lateIsAllowed === true))
+  const worthIt = (options.gain ?? usualGain) + shareOfLate * (stands?.late ?? 0)
+  if (stands !== null && gain < worthIt && (stands.late === 0 || options.lateIsAllowed === true))
     return done(toldOf(day, net, stands, bound))
   let best = found.best !== null && (found.best.late === 0 || options.lateIsAllowed === true) ? found.best : null
   if (small && found.best?.late !== 0) {
