@@ -7,6 +7,7 @@ import { baseQuery } from './baseQuery.ts'
 /** What an answer of the server is about. */
 export const tagTypes = [
   'Bay',
+  'Day',
   'Job',
   'Jobs',
   'People',

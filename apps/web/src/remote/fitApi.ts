@@ -14,7 +14,7 @@ export const fitApi = api.injectEndpoints({
     sendFitEvents: build.mutation<FitReceipt, { partId: PartId; events: readonly FitEvent[] }>({
       query: ({ partId, events }) => ({ url: `parts/${at(partId)}/fit`, method: 'POST', body: events }),
       responseSchema: fitReceipt,
-      invalidatesTags: ['Bay', 'Record', 'Liquids', 'Blades'],
+      invalidatesTags: ['Bay', 'Day', 'Record', 'Liquids', 'Blades'],
     }),
   }),
 })

@@ -24,7 +24,7 @@ export const handOverApi = api.injectEndpoints({
     handOverJob: build.mutation<HandedOver, { id: JobId; draft: HandOverDraft }>({
       query: ({ id, draft }) => ({ url: `jobs/${at(id)}/hand-over`, method: 'PUT', body: draft }),
       responseSchema: handedOver,
-      invalidatesTags: ['Bay', 'Job', 'Jobs', 'Record'],
+      invalidatesTags: ['Bay', 'Day', 'Job', 'Jobs', 'Record'],
     }),
     acknowledgeLight: build.mutation<LightAcknowledged, { id: PartId } & Pick<LightAcknowledged, 'name' | 'says'>>({
       query: ({ id, ...body }) => ({ url: `parts/${at(id)}/light-acknowledged`, method: 'PUT', body }),

@@ -27,12 +27,12 @@ export const jobApi = api.injectEndpoints({
     saveOrder: build.mutation<Part, { jobId: JobId; partId: PartId; chosen: ChosenOrder | null }>({
       query: ({ partId, chosen }) => ({ url: `parts/${at(partId)}/order`, method: 'PUT', body: { chosen } }),
       responseSchema: part,
-      invalidatesTags: ['Job', 'Bay'],
+      invalidatesTags: ['Job', 'Bay', 'Day'],
     }),
     saveChoices: build.mutation<Part, { jobId: JobId; partId: PartId; choices: Part['choices'] }>({
       query: ({ partId, choices }) => ({ url: `parts/${at(partId)}/choices`, method: 'PUT', body: choices }),
       responseSchema: part,
-      invalidatesTags: ['Job', 'Bay'],
+      invalidatesTags: ['Job', 'Bay', 'Day'],
       // Shown at once: a second choice right after it is made on top of the first.
       async onQueryStarted({ jobId, partId, choices }, { dispatch, queryFulfilled }) {
         const shown = dispatch(

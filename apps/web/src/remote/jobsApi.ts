@@ -19,7 +19,7 @@ import { z } from 'zod'
 import { api } from './api.ts'
 
 const at = encodeURIComponent
-const changesJob = ['Job', 'Jobs', 'Bay', 'WalkRound', 'KitCheck', 'Record', 'Liquids'] as const
+const changesJob = ['Job', 'Jobs', 'Bay', 'Day', 'WalkRound', 'KitCheck', 'Record', 'Liquids'] as const
 
 /** The list of all jobs, and what can be put right about one of them. */
 const jobsApi = api.injectEndpoints({
@@ -27,12 +27,12 @@ const jobsApi = api.injectEndpoints({
     addJob: build.mutation<Job, NewJob>({
       query: (body) => ({ url: 'jobs', method: 'POST', body }),
       responseSchema: job,
-      invalidatesTags: ['Bay', 'Jobs'],
+      invalidatesTags: ['Bay', 'Day', 'Jobs'],
     }),
     openVisit: build.mutation<Job, { id: JobId; visit: NewVisit }>({
       query: ({ id, visit }) => ({ url: `jobs/${at(id)}/visits`, method: 'POST', body: visit }),
       responseSchema: job,
-      invalidatesTags: ['Bay', 'Jobs'],
+      invalidatesTags: ['Bay', 'Day', 'Jobs'],
     }),
     jobs: build.query<JobList, JobSearch>({
       query: (search) => ({ url: 'jobs', params: search }),

@@ -8,7 +8,7 @@ const gatherMs = 150
 const againMs = 5000
 
 /** What one fit changes besides its own log. */
-const followsFit = ['Bay', 'Record', 'Liquids', 'Blades', 'Learned'] as const
+const followsFit = ['Bay', 'Day', 'Record', 'Liquids', 'Blades', 'Learned'] as const
 /** What any other write may have changed: everything but fits, and what is measured or learned. */
 const setUp = tagTypes.filter((tag) => !['Fit', 'Room', 'Learned', 'Backups'].includes(tag))
 

@@ -21,12 +21,12 @@ const shopApi = api.injectEndpoints({
     changeShop: build.mutation<Shop, ShopChange>({
       query: (change) => ({ url: 'shop', method: 'PATCH', body: change }),
       responseSchema: shop,
-      invalidatesTags: ['Shop', 'Job', 'Bay', 'Record'],
+      invalidatesTags: ['Shop', 'Job', 'Bay', 'Day', 'Record'],
     }),
     openShop: build.mutation<Shop, FirstShop>({
       query: (body) => ({ url: 'shop', method: 'POST', body }),
       responseSchema: shop,
-      invalidatesTags: ['Shop', 'Bay', 'Shelf', 'People'],
+      invalidatesTags: ['Shop', 'Bay', 'Day', 'Shelf', 'People'],
     }),
     people: build.query<Person[], void>({
       query: () => 'people',
@@ -36,12 +36,12 @@ const shopApi = api.injectEndpoints({
     addPerson: build.mutation<Person, NewPerson>({
       query: (body) => ({ url: 'people', method: 'POST', body }),
       responseSchema: person,
-      invalidatesTags: ['People', 'Bay', 'Job'],
+      invalidatesTags: ['People', 'Bay', 'Day', 'Job'],
     }),
     changePerson: build.mutation<Person, { id: PersonId; change: PersonChange }>({
       query: ({ id, change }) => ({ url: `people/${encodeURIComponent(id)}`, method: 'PATCH', body: change }),
       responseSchema: person,
-      invalidatesTags: ['People', 'Bay', 'Job', 'Record'],
+      invalidatesTags: ['People', 'Bay', 'Day', 'Job', 'Record'],
     }),
     addFilm: build.mutation<Film, NewFilm>({
       query: (body) => ({ url: 'films', method: 'POST', body }),

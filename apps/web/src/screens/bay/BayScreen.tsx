@@ -56,7 +56,7 @@ export function BayScreen() {
       </header>
       {day?.plan == null ? null : (
         <Suspense fallback={null}>
-          <DayBoard bay={bay} plan={day.plan} making={day.making} now={now} />
+          <DayBoard bay={bay} plan={day.plan} making={day.making} changes={day.changes ?? null} now={now} />
         </Suspense>
       )}
       <div className="grid flex-1 lg:grid-cols-[1fr_19.75rem]">

@@ -20,6 +20,7 @@ import { Field, SelectInput, TextInput } from '../../ui/Field.tsx'
 import { AskBeforeLeaving } from '../../ui/AskBeforeLeaving.tsx'
 import { type JobDraft, jobDraft } from './jobDraft.ts'
 import { ChooseModel } from './ChooseModel.tsx'
+import { EarliestPromise } from './EarliestPromise.tsx'
 import { PartList } from './PartList.tsx'
 import { partsOfModel, usualFilm } from '../job/partsOfModel.ts'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
@@ -191,6 +192,17 @@ function JobForm({ model, shelf, people, bays, left, onOther }: JobFormProps) {
             <Field label={t`Must leave`} problem={says('dueAt')}>
               <TextInput type="datetime-local" {...form.register('dueAt')} />
             </Field>
+            <EarliestPromise
+              asked={{
+                modelId: model.id,
+                bay: values.bay,
+                personId: values.personId as NewJob['personId'],
+                arrivesAt: values.arrivesAt,
+                parts,
+              }}
+              dueAt={values.dueAt}
+              onTake={(at) => form.setValue('dueAt', forInput(at), { shouldDirty: true })}
+            />
             <div className="grid grid-cols-2 gap-3">
               <Field label={t`Who fits`}>
                 <SelectInput {...form.register('personId')}>

@@ -1,5 +1,6 @@
 import type { WeekHours } from '@truelay/contract'
 import { say, type Sentence } from '@truelay/core/say'
+import { X } from 'lucide-react'
 import { TextInput } from '../../ui/Field.tsx'
 import { useWords } from '../../ui/words.ts'
 
@@ -13,6 +14,7 @@ const days: readonly Sentence[] = [
   say`Sunday`,
 ]
 const fresh = { from: '08:00', to: '17:00' }
+const freshPause = { from: '12:00', to: '12:30' }
 
 interface HoursFieldsProps {
   readonly hours: WeekHours
@@ -24,7 +26,7 @@ export function HoursFields({ hours, onChange }: HoursFieldsProps) {
   const t = useWords()
   const set = (day: number, next: WeekHours[number]) => onChange(hours.map((old, i) => (i === day ? next : old)))
   return (
-    <ul className="max-w-xl">
+    <ul className="max-w-3xl">
       {days.map((day, i) => {
         const open = hours[i] ?? null
         const dayName = t(day)
@@ -58,11 +60,67 @@ export function HoursFields({ hours, onChange }: HoursFieldsProps) {
                   className="max-w-36"
                   onChange={(event) => set(i, { ...open, to: event.target.value })}
                 />
+                <Pause
+                  day={dayName}
+                  pause={open.pause}
+                  onChange={(pause) => set(i, pause === undefined ? withoutPause(open) : { ...open, pause })}
+                />
               </>
             )}
           </li>
         )
       })}
     </ul>
+  )
+}
+
+type Hours = NonNullable<WeekHours[number]>
+const withoutPause = ({ from, to }: Hours): Hours => ({ from, to })
+
+interface PauseProps {
+  readonly day: string
+  readonly pause: Hours['pause']
+  readonly onChange: (pause: Hours['pause']) => void
+}
+
+/** The break of a day: nothing is planned into it. */
+function Pause({ day, pause, onChange }: PauseProps) {
+  const t = useWords()
+  if (pause === undefined)
+    return (
+      <button
+        type="button"
+        aria-label={t`${day}, with a break`}
+        onClick={() => onChange(freshPause)}
+        className="label-strong min-h-11 px-2 text-body text-petrol underline underline-offset-4"
+      >{t`break`}</button>
+    )
+  return (
+    <span className="flex items-center gap-x-3">
+      <span className="text-quiet">{t`break`}</span>
+      <TextInput
+        type="time"
+        aria-label={t`${day}, break from`}
+        value={pause.from}
+        className="max-w-32"
+        onChange={(event) => onChange({ ...pause, from: event.target.value })}
+      />
+      <span className="text-quiet">{t`to`}</span>
+      <TextInput
+        type="time"
+        aria-label={t`${day}, break until`}
+        value={pause.to}
+        className="max-w-32"
+        onChange={(event) => onChange({ ...pause, to: event.target.value })}
+      />
+      <button
+        type="button"
+        aria-label={t`${day}, no break`}
+        onClick={() => onChange(undefined)}
+        className="inline-flex size-11 items-center justify-center text-petrol"
+      >
+        <X size={20} aria-hidden="true" />
+      </button>
+    </span>
   )
 }

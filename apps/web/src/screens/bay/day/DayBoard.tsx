@@ -1,36 +1,68 @@
-import type { Bay, DayPlan, Job, PartProgress } from '@truelay/contract'
+import {
+  DndContext,
+  type DragEndEvent,
+  MouseSensor,
+  TouchSensor,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core'
+import type { Bay, DayChanges, DayPlan, DayWishes, PartProgress, Person } from '@truelay/contract'
 import { worksHere } from '@truelay/contract'
-import { counted, name, say, type Sentence } from '@truelay/core/say'
+import { counted, say } from '@truelay/core/say'
 import { format, isSameDay } from 'date-fns'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { clockText } from '../../../ui/clockText.ts'
-import { wayToPart } from '../../../ui/wayToPart.ts'
 import { whenWords } from '../../../ui/minutesWords.ts'
 import { useWords } from '../../../ui/words.ts'
+import { AwayFor } from './AwayFor.tsx'
+import { type Bar, dayLanes, droppedAt, type PersonLane, plannedDays, type VehicleLane } from './dayLanes.ts'
+import { Opened } from './Opened.tsx'
+import { Overdue } from './Overdue.tsx'
+import { Promises } from './Promises.tsx'
+import { SinceMorning } from './SinceMorning.tsx'
+import { TodayTaught } from './TodayTaught.tsx'
+import { Wished } from './Wished.tsx'
 import { WorkLists } from './WorkLists.tsx'
-import { type Bar, dayLanes, type PersonLane, plannedDays, type VehicleLane } from './dayLanes.ts'
 
 interface DayBoardProps {
   readonly bay: Bay
   readonly plan: DayPlan
-  /** A new one is being made. */
+  /** A better one is being looked for. */
   readonly making: boolean
+  /** What is otherwise since the first plan of the day. */
+  readonly changes: DayChanges | null
   readonly now: Date
 }
 
+/** What is open below the board: a bar, perhaps where it was dragged to, or somebody's absence. */
+type Open = { readonly bar: Bar; readonly dragged: DayWishes['pins'][number] | null } | { readonly person: Person }
+
 /** The day as a board: people and vehicles over the hours, what dries, and what cannot be kept. */
-export function DayBoard({ bay, plan, making, now }: DayBoardProps) {
+export function DayBoard({ bay, plan, making, changes, now }: DayBoardProps) {
   const t = useWords()
   const days = plannedDays(plan)
   const [chosen, setChosen] = useState<Date | null>(null)
-  const [open, setOpen] = useState<Bar | null>(null)
+  const [open, setOpen] = useState<Open | null>(null)
   const [asList, setAsList] = useState(false)
   const day = days.find((one) => chosen !== null && isSameDay(one, chosen)) ?? days[0]
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 8 } }),
+    // A finger that scrolls drags nothing.
+    useSensor(TouchSensor, { activationConstraint: { delay: 250, tolerance: 8 } }),
+  )
   if (day === undefined) return null
   const jobs = bay.jobs.map(({ job }) => job)
   const lanes = dayLanes({ plan, day, now, hours: bay.shop.hours, people: bay.people.filter(worksHere), jobs })
   const shadeOf = (job: string) => shades[jobs.findIndex(({ id }) => id === job) % shades.length] ?? shades[0]
+  const dropped = (event: DragEndEvent) => {
+    const bar = event.active.data.current?.bar as Bar | undefined
+    const dragged = bar === undefined ? null : droppedAt(bar, event, lanes)
+    if (bar !== undefined && dragged !== null) setOpen({ bar, dragged })
+  }
+  const openBar = open !== null && 'bar' in open ? open.bar : null
   const parts = new Map(bay.jobs.flatMap((one) => one.parts).map((part) => [part.partId, part]))
   return (
     <section aria-label={t`Plan of the day`} className="border-b border-hair bg-paper px-6 pb-4 pt-3">
@@ -57,32 +89,54 @@ export function DayBoard({ bay, plan, making, now }: DayBoardProps) {
           {asList ? t`As a board` : t`As lists`}
         </button>
         <p className="text-body text-quiet">
-          {making ? t`Being planned anew` : t`All done ${whenWords(new Date(plan.endsAt), now)}`}
+          {making ? t`A better plan is being looked for` : t`All done ${whenWords(new Date(plan.endsAt), now)}`}
         </p>
       </div>
-      <div className={asList ? 'hidden' : 'hidden grid-cols-[8.5rem_1fr] items-center gap-x-3 gap-y-1.5 sm:grid'}>
-        <span />
-        <HourMarks hours={lanes.hours} />
-        {lanes.people.map((lane) => (
-          <PersonRow
-            key={lane.person.id}
-            lane={lane}
-            now={lanes.now}
-            parts={parts}
-            shadeOf={shadeOf}
-            open={open}
-            onOpen={setOpen}
-          />
-        ))}
-        {lanes.vehicles.map((lane) => (
-          <VehicleRow key={lane.job.id} lane={lane} now={lanes.now} shade={shadeOf(lane.job.id)} />
-        ))}
-      </div>
+      <Overdue plan={plan} parts={parts} />
+      <DndContext sensors={sensors} onDragEnd={dropped} autoScroll={false} accessibility={{ restoreFocus: false }}>
+        <div className={asList ? 'hidden' : 'hidden grid-cols-[8.5rem_1fr] items-center gap-x-3 gap-y-1.5 sm:grid'}>
+          <span />
+          <HourMarks hours={lanes.hours} />
+          {lanes.people.map((lane) => (
+            <PersonRow
+              key={lane.person.id}
+              lane={lane}
+              now={lanes.now}
+              parts={parts}
+              shadeOf={shadeOf}
+              open={openBar}
+              onOpen={(bar) => setOpen(bar === null ? null : { bar, dragged: null })}
+              onName={() => setOpen({ person: lane.person })}
+            />
+          ))}
+          {lanes.vehicles.map((lane) => (
+            <VehicleRow key={lane.job.id} lane={lane} now={lanes.now} shade={shadeOf(lane.job.id)} />
+          ))}
+        </div>
+      </DndContext>
       <div className={asList ? '' : 'sm:hidden'}>
         <WorkLists lanes={lanes.people} parts={parts} now={now} />
       </div>
-      {open === null || asList ? null : <Opened bar={open} parts={parts} bay={bay} />}
-      <Late plan={plan} jobs={jobs} now={now} />
+      {open === null || asList ? null : 'bar' in open ? (
+        <Opened
+          key={`${open.bar.works[0]?.id} ${open.dragged?.personId} ${open.dragged?.notBefore}`}
+          bar={open.bar}
+          plan={plan}
+          parts={parts}
+          bay={bay}
+          now={now}
+          dragged={open.dragged}
+          onClose={() => setOpen(null)}
+        />
+      ) : (
+        <AwayFor person={open.person} now={now} onClose={() => setOpen(null)} />
+      )}
+      <Wished bay={bay} parts={parts} now={now} />
+      <Promises plan={plan} jobs={jobs} now={now} />
+      {changes === null ? null : (
+        <SinceMorning changes={changes} jobs={jobs} people={bay.people} partName={(id) => parts.get(id)?.name} />
+      )}
+      <TodayTaught />
       {plan.leftOut.length === 0 ? null : (
         <p className="mt-1 text-body text-quiet">{t`${counted(plan.leftOut.length, '# part is', '# parts are')} not in this plan: not measured yet, or a visit.`}</p>
       )}
@@ -119,17 +173,29 @@ interface PersonRowProps {
   readonly shadeOf: (jobId: string) => string
   readonly open: Bar | null
   readonly onOpen: (bar: Bar | null) => void
+  readonly onName: () => void
 }
 
-function PersonRow({ lane: { person, bars }, now, parts, shadeOf, open, onOpen }: PersonRowProps) {
+function PersonRow({ lane: { person, bars }, now, parts, shadeOf, open, onOpen, onName }: PersonRowProps) {
   const t = useWords()
+  const { setNodeRef, isOver } = useDroppable({ id: person.id })
   return (
     <>
-      <p className="truncate text-lead font-bold">{person.name}</p>
-      <ul className="relative h-11 bg-bench" aria-label={t`Work of ${person.name}`}>
+      <button
+        type="button"
+        aria-label={t`${person.name}: not here?`}
+        onClick={onName}
+        className="min-h-11 truncate text-left text-lead font-bold hover:underline"
+      >
+        {person.name}
+      </button>
+      <ul
+        ref={setNodeRef}
+        className={`relative h-11 ${isOver ? 'bg-petrol-tint' : 'bg-bench'}`}
+        aria-label={t`Work of ${person.name}`}
+      >
         {bars.map((bar) => {
           const [first] = bar.works
-          const called = parts.get(first?.partId ?? '')?.name ?? ''
           const on = open?.works[0]?.id === first?.id && open !== null
           return (
             <li
@@ -142,15 +208,14 @@ function PersonRow({ lane: { person, bars }, now, parts, shadeOf, open, onOpen }
                   className={`block h-full border-r border-paper ${on ? 'bg-amber' : shadeOf(first?.jobId ?? '')}`}
                 />
               ) : (
-                <button
-                  type="button"
-                  aria-label={t`${called}, ${clockText(first?.startAt ?? '')} to ${clockText(bar.works.at(-1)?.endAt ?? '')}`}
-                  aria-pressed={on}
-                  onClick={() => onOpen(on ? null : bar)}
-                  className={`h-full w-full overflow-hidden border-r border-paper px-1 text-left text-note leading-tight ${on ? 'bg-amber text-paper' : `${shadeOf(first?.jobId ?? '')} text-on-petrol`}`}
-                >
-                  <span className="line-clamp-2">{bar.to - bar.from > wideEnough ? called : ''}</span>
-                </button>
+                <BarButton
+                  bar={bar}
+                  called={parts.get(first?.partId ?? '')?.name ?? ''}
+                  shade={shadeOf(first?.jobId ?? '')}
+                  on={on}
+                  of={person.id}
+                  onTap={() => onOpen(on ? null : bar)}
+                />
               )}
             </li>
           )
@@ -158,6 +223,37 @@ function PersonRow({ lane: { person, bars }, now, parts, shadeOf, open, onOpen }
         <NowLine now={now} />
       </ul>
     </>
+  )
+}
+
+interface BarButtonProps {
+  readonly bar: Bar
+  readonly called: string
+  readonly shade: string
+  readonly on: boolean
+  /** In whose row it stands: a step for two stands in two. */
+  readonly of: string
+  readonly onTap: () => void
+}
+
+/** A bar that a finger hits: a tap opens it, and it can be dragged to somebody else or to a later hour. */
+function BarButton({ bar, called, shade, on, of, onTap }: BarButtonProps) {
+  const t = useWords()
+  const [first] = bar.works
+  const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id: `${of} ${first?.id}`, data: { bar } })
+  return (
+    <button
+      ref={setNodeRef}
+      {...listeners}
+      type="button"
+      aria-label={t`${called}, ${clockText(first?.startAt ?? '')} to ${clockText(bar.works.at(-1)?.endAt ?? '')}`}
+      aria-pressed={on}
+      onClick={onTap}
+      style={transform === null ? undefined : { transform: `translate(${transform.x}px, ${transform.y}px)` }}
+      className={`h-full w-full touch-manipulation overflow-hidden border-r border-paper px-1 text-left text-note leading-tight ${isDragging ? 'relative z-20 shadow-lg' : ''} ${on ? 'bg-amber text-paper' : `${shade} text-on-petrol`}`}
+    >
+      <span className="line-clamp-2">{bar.to - bar.from > wideEnough ? called : ''}</span>
+    </button>
   )
 }
 /** A narrower bar is only drawn: no finger hits it, and it stands in the lists. */
@@ -217,67 +313,5 @@ function VehicleRow({ lane, now, shade }: VehicleRowProps) {
         <NowLine now={now} />
       </div>
     </>
-  )
-}
-
-interface OpenedProps {
-  readonly bar: Bar
-  readonly parts: ReadonlyMap<string, PartProgress>
-  readonly bay: Bay
-}
-
-/** What a bar stands for: when, what, with whom, why not earlier; and the way there. */
-function Opened({ bar, parts, bay }: OpenedProps) {
-  const t = useWords()
-  const [first] = bar.works
-  const part = parts.get(first?.partId ?? '')
-  if (first === undefined || part === undefined) return null
-  const vehicle = bay.jobs.find(({ job }) => job.id === part.jobId)?.job.vehicle
-  const with_ = bay.people.filter(({ id }) => bar.works.some(({ people }) => people.includes(id)))
-  return (
-    <div className="mt-2 flex flex-wrap items-center gap-x-6 gap-y-1 border-l-8 border-amber bg-amber-tint px-4 py-2">
-      <div className="min-w-0">
-        <p className="text-lead font-bold">
-          {part.name}{' '}
-          <span className="font-normal text-quiet">
-            {vehicle?.model}, {vehicle?.plate}
-          </span>
-        </p>
-        <p className="text-body">
-          {t`${clockText(first.startAt)} to ${clockText(bar.works.at(-1)?.endAt ?? first.endAt)}: ${first.says}`}{' '}
-          <span className="text-quiet">{t`(${with_.map((person) => person.name).join(', ')})`}</span>
-        </p>
-        <p className="text-body text-quiet">{t`Not earlier: ${first.because}.`}</p>
-      </div>
-      <Link
-        to={wayToPart(part)}
-        className="label-strong inline-flex min-h-12 items-center border border-ink/50 bg-paper px-4 text-body sm:ml-auto"
-      >
-        {part.state === 'fitting' ? t`Go on` : t`Lay sheet`}
-      </Link>
-    </div>
-  )
-}
-
-/** Promises that the plan cannot keep, of whatever day. */
-function Late({ plan, jobs, now }: { readonly plan: DayPlan; readonly jobs: readonly Job[]; readonly now: Date }) {
-  const t = useWords()
-  const late = plan.late.flatMap(({ jobId, minutes }) => {
-    const job = jobs.find(({ id }) => id === jobId)
-    return job === undefined ? [] : [{ job, minutes }]
-  })
-  if (late.length === 0) return null
-  const words = ({ job, minutes }: (typeof late)[number]): Sentence => {
-    const ready = new Date(new Date(job.dueAt).getTime() + minutes * 60_000)
-    return say`${name(`${job.vehicle.model} ${job.vehicle.plate}`)} is ready ${name(whenWords(ready, now))}; promised for ${name(whenWords(new Date(job.dueAt), now))}.`
-  }
-  return (
-    <ul className="mt-2 space-y-0.5" aria-label={t`Promises that cannot be kept`}>
-      {late.map((one) => (
-        <li key={one.job.id} className="border-l-5 border-amber pl-3 text-body font-bold text-amber-ink">
-          {t(words(one))}
-        </li>
-      ))}
-    </ul>
   )
 }

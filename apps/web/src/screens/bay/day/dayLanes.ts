@@ -1,4 +1,4 @@
-import type { DayPlan, DayWork, Job, Person, WeekHours } from '@truelay/contract'
+import type { DayPlan, DayWishes, DayWork, Job, Person, WeekHours } from '@truelay/contract'
 import { addDays, format, startOfDay } from 'date-fns'
 
 /** A stretch of a lane, as shares of its width. */
@@ -183,3 +183,33 @@ export const nextWork = ({ works }: DayPlan, person: Person['id'], now: Date): D
   works
     .filter(({ partId, people, endAt }) => partId !== null && people.includes(person) && new Date(endAt) > now)
     .sort((a, b) => a.startAt.localeCompare(b.startAt))[0] ?? null
+
+/** A bar that was let go over a row: by how far, and over whose. */
+interface Dropped {
+  readonly delta: { readonly x: number }
+  readonly over: { readonly id: string | number; readonly rect: { readonly width: number } } | null
+}
+
+/** To so many minutes a dragged bar is set; less is a hand that was not steady. */
+const draggedMinutes = 10
+
+/** What is wished for a part whose bar was dragged: other hands, a later hour, or both; null where neither. */
+export function droppedAt(
+  { works }: Pick<Bar, 'works'>,
+  { delta, over }: Dropped,
+  { from, to, people }: Pick<DayLanes, 'from' | 'to' | 'people'>,
+): DayWishes['pins'][number] | null {
+  const [first] = works
+  const person = people.find((lane) => lane.person.id === over?.id)?.person
+  if (first === undefined || first.partId === null || over === null || person === undefined) return null
+  const minutes = ((delta.x / over.rect.width) * (to.getTime() - from.getTime())) / minuteMs
+  const later = Math.round(minutes / draggedMinutes) * draggedMinutes
+  const other = !works.some(({ people: own }) => own.includes(person.id))
+  if (!other && later < draggedMinutes) return null
+  const notBefore = new Date(new Date(first.startAt).getTime() + later * minuteMs)
+  return {
+    partId: first.partId,
+    personId: other ? person.id : null,
+    notBefore: later < draggedMinutes ? null : notBefore.toISOString(),
+  }
+}

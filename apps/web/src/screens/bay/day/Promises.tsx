@@ -1,0 +1,34 @@
+import type { DayPlan, Job } from '@truelay/contract'
+import { useWords } from '../../../ui/words.ts'
+import { isDoubtful, promiseWords } from './promiseWords.ts'
+
+interface PromisesProps {
+  readonly plan: DayPlan
+  readonly jobs: readonly Job[]
+  readonly now: Date
+}
+
+/** What was promised, and whether it will be kept: of whatever day, the doubtful ones on top. */
+export function Promises({ plan, jobs, now }: PromisesProps) {
+  const t = useWords()
+  const rows = (plan.promises ?? []).flatMap((promise) => {
+    const job = jobs.find(({ id }) => id === promise.jobId)
+    const late = plan.late.find(({ jobId }) => jobId === promise.jobId)?.minutes ?? 0
+    return job === undefined ? [] : [{ job, late, promise, doubtful: late > 0 || isDoubtful(promise.chance) }]
+  })
+  if (rows.length === 0) return null
+  return (
+    <ul className="mt-2 grid gap-x-8 gap-y-0.5 xl:grid-cols-2" aria-label={t`What was promised`}>
+      {[...rows]
+        .sort((a, b) => Number(b.doubtful) - Number(a.doubtful))
+        .map(({ job, late, promise, doubtful }) => (
+          <li
+            key={job.id}
+            className={`border-l-5 pl-3 text-body ${doubtful ? 'border-amber font-bold text-amber-ink' : 'border-good'}`}
+          >
+            {t(promiseWords(job, promise, late, now))}
+          </li>
+        ))}
+    </ul>
+  )
+}

@@ -1,0 +1,29 @@
+import type { DayPlan, DayTried, Job } from '@truelay/contract'
+import { minutes, name, say, type Sentence } from '@truelay/core/say'
+import { whenWords } from '../../../ui/minutesWords.ts'
+import { chanceWords } from './promiseWords.ts'
+
+/** A smaller shift of a vehicle is none, minutes. */
+const worthSaying = 5
+
+/** What a change costs, vehicle by vehicle; empty where every vehicle is ready as it was. */
+export function costWords(
+  plan: DayPlan,
+  tried: NonNullable<DayTried['plan']>,
+  jobs: readonly Job[],
+  now: Date,
+): Sentence[] {
+  return (tried.promises ?? []).flatMap(({ jobId, readyAt, chance }) => {
+    const job = jobs.find(({ id }) => id === jobId)
+    const was = plan.promises?.find((one) => one.jobId === jobId)
+    if (job === undefined || was === undefined) return []
+    const later = Math.round((new Date(readyAt).getTime() - new Date(was.readyAt).getTime()) / 60_000)
+    const vehicle = name(`${job.vehicle.model} ${job.vehicle.plate}`)
+    if (Math.abs(later) < worthSaying) return []
+    return [
+      later > 0
+        ? say`${vehicle} is ready ${minutes(later)} later, about ${name(whenWords(new Date(readyAt), now))}: its promise is ${chanceWords(chance)}.`
+        : say`${vehicle} is ready ${minutes(-later)} earlier, about ${name(whenWords(new Date(readyAt), now))}.`,
+    ]
+  })
+}

@@ -1,0 +1,34 @@
+import type { DayPromise, Job } from '@truelay/contract'
+import { count, name, say, type Sentence } from '@truelay/core/say'
+import { whenWords } from '../../../ui/minutesWords.ts'
+
+const vehicleName = ({ vehicle }: Job) => name(`${vehicle.model} ${vehicle.plate}`)
+
+/** How often a promise is kept, in tenths of days: nobody reads a per cent off a day. */
+export function chanceWords(chance: number): Sentence {
+  const tenths = Math.round(10 * chance)
+  if (tenths >= 10) return say`as good as sure`
+  return tenths === 0 ? say`hardly to be kept` : say`kept on ${count(tenths)} of 10 days`
+}
+
+/** When a vehicle is ready, and whether that is in time. */
+export function promiseWords(
+  job: Job,
+  { readyAt, chance, sureAt }: DayPromise,
+  lateMinutes: number,
+  now: Date,
+): Sentence {
+  const due = new Date(job.dueAt)
+  const promised = name(whenWords(due, now))
+  if (lateMinutes > 0) {
+    const ready = new Date(due.getTime() + lateMinutes * 60_000)
+    return say`${vehicleName(job)} is ready ${name(whenWords(ready, now))}; promised for ${promised}.`
+  }
+  const sure = new Date(sureAt)
+  return sure <= due
+    ? say`${vehicleName(job)}: ${promised} is ${chanceWords(chance)}, ready about ${name(whenWords(new Date(readyAt), now))}.`
+    : say`${vehicleName(job)}: ${promised} is ${chanceWords(chance)}; sure is ${name(whenWords(sure, now))}.`
+}
+
+/** Less often kept is a warning. */
+export const isDoubtful = (chance: number): boolean => chance < 0.75
