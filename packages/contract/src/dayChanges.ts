@@ -3,7 +3,7 @@ import type { DayChanges, DayPlan } from './dayPlan.ts'
 /** A smaller shift of a vehicle is not worth a word, minutes. */
 const worthSaying = 10
 
-/** What has become otherwise from one plan to a later one. */
+/** What has become otherwise from one plan to a later one; of hands only what is worked today. */
 export function dayChangesOf(before: DayPlan, now: DayPlan): DayChanges {
   const leaves = ({ works }: DayPlan, jobId: string) =>
     works.find(({ id, partId }) => partId === null && id === `${jobId} leaves`)?.startAt
@@ -13,7 +13,14 @@ export function dayChangesOf(before: DayPlan, now: DayPlan): DayChanges {
     const laterMinutes = Math.round((new Date(is).getTime() - new Date(was).getTime()) / 60_000)
     return Math.abs(laterMinutes) < worthSaying ? [] : [{ jobId, laterMinutes }]
   })
-  const parts = [...new Set(now.works.flatMap(({ partId }) => (partId === null ? [] : [partId])))]
+  const today = new Date(now.madeAt).toDateString()
+  const parts = [
+    ...new Set(
+      now.works.flatMap(({ partId, startAt }) =>
+        partId === null || new Date(startAt).toDateString() !== today ? [] : [partId],
+      ),
+    ),
+  ]
   const hands = parts.flatMap((partId) => {
     const was = leadOf(before, partId)
     const is = leadOf(now, partId)

@@ -62,7 +62,7 @@ export {
   replayFit,
   standing,
 } from './fit/fitEvents.ts'
-export { dueLater, tightestLimit, unsettledSpoils, wettedAt } from './fit/clocks.ts'
+export { dueLater, mustBeginBy, tightestLimit, unsettledSpoils, wettedAt } from './fit/clocks.ts'
 export { type Begun, type FitState, notBegun, runningWait } from './fit/fitState.ts'
 export { tooLate } from './fit/tooLate.ts'
 export { fitFromKept, keepFit, type KeptFit, keptFit } from './fit/keptFit.ts'

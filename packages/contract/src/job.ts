@@ -90,6 +90,8 @@ export const fitProgress = z.strictObject({
   nextStep: sentence.nullable(),
   /** When the running wait is over. */
   readyAt: reckonedMoment.nullable(),
+  /** When the greatest wait before the next step is over, where one runs. */
+  mustBy: reckonedMoment.optional(),
   startedAt: moment.nullable(),
   finishedAt: moment.nullable(),
   /** What is to be come back to; left out where nothing is. */

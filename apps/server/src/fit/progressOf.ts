@@ -1,5 +1,6 @@
 import {
   awaitedPiece,
+  mustBeginBy,
   type FitProgress,
   type FitState,
   openProblems,
@@ -26,6 +27,7 @@ export function progressOf(state: FitState): FitProgress {
   if (state.phase === 'not begun') return notBegunProgress
   const last = state.done[state.done.length - 1]
   const awaits = awaitedPiece(state)
+  const mustBy = state.phase === 'finished' ? null : mustBeginBy(state)
   const comeBacks = openProblems(state)
     .slice(0, mostComeBacks)
     .flatMap(({ problem, place, when }) => (when === undefined ? [] : [{ problem, place, when }]))
@@ -38,6 +40,7 @@ export function progressOf(state: FitState): FitProgress {
     startedAt: state.startedAt,
     finishedAt: state.phase === 'finished' ? (last?.at ?? null) : null,
     ...(comeBacks.length === 0 ? {} : { comeBacks }),
+    ...(mustBy === null ? {} : { mustBy: mustBy.toISOString() }),
     ...(awaits === null ? {} : { awaits }),
   }
 }

@@ -15,7 +15,7 @@ import {
   supply,
   vehicleModel,
 } from '@truelay/contract'
-import { addDays, format, setHours, startOfDay } from 'date-fns'
+import { addBusinessDays, addDays, format, setHours, startOfDay } from 'date-fns'
 import { recipeOf, strengthWords } from '@truelay/core/mix'
 import { z } from 'zod'
 import { bladeRows } from '../blades/table.ts'
@@ -68,7 +68,9 @@ async function seedWithin(database: Database, folder: string, now: Date): Promis
       .sort()
       .map((f) => read(join(kind, f)))
   const { shop: settings, people: persons } = shopFile.parse(read('shop.json'))
-  const at = (days: number, h: number) => setHours(addDays(startOfDay(now), days), h).toISOString()
+  // What is still to come falls on days on which the shop is open.
+  const on = (days: number) => (days > 0 ? addBusinessDays : addDays)(startOfDay(now), days)
+  const at = (days: number, h: number) => setHours(on(days), h).toISOString()
 
   await database.write(async (db) => {
     await db.insert(people).values(persons)

@@ -22,6 +22,25 @@ export function tightestLimit(state: Begun, step: PlanStep): { readonly limit: S
   return limits.reduce<(typeof limits)[number] | null>((a, b) => (a === null || b.over < a.over ? b : a), null)
 }
 
+/** When what comes next is too late: its greatest wait is over, or the film that was left floating is dry. Null where nothing hurries. */
+export function mustBeginBy(state: Begun): Date | null {
+  const { steps } = state.plan
+  const next = steps[state.done.length]
+  const last = steps[state.done.length - 1]
+  if (next === undefined || last === undefined) return null
+  const limit = tightestLimit(state, next)?.over ?? null
+  const wetted = last.driesInMinutes === undefined || last.wait !== undefined ? null : lastWetted(state)
+  const dry = wetted === null ? null : new Date(wetted.getTime() + (last.driesInMinutes ?? 0) * 60_000)
+  return limit !== null && dry !== null ? (limit < dry ? limit : dry) : (limit ?? dry)
+}
+
+/** When film was wetted last: all over in a step, by hand since then, or as the last step left it. */
+function lastWetted(state: Begun): Date | null {
+  const again = standing(state, 'filmWetted').map(({ at }) => at)
+  const at = [...again, ...state.done.slice(-1).map((step) => step.at)].sort().at(-1)
+  return at === undefined ? null : new Date(at)
+}
+
 /** What else becomes due later on the clock of the wait that runs: other steps that wait from the same wetting. */
 export function dueLater(state: Begun): { readonly headline: Sentence; readonly at: Date }[] {
   const wait = runningWait(state)

@@ -89,7 +89,7 @@ export function BayScreen() {
               <NextInPlan bay={bay} plan={day.plan} now={now} />
             </Suspense>
           )}
-          <Drying parts={waits} now={now} />
+          <Drying parts={waits} all={bay.jobs.flatMap((j) => j.parts)} now={now} />
         </aside>
       </div>
     </div>

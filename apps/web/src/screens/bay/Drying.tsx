@@ -3,9 +3,17 @@ import type { PartProgress } from '@truelay/contract'
 import { say } from '@truelay/core/say'
 import { useWaitBell } from '../../bench/useWaitBell.ts'
 import { clockText, countText } from '../../ui/clockText.ts'
+import { goBackTo } from '../../ui/goBackTo.ts'
 
-/** Waits that run now, the one that ends first on top. */
-export function Drying({ parts, now }: { readonly parts: readonly PartProgress[]; readonly now: Date }) {
+interface DryingProps {
+  /** Of which a wait runs. */
+  readonly parts: readonly PartProgress[]
+  readonly all: readonly PartProgress[]
+  readonly now: Date
+}
+
+/** Waits that run now, the one that ends first on top; a bell for those, and for what must not wait any longer. */
+export function Drying({ parts, all, now }: DryingProps) {
   const t = useWords()
   const running = parts
     .flatMap((p) => (p.readyAt === null ? [] : [{ part: p, readyAt: new Date(p.readyAt) }]))
@@ -14,6 +22,14 @@ export function Drying({ parts, now }: { readonly parts: readonly PartProgress[]
     running.map(({ part, readyAt }) => ({
       id: `${part.partId} ${part.readyAt}`,
       until: readyAt,
+      words: t`${part.name}: ${part.nextStep ?? say`ready`}`,
+    })),
+    now,
+  )
+  useWaitBell(
+    goBackTo(all).map(({ part, near }) => ({
+      id: `${part.partId} by ${part.mustBy}`,
+      until: near,
       words: t`${part.name}: ${part.nextStep ?? say`ready`}`,
     })),
     now,
@@ -33,6 +49,9 @@ export function Drying({ parts, now }: { readonly parts: readonly PartProgress[]
                 <p className="mt-1">
                   {part.name},{' '}
                   <span className="text-quiet">{t`ready at ${clockText(readyAt)}, then ${part.nextStep}`}</span>
+                  {part.mustBy === undefined ? null : (
+                    <strong className="block">{t`at the latest ${clockText(part.mustBy)}`}</strong>
+                  )}
                 </p>
               </li>
             )

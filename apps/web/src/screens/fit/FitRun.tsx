@@ -26,6 +26,7 @@ import { StepWords } from './StepWords.tsx'
 import { Targets } from './Targets.tsx'
 import type { Happened } from './useFit.ts'
 import { useElsewhere } from './useElsewhere.ts'
+import { GoBack } from './GoBack.tsx'
 import { type GapRounds, useGapRounds } from './useGapRounds.ts'
 import { useSet } from './useSet.ts'
 import { useStandIns } from './useStandIns.ts'
@@ -122,6 +123,7 @@ export function FitRun({ bundle, part, state, happened: kept, unsent, away, refu
           className="shrink-0 border-l-8 border-stop bg-stop-tint px-6 py-2 text-lead"
         >{t`The server does not take the last steps: ${refusal} They stay on this tablet; tell the shop lead.`}</p>
       )}
+      <GoBack partId={part.id} now={now} />
       {waiting && wait !== null ? (
         <WaitView
           wait={wait}

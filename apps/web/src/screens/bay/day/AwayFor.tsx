@@ -2,10 +2,9 @@ import type { Person } from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
 import { addDays, addHours, endOfDay } from 'date-fns'
 import { Button } from '../../../ui/Button.tsx'
-import { whenWords } from '../../../ui/minutesWords.ts'
 import { useWords } from '../../../ui/words.ts'
 import { WhatFailed } from '../../frame/WhatFailed.tsx'
-import { useWishes, withAway } from './useWishes.ts'
+import { awayWords, useWishes, withAway } from './useWishes.ts'
 
 interface AwayForProps {
   readonly person: Person
@@ -26,9 +25,7 @@ export function AwayFor({ person, now, onClose }: AwayForProps) {
   const set = async (until: Date | null) => {
     await wish(
       withAway(wishes, person.id, until?.toISOString() ?? null),
-      until === null
-        ? say`${name(person.name)} is here.`
-        : say`${name(person.name)} is away until ${name(whenWords(until, now))}.`,
+      until === null ? say`${name(person.name)} is here.` : awayWords(person.name, until, now),
     )
     onClose()
   }

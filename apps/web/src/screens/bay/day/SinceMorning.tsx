@@ -2,6 +2,7 @@ import type { DayChanges, Job, Person } from '@truelay/contract'
 import { counted, minutes, name, say, type Sentence } from '@truelay/core/say'
 import { clockText } from '../../../ui/clockText.ts'
 import { useWords } from '../../../ui/words.ts'
+import { vehicleName } from './promiseWords.ts'
 
 interface SinceMorningProps {
   readonly changes: DayChanges
@@ -19,7 +20,7 @@ export function SinceMorning({ changes, jobs, people, partName }: SinceMorningPr
   const shifts = changes.jobs.flatMap(({ jobId, laterMinutes }): Sentence[] => {
     const job = jobs.find(({ id }) => id === jobId)
     if (job === undefined) return []
-    const vehicle = name(job.vehicle.plate === '' ? job.vehicle.model : job.vehicle.plate)
+    const vehicle = vehicleName(job)
     return [
       laterMinutes > 0
         ? say`${vehicle} ${minutes(laterMinutes)} later`

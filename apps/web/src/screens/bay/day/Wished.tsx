@@ -1,9 +1,8 @@
 import { type Bay, type PartProgress, type Person, worksHere } from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
 import { X } from 'lucide-react'
-import { whenWords } from '../../../ui/minutesWords.ts'
 import { useWords } from '../../../ui/words.ts'
-import { useWishes, withAway, withPin } from './useWishes.ts'
+import { awayWords, useWishes, withAway, withPin } from './useWishes.ts'
 import { wishWords } from './Opened.tsx'
 
 interface WishedProps {
@@ -23,7 +22,7 @@ export function Wished({ bay, parts, now }: WishedProps) {
       .filter(({ until }) => new Date(until) > now)
       .map(({ personId, until }) => ({
         key: personId as string,
-        says: say`${name(nameOf(personId))} is away until ${name(whenWords(new Date(until), now))}.`,
+        says: awayWords(nameOf(personId), new Date(until), now),
         without: withAway(wishes, personId, null),
         back: say`${name(nameOf(personId))} is here.`,
       })),

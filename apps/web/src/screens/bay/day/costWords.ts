@@ -1,7 +1,7 @@
 import type { DayPlan, DayTried, Job } from '@truelay/contract'
 import { minutes, name, say, type Sentence } from '@truelay/core/say'
 import { whenWords } from '../../../ui/minutesWords.ts'
-import { chanceWords } from './promiseWords.ts'
+import { chanceWords, vehicleName } from './promiseWords.ts'
 
 /** A smaller shift of a vehicle is none, minutes. */
 const worthSaying = 5
@@ -18,7 +18,7 @@ export function costWords(
     const was = plan.promises?.find((one) => one.jobId === jobId)
     if (job === undefined || was === undefined) return []
     const later = Math.round((new Date(readyAt).getTime() - new Date(was.readyAt).getTime()) / 60_000)
-    const vehicle = name(`${job.vehicle.model} ${job.vehicle.plate}`)
+    const vehicle = vehicleName(job)
     if (Math.abs(later) < worthSaying) return []
     return [
       later > 0

@@ -2,7 +2,8 @@ import type { DayPromise, Job } from '@truelay/contract'
 import { count, name, say, type Sentence } from '@truelay/core/say'
 import { whenWords } from '../../../ui/minutesWords.ts'
 
-const vehicleName = ({ vehicle }: Job) => name(`${vehicle.model} ${vehicle.plate}`)
+/** By its plate where it has one: that stands on the board. */
+export const vehicleName = ({ vehicle }: Job) => name(vehicle.plate === '' ? vehicle.model : vehicle.plate)
 
 /** How often a promise is kept, in tenths of days: nobody reads a per cent off a day. */
 export function chanceWords(chance: number): Sentence {
@@ -22,7 +23,7 @@ export function promiseWords(
   const promised = name(whenWords(due, now))
   if (lateMinutes > 0) {
     const ready = new Date(due.getTime() + lateMinutes * 60_000)
-    return say`${vehicleName(job)} is ready ${name(whenWords(ready, now))}; promised for ${promised}.`
+    return say`${vehicleName(job)}: ready ${name(whenWords(ready, now))}, promised ${promised}.`
   }
   const sure = new Date(sureAt)
   return sure <= due

@@ -1,6 +1,8 @@
 import { type DayWishes, noWishes } from '@truelay/contract'
-import type { Sentence } from '@truelay/core/say'
+import { name, say, type Sentence } from '@truelay/core/say'
+import { endOfDay, format, isSameDay } from 'date-fns'
 import { useDayQuery, useWishDayMutation } from '../../../remote/dayApi.ts'
+import { whenWords } from '../../../ui/minutesWords.ts'
 import { offerUndo } from '../../../ui/undoOffer.ts'
 
 /** What has been wished for the day, and a way to wish for something else that can be taken back. */
@@ -16,6 +18,15 @@ export function useWishes() {
 }
 
 type Pin = DayWishes['pins'][number]
+
+/** How long somebody is away, as one says it. */
+export function awayWords(person: string, until: Date, now: Date): Sentence {
+  if (until.getTime() < endOfDay(until).getTime())
+    return say`${name(person)} is away until ${name(whenWords(until, now))}.`
+  return isSameDay(until, now)
+    ? say`${name(person)} is away today.`
+    : say`${name(person)} is away up to and including ${name(format(until, 'EEE d MMM'))}.`
+}
 
 /** The same wishes with another one for a part; one that asks for nothing goes. */
 export const withPin = (wishes: DayWishes, pin: Pin): DayWishes => ({
