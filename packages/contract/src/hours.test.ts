@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { closedTimes, usualHours, type WeekHours, whenOpen } from './hours.ts'
+import { closedTimes, usualHours, type WeekHours, weekHours, whenOpen } from './hours.ts'
 
 const at = (day: number, hour: number, minute = 0) => new Date(2030, 4, day, hour, minute)
 
@@ -47,6 +47,27 @@ describe('when the shop is closed', () => {
   })
   test('after hours it begins at once', () => {
     expect(closed(at(1, 19), at(2, 9))).toEqual([[at(1, 19), at(2, 8)]])
+  })
+  describe('with a break', () => {
+    const withBreak: WeekHours = usualHours.map((day) =>
+      day === null ? null : { ...day, pause: { from: '12:00', to: '12:30' } },
+    )
+    test('nobody works in it; what of it is over is left out', () => {
+      expect(closed(at(1, 9), at(1, 16), withBreak)).toEqual([[at(1, 12), at(1, 12, 30)]])
+      expect(closed(at(1, 12, 10), at(1, 16), withBreak)).toEqual([[at(1, 12, 10), at(1, 12, 30)]])
+      expect(closed(at(1, 13), at(1, 16), withBreak)).toEqual([])
+      expect(closed(at(1, 16), at(2, 13), withBreak)).toEqual([
+        [at(1, 17), at(2, 8)],
+        [at(2, 12), at(2, 12, 30)],
+      ])
+    })
+    test('outside the hours, or ended before it begins, it is refused', () => {
+      const day = (pause: object) =>
+        weekHours.safeParse(usualHours.map((one) => (one === null ? null : { ...one, pause })))
+      expect(day({ from: '12:00', to: '12:30' }).success).toBe(true)
+      expect(day({ from: '16:30', to: '17:30' }).success).toBe(false)
+      expect(day({ from: '12:30', to: '12:00' }).success).toBe(false)
+    })
   })
   test('hours that never open close nothing', () => {
     const none = usualHours.map(() => null)

@@ -67,9 +67,11 @@ export class DayKeeper {
 
   /** What the plan would be with other wishes, pushed through as it stands; nothing is kept. */
   async tried(wishes: DayWishes): Promise<DayTried> {
+    // After a restart the steps of parts are known when the first search has ended.
+    await this.settled()
     const { plan } = await this.standing()
     const gathered = await this.gathered(wishes)
-    const reckoned = reckonDay({ ...gathered.asked, ...this.pushed(plan, gathered) }, () => 0)
+    const reckoned = reckonDay({ ...withoutUnknown(gathered.asked), ...this.pushed(plan, gathered) }, () => 0)
     if (reckoned === null) return { plan: null, done: [] }
     const would = planOf(gathered, reckoned)
     const { late, promises, endsAt } = would
@@ -193,6 +195,12 @@ export class DayKeeper {
       .digest('hex')
   }
 }
+
+/** Without the parts of which the steps are not known: to plan them takes seconds, and the server answers others meanwhile. */
+const withoutUnknown = (asked: Gathered['asked']): Gathered['asked'] => ({
+  ...asked,
+  jobs: asked.jobs.map((job) => ({ ...job, parts: job.parts.filter(({ steps }) => steps !== null) })),
+})
 
 /** A day by the clock of the shop. */
 const dayOf = (at: Date) => `${at.getFullYear()}-${at.getMonth() + 1}-${at.getDate()}`

@@ -117,7 +117,12 @@ export class DemoServer {
   /** A plan of the day as it was reckoned, for whoever looks at it. */
   async keepDay(plan: DayPlan): Promise<void> {
     const document = toStored('dayPlan', plan)
-    await this.database.write((db) => db.insert(dayPlanRows).values({ id: 'kept', of: 'what was', document }))
+    await this.database.write((db) =>
+      db
+        .insert(dayPlanRows)
+        .values({ id: 'kept', of: 'what was', document })
+        .onConflictDoUpdate({ target: dayPlanRows.id, set: { document } }),
+    )
   }
 
   get database(): OpenDatabase {

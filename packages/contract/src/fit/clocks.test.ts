@@ -1,7 +1,7 @@
 import { say, verbatim } from '@truelay/core/say'
 import { describe, expect, test } from 'vitest'
 import { minutesIn, type SmallEvent, smallFit, smallPlan, smallStep } from '../testing/index.ts'
-import { dueLater, tightestLimit, unsettledSpoils, wettedAt } from './clocks.ts'
+import { dueLater, mustBeginBy, tightestLimit, unsettledSpoils, wettedAt } from './clocks.ts'
 import { runningWait } from './fitState.ts'
 
 const wait = (leastMinutes: number, since?: string) => ({
@@ -132,5 +132,24 @@ describe('a spoilt piece has to be settled', () => {
     expect(unsettledSpoils(smallFit(plan, done('float', 1), seen('torn piece', 2), settled(3)))).toEqual([])
     const later = smallFit(plan, done('float', 1), seen('torn piece', 2), settled(3), seen('torn piece', 4))
     expect(unsettledSpoils(later).length).toBe(1)
+  })
+})
+
+describe('until when what comes next has to begin', () => {
+  test('by the tightest greatest wait before it', () => {
+    expect(mustBeginBy(smallFit(plan, ...upTo(1, 5, 10, 12)))).toEqual(minutesIn(88))
+    expect(mustBeginBy(smallFit(plan, ...upTo(1, 5, 10, 12, 29)))).toEqual(minutesIn(39))
+  })
+  test('before the film that was left floating is dry; wetted again it counts from then', () => {
+    const left = upTo(1, 5)
+    expect(mustBeginBy(smallFit(plan, ...left))).toEqual(minutesIn(11))
+    expect(mustBeginBy(smallFit(plan, ...left, { kind: 'filmWetted', stepId: 'flush', after: 9 } as never))).toEqual(
+      minutesIn(15),
+    )
+  })
+  test('nothing hurries where no greatest wait runs, before the first step and after the last', () => {
+    expect(mustBeginBy(smallFit(plan, ...upTo(1)))).toBeNull()
+    expect(mustBeginBy(smallFit(plan))).toBeNull()
+    expect(mustBeginBy(smallFit(plan, ...upTo(1, 5, 10, 12, 29, 31, 33)))).toBeNull()
   })
 })

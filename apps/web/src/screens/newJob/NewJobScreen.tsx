@@ -4,7 +4,7 @@ import { useWords } from '../../ui/words.ts'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { newJob, type NewJob, type Shelf, type VehicleModel, worksHere } from '@truelay/contract'
 import { bodyPlan } from '@truelay/core/vehicle'
-import { addDays, format, setHours, startOfHour } from 'date-fns'
+import { addBusinessDays, format, setHours, startOfHour } from 'date-fns'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { Link, useNavigate } from 'react-router'
@@ -98,7 +98,7 @@ function JobForm({ model, shelf, people, bays, left, onOther }: JobFormProps) {
       bay: bays[0] ?? '',
       personId: people[0]?.id ?? '',
       arrivesAt: forInput(arrives),
-      dueAt: forInput(setHours(addDays(arrives, 1), 16)),
+      dueAt: forInput(setHours(addBusinessDays(arrives, 1), 16)),
       ...left?.typed,
     },
     resolver: async (typed, ...rest) => {

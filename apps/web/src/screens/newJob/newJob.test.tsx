@@ -35,6 +35,16 @@ describe('taking a vehicle in', () => {
     await visit.presses('Take it in')
     await visit.sees('It must leave after it has come.')
   })
+  test('the plan is asked when it can be promised, once the parts are known; what it finds not is said', async () => {
+    const visit = shop.visit('/jobs/new')
+    await visit.presses(/Velmora Pipit/)
+    await visit.sees('Tap the parts first: then the plan can say when it would be ready.')
+    await visit.presses('Bonnet')
+    await visit.sees('When can it be promised for?')
+    await visit.presses('Ask the plan')
+    // This server plans no days.
+    await visit.sees('No plan was found with it.')
+  })
   test('wants at least one part', async () => {
     const visit = shop.visit('/jobs/new')
     await visit.presses(/Ondrel Skua/)

@@ -102,7 +102,7 @@ function Pause({ day, pause, onChange }: PauseProps) {
         type="time"
         aria-label={t`${day}, break from`}
         value={pause.from}
-        className="max-w-32"
+        className="max-w-36"
         onChange={(event) => onChange({ ...pause, from: event.target.value })}
       />
       <span className="text-quiet">{t`to`}</span>
@@ -110,7 +110,7 @@ function Pause({ day, pause, onChange }: PauseProps) {
         type="time"
         aria-label={t`${day}, break until`}
         value={pause.to}
-        className="max-w-32"
+        className="max-w-36"
         onChange={(event) => onChange({ ...pause, to: event.target.value })}
       />
       <button

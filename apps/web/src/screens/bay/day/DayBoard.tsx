@@ -93,7 +93,17 @@ export function DayBoard({ bay, plan, making, changes, now }: DayBoardProps) {
         </p>
       </div>
       <Overdue plan={plan} parts={parts} />
-      <DndContext sensors={sensors} onDragEnd={dropped} autoScroll={false} accessibility={{ restoreFocus: false }}>
+      <DndContext
+        sensors={sensors}
+        onDragEnd={dropped}
+        autoScroll={false}
+        accessibility={{
+          restoreFocus: false,
+          // Whoever does not see it taps: what a drag does stands below the board as well.
+          screenReaderInstructions: { draggable: t`A tap opens it: who else could do it, and when else.` },
+          announcements: silent,
+        }}
+      >
         <div className={asList ? 'hidden' : 'hidden grid-cols-[8.5rem_1fr] items-center gap-x-3 gap-y-1.5 sm:grid'}>
           <span />
           <HourMarks hours={lanes.hours} />
@@ -143,6 +153,9 @@ export function DayBoard({ bay, plan, making, changes, now }: DayBoardProps) {
     </section>
   )
 }
+
+const nothing = () => undefined
+const silent = { onDragStart: nothing, onDragOver: nothing, onDragEnd: nothing, onDragCancel: nothing }
 
 /** By these a vehicle is known again in the work of people. */
 const shades = ['bg-petrol', 'bg-petrol-deep', 'bg-violet', 'bg-good'] as const

@@ -1,6 +1,6 @@
 import type { DayPlan, Job } from '@truelay/contract'
 import { useWords } from '../../../ui/words.ts'
-import { isDoubtful, promiseWords } from './promiseWords.ts'
+import { isDoubtful, lateWords, promiseWords } from './promiseWords.ts'
 
 interface PromisesProps {
   readonly plan: DayPlan
@@ -11,22 +11,23 @@ interface PromisesProps {
 /** What was promised, and whether it will be kept: of whatever day, the doubtful ones on top. */
 export function Promises({ plan, jobs, now }: PromisesProps) {
   const t = useWords()
-  const rows = (plan.promises ?? []).flatMap((promise) => {
-    const job = jobs.find(({ id }) => id === promise.jobId)
-    const late = plan.late.find(({ jobId }) => jobId === promise.jobId)?.minutes ?? 0
-    return job === undefined ? [] : [{ job, late, promise, doubtful: late > 0 || isDoubtful(promise.chance) }]
+  const rows = jobs.flatMap((job) => {
+    const promise = plan.promises?.find(({ jobId }) => jobId === job.id)
+    const late = plan.late.find(({ jobId }) => jobId === job.id)?.minutes ?? 0
+    const says = late > 0 ? lateWords(job, late, now) : promise === undefined ? null : promiseWords(job, promise, now)
+    return says === null ? [] : [{ job, says, doubtful: late > 0 || isDoubtful(promise?.chance ?? 1) }]
   })
   if (rows.length === 0) return null
   return (
     <ul className="mt-2 grid gap-x-8 gap-y-0.5 xl:grid-cols-2" aria-label={t`What was promised`}>
       {[...rows]
         .sort((a, b) => Number(b.doubtful) - Number(a.doubtful))
-        .map(({ job, late, promise, doubtful }) => (
+        .map(({ job, says, doubtful }) => (
           <li
             key={job.id}
             className={`border-l-5 pl-3 text-body ${doubtful ? 'border-amber font-bold text-amber-ink' : 'border-good'}`}
           >
-            {t(promiseWords(job, promise, late, now))}
+            {t(says)}
           </li>
         ))}
     </ul>

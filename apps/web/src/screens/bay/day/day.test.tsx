@@ -1,9 +1,14 @@
 import { type DayPlan, dayPlan, type DayWork, usualHours } from '@truelay/contract'
 import { smallEvents, smallPlan, smallStep } from '@truelay/contract/testing'
 import { say } from '@truelay/core/say'
+import { english } from '@truelay/words'
+import { endOfDay } from 'date-fns'
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest'
 import { type OpenShop, openShop } from '../../../testing/openShop.tsx'
-import { dayLanes, nextWork, together, plannedDays } from './dayLanes.ts'
+import { costWords } from './costWords.ts'
+import { dayLanes, droppedAt, nextWork, together, plannedDays } from './dayLanes.ts'
+import { chanceWords, isDoubtful, promiseWords } from './promiseWords.ts'
+import { awayWords, withAway, withPin } from './useWishes.ts'
 
 const day = new Date(2030, 4, 1)
 const at = (hour: number, minute = 0, of = 1) => new Date(2030, 4, of, hour, minute).toISOString()
@@ -46,12 +51,14 @@ const plan: DayPlan = dayPlan.parse({
 })
 
 let shop: OpenShop
+let whole: DayPlan
 beforeAll(async () => {
   shop = await openShop()
   const afternoon = work('bonnet 3', at(14), at(15))
   const soon = (minutes: number) => new Date(shop.server.now.getTime() + minutes * 60_000).toISOString()
   const pillar = work('pillar', soon(5), soon(15), { jobId: '0413', partId: '0413-01', people: ['tarek'] } as never)
-  await shop.server.keepDay(dayPlan.parse({ ...plan, works: [...plan.works, afternoon, pillar] }))
+  whole = dayPlan.parse({ ...plan, works: [...plan.works, afternoon, pillar] })
+  await shop.server.keepDay(whole)
 })
 afterAll(() => shop.close())
 
@@ -133,11 +140,78 @@ describe('lanes of a day', () => {
   })
 })
 
+describe('a bar that is dragged', () => {
+  const people = ['ines', 'tarek'].map((id) => ({ person: { id } }))
+  const lanes = { from: new Date(at(8)), to: new Date(at(18)), people } as never
+  const bar = { works: [work('bonnet 0', at(9), at(10))] }
+  const drop = (x: number, id: string | null) =>
+    droppedAt(bar, { delta: { x }, over: id === null ? null : { id, rect: { width: 1000 } } }, lanes)
+  test('over somebody else is theirs, as it stood', () => {
+    expect(drop(5, 'tarek')).toEqual({ partId: '0412-bonnet', personId: 'tarek', notBefore: null })
+  })
+  test('to the right is later, by tens of minutes', () => {
+    // 100 px of 1000 are an hour of ten.
+    expect(drop(103, 'ines')).toEqual({ partId: '0412-bonnet', personId: null, notBefore: at(10) })
+  })
+  test('to the left, by a twitch, or beside the board it stays', () => {
+    expect([drop(-200, 'ines'), drop(4, 'ines'), drop(200, null)]).toEqual([null, null, null])
+  })
+})
+
+describe('in words', () => {
+  const job = { id: '0412', dueAt: at(16), vehicle: { model: 'Velmora Pipit', plate: 'Fleet 27' } } as never
+  const promise = (chance: number, ready: string, sure: string) =>
+    ({ jobId: '0412', chance, readyAt: ready, sureAt: sure }) as never
+  const now = new Date(at(12))
+  test('a chance is told in tenths of days', () => {
+    expect([0, 0.2, 0.66, 0.99].map((chance) => english(chanceWords(chance)))).toEqual([
+      'hardly to be kept',
+      'kept on 2 of 10 days',
+      'kept on 7 of 10 days',
+      'as good as sure',
+    ])
+    expect([isDoubtful(0.5), isDoubtful(0.9)]).toEqual([true, false])
+  })
+  test('a promise that is sure says when it is ready, one that is not when it would be', () => {
+    expect(english(promiseWords(job, promise(0.97, at(15), at(15, 40)), now))).toBe(
+      'Fleet 27: 16:00 is as good as sure, ready about 15:00.',
+    )
+    expect(english(promiseWords(job, promise(0.6, at(15, 50), at(16, 40)), now))).toBe(
+      'Fleet 27: 16:00 is kept on 6 of 10 days; sure is 16:40.',
+    )
+  })
+  test('what a change costs is said by vehicle; a few minutes are nothing', () => {
+    const plans = (ready: string) => ({ ...plan, promises: [promise(0.5, ready, ready)] })
+    const cost = (ready: string) => costWords(plans(at(15)), plans(ready), [job], now).map((one) => english(one))
+    expect(cost(at(15, 25))).toEqual([
+      'Fleet 27 is ready 25 minutes later, about 15:25: its promise is kept on 5 of 10 days.',
+    ])
+    expect(cost(at(14, 40))).toEqual(['Fleet 27 is ready 20 minutes earlier, about 14:40.'])
+    expect(cost(at(15, 3))).toEqual([])
+  })
+  test('wishes: another one for a part takes the place of the first, an empty one goes, who is back is here', () => {
+    const pin = { partId: 'p', personId: 'ines', notBefore: null } as never
+    const once = withPin({ pins: [], away: [] }, pin)
+    expect(withPin(once, { partId: 'p', personId: 'bo', notBefore: null } as never).pins).toHaveLength(1)
+    expect(withPin(once, { partId: 'p', personId: null, notBefore: null } as never).pins).toEqual([])
+    const away = withAway(once, 'ines' as never, at(17))
+    expect([away.away.length, withAway(away, 'ines' as never, null).away.length]).toEqual([1, 0])
+    const said = [new Date(at(14)), endOfDay(now), endOfDay(new Date(at(9, 0, 2)))].map((until) =>
+      english(awayWords('Ines', until, now)),
+    )
+    expect(said).toEqual([
+      'Ines is away until 14:00.',
+      'Ines is away today.',
+      'Ines is away up to and including Thu 2 May.',
+    ])
+  })
+})
+
 describe('the board in the bay', () => {
   afterEach(() => document.body.replaceChildren())
   test('shows the day, what cannot be kept, and who does what next', async () => {
     const { sees } = shop.visit('/')
-    await sees(/Velmora Pipit Fleet 27 is ready .*promised for/)
+    await sees(/Fleet 27: ready .*, promised 16:00\./)
     await sees(/Who does what next.*Ines.*Bonnet: Wash, clay, wipe/)
   })
   test('a tap on a bar says when, what, with whom and why not earlier, and leads there', async () => {
@@ -146,6 +220,39 @@ describe('the board in the bay', () => {
     await sees(/09:00 to 10:30: Wash, clay, wipe \(Ines\).*Not earlier: all hands were busy\./)
     await presses('Lay sheet')
     await isAt(/\/lay-sheets\/0412-/)
+  })
+  test('somebody else, or later: what it costs is asked for, it is done, and taken back', async () => {
+    const { sees, seesNo, presses } = shop.visit('/')
+    await presses(/^Bonnet, 09:00 to 10:30$/)
+    await presses('Tarek')
+    await sees(/Bonnet: Tarek\./)
+    await presses('1 h later')
+    await sees(/Bonnet: Tarek, from 10:00\./)
+    await presses('Do it so')
+    await sees(/Bonnet: Tarek, from 10:00\..*Undo/)
+    expect((await shop.server.get('/api/day')).body).toMatchObject({
+      wishes: { pins: [{ partId: '0412-bonnet', personId: 'tarek', notBefore: at(10) }] },
+    })
+    await presses('Undo')
+    await seesNo(/Bonnet: Tarek, from 10:00/)
+    expect((await shop.server.get('/api/day')).body).toMatchObject({ wishes: { pins: [] } })
+  })
+  test('somebody who is not here is said with a tap, and is back with another', async () => {
+    const { sees, seesNo, presses } = shop.visit('/')
+    await presses('Bo: not here?')
+    await presses('today')
+    await sees('Bo is away today.')
+    await presses(/^Take back: Bo is away today/)
+    await seesNo(/Bo is away today\.Take back/)
+    expect((await shop.server.get('/api/day')).body).toMatchObject({ wishes: { away: [] } })
+  })
+  test('film that has waited too long stands on top, with the way there', async () => {
+    const over = [{ jobId: '0413', partId: '0413-01', minutes: 7 }]
+    await shop.server.keepDay(dayPlan.parse({ ...whole, overdue: over }))
+    const { sees, presses, isAt } = shop.visit('/')
+    await sees(/Front door pillar, driver’s side: 7 minutes over its time\. Go there first\./)
+    await presses(/over its time/)
+    await isAt(/0413-01/)
   })
   test('tomorrow is a tap away, and the lists of everybody too', async () => {
     const { sees, presses } = shop.visit('/')

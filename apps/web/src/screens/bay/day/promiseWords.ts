@@ -12,19 +12,17 @@ export function chanceWords(chance: number): Sentence {
   return tenths === 0 ? say`hardly to be kept` : say`kept on ${count(tenths)} of 10 days`
 }
 
-/** When a vehicle is ready, and whether that is in time. */
-export function promiseWords(
-  job: Job,
-  { readyAt, chance, sureAt }: DayPromise,
-  lateMinutes: number,
-  now: Date,
-): Sentence {
+/** A promise that the plan does not keep. */
+export function lateWords(job: Job, lateMinutes: number, now: Date): Sentence {
+  const due = new Date(job.dueAt)
+  const ready = new Date(due.getTime() + lateMinutes * 60_000)
+  return say`${vehicleName(job)}: ready ${name(whenWords(ready, now))}, promised ${name(whenWords(due, now))}.`
+}
+
+/** When a vehicle is ready, and how often that is in time. */
+export function promiseWords(job: Job, { readyAt, chance, sureAt }: DayPromise, now: Date): Sentence {
   const due = new Date(job.dueAt)
   const promised = name(whenWords(due, now))
-  if (lateMinutes > 0) {
-    const ready = new Date(due.getTime() + lateMinutes * 60_000)
-    return say`${vehicleName(job)}: ready ${name(whenWords(ready, now))}, promised ${promised}.`
-  }
   const sure = new Date(sureAt)
   return sure <= due
     ? say`${vehicleName(job)}: ${promised} is ${chanceWords(chance)}, ready about ${name(whenWords(new Date(readyAt), now))}.`
