@@ -1,6 +1,6 @@
 import { type ChildProcess, execFileSync, spawn } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -15,6 +15,8 @@ export interface DemoShop {
   /** Stops the server the hard way, as a power cut would. */
   kill(): Promise<void>
   start(): Promise<void>
+  /** What time it is from now on, for the server and in the page: the server is stopped the hard way and started again. */
+  passTo(moment: Date): Promise<void>
   /** Puts a backup in the place of what is in the data folder, as `./truelay restore FILE` does. */
   restore(file: string): void
 }
@@ -48,6 +50,8 @@ async function answers(url: string) {
 interface Fixtures {
   /** Whether the plan of the day is reckoned: it takes seconds, so only where it is looked at. */
   readonly plansDay: boolean
+  /** By what clock the shop begins; null: the real one. */
+  readonly begins: string | null
   /** What the data folder holds when the server starts. */
   readonly holds: 'the demo shop' | 'the demo shop and its past' | 'nothing'
   /** Who reaches the server. */
@@ -61,6 +65,7 @@ export const test = base.extend<Fixtures>({
   holds: ['the demo shop', { option: true }],
   reachedFrom: ['this machine', { option: true }],
   plansDay: [false, { option: true }],
+  begins: [null, { option: true }],
   /** Connected to the shop of the test. */
   standIns: async ({ shop }, use) => {
     const port = await freePort()
@@ -86,8 +91,14 @@ export const test = base.extend<Fixtures>({
       devices.kill()
     })
   },
-  shop: async ({ holds, reachedFrom, plansDay }, use) => {
+  shop: async ({ page, holds, reachedFrom, plansDay, begins }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'truelay-e2e-'))
+    const shift = `${folder}.clock`
+    const setClock = async (moment: Date) => {
+      writeFileSync(shift, String(moment.getTime() - Date.now()))
+      await page.clock.install({ time: moment })
+    }
+    if (begins !== null) await setClock(new Date(begins))
     const port = await freePort()
     const url = `http://localhost:${port}`
     const networkPort = reachedFrom === 'the network' ? await freePort() : null
@@ -113,6 +124,9 @@ export const test = base.extend<Fixtures>({
               TRUELAY_DATA: folder,
               TRUELAY_LOG: 'error',
               TRUELAY_PLAN_DAY: plansDay ? 'yes' : 'no',
+              ...(begins === null
+                ? {}
+                : { TRUELAY_CLOCK_SHIFT: shift, NODE_OPTIONS: `--import ${join(import.meta.dirname, 'clock.mjs')}` }),
               ...(networkPort === null
                 ? {}
                 : {
@@ -125,6 +139,12 @@ export const test = base.extend<Fixtures>({
           },
         )
         await answers(`${url}/api/health`)
+      },
+      async passTo(moment) {
+        await shop.kill()
+        writeFileSync(shift, String(moment.getTime() - Date.now()))
+        await page.clock.setSystemTime(moment)
+        await shop.start()
       },
       restore(file) {
         execFileSync(process.execPath, ['apps/server/dist/main.js', '--restore', file], {
@@ -145,6 +165,7 @@ export const test = base.extend<Fixtures>({
     await use(shop)
     await shop.kill()
     rmSync(folder, { recursive: true, force: true })
+    rmSync(shift, { force: true })
   },
   /** Every warning and error of the page while its shop is there; a test fails on any that is not expected. */
   quiet: [

@@ -33,5 +33,16 @@ function yieldTo(pid: number | undefined): void {
 export async function answerReckoning(reckon: (asked: DayAsked) => DayReckoned | null): Promise<void> {
   const pieces: Buffer[] = []
   for await (const piece of process.stdin) pieces.push(piece as Buffer)
-  process.stdout.write(JSON.stringify(reckon(JSON.parse(Buffer.concat(pieces).toString('utf8')) as DayAsked)))
+  const asked = wholeDay(Buffer.concat(pieces).toString('utf8'))
+  if (asked === null) process.exitCode = 1
+  else process.stdout.write(JSON.stringify(reckon(asked)))
+}
+
+/** Null where the server ended while it asked: what came is half a day, and nobody waits for an answer. */
+function wholeDay(text: string): DayAsked | null {
+  try {
+    return JSON.parse(text) as DayAsked
+  } catch {
+    return null
+  }
 }

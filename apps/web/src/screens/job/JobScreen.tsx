@@ -185,7 +185,7 @@ function HeadFields({ bundle, onPut }: HeadFieldsProps) {
           onCommit={(typed) => onPut({ year: typed === '' ? null : Number(typed) }, { year: vehicle.year })}
         />
       </div>
-      <Field label={t`Came`}>
+      <Field label={new Date(job.arrivedAt) > new Date() ? t`Comes` : t`Came`}>
         <TextInput
           key={job.arrivedAt}
           type="datetime-local"
