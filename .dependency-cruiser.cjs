@@ -42,7 +42,7 @@ const layers = {
   lastLook: ['judge', 'plan', 'geometry', 'practice', 'say'],
   memory: ['align', 'numerics', 'practice', 'say'],
   order: ['numerics', 'result', 'say'],
-  shopDay: ['order', 'plan', 'schema', 'result', 'say'],
+  shopDay: ['order', 'plan', 'practice', 'schema', 'result', 'say'],
   handOver: ['plan', 'form', 'wait', 'practice', 'result', 'say'],
 }
 

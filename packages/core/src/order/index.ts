@@ -1,5 +1,6 @@
 export type { Day, DayBreak, DayHold, DayTask, TaskAfter } from './day.ts'
 export { mostPeople } from './net.ts'
-export { type DayPlan, planDay, type PlanDayOptions, type PlannedBefore, type PlannedTask } from './planDay.ts'
+export { type DayPlan, planDay, type PlanDayOptions } from './planDay.ts'
+export type { PlannedBefore, PlannedTask } from './planned.ts'
 export { chanceBy, playedOut, type PlayOptions, readyBy } from './playedOut.ts'
 export type { DayFailure, DayFailureCode, DayResult } from './dayFailures.ts'

@@ -1,6 +1,6 @@
 import { done, refused } from '../result/index.ts'
 import { type DayResult, failure } from './dayFailures.ts'
-import { clauses, name, say, type Sentence } from '../say/index.ts'
+import { clauses, name, say } from '../say/index.ts'
 import { becauseOf } from './because.ts'
 import { type Day, never } from './day.ts'
 import { dayTrouble } from './dayTrouble.ts'
@@ -12,18 +12,10 @@ import { blocksOf } from './blocks.ts'
 import { ListDecoder } from './listDecoder.ts'
 import { type Net, netOf } from './net.ts'
 import { whyNoOrder } from './noOrder.ts'
+import type { PlannedBefore, PlannedTask } from './planned.ts'
 import { pushThrough } from './pushThrough.ts'
 import { type Found, measured, search } from './search.ts'
 import { whoDoes } from './who.ts'
-
-export interface PlannedTask {
-  readonly id: string
-  readonly startMinute: number
-  readonly endMinute: number
-  readonly people: readonly string[]
-  /** Why it does not start earlier. */
-  readonly because: Sentence
-}
 
 export interface DayPlan {
   readonly makespanMinutes: number
@@ -47,12 +39,6 @@ export interface PlanDayOptions {
   readonly gain?: number
   /** The plan before, by task: it stands as far as it goes, and is left only for a gain. */
   readonly before?: Readonly<Record<string, PlannedBefore>> | undefined
-}
-
-export interface PlannedBefore {
-  /** Counted from the start of this plan; below 0 for what should have begun. */
-  readonly startMinute: number
-  readonly people: readonly string[]
 }
 
 /** What is gained has to be worth that people change over, minutes. */

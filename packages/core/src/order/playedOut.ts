@@ -1,6 +1,6 @@
 import { seededNormal, seededRandom } from '../numerics/index.ts'
 import type { Day } from './day.ts'
-import type { PlannedTask } from './planDay.ts'
+import type { PlannedTask } from './planned.ts'
 
 export interface PlayOptions {
   /** How far a task takes longer or shorter than planned: standard deviation of the logarithm of the ratio. */

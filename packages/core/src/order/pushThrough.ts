@@ -1,7 +1,7 @@
 import type { Day } from './day.ts'
 import type { Placed } from './listDecoder.ts'
 import type { Net } from './net.ts'
-import type { PlannedBefore } from './planDay.ts'
+import type { PlannedBefore } from './planned.ts'
 
 /** Rounds after which times that still rise rise for ever. */
 const mostRounds = 400

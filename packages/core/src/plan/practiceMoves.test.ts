@@ -36,6 +36,12 @@ const readElsewhere: Partial<Record<PracticeKey, string>> = {
   patternThin: 'apps/web/src/screens/shelf/ImportScreen.tsx',
   lensDulled: 'apps/web/src/screens/light/LightWish.tsx',
   lensYellowed: 'apps/web/src/screens/light/LightWish.tsx',
+  dayHandOver: 'packages/core/src/shopDay/dayOfShop.ts',
+  dayPairSlack: 'packages/core/src/shopDay/partTasks.ts',
+  dayPauseSlack: 'packages/core/src/shopDay/dayOfShop.ts',
+  dayPromiseSlack: 'packages/core/src/shopDay/dayOfShop.ts',
+  dayPaceSpread: 'apps/server/src/day/reckonDay.ts',
+  dayGain: 'apps/server/src/day/reckonDay.ts',
   batchKeeps: 'apps/web/src/screens/fit/useStandIns.ts',
 }
 
