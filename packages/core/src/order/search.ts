@@ -79,6 +79,8 @@ class Searching {
   private readonly tail: Int32Array
   private best: Found | null
   private tried = 0
+  /** When people are idle in the plan that is shaken. */
+  private idleOf: { readonly found: Found; readonly minutes: readonly number[] } | null = null
 
   constructor(
     private readonly net: Net,
@@ -193,7 +195,7 @@ class Searching {
     for (let tries = 0; tries < most && !this.done; tries++) {
       const base = current
       const way = this.chosenWay(() => true)
-      const keys = shaken(base, way.blocks, random)
+      const keys = shaken(base, way.blocks, { random, middle: () => this.middleOf(base) })
       const found = way.fromEnd
         ? this.fromEnd(way, (i) => (keys[i] ?? 0) + (net.minutes[i] ?? 0))
         : this.keep(way.decoder.decode(keys))
@@ -204,6 +206,16 @@ class Searching {
       if (random() < 0.002) current = best
     }
     return best
+  }
+
+  /** Where to shake: anywhere, or about where somebody stands idle: what should be done there has to come earlier. */
+  private middleOf(found: Found): number {
+    const { random } = this
+    if (random() < 0.4) return random() * found.minutes
+    if (this.idleOf?.found !== found) this.idleOf = { found, minutes: idleMinutes(this.net, found) }
+    const { minutes } = this.idleOf
+    const idle = minutes[Math.floor(random() * minutes.length)] ?? random() * found.minutes
+    return idle + aroundIdle * (random() - 0.7)
   }
 
   /** Ways of which little comes are chosen seldom. */
@@ -248,6 +260,23 @@ function waysOf(net: Net, fromEnd: boolean): Way[] {
       behind: 0,
     }))
   })
+}
+
+/** So far about an idle minute a plan is shaken, most of it before. */
+const aroundIdle = 120
+
+/** Minutes in which fewer work than could, once for each who does not. */
+function idleMinutes({ minutes, needs, capacity, size }: Net, { start, minutes: lasts }: Found): number[] {
+  const free = new Int16Array(lasts + 1).fill(capacity[0] ?? 0)
+  for (let i = 0; i < size; i++) {
+    const need = needs[i]?.[0]
+    if (need?.of !== 0) continue
+    const at = start[i] as number
+    for (let t = at; t < at + (minutes[i] as number); t++) free[t] = (free[t] as number) - need.amount
+  }
+  const idle: number[] = []
+  for (let t = 0; t < lasts; t++) for (let k = free[t] as number; k > 0; k--) idle.push(t)
+  return idle
 }
 
 /** Tasks that hang together by waits: a vehicle. What takes no time ties nothing together. */
@@ -310,11 +339,15 @@ function keysBy({ size }: Net, key: (task: number) => number): Float64Array {
 }
 
 /** How a plan is shaken: the blocks of a window, a few blocks anywhere, or all a little. */
-function shaken({ start, minutes }: Found, { members, of, offset }: Blocks, random: () => number): Float64Array {
+function shaken(
+  { start }: Found,
+  { members, of, offset }: Blocks,
+  { random, middle: middleOf }: { readonly random: () => number; readonly middle: () => number },
+): Float64Array {
   const moved = new Float64Array(members.length)
   const kind = random()
   if (kind < 0.5) {
-    const middle = random() * minutes
+    const middle = middleOf()
     const half = 10 + 110 * random()
     const much = 3 + 40 * random()
     members.forEach((block, b) => {
