@@ -35,7 +35,7 @@ export const dayToPlan = z.strictObject({
     .optional(),
 })
 /** What only the day of a shop asks for stands in no file. */
-type WrittenDay = Omit<Day, 'handOverMinutes' | 'tasks'> & {
+type WrittenDay = Omit<Day, 'handOverMinutes' | 'changeOverMinutes' | 'tasks'> & {
   readonly tasks: readonly Omit<DayTask, 'sameHands' | 'begunBy'>[]
 }
 mirrors<WrittenDay>()(dayToPlan)

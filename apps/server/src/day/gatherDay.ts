@@ -44,12 +44,17 @@ export interface GatherOptions {
   /** Steps of a part that are known already, by the key of what it is planned from. */
   readonly stepsOf: (key: string) => readonly StepOutline[] | undefined
   readonly wishes: DayWishes
+  /** The plan that stands: by it a vehicle's film is laid at some time. */
+  readonly stands: DayPlan | null
   /** A vehicle that is only asked about. */
   readonly also?: JobBundle | undefined
 }
 
 /** What the shop has to do from a moment on, from all open jobs. */
-export async function gatherDay(database: Database, { now, stepsOf, wishes, also }: GatherOptions): Promise<Gathered> {
+export async function gatherDay(
+  database: Database,
+  { now, stepsOf, wishes, stands, also }: GatherOptions,
+): Promise<Gathered> {
   const from = new Date(Math.floor(now.getTime() / 60_000) * 60_000)
   const until = new Date(from.getTime() + daysAhead * 24 * 60 * 60_000)
   const [shop, people, jobs, { facts }, outside] = await Promise.all([
@@ -84,6 +89,7 @@ export async function gatherDay(database: Database, { now, stepsOf, wishes, also
         practice,
         hours: shop.hours,
         outside,
+        laidBy: laidBy(stands, bundle.job.id),
       })
     }),
   )
@@ -107,6 +113,15 @@ export async function gatherDay(database: Database, { now, stepsOf, wishes, also
       jobs: toDo,
     },
   }
+}
+
+/** When the last film on a vehicle lies by a plan; null where that has nothing to say. */
+function laidBy(plan: DayPlan | null, jobId: string): Date | null {
+  const ends = (plan?.works ?? []).flatMap((work) =>
+    work.jobId === jobId && work.partId !== null && work.stepIds.length > 0 ? [work.endAt] : [],
+  )
+  const last = ends.sort().at(-1)
+  return last === undefined ? null : new Date(last)
 }
 
 interface Span {

@@ -23,6 +23,8 @@ interface OfJob {
   readonly hours: WeekHours
   /** Null where nobody tells how warm it becomes outside. */
   readonly outside: readonly ForecastHour[] | null
+  /** When the last film on it lies by the plan that stands; null where none does. */
+  readonly laidBy: Date | null
 }
 
 /** A look that nobody has made stands so long after its time, minutes. */
@@ -30,7 +32,7 @@ const lookStands = 60
 
 /** A vehicle as the plan of the day asks for it. */
 export async function jobAsked(database: Database, of: OfJob): Promise<DayAsked['jobs'][number]> {
-  const { bundle, parts, from, practice, outside } = of
+  const { bundle, parts, from } = of
   const { job } = bundle
   const inMinutes = (at: Date | string) => Math.ceil((new Date(at).getTime() - from.getTime()) / 60_000)
   const progress = await readProgress(
@@ -45,7 +47,7 @@ export async function jobAsked(database: Database, of: OfJob): Promise<DayAsked[
     .map(({ finishedAt }) => finishedAt)
     .sort()
     .at(-1)
-  const indoors = job.visitOf === undefined ? indoorsMinutes(bundle, from, practice, outside) : 0
+  const indoors = job.visitOf === undefined ? indoorsMinutes(of) : 0
   return {
     jobId: job.id,
     place: job.bay,
@@ -112,16 +114,12 @@ async function looksOf(
   )
 }
 
-/** How long film has to stay indoors after it was laid; by the forecast where there is one, as if the last of it were laid in time for the promise. */
-function indoorsMinutes(
-  { job }: JobBundle,
-  from: Date,
-  practice: Practice,
-  outside: readonly ForecastHour[] | null,
-): number {
+/** How long film has to stay indoors after it was laid; by the forecast where there is one, from when the plan has it laid, else in time for the promise. */
+function indoorsMinutes({ bundle: { job }, from, practice, outside, laidBy }: OfJob): number {
   if (outside === null) return practice.releaseLeast
-  const promised = new Date(job.dueAt).getTime() - practice.releaseLeast * 60_000
-  const finishedAt = new Date(Math.max(from.getTime(), promised))
+  const promised = new Date(new Date(job.dueAt).getTime() - practice.releaseLeast * 60_000)
+  const laid = laidBy ?? promised
+  const finishedAt = laid > from ? laid : from
   const release = releaseAt(
     {
       finishedAt,

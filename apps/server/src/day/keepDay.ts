@@ -70,7 +70,7 @@ export class DayKeeper {
     // After a restart the steps of parts are known when the first search has ended.
     await this.settled()
     const { plan } = await this.standing()
-    const gathered = await this.gathered(wishes)
+    const gathered = await this.gathered(wishes, plan)
     const reckoned = reckonDay({ ...withoutUnknown(gathered.asked), ...this.pushed(plan, gathered) }, () => 0)
     if (reckoned === null) return { plan: null, done: [] }
     const would = planOf(gathered, reckoned)
@@ -93,6 +93,7 @@ export class DayKeeper {
       now: this.now(),
       stepsOf: (key) => this.steps.get(key),
       wishes: await readWishes(this.database),
+      stands: plan,
       also: draft,
     })
     const unknown = gathered.leftOut.filter(({ jobId }) => jobId === draft.job.id).length
@@ -127,8 +128,8 @@ export class DayKeeper {
       })
   }
 
-  private gathered(wishes: DayWishes): Promise<Gathered> {
-    return gatherDay(this.database, { now: this.now(), stepsOf: (key) => this.steps.get(key), wishes })
+  private gathered(wishes: DayWishes, stands: DayPlan | null): Promise<Gathered> {
+    return gatherDay(this.database, { now: this.now(), stepsOf: (key) => this.steps.get(key), wishes, stands })
   }
 
   private pushed(plan: DayPlan | null, { from }: Gathered): Pick<DayAsked, 'seconds' | 'known' | 'before'> {
@@ -137,15 +138,15 @@ export class DayKeeper {
 
   /** The plan that stands, with what has happened: nobody waits for a search. Left out where a part is not planned yet. */
   private async push(plan: DayPlan, of: string, wishes: DayWishes): Promise<void> {
-    const gathered = await this.gathered(wishes)
+    const gathered = await this.gathered(wishes, plan)
     if (gathered.asked.jobs.some(({ parts }) => parts.some(({ steps }) => steps === null))) return
     const reckoned = reckonDay({ ...gathered.asked, ...this.pushed(plan, gathered) }, () => 0)
     if (reckoned !== null) await this.save(rows.kept, of, toStored('dayPlan', planOf(gathered, reckoned)))
   }
 
   private async search(reckon: Reckon, of: string, wishes: DayWishes): Promise<void> {
-    const gathered = await this.gathered(wishes)
     const { plan } = await this.standing()
+    const gathered = await this.gathered(wishes, plan)
     const reckoned = await reckon({ ...gathered.asked, before: beforeOf(plan, gathered.from) })
     if (reckoned === null) return
     for (const [part, key] of gathered.keys) this.steps.set(key, reckoned.steps[part] ?? [])

@@ -47,6 +47,8 @@ export interface Day {
   readonly breaks?: readonly DayBreak[] | undefined
   /** Others take over where the hands that began would be later by more; 0 if left out. */
   readonly handOverMinutes?: number | undefined
+  /** What it counts for to go over to something else, minutes: of plans that are as short the one with fewer changes is better. 0 if left out. */
+  readonly changeOverMinutes?: number | undefined
 }
 
 /** Later than anything: no such minute. */

@@ -55,6 +55,8 @@ export interface Crew {
   /** Who began it before the plan, by bits. */
   readonly begun: Int32Array
   readonly handOver: number
+  /** What it counts for to go over to something else, minutes; 0: only the length of the plan counts. */
+  readonly changeOver: number
 }
 
 /** More cannot be told apart by bits. */
@@ -132,7 +134,7 @@ function needsOf({ people, tools }: DayTask, resources: ReadonlyMap<string, numb
   return [...(people > 0 ? [{ of: 0, amount: people }] : []), ...[...counts].map(([of, amount]) => ({ of, amount }))]
 }
 
-function crewOf({ people, tasks, breaks = [], handOverMinutes = 0 }: Day): Crew | null {
+function crewOf({ people, tasks, breaks = [], handOverMinutes = 0, changeOverMinutes = 0 }: Day): Crew | null {
   const differ =
     tasks.some(({ skill, sameHands }) => skill !== undefined || sameHands !== undefined) ||
     breaks.some((rest) => rest.people !== undefined)
@@ -154,6 +156,7 @@ function crewOf({ people, tasks, breaks = [], handOverMinutes = 0 }: Day): Crew 
       people.reduce((bits, { id }, p) => (begunBy.includes(id) ? bits | (1 << p) : bits), 0),
     ),
     handOver: handOverMinutes,
+    changeOver: changeOverMinutes,
   }
 }
 

@@ -243,6 +243,41 @@ describe('waits, windows, places and people', () => {
   })
 })
 
+describe('in the hands that began it', () => {
+  const piece = (id: string, of: string, more: Partial<DayTask> = {}) => task(id, 10, { sameHands: of, ...more })
+  test('people go over to something else as seldom as it goes, where that counts', () => {
+    const tasks = [1, 2, 3, 4].flatMap((k) => ['a', 'b', 'c'].map((of) => piece(`${of}${k}`, of)))
+    const changesOf = (changeOverMinutes: number) => {
+      const made = plan({ people: [ines], tools: [], tasks, changeOverMinutes })
+      const order = [...made.tasks].sort((x, y) => x.startMinute - y.startMinute).map(({ id }) => id[0])
+      return order.filter((of, k) => k > 0 && of !== order[k - 1]).length
+    }
+    expect(changesOf(0)).toBeGreaterThan(5)
+    expect(changesOf(1)).toBeLessThan(5)
+  })
+  test('they are waited for as long as it says, and no longer', () => {
+    const tasks = [
+      piece('begin', 'door', { notAfter: 10, skill: 'may begin' }),
+      task('elsewhere', 40, { after: [after('begin', 0, 0)], skill: 'may begin' }),
+      piece('end', 'door', { after: [after('begin')] }),
+    ]
+    const people = [{ ...ines, skills: ['may begin'] }, tarek]
+    const made = (handOverMinutes: number) => plan({ people, tools: [], tasks, handOverMinutes })
+    const ends = (of: DayPlan) => of.tasks.find(({ id }) => id === 'end')
+    expect(ends(made(60))).toMatchObject({ startMinute: 50, people: ['Ines'] })
+    expect(ends(made(20))).toMatchObject({ startMinute: 10, people: ['Tarek'] })
+  })
+  test('who began it before the plan counts as well', () => {
+    const made = plan({
+      people: [ines, tarek],
+      tools: [],
+      tasks: [piece('end', 'door', { begunBy: ['Tarek'] })],
+      handOverMinutes: 30,
+    })
+    expect(made.tasks[0]?.people).toEqual(['Tarek'])
+  })
+})
+
 describe('planned anew while it goes on', () => {
   const car = (name: string) => [
     task(`${name} lay`, 20, { tools: ['bench'] }),

@@ -110,7 +110,8 @@ const longestOf = (start: Int32Array, { minutes }: Net): number =>
   start.reduce((most, at, i) => Math.max(most, at + (minutes[i] ?? 0)), 0)
 
 /** By how many minutes a plan is better than the one that stands; lateness counts in full, the end of the day as it is. */
-const gainOf = (stands: Found, found: Found): number => stands.late - found.late + stands.minutes - found.minutes
+const gainOf = (stands: Found, found: Found): number =>
+  stands.late - found.late + stands.minutes - found.minutes + stands.beside - found.beside
 
 function wishedOf(day: Day, before: PlanDayOptions['before']): Int32Array | null {
   if (before === undefined) return null

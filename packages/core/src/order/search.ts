@@ -12,6 +12,8 @@ export interface Found extends Placed {
   readonly late: number
   /** When a minute of work is done on the average: gaps near the beginning put off everything. */
   readonly middle: number
+  /** What counts beside length and lateness where people go over to something else, minutes; 0 where that does not count. */
+  readonly beside: number
 }
 
 export interface Search {
@@ -109,7 +111,11 @@ class Searching {
   }
 
   private get done(): boolean {
-    return (this.best !== null && this.best.late === 0 && this.best.minutes <= this.limits.bound) || !this.limits.goOn()
+    const { best } = this
+    return (
+      (best !== null && best.late === 0 && best.beside === 0 && best.minutes <= this.limits.bound) ||
+      !this.limits.goOn()
+    )
   }
 
   private byRules(): void {
@@ -311,7 +317,7 @@ function groupsOf(net: Net): Groups {
 const endOf = (net: Net, { start }: Placed, task: number): number => (start[task] ?? 0) + (net.minutes[task] ?? 0)
 
 /** A minute of lateness is worse than any longer day. */
-const worth = ({ minutes, late }: Found): number => late * 1000 + minutes
+export const worth = ({ minutes, late, beside }: Found): number => late * 1000 + minutes + beside
 
 /** What is worth going on from: short, and with little put off. */
 const promise = (found: Found): number => worth(found) + found.middle
@@ -329,7 +335,29 @@ export function measured(net: Net, placed: Placed): Found {
     work += own
     weighed += own * start
   }
-  return { ...placed, minutes, late, middle: work === 0 ? 0 : weighed / work }
+  const middle = work === 0 ? 0 : weighed / work
+  const { crew } = net
+  // Where changes count, it counts as well that work is done early: the end of the last vehicle says nothing of the others.
+  const beside = crew === null || crew.changeOver === 0 ? 0 : middle + crew.changeOver * changeOvers(net, placed)
+  return { ...placed, minutes, late, middle, beside }
+}
+
+/** How often people go over from one thing to another. */
+function changeOvers({ crew, size, minutes }: Net, { start, who }: Placed): number {
+  const inOrder = Array.from({ length: size }, (_, i) => i).sort((a, b) => (start[a] as number) - (start[b] as number))
+  const last = new Map<number, number>()
+  let changes = 0
+  for (const i of inOrder) {
+    const thing = crew?.together[i]?.[0]
+    if (thing === undefined || minutes[i] === 0) continue
+    for (let p = 0, bits = who[i] as number; bits !== 0; p++, bits >>= 1) {
+      if ((bits & 1) === 0) continue
+      const before = last.get(p)
+      if (before !== undefined && before !== thing) changes++
+      last.set(p, thing)
+    }
+  }
+  return changes
 }
 
 function keysBy({ size }: Net, key: (task: number) => number): Float64Array {

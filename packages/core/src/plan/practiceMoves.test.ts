@@ -36,6 +36,7 @@ const readElsewhere: Partial<Record<PracticeKey, string>> = {
   patternThin: 'apps/web/src/screens/shelf/ImportScreen.tsx',
   lensDulled: 'apps/web/src/screens/light/LightWish.tsx',
   lensYellowed: 'apps/web/src/screens/light/LightWish.tsx',
+  dayChangeOver: 'packages/core/src/shopDay/dayOfShop.ts',
   dayHandOver: 'packages/core/src/shopDay/dayOfShop.ts',
   dayPairSlack: 'packages/core/src/shopDay/partTasks.ts',
   dayPauseSlack: 'packages/core/src/shopDay/dayOfShop.ts',

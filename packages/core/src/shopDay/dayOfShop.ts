@@ -130,6 +130,7 @@ export function dayOfShop({ people, guns, jobs, practice }: ShopToday): DayOfSho
       })),
       breaks: breaksOf(people, practice),
       handOverMinutes: practice.dayHandOver,
+      changeOverMinutes: practice.dayChangeOver,
     },
   }
 }

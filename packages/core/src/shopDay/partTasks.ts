@@ -25,7 +25,10 @@ export interface PartToDo {
 }
 
 /** What of the practice of a shop its day is planned by. */
-export type DayPractice = Pick<Practice, 'dayHandOver' | 'dayPairSlack' | 'dayPauseSlack' | 'dayPromiseSlack'>
+export type DayPractice = Pick<
+  Practice,
+  'dayChangeOver' | 'dayHandOver' | 'dayPairSlack' | 'dayPauseSlack' | 'dayPromiseSlack'
+>
 
 /** A task of the day with the steps that it joins. */
 export interface PartTask {

@@ -11,6 +11,14 @@ export const day = figures(say`The plan of the day`, {
     max: 480,
     reason: say`Who began knows where film was pulled and what is still to be watched.`,
   },
+  dayChangeOver: {
+    label: say`Going over to another part costs`,
+    unit: 'min',
+    value: 1,
+    min: 0,
+    max: 10,
+    reason: say`Hands washed, tools carried, where was I: of plans that are as short the one with fewer changes is better.`,
+  },
   dayPairSlack: {
     label: say`Kept free before a step for two`,
     unit: 'min',

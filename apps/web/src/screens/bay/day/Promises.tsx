@@ -1,6 +1,7 @@
 import type { DayPlan, Job } from '@truelay/contract'
+import { paragraph } from '@truelay/core/say'
 import { useWords } from '../../../ui/words.ts'
-import { isDoubtful, lateWords, promiseWords } from './promiseWords.ts'
+import { isDoubtful, lateWords, promiseWords, staysWords } from './promiseWords.ts'
 
 interface PromisesProps {
   readonly plan: DayPlan
@@ -14,7 +15,12 @@ export function Promises({ plan, jobs, now }: PromisesProps) {
   const rows = jobs.flatMap((job) => {
     const promise = plan.promises?.find(({ jobId }) => jobId === job.id)
     const late = plan.late.find(({ jobId }) => jobId === job.id)?.minutes ?? 0
-    const says = late > 0 ? lateWords(job, late, now) : promise === undefined ? null : promiseWords(job, promise, now)
+    const says =
+      late > 0
+        ? paragraph(lateWords(job, late, now), staysWords(plan, job, now) ?? false)
+        : promise === undefined
+          ? null
+          : promiseWords(job, promise, now)
     return says === null ? [] : [{ job, says, doubtful: late > 0 || isDoubtful(promise?.chance ?? 1) }]
   })
   if (rows.length === 0) return null

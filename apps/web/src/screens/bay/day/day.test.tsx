@@ -7,7 +7,7 @@ import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest'
 import { type OpenShop, openShop } from '../../../testing/openShop.tsx'
 import { costWords } from './costWords.ts'
 import { dayLanes, droppedAt, nextWork, together, plannedDays } from './dayLanes.ts'
-import { chanceWords, isDoubtful, promiseWords } from './promiseWords.ts'
+import { chanceWords, isDoubtful, promiseWords, staysWords } from './promiseWords.ts'
 import { awayWords, withAway, withPin } from './useWishes.ts'
 
 const day = new Date(2030, 4, 1)
@@ -179,6 +179,15 @@ describe('in words', () => {
     expect(english(promiseWords(job, promise(0.6, at(15, 50), at(16, 40)), now))).toBe(
       'Fleet 27: 16:00 is kept on 6 of 10 days; sure is 16:40.',
     )
+  })
+  test('a vehicle that stays for the sake of its film says so; one that leaves when it is done does not', () => {
+    const staying = (leaves: string) => ({
+      works: [...stays('0412', at(9), leaves), work('bonnet 0', at(9), at(10))],
+    })
+    expect(english(staysWords(staying(at(14)), job, now) ?? say`nothing`)).toBe(
+      'Laid by 10:00; it stays indoors for its film, and until the shop is open.',
+    )
+    expect(staysWords(staying(at(10, 15)), job, now)).toBeNull()
   })
   test('what a change costs is said by vehicle; a few minutes are nothing', () => {
     const plans = (ready: string) => ({ ...plan, promises: [promise(0.5, ready, ready)] })

@@ -1,4 +1,4 @@
-import type { DayPromise, Job } from '@truelay/contract'
+import type { DayPlan, DayPromise, Job } from '@truelay/contract'
 import { count, name, say, type Sentence } from '@truelay/core/say'
 import { whenWords } from '../../../ui/minutesWords.ts'
 
@@ -17,6 +17,22 @@ export function lateWords(job: Job, lateMinutes: number, now: Date): Sentence {
   const due = new Date(job.dueAt)
   const ready = new Date(due.getTime() + lateMinutes * 60_000)
   return say`${vehicleName(job)}: ready ${name(whenWords(ready, now))}, promised ${name(whenWords(due, now))}.`
+}
+
+/** Film lies so long before a vehicle may leave: it stays indoors for the film's sake, minutes. */
+const staysFrom = 60
+
+/** Why a vehicle stays although its last film lies: until then it may not go outside. Nothing where it leaves when it is done. */
+export function staysWords({ works }: Pick<DayPlan, 'works'>, { id }: Job, now: Date): Sentence | null {
+  const own = works.filter(({ jobId }) => jobId === id)
+  const leaves = own.find((work) => work.id === `${id} leaves`)?.startAt
+  const laid = own.flatMap(({ partId, stepIds, endAt }) => (partId === null || stepIds.length === 0 ? [] : [endAt]))
+  const last = laid.sort().at(-1)
+  if (leaves === undefined || last === undefined) return null
+  const minutes = (new Date(leaves).getTime() - new Date(last).getTime()) / 60_000
+  return minutes < staysFrom
+    ? null
+    : say`Laid by ${name(whenWords(new Date(last), now))}; it stays indoors for its film, and until the shop is open.`
 }
 
 /** When a vehicle is ready, and how often that is in time. */
