@@ -2,7 +2,9 @@ import { never } from './day.ts'
 import type { Net } from './net.ts'
 
 /** Who has been free for longer is as good as any other, minutes. */
-const mostIdle = 240
+const mostIdle = 30
+/** More than tasks or minutes of idleness, so that ranks do not run into each other. */
+const mostTasks = 100_000
 
 /** Which minutes of tools and people are taken by what has been placed: counted, and by name where people differ. */
 export class Taken {
@@ -202,23 +204,29 @@ export class Taken {
   private name(task: number, start: number, end: number, amount: number): void {
     const { crew } = this.net
     if (crew === null) return
-    const free = this.busy.flatMap((row, p) => {
-      if (((crew.able[task] ?? 0) & (1 << p)) === 0) return []
-      for (let t = start; t < end; t++) if (row[t] === 1) return []
-      let idle = 0
-      while (idle < mostIdle && idle < start && row[start - idle - 1] === 0) idle++
-      return [{ p, use: crew.use[p] ?? 0, idle }]
-    })
     const wished = this.net.wished?.[task] ?? 0
     const before = this.whoBefore(task)
     const owners = this.ownersOf(task)
-    const not = (bits: number, p: number) => Number((bits & (1 << p)) === 0)
-    const strange = (p: number) => 4 * not(owners, p) + 2 * not(wished, p) + not(before, p)
-    free.sort((a, b) => strange(a.p) - strange(b.p) || a.use - b.use || a.idle - b.idle || a.p - b.p)
+    const able = crew.able[task] ?? 0
     let bits = 0
-    for (const { p } of free.slice(0, amount)) {
-      bits |= 1 << p
-      this.busy[p]?.fill(1, start, end)
+    for (let left = amount; left > 0; left--) {
+      let best = -1
+      let least = Number.POSITIVE_INFINITY
+      for (let p = 0; p < this.busy.length; p++) {
+        const bit = 1 << p
+        if ((able & bit) === 0 || (bits & bit) !== 0) continue
+        const row = this.busy[p] as Uint8Array
+        if (!isFree(row, start, end)) continue
+        const strange =
+          4 * Number((owners & bit) === 0) + 2 * Number((wished & bit) === 0) + Number((before & bit) === 0)
+        const rank = (strange * mostTasks + (crew.use[p] ?? 0)) * mostTasks + idleBefore(row, start)
+        if (rank >= least) continue
+        least = rank
+        best = p
+      }
+      if (best < 0) break
+      bits |= 1 << best
+      this.busy[best]?.fill(1, start, end)
     }
     this.who[task] = bits
   }
@@ -238,4 +246,16 @@ export class Taken {
     })
     this.who[task] = 0
   }
+}
+
+function isFree(row: Uint8Array, from: number, to: number): boolean {
+  for (let t = from; t < to; t++) if (row[t] === 1) return false
+  return true
+}
+
+/** How long somebody has had nothing to do before a minute. */
+function idleBefore(row: Uint8Array, minute: number): number {
+  let idle = 0
+  while (idle < mostIdle && idle < minute && row[minute - idle - 1] === 0) idle++
+  return idle
 }
