@@ -39,7 +39,7 @@ import { nothingChosen, anyDay, climb, partQuestion, placeOn, planWork } from '@
 import { canHave, faultKinds, faultStages, judgeFault } from '@truelay/core/judge'
 import { type FitFact, recallPart } from '@truelay/core/memory'
 import { seededRandom } from '@truelay/core/numerics'
-import { type Day, planDay } from '@truelay/core/order'
+import { type Day, planDay, playedOut } from '@truelay/core/order'
 import { practiceWith } from '@truelay/core/practice'
 import { required } from '@truelay/core/result'
 import { english } from '@truelay/words'
@@ -305,8 +305,12 @@ say('|--:|--:|')
 say('')
 say('## The order of a day, 2 s of processor time (days as the tests make them)')
 say('')
-say('| day | tasks | minutes | no plan is shorter than | gap | proven |')
-say('|---|--:|--:|--:|--:|---|')
+say(
+  '`pushed`: the plan taken up again after its first task has run over by ten minutes; `played`: 200 days for the chance of a promise; ms.',
+)
+say('')
+say('| day | tasks | minutes | no plan is shorter than | gap | proven | pushed | played |')
+say('|---|--:|--:|--:|--:|---|--:|--:|')
 const spentMs = () => {
   const { user, system } = process.cpuUsage()
   return (user + system) / 1000
@@ -324,10 +328,19 @@ const days: Record<string, Day> = {
   '3 vehicles of 4 parts, 3 people, one gun': shopDay({ seed: 6, vehicles: 3, parts: 4, people: 3, guns: 1 }),
 }
 for (const [called, day] of Object.entries(days)) {
-  const { makespanMinutes, lowerBoundMinutes, proven } = required(planDay(day, { seconds: 2, spentMs }))
+  const made = required(planDay(day, { seconds: 2, spentMs }))
+  const { makespanMinutes, lowerBoundMinutes, proven } = made
   const gap = ((makespanMinutes / lowerBoundMinutes - 1) * 100).toFixed(1)
+  const first = made.tasks.find(({ startMinute, people }) => startMinute === 0 && people.length > 0)?.id
+  const over = {
+    ...day,
+    tasks: day.tasks.map((task) => (task.id === first ? { ...task, minutes: task.minutes + 10 } : task)),
+  }
+  const before = Object.fromEntries(made.tasks.map(({ id, ...task }) => [id, task]))
+  const pushed = bestOf(3, () => required(planDay(over, { seconds: 0, spentMs, lateIsAllowed: true, before })))
+  const played = bestOf(3, () => playedOut(day, made.tasks, { runs: 200, spread: () => 0.25, oneOf: (id) => id }))
   say(
-    `| ${called} | ${day.tasks.length} | ${makespanMinutes} | ${lowerBoundMinutes} | ${gap} % | ${proven ? 'yes' : 'no'} |`,
+    `| ${called} | ${day.tasks.length} | ${makespanMinutes} | ${lowerBoundMinutes} | ${gap} % | ${proven ? 'yes' : 'no'} | ${ms(pushed)} | ${ms(played)} |`,
   )
 }
 say('')
