@@ -39,6 +39,8 @@ export const dayPlan = z.strictObject({
   promises: z.array(promise).optional(),
   /** Parts where a greatest wait is over: they come first. */
   overdue: z.array(z.strictObject({ jobId, partId, minutes: z.number().int().positive() })).optional(),
+  /** The one change that would make the vehicles least late, and by how much altogether. */
+  helps: z.strictObject({ says: sentence, minutes: z.number().int().positive() }).optional(),
   leftOut: z.array(z.strictObject({ jobId, partId, why: z.enum(leftOutOf) })),
   /** Everything is done by then; and no plan could be done before. */
   endsAt: moment,

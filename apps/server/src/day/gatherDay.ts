@@ -35,6 +35,7 @@ export interface Gathered {
   /** What parts are called, and vehicles by their job. */
   readonly names: ReadonlyMap<string, string>
   readonly vehicles: ReadonlyMap<string, string>
+  readonly people: ReadonlyMap<string, string>
   /** Promised times by job. */
   readonly due: ReadonlyMap<string, Date>
 }
@@ -99,6 +100,7 @@ export async function gatherDay(
     keys,
     names: new Map(all.flatMap(({ parts }) => parts.map(({ id, name }) => [id, name]))),
     vehicles: new Map(all.map(({ job }) => [job.id, `${job.vehicle.model} ${job.vehicle.plate}`])),
+    people: new Map(people.map(({ id, name }) => [id, name])),
     due: new Map(all.map(({ job }) => [job.id, new Date(job.dueAt)])),
     asked: {
       seconds,

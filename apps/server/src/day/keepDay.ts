@@ -141,7 +141,11 @@ export class DayKeeper {
     const gathered = await this.gathered(wishes, plan)
     if (gathered.asked.jobs.some(({ parts }) => parts.some(({ steps }) => steps === null))) return
     const reckoned = reckonDay({ ...gathered.asked, ...this.pushed(plan, gathered) }, () => 0)
-    if (reckoned !== null) await this.save(rows.kept, of, toStored('dayPlan', planOf(gathered, reckoned)))
+    if (reckoned === null) return
+    const pushed = planOf(gathered, reckoned)
+    // What helped before helps still, until the next search has looked.
+    const helps = plan.helps !== undefined && pushed.late.length > 0 ? { helps: plan.helps } : {}
+    await this.save(rows.kept, of, toStored('dayPlan', { ...pushed, ...helps }))
   }
 
   private async search(reckon: Reckon, of: string, wishes: DayWishes): Promise<void> {

@@ -4,7 +4,7 @@ import type { Gathered } from './gatherDay.ts'
 import type { DayAsked, DayReckoned } from './reckonDay.ts'
 
 /** The plan as it is kept: by the clock, and with what its tasks are work on. */
-export function planOf(gathered: Gathered, { order, works, steps, promises, overdue }: DayReckoned): DayPlan {
+export function planOf(gathered: Gathered, { order, works, steps, promises, overdue, helps }: DayReckoned): DayPlan {
   const { from, leftOut, asked } = gathered
   const at = (minute: number) => new Date(from.getTime() + minute * 60_000).toISOString()
   const by = new Map(order.tasks.map((task) => [task.id, task]))
@@ -52,6 +52,9 @@ export function planOf(gathered: Gathered, { order, works, steps, promises, over
       sureAt: at(sureMinute),
     })),
     overdue: overdue.map(({ jobId, partId: part, byMinutes }) => ({ jobId, partId: part, minutes: byMinutes })),
+    ...(helps === null
+      ? {}
+      : { helps: { ...helps, says: renamed(helps.says, (id) => gathered.people.get(id) ?? id) } }),
     leftOut: [...leftOut, ...unplanned],
     endsAt: at(order.makespanMinutes),
     noSoonerThan: at(order.lowerBoundMinutes),

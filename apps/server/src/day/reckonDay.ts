@@ -5,6 +5,7 @@ import { climb } from '@truelay/core/plan'
 import type { Practice } from '@truelay/core/practice'
 import {
   dayOfShop,
+  type Help,
   type JobToDo,
   leavesTask,
   type Overdue,
@@ -13,6 +14,7 @@ import {
   type ShopToday,
   type StepOutline,
   type Work,
+  whatHelps,
 } from '@truelay/core/shopDay'
 
 /** A part of which the steps are known, or are still to be found by planning it. */
@@ -49,6 +51,8 @@ export interface DayReckoned {
   readonly works: readonly Work[]
   readonly overdue: readonly Overdue[]
   /** Chance of each promise, and by which minute nine of ten days have the vehicle ready. */
+  /** What would make the vehicles least late; null where nothing is late or nothing helps, or nobody looked. */
+  readonly helps: Help | null
   readonly promises: readonly {
     readonly jobId: string
     readonly readyMinute: number
@@ -62,8 +66,11 @@ export interface DayReckoned {
 
 /** Coarse: the steps and their minutes need no finer lay. */
 const triangles = 300
-/** Days that are played out for the chance of a promise; what is promised is kept on so large a share of them. */
+/** Days that are played out for the chance of a promise. */
 const daysPlayed = 200
+/** Processor time for each change that might help. */
+const helpSeconds = 0.5
+/** What is promised is kept on so large a share of them. */
 const sure = 0.9
 
 /**
@@ -83,7 +90,8 @@ export function reckonDay(asked: DayAsked, spentMs: () => number): DayReckoned |
       return [{ ...part, steps: own, pace: paces[part.partId]?.middle ?? 1 }]
     }),
   }))
-  const { day, works, overdue } = dayOfShop({ ...shop, practice, jobs: known })
+  const today = { ...shop, practice, jobs: known }
+  const { day, works, overdue } = dayOfShop(today)
   const stands = before.length === 0 ? undefined : asTasks(before, works, day)
   const order = planDay(day, { seconds, spentMs, lateIsAllowed: true, gain: practice.dayGain, before: stands })
   if (!order.ok) return null
@@ -99,6 +107,7 @@ export function reckonDay(asked: DayAsked, spentMs: () => number): DayReckoned |
     order: order.value,
     works,
     overdue,
+    helps: seconds === 0 ? null : whatHelps(today, order.value, { secondsEach: helpSeconds, spentMs }),
     steps,
     paces,
     promises: jobs.map(({ jobId, dueIn }) => {

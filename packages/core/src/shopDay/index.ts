@@ -12,4 +12,5 @@ export {
   type Work,
 } from './dayOfShop.ts'
 export { type DayPractice, type PartAround, type PartTask, type PartToDo, partTasks } from './partTasks.ts'
+export { type Help, whatHelps } from './whatHelps.ts'
 export { outlineOf, type StepOutline, stepOutline } from './stepOutline.ts'

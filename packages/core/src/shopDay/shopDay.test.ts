@@ -1,3 +1,4 @@
+import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
 import { planDay } from '../order/index.ts'
 import { broken } from '../order/testBroken.ts'
@@ -12,6 +13,7 @@ import {
   partTasks,
   type ShopToday,
   type StepOutline,
+  whatHelps,
 } from './index.ts'
 
 const step = (id: string, more: Partial<StepOutline> = {}): StepOutline => ({
@@ -289,5 +291,44 @@ describe('the day of a shop', () => {
       practice: slack,
     })
     expect(wet[1]?.task.after).toEqual([{ task: 'p 0', minMinutes: 0, maxMinutes: 5 }])
+  })
+
+  describe('what would help most', () => {
+    const helped = (asked: ShopToday) => {
+      let spent = 0
+      const options = { secondsEach: 0.5, spentMs: () => (spent += 10) }
+      const stands = required(
+        planDay(dayOfShop(asked).day, { seconds: 1, spentMs: options.spentMs, lateIsAllowed: true }),
+      )
+      const help = whatHelps(asked, stands, options)
+      return help === null ? null : { says: english(help.says), minutes: help.minutes }
+    }
+    const hot = (id: string) => part(id, { steps: [step('seal', { heats: true, minutes: 40 }), step('look')] })
+    const busy = ['Ines', 'Tarek', 'Bo'].map((id) => ({ id, away: [], stretches: true }))
+    test('a gun, where people wait for it', () => {
+      const parts = ['1', '2', '3'].map((k) => hot(`A ${k}`))
+      expect(helped(shop([job('A', { parts, dueIn: 60 })], { people: busy }))).toEqual({
+        says: 'one more heat gun',
+        minutes: 40,
+      })
+    })
+    test('a new hand on what only one may do', () => {
+      const parts = ['1', '2'].map((k) => part(`A ${k}`, { steps: [step('pull', { stretches: true, minutes: 60 })] }))
+      const people = [
+        { id: 'Ines', away: [], stretches: true },
+        { id: 'Bo', away: [], stretches: false },
+      ]
+      expect(helped(shop([job('A', { parts, dueIn: 70 })], { people }))?.minutes).toBe(55)
+    })
+    test('an hour longer, where the night is between', () => {
+      const parts = [part('A 1', { steps: [step('wash', { minutes: 60 }), step('lay', { minutes: 50, people: 2 })] })]
+      const people = ['Ines', 'Tarek'].map((id) => ({ id, away: [[100, 1000]] as const, stretches: true }))
+      expect(helped(shop([job('A', { parts, dueIn: 130 })], { people }))?.says).toBe('everybody an hour longer tonight')
+    })
+    test('nothing where nothing is late, or where no change makes it in time', () => {
+      expect(helped(shop([job('A')]))).toBeNull()
+      const alone = [part('A 1', { steps: [step('lay', { minutes: 100 })] })]
+      expect(helped(shop([job('A', { parts: alone, dueIn: 30 })]))).toBeNull()
+    })
   })
 })

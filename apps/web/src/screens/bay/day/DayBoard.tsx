@@ -10,7 +10,7 @@ import {
 } from '@dnd-kit/core'
 import type { Bay, DayChanges, DayPlan, DayWishes, PartProgress, Person } from '@truelay/contract'
 import { worksHere } from '@truelay/contract'
-import { counted, say } from '@truelay/core/say'
+import { counted, minutes, say } from '@truelay/core/say'
 import { format, isSameDay } from 'date-fns'
 import { useState } from 'react'
 import { Link } from 'react-router'
@@ -143,6 +143,12 @@ export function DayBoard({ bay, plan, making, changes, now }: DayBoardProps) {
       )}
       <Wished bay={bay} parts={parts} now={now} />
       <Promises plan={plan} jobs={jobs} now={now} />
+      {plan.helps === undefined ? null : (
+        <p className="mt-1 text-body">
+          <span className="text-quiet">{t`What would help most:`}</span>{' '}
+          {t`${plan.helps.says}; ${minutes(plan.helps.minutes)} less late altogether.`}
+        </p>
+      )}
       {changes === null ? null : (
         <SinceMorning changes={changes} jobs={jobs} people={bay.people} partName={(id) => parts.get(id)?.name} />
       )}

@@ -257,9 +257,11 @@ describe('the board in the bay', () => {
   })
   test('film that has waited too long stands on top, with the way there', async () => {
     const over = [{ jobId: '0413', partId: '0413-01', minutes: 7 }]
-    await shop.server.keepDay(dayPlan.parse({ ...whole, overdue: over }))
+    const helps = { says: say`one more heat gun`, minutes: 35 }
+    await shop.server.keepDay(dayPlan.parse({ ...whole, overdue: over, helps }))
     const { sees, presses, isAt } = shop.visit('/')
     await sees(/Front door pillar, driver’s side: 7 minutes over its time\. Go there first\./)
+    await sees('What would help most: one more heat gun; 35 minutes less late altogether.')
     await presses(/over its time/)
     await isAt(/0413-01/)
   })
