@@ -177,7 +177,7 @@ describe('in words', () => {
       'Fleet 27: 16:00 is as good as sure, ready about 15:00.',
     )
     expect(english(promiseWords(job, promise(0.6, at(15, 50), at(16, 40)), now))).toBe(
-      'Fleet 27: 16:00 is kept on 6 of 10 days; sure is 16:40.',
+      'Fleet 27: 16:00 is kept on 6 of 10 days; sure by 16:40.',
     )
   })
   test('a vehicle that stays for the sake of its film says so; one that leaves when it is done does not', () => {

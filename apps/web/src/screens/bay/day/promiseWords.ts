@@ -42,7 +42,7 @@ export function promiseWords(job: Job, { readyAt, chance, sureAt }: DayPromise, 
   const sure = new Date(sureAt)
   return sure <= due
     ? say`${vehicleName(job)}: ${promised} is ${chanceWords(chance)}, ready about ${name(whenWords(new Date(readyAt), now))}.`
-    : say`${vehicleName(job)}: ${promised} is ${chanceWords(chance)}; sure is ${name(whenWords(sure, now))}.`
+    : say`${vehicleName(job)}: ${promised} is ${chanceWords(chance)}; sure by ${name(whenWords(sure, now))}.`
 }
 
 /** Less often kept is a warning. */
