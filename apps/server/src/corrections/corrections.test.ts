@@ -1,6 +1,6 @@
-import { bay, type Bay, formDoc, jobBundle, jobList, removedThings } from '@truelay/contract'
+import { bay, type Bay, dayPlan, formDoc, jobBundle, jobList, removedThings } from '@truelay/contract'
 import { smallEvents, smallPlan, smallStep } from '@truelay/contract/testing'
-import { say } from '@truelay/core/say'
+import { name, say } from '@truelay/core/say'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { DemoServer, noon, said } from '../testing/demoServer.ts'
 
@@ -258,6 +258,29 @@ describe('a whole kit', () => {
   })
 })
 
+/** A plan of the day in which a reason names a vehicle. */
+const planNaming = (plate: string) => {
+  const at = noon.toISOString()
+  const leaves = {
+    id: '0412 leaves',
+    jobId: '0412',
+    partId: null,
+    stepIds: [],
+    says: null,
+    people: [],
+    startAt: at,
+    endAt: at,
+  }
+  return dayPlan.parse({
+    madeAt: at,
+    works: [{ ...leaves, because: say`“${name(plate)}” has to be done first` }],
+    late: [],
+    leftOut: [],
+    endsAt: at,
+    noSoonerThan: at,
+  })
+}
+
 describe('a customer who asks for it', () => {
   const customer = 'Harbour car-share co-operative'
   const sign = (id: string) => send('PUT', `/jobs/${id}/sign-off`, { name: 'R. Holm', strokes: [[0.1, 0.2, 0.3, 0.4]] })
@@ -273,6 +296,7 @@ describe('a customer who asks for it', () => {
   test('is found nowhere any more; what was done to the vehicle stays', async () => {
     await finish('0412-bonnet')
     await sign('0412')
+    await demo.keepDay(planNaming('Fleet 27'))
     await send('PUT', '/parts/0412-headlamp-left/light-acknowledged', { name: 'R. Holm', says: say`Half of it.` })
     await send('PUT', '/jobs/0412/hand-over', { personId: 'ines', name: 'R. Holm', strokes: [[0.1, 0.2]] })
     await closeAll()

@@ -26,6 +26,8 @@ export const forgetCustomer = (database: Database, customer: string): Promise<Fo
         sentence: say`${counted(open.length, '# job for this customer is', '# jobs for this customer are')} not handed over yet.`,
         fix: say`Hand it over or remove it first; nothing was changed.`,
       })
+    // Plans of the day name vehicles by their plates; the next one is made from what is left.
+    await db.run(sql`delete from day_plans where id <> 'wishes'`)
     const ids = theirs.map(({ id }) => id)
     await db.update(jobs).set({ customer: forgotten, plate: forgotten }).where(inArray(jobs.id, ids))
     const told = new Set([customer, ...theirs.map(({ plate }) => plate)])

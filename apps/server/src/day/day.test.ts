@@ -246,6 +246,12 @@ describe('the plan of the day', () => {
       expect((await day.answer()).plan).toEqual(plan)
       await day.settled()
     })
+    test('that are past go with the next one: who is back, and parts that are done', async () => {
+      const past = new Date(noon.getTime() - 60_000).toISOString()
+      await begin(...steps.map(({ id }) => ({ kind: 'stepDone', stepId: id })))
+      const pins = [{ partId: '0412-bonnet', personId: 'bo', notBefore: null }]
+      expect((await wish({ pins, away: [{ personId: 'ines', until: past }] })).body).toEqual({ pins: [], away: [] })
+    })
     test('of people and parts that are not here change nothing', async () => {
       expect(await wish({ away: [{ personId: 'nobody', until: noon.toISOString() }] })).toMatchObject({ status: 404 })
       expect(await wish({ pins: [{ partId: 'no-part', personId: null, notBefore: null }] })).toMatchObject({

@@ -26,7 +26,7 @@ export function dayRoutes(database: Database, now: () => Date, keeper: DayKeeper
   })
   routes.put(
     '/day/wishes',
-    asOneWrite(database, now, (within, req) => saveWishes(within, dayWishes.parse(req.body))),
+    asOneWrite(database, now, (within, req) => saveWishes(within, dayWishes.parse(req.body), now())),
   )
   return routes
 }

@@ -3,6 +3,7 @@ import { name, say } from '@truelay/core/say'
 import { eq } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { readEachStored, toStored } from '../database/stored.ts'
+import { readProgress } from '../fit/queries.ts'
 import { readPart } from '../jobs/queries.ts'
 import { NotFound } from '../reply/reply.ts'
 import { readPeople } from '../shop/people.ts'
@@ -24,8 +25,21 @@ export async function checkWishes(database: Database, { pins, away }: DayWishes)
   for (const { partId } of pins) await readPart(database, partId)
 }
 
-export async function saveWishes(database: Database, wishes: DayWishes): Promise<DayWishes> {
-  await checkWishes(database, wishes)
+/** What is past by now goes: who is back, and parts that are done. */
+async function still(database: Database, { pins, away }: DayWishes, now: Date): Promise<DayWishes> {
+  const progress = await readProgress(
+    database,
+    pins.map(({ partId }) => partId),
+  )
+  return {
+    pins: pins.filter(({ partId }) => progress(partId).state !== 'done'),
+    away: away.filter(({ until }) => new Date(until) > now),
+  }
+}
+
+export async function saveWishes(database: Database, asked: DayWishes, now: Date): Promise<DayWishes> {
+  await checkWishes(database, asked)
+  const wishes = await still(database, asked, now)
   const document = toStored('dayWishes', wishes)
   await database.write((db) =>
     db

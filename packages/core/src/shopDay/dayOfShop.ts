@@ -91,7 +91,8 @@ export const comesTask = (jobId: string): string => `${jobId} comes`
 export const leavesTask = (jobId: string): string => `${jobId} leaves`
 
 /** The day of a shop as tasks: every vehicle holds its place from when it comes until it leaves, every part is worked as its plan has it. */
-export function dayOfShop({ people, guns, jobs, practice }: ShopToday): DayOfShop {
+export function dayOfShop({ people, guns, jobs: asked, practice }: ShopToday): DayOfShop {
+  const jobs = asked.map((job) => ({ ...job, parts: job.parts.map((part) => inHandsHere(part, people)) }))
   // Where only new hands are, they do it.
   const anybodyStretches = people.some(({ stretches }) => stretches)
   const parts = jobs.flatMap((job) => job.parts)
@@ -132,6 +133,17 @@ export function dayOfShop({ people, guns, jobs, practice }: ShopToday): DayOfSho
       handOverMinutes: practice.dayHandOver,
       changeOverMinutes: practice.dayChangeOver,
     },
+  }
+}
+
+/** Whoever does not work here any more holds nothing. */
+function inHandsHere(part: PartToDo, people: ShopToday['people']): PartToDo {
+  const here = (id: string | null) => (people.some((one) => one.id === id) ? id : null)
+  return {
+    ...part,
+    inHandOf: here(part.inHandOf),
+    begunBy: here(part.begunBy),
+    pinned: part.pinned === null ? null : { ...part.pinned, person: here(part.pinned.person) },
   }
 }
 

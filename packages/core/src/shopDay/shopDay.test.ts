@@ -249,6 +249,16 @@ describe('the day of a shop', () => {
       const alone = planned(shop([job('A', { parts })], { people: people(false) })).plan
       expect(handsOf(alone, 'A bonnet').size).toBe(1)
     })
+    test('who does not work here any more holds nothing, whatever was said or begun', () => {
+      const gone = part('A bonnet', {
+        done: 1,
+        inHandOf: 'Gone',
+        begunBy: 'Gone',
+        pinned: { person: 'Gone', notBeforeIn: null },
+      })
+      const { plan } = planned(shop([job('A', { parts: [gone] })]))
+      expect(handsOf(plan, 'A bonnet').size).toBe(1)
+    })
     test('what somebody is to do, and what is put off, is kept to', () => {
       const parts = [part('A bonnet', { pinned: { person: 'Tarek', notBeforeIn: 90 } }), part('A lamp')]
       const { plan, at } = planned(shop([job('A', { parts })]))
