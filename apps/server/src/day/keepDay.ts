@@ -67,10 +67,13 @@ export class DayKeeper {
 
   /** What the plan would be with other wishes, pushed through as it stands; nothing is kept. */
   async tried(wishes: DayWishes): Promise<DayTried> {
-    // After a restart the steps of parts are known when the first search has ended.
-    await this.settled()
     const { plan } = await this.standing()
-    const gathered = await this.gathered(wishes, plan)
+    let gathered = await this.gathered(wishes, plan)
+    if (hasUnknown(gathered.asked) && this.searching !== null) {
+      // After a restart the steps of parts are known when the first search has ended.
+      await this.settled()
+      gathered = await this.gathered(wishes, plan)
+    }
     const reckoned = reckonDay({ ...withoutUnknown(gathered.asked), ...this.pushed(plan, gathered) }, () => 0)
     if (reckoned === null) return { plan: null, done: [] }
     const would = planOf(gathered, reckoned)
@@ -97,7 +100,11 @@ export class DayKeeper {
       also: draft,
     })
     const unknown = gathered.leftOut.filter(({ jobId }) => jobId === draft.job.id).length
-    const reckoned = await this.reckon?.({ ...gathered.asked, before: beforeOf(plan, gathered.from) })
+    const reckoned = await this.reckon?.({
+      ...gathered.asked,
+      asksHelp: false,
+      before: beforeOf(plan, gathered.from),
+    })
     const found = reckoned?.promises.find(({ jobId }) => jobId === draft.job.id)
     const at = (minute: number) => new Date(gathered.from.getTime() + minute * 60_000).toISOString()
     return found === undefined
@@ -139,7 +146,7 @@ export class DayKeeper {
   /** The plan that stands, with what has happened: nobody waits for a search. Left out where a part is not planned yet. */
   private async push(plan: DayPlan, of: string, wishes: DayWishes): Promise<void> {
     const gathered = await this.gathered(wishes, plan)
-    if (gathered.asked.jobs.some(({ parts }) => parts.some(({ steps }) => steps === null))) return
+    if (hasUnknown(gathered.asked)) return
     const reckoned = reckonDay({ ...gathered.asked, ...this.pushed(plan, gathered) }, () => 0)
     if (reckoned === null) return
     const pushed = planOf(gathered, reckoned)
@@ -200,6 +207,9 @@ export class DayKeeper {
       .digest('hex')
   }
 }
+
+const hasUnknown = ({ jobs }: Gathered['asked']): boolean =>
+  jobs.some(({ parts }) => parts.some(({ steps }) => steps === null))
 
 /** Without the parts of which the steps are not known: to plan them takes seconds, and the server answers others meanwhile. */
 const withoutUnknown = (asked: Gathered['asked']): Gathered['asked'] => ({

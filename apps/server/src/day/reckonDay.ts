@@ -33,6 +33,8 @@ export interface DayAsked extends Omit<ShopToday, 'jobs' | 'practice'> {
   readonly paces: readonly (PaceOf & { readonly pace: number | null })[]
   /** What earlier fits teach of parts, where that has been reckoned already. */
   readonly known?: Readonly<Record<string, Pace>> | undefined
+  /** Whether anybody asks what would help where something is late; they do if left out. */
+  readonly asksHelp?: boolean
   /** The plan that stands, if there is one. */
   readonly before: readonly WorkBefore[]
 }
@@ -78,7 +80,7 @@ const sure = 0.9
  * found. Parts that cannot be planned are left out.
  */
 export function reckonDay(asked: DayAsked, spentMs: () => number): DayReckoned | null {
-  const { jobs, seconds, before, practice, ...shop } = asked
+  const { jobs, seconds, before, practice, asksHelp = seconds > 0, ...shop } = asked
   const steps: Record<string, readonly StepOutline[]> = {}
   const paces = asked.known ?? pacesOf(asked)
   const known = jobs.map((job) => ({
@@ -107,7 +109,7 @@ export function reckonDay(asked: DayAsked, spentMs: () => number): DayReckoned |
     order: order.value,
     works,
     overdue,
-    helps: seconds === 0 ? null : whatHelps(today, order.value, { secondsEach: helpSeconds, spentMs }),
+    helps: !asksHelp ? null : whatHelps(today, order.value, { secondsEach: helpSeconds, spentMs }),
     steps,
     paces,
     promises: jobs.map(({ jobId, dueIn }) => {
