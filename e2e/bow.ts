@@ -15,11 +15,16 @@ export async function readBow(page: Page, height: (xMm: number, yMm: number) => 
     await expect(enough.or(next).first()).toBeVisible()
     if (await enough.isVisible()) break
     const told = (await page.getByText(/gap read in the middle/).textContent()) ?? ''
-    const [fx = 0, fy = 0, tx = 0, ty = 0] = (told.replaceAll('−', '-').match(/-?\d+, -?\d+/g) ?? []).flatMap((p) =>
-      p.split(', ').map(Number),
-    )
-    const sagitta = height((fx + tx) / 2, (fy + ty) / 2) - (height(fx, fy) + height(tx, ty)) / 2
     await page.getByRole('button', { name: 'Lay it there' }).click()
+    // Where it was laid stands at the reading itself: the suggestion may have moved on by then.
+    const laid = page
+      .getByRole('listitem')
+      .nth(i)
+      .getByText(/^from .* to /)
+    const [fx = 0, fy = 0, tx = 0, ty = 0] = (
+      ((await laid.textContent()) ?? '').replaceAll('−', '-').match(/-?\d+, -?\d+/g) ?? []
+    ).flatMap((p) => p.split(', ').map(Number))
+    const sagitta = height((fx + tx) / 2, (fy + ty) / 2) - (height(fx, fy) + height(tx, ty)) / 2
     await bowGap(page, i + 1).fill(sagitta.toFixed(1))
     await expect(page.getByText(told, { exact: true })).toBeHidden()
   }
