@@ -36,8 +36,6 @@ export interface Gathered {
   readonly names: ReadonlyMap<string, string>
   readonly vehicles: ReadonlyMap<string, string>
   readonly people: ReadonlyMap<string, string>
-  /** Promised times by job. */
-  readonly due: ReadonlyMap<string, Date>
 }
 
 export interface GatherOptions {
@@ -101,7 +99,6 @@ export async function gatherDay(
     names: new Map(all.flatMap(({ parts }) => parts.map(({ id, name }) => [id, name]))),
     vehicles: new Map(all.map(({ job }) => [job.id, `${job.vehicle.model} ${job.vehicle.plate}`])),
     people: new Map(people.map(({ id, name }) => [id, name])),
-    due: new Map(all.map(({ job }) => [job.id, new Date(job.dueAt)])),
     asked: {
       seconds,
       practice,

@@ -159,7 +159,10 @@ export class DayKeeper {
     const { plan } = await this.standing()
     const gathered = await this.gathered(wishes, plan)
     const reckoned = await reckon({ ...gathered.asked, before: beforeOf(plan, gathered.from) })
-    if (reckoned === null) return
+    if (reckoned === null) {
+      this.failed(new Error('no plan of the day was found'))
+      return
+    }
     for (const [part, key] of gathered.keys) this.steps.set(key, reckoned.steps[part] ?? [])
     this.paces = reckoned.paces
     // What has happened meanwhile was not in it: the next search takes that up.

@@ -12,7 +12,7 @@ import { rowOfPart } from './rowOfPart.ts'
 import { jobs, parts } from './table.ts'
 
 /** Until a sensor tells the room, a new job takes the climate of the last one. */
-const usualRoom = { temperatureC: 20, humidityPercent: 50 }
+export const usualRoom = { temperatureC: 20, humidityPercent: 50 }
 
 /** Takes in a vehicle: the next free number, its parts with the forms and pieces that the model knows. */
 export async function addJob(database: Database, draft: NewJob): Promise<Job> {

@@ -87,16 +87,14 @@ const placeOf = (place: string) => `place ${place}`
 /** To hand a vehicle over: somebody is there for it, so it leaves while the shop is open. */
 const handOverMinutes = 5
 const stretching = 'stretches film'
-export const comesTask = (jobId: string): string => `${jobId} comes`
+const comesTask = (jobId: string): string => `${jobId} comes`
 export const leavesTask = (jobId: string): string => `${jobId} leaves`
 
 /** The day of a shop as tasks: every vehicle holds its place from when it comes until it leaves, every part is worked as its plan has it. */
 export function dayOfShop({ people, guns, jobs: asked, practice }: ShopToday): DayOfShop {
   const jobs = asked.map((job) => ({ ...job, parts: job.parts.map((part) => inHandsHere(part, people)) }))
-  // Where only new hands are, they do it.
-  const anybodyStretches = people.some(({ stretches }) => stretches)
   const parts = jobs.flatMap((job) => job.parts)
-  const ofJobs = jobs.map((job) => jobTasks(job, practice, anybodyStretches))
+  const ofJobs = jobs.map((job) => jobTasks(job, practice, people))
   return {
     works: ofJobs.flatMap(({ works }) => works),
     overdue: jobs.flatMap(({ jobId, parts: own }) =>
@@ -147,13 +145,20 @@ function inHandsHere(part: PartToDo, people: ShopToday['people']): PartToDo {
   }
 }
 
-function jobTasks(job: JobToDo, practice: DayPractice, anybodyStretches: boolean): { tasks: DayTask[]; works: Work[] } {
+function jobTasks(
+  job: JobToDo,
+  practice: DayPractice,
+  people: ShopToday['people'],
+): { tasks: DayTask[]; works: Work[] } {
+  // Where too few others are, new hands do it.
+  const able = people.filter(({ stretches }) => stretches).length
+
   const { jobId } = job
   const comes = comesTask(jobId)
   const leaves = leavesTask(jobId)
   const moment = { minutes: 0, people: 0, tools: [] }
   const here = job.comesIn <= 0
-  const byPart = tasksOfParts(job, comes, practice)
+  const byPart = tasksOfParts(job, comes, practice, people.length)
   const sequence = job.orders.flatMap((order) => afterOf(order, byPart))
   const looks = job.looks.map(
     ({ id, minutes, readyIn }): DayTask => ({
@@ -178,7 +183,7 @@ function jobTasks(job: JobToDo, practice: DayPractice, anybodyStretches: boolean
         ({ task, stretches }): DayTask => ({
           ...task,
           after: [...task.after, ...sequence.filter(({ of }) => of === task.id).map(({ after }) => after)],
-          ...(stretches && anybodyStretches && task.skill === undefined ? { skill: stretching } : {}),
+          ...(stretches && task.people <= able && task.skill === undefined ? { skill: stretching } : {}),
         }),
       ),
       ...looks,
@@ -202,7 +207,12 @@ function jobTasks(job: JobToDo, practice: DayPractice, anybodyStretches: boolean
 }
 
 /** The tasks of every part; of parts with the same bottle one mixes it: who has begun, else who comes first. */
-function tasksOfParts({ parts, orders, sets }: JobToDo, comes: string, practice: DayPractice): Map<string, PartTask[]> {
+function tasksOfParts(
+  { parts, orders, sets }: JobToDo,
+  comes: string,
+  practice: DayPractice,
+  hands: number,
+): Map<string, PartTask[]> {
   const undone = (part: PartToDo) => part.steps.slice(part.done).some(({ phase }) => phase === 'mix')
   const mixed = (part: PartToDo) => part.steps.slice(0, part.done).some(({ phase }) => phase === 'mix')
   const rank = (part: PartToDo) => [-part.done, orders.filter(({ next }) => next === part.partId).length] as const
@@ -216,6 +226,7 @@ function tasksOfParts({ parts, orders, sets }: JobToDo, comes: string, practice:
     const own = partTasks(part, {
       comes,
       practice,
+      hands,
       sameHands: sets.find((set) => set.includes(part.partId))?.join(' '),
       bottle:
         bottle === null || sharing.length < 2

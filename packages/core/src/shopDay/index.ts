@@ -1,7 +1,6 @@
 export {
   type DayOfShop,
   dayOfShop,
-  comesTask,
   type JobToDo,
   leavesTask,
   type LookToDo,

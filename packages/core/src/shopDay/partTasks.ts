@@ -47,6 +47,8 @@ export interface PartAround {
   readonly bottle: 'mixed here' | 'mixed for others' | 'stands' | { readonly after: string }
   /** What stays in one pair of hands; the part by itself if left out. */
   readonly sameHands?: string | undefined
+  /** How many work here: a step for two is done alone by who is alone. */
+  readonly hands?: number | undefined
   readonly practice: Pick<DayPractice, 'dayPairSlack'>
 }
 
@@ -78,6 +80,7 @@ export function partTasks(part: PartToDo, around: PartAround): PartTask[] {
     const worked = run.reduce((sum, step) => sum + (fetched(step) ? fetchMinutes : part.pace * step.minutes), 0)
     const minutes = Math.max(1, Math.round(worked))
     const begun = k === 0 && inHandOf !== null
+    const people = Math.min(first.people, around.hands ?? first.people)
     const left = k === 0 ? leftOfLimits(part) : null
     const mixes = run.some(({ phase }) => phase === 'mix')
     const shared = mixes && typeof around.bottle === 'object' ? [{ task: around.bottle.after, minMinutes: 0 }] : []
@@ -89,7 +92,7 @@ export function partTasks(part: PartToDo, around: PartAround): PartTask[] {
       task: {
         id: idOf(k),
         minutes,
-        people: first.people,
+        people,
         tools: first.heats ? [gun] : [],
         sameHands: around.sameHands ?? partId,
         ...(part.begunBy === null ? {} : { begunBy: [part.begunBy] }),
@@ -101,8 +104,9 @@ export function partTasks(part: PartToDo, around: PartAround): PartTask[] {
           ...shared,
         ].reduce(joined, []),
         ...(begun
-          ? { skill: atPart(partId), notBefore: 0, notAfter: minutes }
-          : pinned?.person != null && first.people === 1
+          ? // Of two only one has it in hand.
+            { ...(people === 1 ? { skill: atPart(partId) } : {}), notBefore: 0, notAfter: minutes }
+          : pinned?.person != null && people === 1
             ? { skill: keptFor(partId) }
             : {}),
         ...(k === 0 && !begun && from > 0 ? { notBefore: from } : {}),

@@ -249,6 +249,28 @@ describe('the day of a shop', () => {
       const alone = planned(shop([job('A', { parts })], { people: people(false) })).plan
       expect(handsOf(alone, 'A bonnet').size).toBe(1)
     })
+    test('what is in hand and goes on with two is taken up by those hands and another', () => {
+      const steps = [step('soak'), step('peel', { people: 2 }), step('look')]
+      const held = part('A bonnet', { steps, done: 1, inHandOf: 'Ines', begunBy: 'Ines' })
+      const { plan, at } = planned(shop([job('A', { parts: [held] })]))
+      expect(at('A bonnet 1')).toBe(0)
+      expect(handsOf(plan, 'A bonnet')).toEqual(new Set(['Ines', 'Tarek']))
+    })
+    test('who is alone does steps for two alone', () => {
+      const steps = [step('soak'), step('peel', { people: 2 }), step('look')]
+      const people = [{ id: 'Ines', away: [], stretches: true }]
+      const { plan } = planned(shop([job('A', { parts: [part('A bonnet', { steps })] })], { people }))
+      expect(handsOf(plan, 'A bonnet')).toEqual(new Set(['Ines']))
+    })
+    test('film that two stretch is no hindrance where only one may alone', () => {
+      const steps = [step('pull', { people: 2, stretches: true })]
+      const people = [
+        { id: 'Ines', away: [], stretches: true },
+        { id: 'Bo', away: [], stretches: false },
+      ]
+      const { plan } = planned(shop([job('A', { parts: [part('A bonnet', { steps })] })], { people }))
+      expect(handsOf(plan, 'A bonnet').size).toBe(2)
+    })
     test('who does not work here any more holds nothing, whatever was said or begun', () => {
       const gone = part('A bonnet', {
         done: 1,

@@ -45,20 +45,16 @@ export function HoursFields({ hours, onChange }: HoursFieldsProps) {
               <span className="text-body text-quiet">{t`closed`}</span>
             ) : (
               <>
-                <TextInput
-                  type="time"
-                  aria-label={t`${dayName}, from`}
+                <TimeInput
+                  label={t`${dayName}, from`}
                   value={open.from}
-                  className="max-w-36"
-                  onChange={(event) => set(i, { ...open, from: event.target.value })}
+                  onChange={(time) => set(i, { ...open, from: time })}
                 />
                 <span className="text-quiet">{t`to`}</span>
-                <TextInput
-                  type="time"
-                  aria-label={t`${dayName}, until`}
+                <TimeInput
+                  label={t`${dayName}, until`}
                   value={open.to}
-                  className="max-w-36"
-                  onChange={(event) => set(i, { ...open, to: event.target.value })}
+                  onChange={(time) => set(i, { ...open, to: time })}
                 />
                 <Pause
                   day={dayName}
@@ -73,6 +69,22 @@ export function HoursFields({ hours, onChange }: HoursFieldsProps) {
     </ul>
   )
 }
+
+interface TimeInputProps {
+  readonly label: string
+  readonly value: string
+  readonly onChange: (time: string) => void
+}
+
+const TimeInput = ({ label, value, onChange }: TimeInputProps) => (
+  <TextInput
+    type="time"
+    aria-label={label}
+    value={value}
+    className="max-w-36"
+    onChange={(event) => onChange(event.target.value)}
+  />
+)
 
 type Hours = NonNullable<WeekHours[number]>
 const withoutPause = ({ from, to }: Hours): Hours => ({ from, to })
@@ -98,20 +110,16 @@ function Pause({ day, pause, onChange }: PauseProps) {
   return (
     <span className="flex items-center gap-x-3">
       <span className="text-quiet">{t`break`}</span>
-      <TextInput
-        type="time"
-        aria-label={t`${day}, break from`}
+      <TimeInput
+        label={t`${day}, break from`}
         value={pause.from}
-        className="max-w-36"
-        onChange={(event) => onChange({ ...pause, from: event.target.value })}
+        onChange={(time) => onChange({ ...pause, from: time })}
       />
       <span className="text-quiet">{t`to`}</span>
-      <TextInput
-        type="time"
-        aria-label={t`${day}, break until`}
+      <TimeInput
+        label={t`${day}, break until`}
         value={pause.to}
-        className="max-w-36"
-        onChange={(event) => onChange({ ...pause, to: event.target.value })}
+        onChange={(time) => onChange({ ...pause, to: time })}
       />
       <button
         type="button"

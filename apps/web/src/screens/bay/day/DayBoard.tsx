@@ -62,6 +62,7 @@ export function DayBoard({ bay, plan, making, changes, now }: DayBoardProps) {
     const dragged = bar === undefined ? null : droppedAt(bar, event, lanes)
     if (bar !== undefined && dragged !== null) setOpen({ bar, dragged })
   }
+  const stale = !making && now.getTime() - new Date(plan.madeAt).getTime() > staleMs
   const openBar = open !== null && 'bar' in open ? open.bar : null
   const parts = new Map(bay.jobs.flatMap((one) => one.parts).map((part) => [part.partId, part]))
   return (
@@ -89,7 +90,13 @@ export function DayBoard({ bay, plan, making, changes, now }: DayBoardProps) {
           {asList ? t`As a board` : t`As lists`}
         </button>
         <p className="text-body text-quiet">
-          {making ? t`A better plan is being looked for` : t`All done ${whenWords(new Date(plan.endsAt), now)}`}
+          {stale ? (
+            <strong className="text-amber-ink">{t`As it was at ${whenWords(new Date(plan.madeAt), now)}: nothing newer was found.`}</strong>
+          ) : making ? (
+            t`A better plan is being looked for`
+          ) : (
+            t`All done ${whenWords(new Date(plan.endsAt), now)}`
+          )}
         </p>
       </div>
       <Overdue plan={plan} parts={parts} />
@@ -159,6 +166,9 @@ export function DayBoard({ bay, plan, making, changes, now }: DayBoardProps) {
     </section>
   )
 }
+
+/** It is pushed through every five minutes: an older one could not be. */
+const staleMs = 12 * 60_000
 
 const nothing = () => undefined
 const silent = { onDragStart: nothing, onDragOver: nothing, onDragEnd: nothing, onDragCancel: nothing }

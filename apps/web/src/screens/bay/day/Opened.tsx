@@ -94,7 +94,7 @@ export function Opened({ bar, plan, parts, bay, now, dragged, onClose }: OpenedP
       </div>
       {draft === null ? null : (
         <div className="mt-2 flex flex-wrap items-start gap-x-6 gap-y-2">
-          <Cost wishes={withPin(wishes, draft)} plan={plan} bay={bay} now={now} said={said} />
+          <Cost partId={part.partId} wishes={withPin(wishes, draft)} plan={plan} bay={bay} now={now} said={said} />
           <span className="flex gap-2 sm:ml-auto">
             <Button
               look="go"
@@ -146,6 +146,7 @@ export function wishWords({ personId, notBefore }: Pin, part: string, people: re
 }
 
 interface CostProps {
+  readonly partId: Pin['partId']
   readonly wishes: DayWishes
   readonly plan: DayPlan
   readonly bay: Bay
@@ -154,10 +155,11 @@ interface CostProps {
 }
 
 /** What it would cost: answered while one looks, the rest of the plan in its order. */
-function Cost({ wishes, plan, bay, now, said }: CostProps) {
+function Cost({ partId, wishes, plan, bay, now, said }: CostProps) {
   const t = useWords()
   const { data, error, isFetching } = useDayTriedQuery(wishes)
   if (error !== undefined) return <WhatFailed error={error} />
+  const done = data?.done.find((one) => one.partId === partId)?.at
   const costs =
     data?.plan == null
       ? []
@@ -169,7 +171,9 @@ function Cost({ wishes, plan, bay, now, said }: CostProps) {
         )
   return (
     <div className="min-w-0 text-body" role="status">
-      <p className="font-bold">{t(said)}</p>
+      <p className="font-bold">
+        {t(said)} {done === undefined || isFetching ? '' : t`Done about ${whenWords(new Date(done), now)}.`}
+      </p>
       {isFetching || data === undefined ? (
         <p className="text-quiet">{t`Looking what it costs`}</p>
       ) : data.plan === null ? (
