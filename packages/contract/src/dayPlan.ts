@@ -84,6 +84,8 @@ export type ShopDayPlan = z.infer<typeof shopDayPlan>
 
 /** What a change of the plan would cost. */
 export const dayTried = z.strictObject({
+  /** The same without the change, reckoned alike. */
+  without: z.array(promise),
   /** Null: no plan was found with it. */
   plan: dayPlan.pick({ late: true, promises: true, endsAt: true }).nullable(),
   /** When each pinned part would be done. */

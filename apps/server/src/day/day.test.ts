@@ -243,6 +243,9 @@ describe('the plan of the day', () => {
       })
       expect(new Date(tried.done[0]?.at ?? 0) > notBefore).toBe(true)
       expect(tried.plan?.endsAt).not.toBe(plan.endsAt)
+      // Without a change nothing is between them.
+      const same = await day.tried({ pins: [], away: [] })
+      expect(same.plan?.promises).toEqual(same.without)
       expect((await day.answer()).plan).toEqual(plan)
       await day.settled()
     })

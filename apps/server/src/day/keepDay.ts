@@ -74,11 +74,17 @@ export class DayKeeper {
       await this.settled()
       gathered = await this.gathered(wishes, plan)
     }
-    const reckoned = reckonDay({ ...withoutUnknown(gathered.asked), ...this.pushed(plan, gathered) }, () => 0)
-    if (reckoned === null) return { plan: null, done: [] }
-    const would = planOf(gathered, reckoned)
+    const pushed = (day: Gathered): DayPlan | null => {
+      const reckoned = reckonDay({ ...withoutUnknown(day.asked), ...this.pushed(plan, day) }, () => 0)
+      return reckoned === null ? null : planOf(day, reckoned)
+    }
+    // Both from now and alike, so that only the change is between them.
+    const without = pushed(await this.gathered(await readWishes(this.database), plan))?.promises ?? []
+    const would = pushed(gathered)
+    if (would === null) return { without, plan: null, done: [] }
     const { late, promises, endsAt } = would
     return {
+      without,
       plan: { late, ...(promises === undefined ? {} : { promises }), endsAt },
       done: wishes.pins.flatMap(({ partId }) => {
         const ends = would.works.filter((work) => work.partId === partId).map(({ endAt }) => endAt)

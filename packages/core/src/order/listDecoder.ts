@@ -136,11 +136,11 @@ export class ListDecoder {
     return from
   }
 
-  /** Until when a task may start by the greatest waits after what is placed; only where people are told apart. */
+  /** Until when a task may start by its latest end and the greatest waits after what is placed; only where people are told apart. */
   private latestOf(task: number): number {
-    const { outRows, crew } = this.net
-    let latest = never
-    if (crew === null) return latest
+    const { outRows, crew, late } = this.net
+    if (crew === null) return never
+    let latest = late[task] as number
     for (let a = outRows.first[task] as number; a < (outRows.first[task + 1] as number); a++) {
       const start = this.start[outRows.to[a] as number] as number
       const at = start - (outRows.lag[a] as number)

@@ -267,6 +267,15 @@ describe('in the hands that began it', () => {
     expect(ends(made(60))).toMatchObject({ startMinute: 50, people: ['Ines'] })
     expect(ends(made(20))).toMatchObject({ startMinute: 10, people: ['Tarek'] })
   })
+  test('they are not waited for beyond a latest end', () => {
+    const tasks = [
+      task('elsewhere', 20, { skill: 'only Ines' }),
+      piece('peel', 'door', { notAfter: 12, begunBy: ['Ines'] }),
+    ]
+    const people = [{ ...ines, skills: ['only Ines'] }, tarek]
+    const made = plan({ people, tools: [], tasks, handOverMinutes: 60 })
+    expect(made.tasks.find(({ id }) => id === 'peel')).toMatchObject({ startMinute: 0, people: ['Tarek'] })
+  })
   test('who began it before the plan counts as well', () => {
     const made = plan({
       people: [ines, tarek],

@@ -138,7 +138,6 @@ export function DayBoard({ bay, plan, making, changes, now }: DayBoardProps) {
         <Opened
           key={`${open.bar.works[0]?.id} ${open.dragged?.personId} ${open.dragged?.notBefore}`}
           bar={open.bar}
-          plan={plan}
           parts={parts}
           bay={bay}
           now={now}

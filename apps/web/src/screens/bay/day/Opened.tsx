@@ -1,4 +1,4 @@
-import { type Bay, type DayPlan, type DayWishes, type PartProgress, type Person, worksHere } from '@truelay/contract'
+import { type Bay, type DayWishes, type PartProgress, type Person, worksHere } from '@truelay/contract'
 import { name, say, type Sentence } from '@truelay/core/say'
 import { addDays, addMinutes, startOfDay } from 'date-fns'
 import { useState } from 'react'
@@ -18,7 +18,6 @@ type Pin = DayWishes['pins'][number]
 
 interface OpenedProps {
   readonly bar: Bar
-  readonly plan: DayPlan
   readonly parts: ReadonlyMap<string, PartProgress>
   readonly bay: Bay
   readonly now: Date
@@ -28,7 +27,7 @@ interface OpenedProps {
 }
 
 /** What a bar stands for: when, what, with whom, why not earlier; the way there; and who else could do it, or when else, with what that costs. */
-export function Opened({ bar, plan, parts, bay, now, dragged, onClose }: OpenedProps) {
+export function Opened({ bar, parts, bay, now, dragged, onClose }: OpenedProps) {
   const t = useWords()
   const { wishes, wish, isLoading, error } = useWishes()
   const [first] = bar.works
@@ -94,7 +93,7 @@ export function Opened({ bar, plan, parts, bay, now, dragged, onClose }: OpenedP
       </div>
       {draft === null ? null : (
         <div className="mt-2 flex flex-wrap items-start gap-x-6 gap-y-2">
-          <Cost partId={part.partId} wishes={withPin(wishes, draft)} plan={plan} bay={bay} now={now} said={said} />
+          <Cost partId={part.partId} wishes={withPin(wishes, draft)} bay={bay} now={now} said={said} />
           <span className="flex gap-2 sm:ml-auto">
             <Button
               look="go"
@@ -148,14 +147,13 @@ export function wishWords({ personId, notBefore }: Pin, part: string, people: re
 interface CostProps {
   readonly partId: Pin['partId']
   readonly wishes: DayWishes
-  readonly plan: DayPlan
   readonly bay: Bay
   readonly now: Date
   readonly said: Sentence
 }
 
 /** What it would cost: answered while one looks, the rest of the plan in its order. */
-function Cost({ partId, wishes, plan, bay, now, said }: CostProps) {
+function Cost({ partId, wishes, bay, now, said }: CostProps) {
   const t = useWords()
   const { data, error, isFetching } = useDayTriedQuery(wishes)
   if (error !== undefined) return <WhatFailed error={error} />
@@ -164,8 +162,8 @@ function Cost({ partId, wishes, plan, bay, now, said }: CostProps) {
     data?.plan == null
       ? []
       : costWords(
-          plan,
-          data.plan,
+          data.without,
+          data.plan.promises ?? [],
           bay.jobs.map(({ job }) => job),
           now,
         )

@@ -1,4 +1,4 @@
-import type { DayPlan, DayTried, Job } from '@truelay/contract'
+import type { DayPromise, Job } from '@truelay/contract'
 import { minutes, name, say, type Sentence } from '@truelay/core/say'
 import { whenWords } from '../../../ui/minutesWords.ts'
 import { chanceWords, vehicleName } from './promiseWords.ts'
@@ -8,14 +8,14 @@ const worthSaying = 5
 
 /** What a change costs, vehicle by vehicle; empty where every vehicle is ready as it was. */
 export function costWords(
-  plan: DayPlan,
-  tried: NonNullable<DayTried['plan']>,
+  without: readonly DayPromise[],
+  tried: readonly DayPromise[],
   jobs: readonly Job[],
   now: Date,
 ): Sentence[] {
-  return (tried.promises ?? []).flatMap(({ jobId, readyAt, chance }) => {
+  return tried.flatMap(({ jobId, readyAt, chance }) => {
     const job = jobs.find(({ id }) => id === jobId)
-    const was = plan.promises?.find((one) => one.jobId === jobId)
+    const was = without.find((one) => one.jobId === jobId)
     if (job === undefined || was === undefined) return []
     const later = Math.round((new Date(readyAt).getTime() - new Date(was.readyAt).getTime()) / 60_000)
     const vehicle = vehicleName(job)

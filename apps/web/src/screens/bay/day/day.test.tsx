@@ -190,8 +190,8 @@ describe('in words', () => {
     expect(staysWords(staying(at(10, 15)), job, now)).toBeNull()
   })
   test('what a change costs is said by vehicle; a few minutes are nothing', () => {
-    const plans = (ready: string) => ({ ...plan, promises: [promise(0.5, ready, ready)] })
-    const cost = (ready: string) => costWords(plans(at(15)), plans(ready), [job], now).map((one) => english(one))
+    const promises = (ready: string) => [promise(0.5, ready, ready)]
+    const cost = (ready: string) => costWords(promises(at(15)), promises(ready), [job], now).map((one) => english(one))
     expect(cost(at(15, 25))).toEqual([
       'Fleet 27 is ready 25 minutes later, about 15:25: its promise is kept on 5 of 10 days.',
     ])
