@@ -178,6 +178,11 @@ export class DayKeeper {
     }
     const document = toStored('dayPlan', planOf(gathered, reckoned))
     await this.save(rows.kept, of, document)
+    if (plan === null) {
+      // When film lies is known from now on, and with it how long it has to stay indoors: once more, and that is the plan of the morning.
+      this.searched = null
+      return
+    }
     const day = dayOf(gathered.from)
     const [first] = await this.database.read.select().from(dayPlanRows).where(eq(dayPlanRows.id, rows.morning))
     if (first?.of !== day) await this.save(rows.morning, day, document)

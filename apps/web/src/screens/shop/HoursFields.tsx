@@ -58,7 +58,7 @@ export function HoursFields({ hours, onChange }: HoursFieldsProps) {
                 />
                 <Pause
                   day={dayName}
-                  pause={open.pause}
+                  hours={open}
                   onChange={(pause) => set(i, pause === undefined ? withoutPause(open) : { ...open, pause })}
                 />
               </>
@@ -91,12 +91,12 @@ const withoutPause = ({ from, to }: Hours): Hours => ({ from, to })
 
 interface PauseProps {
   readonly day: string
-  readonly pause: Hours['pause']
+  readonly hours: Hours
   readonly onChange: (pause: Hours['pause']) => void
 }
 
 /** The break of a day: nothing is planned into it. */
-function Pause({ day, pause, onChange }: PauseProps) {
+function Pause({ day, hours: { from, to, pause }, onChange }: PauseProps) {
   const t = useWords()
   if (pause === undefined)
     return (
@@ -108,7 +108,7 @@ function Pause({ day, pause, onChange }: PauseProps) {
       >{t`break`}</button>
     )
   return (
-    <span className="flex items-center gap-x-3">
+    <span className="flex flex-wrap items-center gap-x-3">
       <span className="text-quiet">{t`break`}</span>
       <TimeInput
         label={t`${day}, break from`}
@@ -129,6 +129,12 @@ function Pause({ day, pause, onChange }: PauseProps) {
       >
         <X size={20} aria-hidden="true" />
       </button>
+      {from <= pause.from && pause.from < pause.to && pause.to <= to ? null : (
+        <span
+          role="alert"
+          className="text-body text-amber-ink"
+        >{t`It has to end after it begins, within the hours.`}</span>
+      )}
     </span>
   )
 }

@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react'
+import { fireEvent, screen, within } from '@testing-library/react'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { type OpenShop, openShop } from '../../testing/openShop.tsx'
 
@@ -132,5 +132,26 @@ describe('a gun', () => {
   test('that is not there says so', async () => {
     const { sees } = shop.visit('/shop/guns/none')
     await sees('To the shop')
+  })
+})
+
+describe('a break in the hours', () => {
+  test('is added to a day, told where it does not lie within the hours, and kept when it does', async () => {
+    const visit = shop.visit('/shop')
+    await visit.presses('Monday, with a break')
+    const until = (value: string) =>
+      fireEvent.change(screen.getByLabelText('Monday, break until'), { target: { value } })
+    until('18:30')
+    await visit.sees('It has to end after it begins, within the hours.')
+    until('12:45')
+    await visit.seesNo('It has to end after it begins')
+    await visit.presses('Save Opening hours')
+    await expect
+      .poll(async () => (await kept()).hours[0])
+      .toEqual({
+        from: '08:00',
+        to: '17:00',
+        pause: { from: '12:00', to: '12:45' },
+      })
   })
 })

@@ -1,6 +1,7 @@
 import type { DayChanges, Job, Person } from '@truelay/contract'
-import { counted, minutes, name, say, type Sentence } from '@truelay/core/say'
+import { counted, name, say, type Sentence } from '@truelay/core/say'
 import { clockText } from '../../../ui/clockText.ts'
+import { minutesWords } from '../../../ui/minutesWords.ts'
 import { useWords } from '../../../ui/words.ts'
 import { vehicleName } from './promiseWords.ts'
 
@@ -23,8 +24,8 @@ export function SinceMorning({ changes, jobs, people, partName }: SinceMorningPr
     const vehicle = vehicleName(job)
     return [
       laterMinutes > 0
-        ? say`${vehicle} ${minutes(laterMinutes)} later`
-        : say`${vehicle} ${minutes(-laterMinutes)} earlier`,
+        ? say`${vehicle} ${minutesWords(laterMinutes)} later`
+        : say`${vehicle} ${minutesWords(-laterMinutes)} earlier`,
     ]
   })
   const hands = changes.hands.flatMap(({ partId, people: who }) => {

@@ -1,6 +1,6 @@
 import type { DayPromise, Job } from '@truelay/contract'
-import { minutes, name, say, type Sentence } from '@truelay/core/say'
-import { whenWords } from '../../../ui/minutesWords.ts'
+import { name, say, type Sentence } from '@truelay/core/say'
+import { minutesWords, whenWords } from '../../../ui/minutesWords.ts'
 import { chanceWords, vehicleName } from './promiseWords.ts'
 
 /** A smaller shift of a vehicle is none, minutes. */
@@ -22,8 +22,8 @@ export function costWords(
     if (Math.abs(later) < worthSaying) return []
     return [
       later > 0
-        ? say`${vehicle} is ready ${minutes(later)} later, about ${name(whenWords(new Date(readyAt), now))}: its promise is ${chanceWords(chance)}.`
-        : say`${vehicle} is ready ${minutes(-later)} earlier, about ${name(whenWords(new Date(readyAt), now))}.`,
+        ? say`${vehicle} is ready ${minutesWords(later)} later, about ${name(whenWords(new Date(readyAt), now))}: its promise is ${chanceWords(chance)}.`
+        : say`${vehicle} is ready ${minutesWords(-later)} earlier, about ${name(whenWords(new Date(readyAt), now))}.`,
     ]
   })
 }

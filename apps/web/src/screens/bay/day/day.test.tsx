@@ -193,9 +193,9 @@ describe('in words', () => {
     const promises = (ready: string) => [promise(0.5, ready, ready)]
     const cost = (ready: string) => costWords(promises(at(15)), promises(ready), [job], now).map((one) => english(one))
     expect(cost(at(15, 25))).toEqual([
-      'Fleet 27 is ready 25 minutes later, about 15:25: its promise is kept on 5 of 10 days.',
+      'Fleet 27 is ready 25 min later, about 15:25: its promise is kept on 5 of 10 days.',
     ])
-    expect(cost(at(14, 40))).toEqual(['Fleet 27 is ready 20 minutes earlier, about 14:40.'])
+    expect(cost(at(14, 40))).toEqual(['Fleet 27 is ready 20 min earlier, about 14:40.'])
     expect(cost(at(15, 3))).toEqual([])
   })
   test('wishes: another one for a part takes the place of the first, an empty one goes, who is back is here', () => {
@@ -264,6 +264,11 @@ describe('the board in the bay', () => {
     await sees('What would help most: one more heat gun; 35 minutes less late altogether.')
     await presses(/over its time/)
     await isAt(/0413-01/)
+  })
+  test('a plan that could not be renewed says from when it is', async () => {
+    await shop.server.keepDay(whole)
+    const { sees } = shop.visit('/')
+    await sees('As it was at 09:00: nothing newer was found.')
   })
   test('tomorrow is a tap away, and the lists of everybody too', async () => {
     const { sees, presses } = shop.visit('/')
