@@ -42,8 +42,10 @@ if (command !== undefined && file === undefined) {
   process.exit(2)
 }
 try {
-  if (word === '--reckon-day') await answerReckoning((day) => reckonDay(day, spentMs))
-  else await (command === undefined || file === undefined ? serve(settings, { demo, network }) : command(file))
+  if (word === '--reckon-day') {
+    const ends = { input: process.stdin, output: process.stdout }
+    process.exitCode = await answerReckoning((day) => reckonDay(day, spentMs), ends)
+  } else await (command === undefined || file === undefined ? serve(settings, { demo, network }) : command(file))
 } catch (error) {
   const trouble = startTroubleOf(error, folder)
   if (trouble === null) throw error

@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process'
 import { constants, setPriority } from 'node:os'
+import type { Readable, Writable } from 'node:stream'
 import type { DayAsked, DayReckoned } from './reckonDay.ts'
 
 /** Reckons a day in a process of its own, as it would hold up every tablet for seconds. */
@@ -29,13 +30,22 @@ function yieldTo(pid: number | undefined): void {
   } catch {}
 }
 
-/** The other end of it: a day on standard input, its plan on standard output. */
-export async function answerReckoning(reckon: (asked: DayAsked) => DayReckoned | null): Promise<void> {
+/**
+ * The other end of it: a day comes in, its plan goes out.
+ * Gives the exit code: 1 where the server ended meanwhile, as half a day comes then or nobody takes the answer.
+ */
+export async function answerReckoning(
+  reckon: (asked: DayAsked) => DayReckoned | null,
+  { input, output }: { input: Readable; output: Writable },
+): Promise<0 | 1> {
   const pieces: Buffer[] = []
-  for await (const piece of process.stdin) pieces.push(piece as Buffer)
+  for await (const piece of input) pieces.push(piece as Buffer)
   const asked = wholeDay(Buffer.concat(pieces).toString('utf8'))
-  if (asked === null) process.exitCode = 1
-  else process.stdout.write(JSON.stringify(reckon(asked)))
+  if (asked === null) return 1
+  return new Promise((resolve) => {
+    output.once('error', () => resolve(1))
+    output.write(JSON.stringify(reckon(asked)), (error) => resolve(error ? 1 : 0))
+  })
 }
 
 /** Null where the server ended while it asked: what came is half a day, and nobody waits for an answer. */
