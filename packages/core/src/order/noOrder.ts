@@ -1,10 +1,10 @@
 import { type DayFailure, failure } from './dayFailures.ts'
 import { clauses, count, minutes, name, say, type Sentence } from '../say/index.ts'
-import type { Day } from './day.ts'
+import { type Day, never } from './day.ts'
 import { canBeExact, exact } from './exact.ts'
 import { longestPaths } from './longestPaths.ts'
 import { netOf } from './net.ts'
-import { search } from './search.ts'
+import { type Found, search } from './search.ts'
 
 /** What may be given up: a greatest wait, or a latest end. */
 interface Wish {
@@ -73,8 +73,14 @@ const wishWords = ({ task, after, minutes: most }: Wish): Sentence =>
     ? say`“${name(task)}” ends by minute ${count(most)}`
     : say`“${name(task)}” begins at most ${minutes(most)} after “${name(after)}”`
 
-/** One more of a tool, or of the people, with which there is an order. */
+/** One more of a tool, or of the people, with which there is an order; and latest ends that could be promised in place of those that cannot. */
 function whatHelps(day: Day, goOn: () => boolean): Sentence | null {
+  const more = oneMore(day, goOn)
+  const later = laterEnds(day, goOn)
+  return more !== null && later !== null ? say`${more}; or ${later}` : (more ?? later)
+}
+
+function oneMore(day: Day, goOn: () => boolean): Sentence | null {
   const { tools, people } = day
   for (const tool of tools) {
     const more = tools.map((one) => (one === tool ? { ...one, count: one.count + 1 } : one))
@@ -88,8 +94,22 @@ function whatHelps(day: Day, goOn: () => boolean): Sentence | null {
     : null
 }
 
+/** The order that is found with the least lateness keeps these ends. */
+function laterEnds(day: Day, goOn: () => boolean): Sentence | null {
+  const best = found(day, goOn)
+  if (best === null) return null
+  const late = day.tasks.flatMap(({ id, minutes: lasts, notAfter = never }, i) => {
+    const end = (best.start[i] ?? 0) + lasts
+    return end > Math.floor(notAfter) ? [say`“${name(id)}” ends by minute ${count(end)}`] : []
+  })
+  return late.length === 0 ? null : clauses(late)
+}
+
 function goesWith(day: Day, goOn: () => boolean): boolean {
+  return found(day, goOn)?.late === 0
+}
+
+function found(day: Day, goOn: () => boolean): Found | null {
   let orders = 0
-  const { best } = search(netOf(day), { bound: 0, goOn: () => orders++ < 300 && goOn() })
-  return best !== null && best.late === 0
+  return search(netOf(day), { bound: 0, goOn: () => orders++ < 300 && goOn() }).best
 }

@@ -468,6 +468,19 @@ describe('a day that cannot be', () => {
     expect(says).not.toContain('clean')
     expect(says).toContain('What would help: one more “gun”.')
   })
+  test('an end that cannot be kept: which one could be promised', () => {
+    const tasks = [
+      task('wash', 20, { people: 2 }),
+      task('lay', 40, { people: 2, after: [after('wash')] }),
+      task('lamp', 30, { people: 2 }),
+      task('give back', 5, { after: [after('lay'), after('lamp')], notAfter: 80 }),
+    ]
+    const says = refusal({ people, tools: [], tasks })
+    expect(says).toContain('“give back” ends by minute 80')
+    expect(says).toContain('What would help: “give back” ends by minute 95.')
+    const kept = tasks.map((one) => (one.id === 'give back' ? { ...one, notAfter: 95 } : one))
+    expect(planned({ people, tools: [], tasks: kept }).ok).toBe(true)
+  })
   test('where nothing is found, it does not say that there is none', () => {
     const tasks = [task('a', 40, { notAfter: 50 }), task('b', 40, { notAfter: 50 })]
     const breaks = [{ from: 200, to: 210 }]
