@@ -2,7 +2,7 @@ import { waterKinds } from '@truelay/core/mix'
 import { say, sentence } from '@truelay/core/say'
 import { z } from 'zod'
 import { asIssue } from './failure.ts'
-import { batchId, jobId, moment, personId } from './ids.ts'
+import { batchId, jobId, moment, partId, personId } from './ids.ts'
 import { addition, ingredient, liquidSchool, strength } from './partPlan.ts'
 
 const volumeMl = z.number().min(0).max(100_000)
@@ -85,6 +85,17 @@ export const liquids = z.strictObject({
       slipMl: z.number(),
       tackMl: z.number(),
       needs: z.array(addition),
+      /** Part by part, of those that are not begun: which liquids it takes. */
+      parts: z
+        .array(
+          z.strictObject({
+            partId,
+            solutions: z.array(
+              z.strictObject({ use: z.enum(['slip', 'tack']), school: liquidSchool, needMl: z.number() }),
+            ),
+          }),
+        )
+        .optional(),
     }),
   ),
   learned: z.strictObject({ factor: z.number(), sigma: z.number(), uses: z.number().int() }),

@@ -9,6 +9,7 @@ import {
   visitOf,
 } from '@truelay/contract'
 import { calibrated } from '@truelay/core/heat'
+import type { LiquidSchool } from '@truelay/core/mix'
 import { anyDay } from '@truelay/core/plan'
 import { outlineOf, type StepOutline } from '@truelay/core/shopDay'
 import { createHash } from 'node:crypto'
@@ -50,7 +51,7 @@ export async function partAsked(
       pin === undefined
         ? null
         : { person: pin.personId, notBeforeIn: pin.notBefore === null ? null : minutesTo(pin.notBefore) },
-    bottle: part.filmId as string,
+    bottle: null,
     paceOf: { modelId: bundle.job.vehicle.modelId, slot: part.slot, hand: bundle.job.personId },
     question: null,
   }
@@ -64,6 +65,7 @@ export async function partAsked(
     const here = !wishes.away.some(({ personId, until }) => personId === who && new Date(until) > from)
     return {
       ...nothing,
+      bottle: bottleOf(state.plan.solutions),
       steps: outlineOf(state.plan.steps),
       done: state.done.length,
       doneAgo: Object.fromEntries(state.done.map((step) => [step.stepId, ago(step.at)])),
@@ -75,19 +77,35 @@ export async function partAsked(
   if (part.visitOf !== undefined) {
     const { state: laid } = await readStandingFit(database, part.visitOf)
     if (laid.phase === 'not begun') return 'a visit'
-    return { ...nothing, bottle: null, steps: outlineOf(visitOf(part.id, laid).plan.steps) }
+    return { ...nothing, steps: outlineOf(visitOf(part.id, laid).plan.steps) }
   }
   const question = partQuestionOf(bundle, part)
   if (question === null) return 'not measured'
+  const { slip, tack } = question.work.schools
+  const planned = {
+    ...nothing,
+    bottle: [slip, tack].every((school) => school === 'dry') ? null : bottleName(slip, tack),
+  }
   const today = { ...anyDay, shift: part.shift, room: bundle.job.room, gun }
   const key = createHash('sha256')
     .update(JSON.stringify([question, today]))
     .digest('hex')
   keys.set(part.id, key)
   const known = stepsOf(key)
-  if (known !== undefined) return known.length === 0 ? 'cannot be planned' : { ...nothing, steps: known }
-  return { ...nothing, steps: null, question: { part: question, today } }
+  if (known !== undefined) return known.length === 0 ? 'cannot be planned' : { ...planned, steps: known }
+  return { ...planned, steps: null, question: { part: question, today } }
 }
+
+/** Parts that take the same liquids can take them from the same bottles. Null: nothing is mixed. */
+function bottleOf(
+  solutions: readonly { readonly use: 'slip' | 'tack'; readonly school: LiquidSchool }[],
+): string | null {
+  const school = (use: 'slip' | 'tack') => solutions.find((s) => s.use === use)?.school
+  const slip = school('slip') ?? school('tack')
+  return slip === undefined ? null : bottleName(slip, school('tack') ?? slip)
+}
+
+const bottleName = (slip: LiquidSchool, tack: LiquidSchool) => `${slip}, ${tack}`
 
 export function gunOf({ guns: [first] }: Pick<Shop, 'guns'>) {
   const gun = first === undefined ? null : calibrated(first)

@@ -6,6 +6,11 @@ import { practiceWith } from '@truelay/core/practice'
 
 type Need = Liquids['needs'][number]
 
+/** What one part takes, in all and bottle by bottle. */
+export interface PartNeed extends Pick<Need, 'slipMl' | 'tackMl' | 'needs'> {
+  readonly solutions: NonNullable<Need['parts']>[number]['solutions']
+}
+
 /** What one part takes: its flat area and the length of its outline, in the schools it is planned for; null where it is not measured. */
 export function partNeeds({
   form,
@@ -22,7 +27,7 @@ export function partNeeds({
   readonly shop: Shop
   /** Used over worked out, as this shop has it. */
   readonly factor: number
-}): Pick<Need, 'slipMl' | 'tackMl' | 'needs'> | null {
+}): PartNeed | null {
   const traced = traceOutline(form.name, form.start, form.outline)
   if (!traced.ok) return null
   const { polygon } = traced.value
@@ -42,6 +47,7 @@ export function partNeeds({
     slipMl: needOf('slip'),
     tackMl: needOf('tack'),
     needs: planned.value.flatMap((s) => s.add.map(({ what, ml }) => ({ what, ml }))),
+    solutions: planned.value.map(({ use, school, needMl }) => ({ use, school, needMl })),
   }
 }
 

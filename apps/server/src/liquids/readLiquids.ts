@@ -47,24 +47,27 @@ export async function readLiquids(database: Database, now: Date, needsKept: Unch
   const needsOf = async (part: (typeof waiting)[number]) => {
     const form = forms.find((f) => f.id === part.formId && f.version === part.formVersion)
     const film = films.find((f) => f.id === part.filmId)
-    if (form === undefined || film === undefined) return []
+    if (form === undefined || film === undefined) return null
     const found = findings.filter((f) => f.partId === part.id)
     const own = JSON.stringify([part.order, part.choices.liquids, found])
     const key = [texts.get(form), texts.get(film), ofShop, own].join()
-    return (
-      (await needsKept.get(key, () =>
-        partNeeds({ form, film, part, findings: found, shop, factor: learned.factor }),
-      )) ?? []
+    const need = await needsKept.get(key, () =>
+      partNeeds({ form, film, part, findings: found, shop, factor: learned.factor }),
     )
+    return need === null ? null : { ...need, partId: part.id }
   }
   const needs = await Promise.all(
     jobs.map(async (job) => {
-      const each = await Promise.all(
-        partsOf(job.id)
-          .filter((p) => waiting.includes(p))
-          .map(needsOf),
-      )
-      return { jobId: job.id, number: job.number, vehicle: job.vehicle.model, dueAt: job.dueAt, ...addUp(each.flat()) }
+      const own = partsOf(job.id).filter((p) => waiting.includes(p))
+      const each = (await Promise.all(own.map(needsOf))).filter((need) => need !== null)
+      return {
+        jobId: job.id,
+        number: job.number,
+        vehicle: job.vehicle.model,
+        dueAt: job.dueAt,
+        ...addUp(each),
+        parts: each.map(({ partId, solutions }) => ({ partId, solutions })),
+      }
     }),
   )
   return { batches, supplies, needs, learned }

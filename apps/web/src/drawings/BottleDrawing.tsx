@@ -18,10 +18,10 @@ export function BottleDrawing({ batches }: { readonly batches: readonly PlannedB
   return (
     <figure className="flex size-full items-center justify-center gap-6 p-4">
       {batches.map((batch) => (
-        <div key={batch.use} className="h-full max-h-[28.75rem] min-w-0 text-center">
+        <div key={batch.use} className="flex h-full max-h-[28.75rem] min-w-0 flex-col items-center text-center">
           <svg
             viewBox="0 0 250 400"
-            className="h-[85%] max-w-full"
+            className="min-h-0 max-w-full flex-1"
             role="img"
             aria-label={t`${batch.says}: ${list(batch.add.map((a) => say`${volume(a.ml)} of ${ingredientWords[a.what]}`))}`}
           >

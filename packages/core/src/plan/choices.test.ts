@@ -5,7 +5,7 @@ import { recipes } from '../mix/index.ts'
 import { practiceWith } from '../practice/index.ts'
 import { name, say } from '../say/index.ts'
 import { correctionFor, edgeAdvice, edgeCodeWords, measuredGaps, ruleOfCode, usualSchools } from './index.ts'
-import { solutionsFor } from './solutionsFor.ts'
+import { batchFor, solutionsFor } from './solutionsFor.ts'
 
 const codes = Object.keys(edgeCodeWords) as EdgeCode[]
 
@@ -39,6 +39,19 @@ describe('liquids', () => {
       expect(slip?.batchMl).toBeGreaterThanOrEqual(slip?.needMl ?? 0)
       expect(slip?.add.reduce((sum, a) => sum + a.ml, 0)).toBeCloseTo(slip?.batchMl ?? 0, 6)
     }
+  })
+  test('one bottle for several parts has their sum and little over, in the same strength as theirs', () => {
+    const stock = { alcoholPercent: 70 }
+    const of = (needMl: number) => {
+      const batch = batchFor({ use: 'tack', school: 'strong tack', needMl }, stock, practiceWith())
+      if (!batch.ok) throw new Error(english(batch.failure.sentence))
+      return batch.value
+    }
+    const together = of(310 + 420)
+    expect(together.batchMl).toBeGreaterThanOrEqual(730)
+    expect(together.batchMl).toBeLessThanOrEqual(of(310).batchMl + of(420).batchMl)
+    expect(together.add.reduce((sum, { ml }) => sum + ml, 0)).toBeCloseTo(together.batchMl, 6)
+    expect(together.strength.alcoholPercent).toBeCloseTo(of(310).strength.alcoholPercent, 6)
   })
   test('the usual school follows the film and the form', () => {
     expect(usualSchools({ family: 'panel', edges: [] }, { laid: 'wet', type: 'paint film' }).slip).toBe('light slip')

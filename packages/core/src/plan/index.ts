@@ -46,7 +46,7 @@ export {
 export type { LinePlace, SetPlace } from './setPlace.ts'
 export { planWork } from './planWork.ts'
 export { type ChosenOrder, type Schools, schoolsFor, usualSchools } from './schools.ts'
-export { measuresOf, mixLimits, solutionsFor, strengthOf } from './solutionsFor.ts'
+export { batchFor, measuresOf, mixLimits, solutionsFor, strengthOf } from './solutionsFor.ts'
 export {
   type BottleUse,
   bottleUse,

@@ -70,15 +70,24 @@ export function solutionsFor(
     ['slip', schools.slip, schools.slip === schools.tack ? need.slipMl + need.tackMl : need.slipMl],
     ...(schools.slip === schools.tack ? [] : [['tack', schools.tack, need.tackMl] as const]),
   ] as const) {
-    const target = strengthOf(school, practice)
-    const recipe = recipeOf(school)
-    if (target === null && recipe.parts === undefined) continue
-    const batchMl = handyVolumeMl(needMl * 1.15)
-    const batch = recipe.parts
-      ? mixByParts({ parts: recipe.parts, batchMl })
-      : mixBatch({ target: target ?? {}, stock, batchMl }, mixLimits(practice))
+    if (strengthOf(school, practice) === null && recipeOf(school).parts === undefined) continue
+    const batch = batchFor({ use, school, needMl }, stock, practice)
     if (!batch.ok) return batch
-    planned.push({ use, school, says: recipe.says, needMl, batchMl, ...batch.value })
+    planned.push(batch.value)
   }
   return done(planned)
+}
+
+/** One bottle for a need, mL, of one part or of several that take the same: a little more, and handy to measure. Of a school that is mixed. */
+export function batchFor(
+  { use, school, needMl }: Pick<PlannedBatch, 'use' | 'school' | 'needMl'>,
+  stock: Stock,
+  practice: Practice,
+): Result<PlannedBatch> {
+  const recipe = recipeOf(school)
+  const batchMl = handyVolumeMl(needMl * 1.15)
+  const batch = recipe.parts
+    ? mixByParts({ parts: recipe.parts, batchMl })
+    : mixBatch({ target: strengthOf(school, practice) ?? {}, stock, batchMl }, mixLimits(practice))
+  return batch.ok ? done({ use, school, says: recipe.says, needMl, batchMl, ...batch.value }) : batch
 }

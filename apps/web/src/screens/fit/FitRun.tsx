@@ -30,6 +30,7 @@ import { GoBack } from './GoBack.tsx'
 import { type GapRounds, useGapRounds } from './useGapRounds.ts'
 import { useSet } from './useSet.ts'
 import { useStandIns } from './useStandIns.ts'
+import { useTogether } from './useTogether.ts'
 import { useWaitBell } from '../../bench/useWaitBell.ts'
 import { aloudWords } from './aloudWords.ts'
 import { useAloud } from './useAloud.ts'
@@ -60,6 +61,7 @@ export function FitRun({ bundle, part, state, happened: kept, unsent, away, refu
   const waits = useWaits(bundle, state, now, kept)
   const { waiting, wait, air } = waits
   const standIns = useStandIns(bundle, plan.solutions)
+  const { liquids, together } = useTogether(bundle, part, plan.solutions)
   const gaps = useGapRounds(state, step, waiting)
   const look = useLook(bundle, part, state, step)
   const elsewhere = useElsewhere(index)
@@ -88,7 +90,7 @@ export function FitRun({ bundle, part, state, happened: kept, unsent, away, refu
       if (seen !== null) happened(seen)
       return
     }
-    happened(...doneEvents({ bundle, part, state, step, standIns, fresh }), ...waits.setFor(index))
+    happened(...doneEvents({ bundle, part, state, step, liquids, standIns, fresh }), ...waits.setFor(index))
     setNoted(null)
     setFresh(true)
   }
@@ -154,6 +156,8 @@ export function FitRun({ bundle, part, state, happened: kept, unsent, away, refu
               waits={waits}
               gaps={gaps}
               standIns={standIns}
+              liquids={liquids}
+              together={together}
               fresh={fresh}
               onFresh={setFresh}
               noted={told}
@@ -164,7 +168,7 @@ export function FitRun({ bundle, part, state, happened: kept, unsent, away, refu
           {look.stops.length > 0 ? (
             <LookPicture state={state} step={step} look={look} />
           ) : (
-            <StepPicture plan={plan} step={step} gaps={gaps} />
+            <StepPicture plan={plan} liquids={liquids} step={step} gaps={gaps} />
           )}
         </div>
       )}

@@ -1,4 +1,4 @@
-import type { PartPlan, PlanStep } from '@truelay/core/plan'
+import type { PartPlan, PlannedBatch, PlanStep } from '@truelay/core/plan'
 import { length } from '@truelay/core/say'
 import { useCallback } from 'react'
 import { BottleDrawing } from '../../drawings/BottleDrawing.tsx'
@@ -10,6 +10,7 @@ import type { GapRounds } from './useGapRounds.ts'
 
 interface StepPictureProps {
   readonly plan: PartPlan
+  readonly liquids: readonly PlannedBatch[]
   readonly step: PlanStep
   readonly gaps: GapRounds
 }
@@ -23,14 +24,14 @@ function uncutSheet({ cut, steps }: PartPlan, step: PlanStep) {
 }
 
 /** What the step looks like: bottles and what goes in, or the part with film, marks and measured gaps. */
-export function StepPicture({ plan, step, gaps: { plan: gapPlan, measuring, last } }: StepPictureProps) {
+export function StepPicture({ plan, liquids, step, gaps: { plan: gapPlan, measuring, last } }: StepPictureProps) {
   const t = useWords()
   const [ref, aspect] = useAspect()
   const show = useCallback((mm: number) => t`${length(mm)}`, [t])
   return (
     <div ref={ref} className={`min-h-0 overflow-hidden ${measuring ? 'min-h-[16.875rem] flex-1 lg:h-auto' : 'flex-1'}`}>
       {step.records === 'batches' ? (
-        <BottleDrawing batches={plan.solutions} />
+        <BottleDrawing batches={liquids} />
       ) : (
         <StepDrawing
           drawing={plan.drawing}

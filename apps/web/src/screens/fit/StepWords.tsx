@@ -1,5 +1,5 @@
 import { awaitedPiece, type FitEventOf, type JobBundle, type Part, type Problem } from '@truelay/contract'
-import type { PlanStep } from '@truelay/core/plan'
+import type { PlannedBatch, PlanStep } from '@truelay/core/plan'
 import { heldTogether } from '../../ui/heldTogether.ts'
 import { useWords } from '../../ui/words.ts'
 import { BatchList } from './BatchList.tsx'
@@ -13,6 +13,7 @@ import { PartPhoto } from './look/PartPhoto.tsx'
 import type { Happened } from './useFit.ts'
 import type { GapRounds } from './useGapRounds.ts'
 import type { StandIn } from './useStandIns.ts'
+import type { Together } from './useTogether.ts'
 import type { Waits } from './useWaits.ts'
 import { PullMade } from './PullMade.tsx'
 import { SpoiltPiece } from './SpoiltPiece.tsx'
@@ -31,6 +32,9 @@ interface StepWordsProps {
   readonly waits: Pick<Waits, 'asks' | 'answer'>
   readonly gaps: GapRounds
   readonly standIns: ReadonlyMap<string, StandIn>
+  /** What is mixed here, and whether it may be for other parts too. */
+  readonly liquids: readonly PlannedBatch[]
+  readonly together: Together | null
   /** A fresh segment is in the knife. */
   readonly fresh: boolean
   readonly onFresh: (fresh: boolean) => void
@@ -51,6 +55,8 @@ export function StepWords({
   waits,
   gaps,
   standIns,
+  liquids,
+  together,
   fresh,
   onFresh,
   noted,
@@ -91,7 +97,7 @@ export function StepWords({
           ))}
         </div>
       )}
-      {step.records === 'batches' ? <BatchList batches={plan.solutions} standIns={standIns} /> : null}
+      {step.records === 'batches' ? <BatchList batches={liquids} standIns={standIns} together={together} /> : null}
       {heat === undefined ? null : (
         <>
           <HeatHow heat={heat} thenCut={step.wait?.kind === 'coolBeforeCut'} />

@@ -11,7 +11,7 @@ const solution = (use: 'slip' | 'tack', says: 'light slip' | 'weak tack') => ({
   needMl: 400,
   batchMl: 500,
   strength: { alcoholPercent: use === 'tack' ? 10 : 0, soapMlPerL: use === 'slip' ? 1.3 : 0 },
-  add: [{ what: 'water', ml: 500 }],
+  add: [{ what: 'water' as const, ml: 500 }],
   warnings: [],
 })
 const parts = [{ id: 'a' }, { id: 'b' }] as Part[]
@@ -37,15 +37,18 @@ interface Otherwise {
   readonly before?: readonly SmallEvent[]
   /** The bottle of the shop is offered, and taken or not. */
   readonly taken?: boolean
+  /** How much tack is mixed where it is for other parts too. */
+  readonly tackMl?: number
 }
-const doing = (fields: object, { fresh = true, before = [], taken }: Otherwise = {}) => {
+const doing = (fields: object, { fresh = true, before = [], taken, tackMl }: Otherwise = {}) => {
   const step = smallStep('s', fields)
-  const plan = smallPlan([step, smallStep('t')], {
-    solutions: [solution('slip', 'light slip'), solution('tack', 'weak tack')],
-  })
+  const plan = smallPlan([step, smallStep('t')])
+  const [slip, tack] = [solution('slip', 'light slip'), solution('tack', 'weak tack')]
+  const liquids = [slip, tackMl === undefined ? tack : { ...tack, batchMl: tackMl }]
   const state = smallFit(plan, ...before)
   const standIns = new Map(taken === undefined ? [] : [['tack', { bottle, taken }]])
-  return doneEvents({ bundle: { job, parts }, part: { id: parts[1]?.id ?? 'b' } as Part, state, step, standIns, fresh })
+  const part = { id: parts[1]?.id ?? 'b' } as Part
+  return doneEvents({ bundle: { job, parts }, part, state, step, liquids, standIns, fresh })
 }
 
 test('a plain step is only done', () => {
@@ -75,6 +78,13 @@ test('what was mixed before at this part counts on; what was gone back to does n
     '0412.2-1',
     '0412.2-2',
   ])
+})
+test('a bottle for the other parts too is kept as it was poured', () => {
+  const volumes = (fields: Otherwise) =>
+    doing({ records: 'batches' }, fields).flatMap((e) => (e.kind === 'batchMixed' ? [e.batchMl] : []))
+  const [slip, tack] = volumes({})
+  expect(tack).not.toBe(1300)
+  expect(volumes({ tackMl: 1300 })).toEqual([slip, 1300])
 })
 test('a bottle that stands in is taken in place of mixing, but only when it was taken', () => {
   expect(doing({ records: 'batches' }, { taken: true }).map((e) => e.kind)).toEqual([

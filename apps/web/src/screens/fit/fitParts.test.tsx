@@ -4,6 +4,7 @@ import { unsettledSpoils } from '@truelay/contract'
 import { minutesIn, smallFit, smallCheck, smallChecks, smallPlan, smallStep } from '@truelay/contract/testing'
 import { renderToStaticMarkup } from 'react-dom/server'
 import { describe, expect, test } from 'vitest'
+import type { LiquidBatch } from '@truelay/contract'
 import { BatchList } from './BatchList.tsx'
 import { Clocks } from './Clocks.tsx'
 import { PullMade } from './PullMade.tsx'
@@ -251,6 +252,48 @@ test('a batch is poured in order, with its strength', () => {
   )
   expect(list).toContain('1.3 mL/L soap')
   expect(list.indexOf('water')).toBeLessThan(list.indexOf('soap 1.8'))
+})
+
+describe('one bottle for several parts', () => {
+  const ofThis = {
+    use: 'tack' as const,
+    school: 'weak tack' as const,
+    says: say`weak tack`,
+    needMl: 200,
+    batchMl: 250,
+    add: [{ what: 'water' as const, ml: 214 }],
+    strength: { alcoholPercent: 10, soapMlPerL: 0 },
+    warnings: [],
+  }
+  const ofAll = { ...ofThis, needMl: 700, batchMl: 900, add: [{ what: 'water' as const, ml: 771 }] }
+  const list = (others: number, taken: boolean) =>
+    text(
+      renderToStaticMarkup(
+        <BatchList
+          batches={taken ? [ofAll] : [ofThis]}
+          together={{ batches: [ofAll], others, taken, onTake: nothing }}
+        />,
+      ),
+    )
+  test('it is offered with how much of what it would be', () => {
+    expect(list(3, false)).toContain('For 3 other parts of this vehicle too: 900 mL of weak tack')
+    expect(list(1, false)).toContain('For the other part of this vehicle too: 900 mL of weak tack')
+    expect(list(3, false)).toContain('214')
+  })
+  test('and not where a bottle of the shop stands in for all that would be mixed', () => {
+    const standIns = new Map([
+      ['tack', { bottle: { number: '7', leftMl: 500 } as LiquidBatch, taken: true, onTake: nothing }],
+    ])
+    const shown = renderToStaticMarkup(
+      <BatchList
+        batches={[ofThis]}
+        standIns={standIns}
+        together={{ batches: [ofAll], others: 3, taken: false, onTake: nothing }}
+      />,
+    )
+    expect(text(shown)).toContain('Take bottle 7')
+    expect(text(shown)).not.toContain('of this vehicle too')
+  })
 })
 
 test('the huge target is off while one waits, and back is off at the start', () => {
