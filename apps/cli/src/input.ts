@@ -24,6 +24,16 @@ export function readText(file: string | undefined): string {
   }
 }
 
+/** The bytes of a file. */
+export function readBytes(file: string | undefined): Uint8Array {
+  if (file === undefined) throw new BadInput('no input: give a file name')
+  try {
+    return readFileSync(file)
+  } catch {
+    throw new BadInput(`${file}: cannot be read; check the name of the file`)
+  }
+}
+
 /** A JSON document that passes its schema. */
 export function readDocument<T>(file: string | undefined, schema: z.ZodType<T, unknown>): T {
   const name = file === '-' ? 'standard input' : file

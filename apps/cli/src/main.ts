@@ -7,13 +7,14 @@ import { lay } from './commands/lay.ts'
 import { light } from './commands/light.ts'
 import { mix } from './commands/mix.ts'
 import { order } from './commands/order.ts'
+import { pattern } from './commands/pattern.ts'
 import { plan } from './commands/plan.ts'
 import { story } from './commands/story.ts'
 import { wait } from './commands/wait.ts'
 import { BadInput, NoneFound } from './input.ts'
 import { inEnglish } from './inEnglish.ts'
 
-const commands = { form, lay, align, mix, heat, wait, light, judge, plan, story, order }
+const commands = { form, lay, align, mix, heat, wait, light, judge, plan, story, order, pattern }
 const text = { type: 'string' } as const
 const optionsOf: Record<keyof typeof commands, Record<string, typeof text>> = {
   form: { triangles: text, out: text },
@@ -27,6 +28,7 @@ const optionsOf: Record<keyof typeof commands, Record<string, typeof text>> = {
   plan: { order: text },
   story: {},
   order: {},
+  pattern: { 'mm-per-unit': text },
 }
 
 async function run(words: string[]): Promise<unknown> {

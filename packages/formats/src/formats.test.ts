@@ -160,7 +160,7 @@ describe('what drawings mean', () => {
       [1, 0],
       [1, 1],
     ]
-    for (const p of splinePoints(1, [0, 0, 1, 2, 2], control, null))
+    for (const p of splinePoints(1, [0, 0, 1, 2, 2], control, null, 0.01))
       expect(Math.min(Math.abs(p[1]) + Math.max(0, p[0] - 1), Math.abs(p[0] - 1))).toBeLessThan(1e-9)
   })
 })

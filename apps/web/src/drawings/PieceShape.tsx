@@ -21,6 +21,15 @@ export function PieceShape({
       className={className}
       {...(label === undefined ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label })}
     >
+      <PieceBody pattern={pattern} markMm={2 * unit} />
+    </svg>
+  )
+}
+
+/** Film, its cut-outs, and a cross of so many mm to each side at every mark. */
+export function PieceBody({ pattern, markMm }: { readonly pattern: PiecePattern; readonly markMm: number }) {
+  return (
+    <>
       <path
         d={[pattern.outline, ...pattern.cutOuts].map(closedPath).join('')}
         fillRule="evenodd"
@@ -34,12 +43,12 @@ export function PieceShape({
       {pattern.marks.map(({ name, at: [x, y] }) => (
         <path
           key={name}
-          d={`M${x - 2 * unit} ${-y}h${4 * unit}M${x} ${-y - 2 * unit}v${4 * unit}`}
+          d={`M${x - markMm} ${-y}h${2 * markMm}M${x} ${-y - markMm}v${2 * markMm}`}
           stroke="var(--ink)"
           strokeWidth="1.6"
           vectorEffect="non-scaling-stroke"
         />
       ))}
-    </svg>
+    </>
   )
 }

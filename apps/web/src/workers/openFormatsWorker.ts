@@ -1,6 +1,6 @@
 import type { TriangleMesh } from '@truelay/core/geometry'
 import type { Bundle } from '@truelay/formats/bundle'
-import type { PatternOptions, PatternReading } from '@truelay/formats/pattern'
+import type { PatternOptions, PatternResult } from '@truelay/formats/pattern'
 import type { ScanKind } from '@truelay/formats/scan'
 import type { FileResult } from '@truelay/formats/result'
 import { say, seconds } from '@truelay/core/say'
@@ -38,8 +38,17 @@ async function once<T>(
   }
 }
 
-export const readPatternFile = (kind: 'svg' | 'dxf', text: string, options: PatternOptions) =>
-  once<PatternReading>((remote) => remote.pattern(kind, text, options) as Promise<FileResult<PatternReading>>)
+export async function readPatternFile(
+  kind: 'svg' | 'dxf',
+  bytes: Uint8Array,
+  options: PatternOptions,
+): Promise<PatternResult> {
+  const result = await once<PatternResult>(async (remote) => ({
+    ok: true,
+    value: await remote.pattern(kind, bytes, options),
+  }))
+  return result.ok ? result.value : { ...result, layers: [] }
+}
 
 export const readBundleFile = (bytes: Uint8Array) =>
   once<Bundle>((remote) => remote.bundle(bytes) as Promise<FileResult<Bundle>>)

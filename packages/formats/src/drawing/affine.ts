@@ -13,3 +13,10 @@ export const after = (outer: Affine, inner: Affine): Affine => {
   const [A, B, C, D, E, F] = outer
   return [A * a + C * b, B * a + D * b, A * c + C * d, B * c + D * d, A * e + C * f + E, B * e + D * f + F]
 }
+
+/** How much a map lengthens a line at the most: its greater singular value. */
+export function mostScale([a, b, c, d]: Affine): number {
+  const sum = (a * a + b * b + c * c + d * d) / 2
+  const area = a * d - b * c
+  return Math.sqrt(sum + Math.sqrt(Math.max(0, sum * sum - area * area)))
+}

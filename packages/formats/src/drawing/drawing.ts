@@ -7,6 +7,10 @@ export interface Drawing {
   readonly points: readonly DrawnPoint[]
   /** Millimetres in one unit of the file; null where the file does not say. */
   readonly mmPerUnit: number | null
+  /** What programs that write such a file mean by its unit, where it does not say. */
+  readonly likelyMmPerUnit?: number
+  /** The sheet it is drawn on, in the file's unit; null where that is not known. */
+  readonly page?: { readonly x: number; readonly y: number; readonly width: number; readonly height: number } | null
   /** What was in the file and is not used, with how many. */
   readonly leftOut: readonly { readonly what: Sentence; readonly count: number }[]
 }
@@ -16,6 +20,8 @@ export interface DrawnLine {
   readonly closed: boolean
   /** Layer, group or class names around it, the innermost last. */
   readonly layers: readonly string[]
+  /** The edge of a filled area, which may be drawn as a line besides. */
+  readonly ofArea?: boolean
 }
 
 export interface DrawnPoint {

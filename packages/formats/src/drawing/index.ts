@@ -1,5 +1,14 @@
-export { type Affine, after, apply, same } from './affine.ts'
-export { arcPoints, bulgePoints, cubicPoints, curveToleranceMm, splinePoints } from './curves.ts'
+export { type Affine, after, apply, mostScale, same } from './affine.ts'
+export { textOfDrawing } from './textOfDrawing.ts'
+export {
+  arcPoints,
+  bulgePoints,
+  cubicPoints,
+  curveToleranceMm,
+  type EndSlopes,
+  smoothThrough,
+  splinePoints,
+} from './curves.ts'
 export {
   type Drawing,
   type DrawingCollector,

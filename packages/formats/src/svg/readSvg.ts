@@ -1,278 +1,345 @@
-import { type Sentence, count, name as called, say, verbatim } from '@truelay/core/say'
 import type { Vec2 } from '@truelay/core/geometry'
-import SVGPathCommander from 'svg-path-commander'
-import { type INode, parseSync } from 'svgson'
+import { count, name as called, say, type Sentence } from '@truelay/core/say'
+import { type Document, Element } from 'domhandler'
+import { textContent } from 'domutils'
 import {
   type Affine,
   after,
   apply,
   arcPoints,
-  cubicPoints,
   curveToleranceMm,
   type Drawing,
+  type DrawingCollector,
   drawingCollector,
   drawingLimits,
+  mostScale,
   same,
   TooMuch,
 } from '../drawing/index.ts'
+import { meansRole } from '../pattern/roleByName.ts'
 import { type FileResult, read, unreadable } from '../result/index.ts'
+import { clipTo } from './clipTo.ts'
+import { type OutlineLine, pairs, pathLines, rectangle } from './outlines.ts'
+import { parseXml, svgName } from './parseXml.ts'
+import { Styles } from './styles.ts'
 import { readTransform } from './transform.ts'
+import { type Box, innerPlace, type Page, pageOf } from './viewport.ts'
 
 const refuse = (why: Sentence, fix = say`Export it again as a plain SVG.`) =>
   unreadable('SVG_UNREADABLE', say`The SVG cannot be read: ${why}.`, fix)
 
-const mmPer: Readonly<Record<string, number>> = {
-  mm: 1,
-  cm: 10,
-  in: 25.4,
-  pt: 25.4 / 72,
-  pc: 25.4 / 6,
-  q: 0.25,
+/** What is only there to be used by something else, or says nothing of shapes. */
+const passedOver = new Set([
+  'defs',
+  'metadata',
+  'title',
+  'desc',
+  'style',
+  'symbol',
+  'clippath',
+  'mask',
+  'marker',
+  'pattern',
+  'lineargradient',
+  'radialgradient',
+  'filter',
+  'view',
+])
+const leftOut: Readonly<Record<string, Sentence>> = {
+  script: say`scripts`,
+  text: say`texts`,
+  tspan: say`texts`,
+  image: say`pictures`,
 }
 
-const passedOver = new Set(['defs', 'metadata', 'title', 'desc', 'style', 'namedview', 'symbol', 'clippath', 'mask'])
-
 /**
- * The lines of an SVG drawing, y turned up: paths with all their curves, lines, polygons, rectangles, circles,
- * ellipses, groups and uses with their transforms. Scripts, text, pictures and links outward are never looked at, only
- * counted as left out; entities and document types are refused before anything is parsed.
+ * The lines of an SVG drawing that a browser would show, y turned up: paths with all their curves, lines, polygons, rectangles, circles,
+ * ellipses, groups, symbols and inner drawings with their transforms, cut to their clip paths; styles, visibility and sizes are followed. Scripts,
+ * text, pictures and links outward are never looked at, only counted as left out; entities are refused before anything is parsed.
  */
 export function readSvg(text: string): FileResult<Drawing> {
   if (text.length > drawingLimits.bytes)
     return refuse(say`it is larger than ${count(drawingLimits.bytes / 1e6)} MB`, say`Export the outline only.`)
-  const bare = withoutText(text)
-  if (bare === null) return refuse(say`a remark in it does not end`)
-  const plain = withoutDoctype(bare)
-  if (plain === null || /<!ENTITY/i.test(text))
+  if (/<!ENTITY/i.test(text))
     return refuse(say`it defines entities, which no pattern needs`, say`Export it again without them.`)
-  if (longName.test(text)) return refuse(say`an element in it has a name without end`)
   const opened = text.match(/</g)?.length ?? 0
-  if (opened > drawingLimits.elements)
+  if (opened > 2.5 * drawingLimits.elements)
     return refuse(say`it has far more elements than a pattern`, say`Export the outline only.`)
-  let root: INode
+  const parsed = parseXml(text)
+  if ('unended' in parsed) return refuse(say`<${called(parsed.unended.slice(0, 40))}> in it does not end`)
+  const roots = parsed.document.children.filter((node): node is Element => node instanceof Element)
+  const [root] = roots
+  if (root === undefined) return refuse(say`it is no XML`)
+  if (roots.length > 1) return refuse(say`it holds several drawings`, say`Export one of them.`)
+  if (svgName(root) !== 'svg') return refuse(say`it begins with <${called(root.name.slice(0, 40))}>, not <svg>`)
   try {
-    root = parseSync(plain)
-  } catch (error) {
-    return refuse(
-      error instanceof Error ? verbatim((error.message.split('\n')[0] ?? '').slice(0, 120)) : say`it is no XML`,
-    )
-  }
-  if (Array.isArray(root)) return refuse(say`it holds several drawings`, say`Export one of them.`)
-  if (root.name.toLowerCase() !== 'svg') return refuse(say`it begins with <${called(root.name)}>, not <svg>`)
-  try {
-    return read(collect(root))
+    return read(new Drawn(parsed.document, root).drawing())
   } catch (error) {
     if (error instanceof TooMuch) return refuse(say`it has ${error.says}`, say`Check what was exported.`)
     return refuse(say`one of its shapes is broken`)
   }
 }
 
-/** The names of elements and attributes are short; the parser takes ever longer over one that does not end. */
-const longName = /<[^\s<>/]{200}/
-
-/** What a drawing carries that is no element, with its beginning and its end. */
-const noElements = [
-  ['<!--', '-->'],
-  ['<![CDATA[', ']]>'],
-  ['<?', '?>'],
-] as const
-
-/** Without remarks, plain text and instructions, over which the parser takes ever longer; null where one does not end. */
-function withoutText(text: string): string | null {
-  const kept: string[] = []
-  let at = 0
-  for (let from = text.indexOf('<'); from >= 0; from = text.indexOf('<', from)) {
-    const kind = noElements.find(([begins]) => text.startsWith(begins, from))
-    if (kind === undefined) {
-      from++
-      continue
-    }
-    const end = text.indexOf(kind[1], from + kind[0].length)
-    if (end < 0) return null
-    kept.push(text.slice(at, from))
-    at = end + kind[1].length
-    from = at
-  }
-  kept.push(text.slice(at))
-  return kept.join('')
+/** What a shape takes over from what it lies in. */
+interface Place {
+  readonly at: Affine
+  readonly layers: readonly string[]
+  readonly depth: number
+  /** Of the viewport that shares are counted of. */
+  readonly size: Pick<Box, 'width' | 'height'>
+  readonly visible: boolean
+  readonly filled: boolean
+  readonly stroked: boolean
+  /** Whether anything said what it is filled with: a line that nobody fills is still a line. */
+  readonly fillSaid: boolean
+  /** Each a set of closed shapes, as they lie in the drawing. */
+  readonly clips: readonly (readonly OutlineLine[])[]
 }
 
-/** Without the line that names a document type; null where there are several, or one that defines something. */
-function withoutDoctype(text: string): string | null {
-  const from = text.search(/<!DOCTYPE/i)
-  if (from < 0) return text
-  const to = text.indexOf('>', from)
-  const line = text.slice(from, to < 0 ? text.length : to)
-  const rest = to < 0 ? '' : text.slice(to + 1)
-  return to < 0 || line.includes('[') || /<!DOCTYPE/i.test(rest) ? null : text.slice(0, from) + rest
-}
+const nothing = new Set(['none', 'transparent'])
 
-function collect(root: INode): Drawing {
-  const into = drawingCollector()
-  let walked = 0
-  const unit = unitOf(root)
-  const byId = new Map<string, INode>()
-  const note = (node: INode, depth: number) => {
-    if (depth > drawingLimits.depth * 2) throw new TooMuch(say`groups nested without end`)
-    if (node.attributes.id) byId.set(node.attributes.id, node)
-    for (const child of node.children) note(child, depth + 1)
-  }
-  note(root, 0)
+class Drawn {
+  private readonly into: DrawingCollector = drawingCollector()
+  private readonly byId = new Map<string, Element>()
+  private readonly styles: Styles
+  private readonly page: Page
+  private walked = 0
 
-  const walk = (node: INode, place: Affine, layers: readonly string[], depth: number): unknown => {
-    if (depth > drawingLimits.depth) throw new TooMuch(say`groups nested without end`)
-    if (++walked > drawingLimits.elements)
-      throw new TooMuch(say`more than ${count(drawingLimits.elements)} shapes, those that are used again included`)
-    const name = node.name.toLowerCase().replace(/^.*:/, '')
-    if (node.type === 'text' || name === '') return
-    if (passedOver.has(name)) return
-    if (/display:\s*none/.test(node.attributes.style ?? '') || node.attributes.display === 'none') {
-      into.leave(say`hidden shapes`)
-      return
+  constructor(
+    document: Document,
+    private readonly root: Element,
+  ) {
+    const sheets: Element[] = []
+    const note = (element: Element, depth: number): void => {
+      if (depth > drawingLimits.depth * 2) throw new TooMuch(say`groups nested without end`)
+      if (element.attribs.id !== undefined && !this.byId.has(element.attribs.id))
+        this.byId.set(element.attribs.id, element)
+      if (svgName(element) === 'style') sheets.push(element)
+      for (const child of inside(element)) note(child, depth + 1)
     }
-    const own = readTransform(node.attributes.transform ?? '')
+    note(root, 0)
+    this.styles = new Styles(document, sheets)
+    this.page = pageOf(root)
+  }
+
+  drawing(): Drawing {
+    const { page, place } = this.page
+    const shown: Place = {
+      at: place,
+      layers: [],
+      depth: 0,
+      size: page ?? { width: 100, height: 100 },
+      visible: true,
+      filled: true,
+      stroked: false,
+      fillSaid: false,
+      clips: [],
+    }
+    const own = this.within(this.root, shown)
+    // The name of the whole drawing is none of a layer.
+    if (own !== null) for (const child of inside(this.root)) this.walk(child, { ...own, layers: [] })
+    if (this.styles.passedOver > 0) this.into.leave(say`rules of style`, this.styles.passedOver)
+    const { mmPerUnit, likelyMmPerUnit } = this.page
+    const frame = page === null ? null : { ...page, y: -page.y - page.height }
+    return { ...this.into.finish(mmPerUnit), likelyMmPerUnit, page: frame }
+  }
+
+  /** What an element passes on to its inside; null where it cannot be seen, or not be placed. */
+  private within(element: Element, outer: Place): Place | null {
+    const says = (property: string) => this.styles.own(element, property)?.toLowerCase()
+    if (says('display') === 'none' || Number(says('opacity') ?? 1) === 0) {
+      this.into.leave(say`hidden shapes`)
+      return null
+    }
+    const own = readTransform(this.styles.own(element, 'transform') ?? '')
     if (own === null) {
-      into.leave(say`shapes with a transform that cannot be read`)
-      return
+      this.into.leave(say`shapes with a transform that cannot be read`)
+      return null
     }
-    const here = after(place, own)
-    const label = [node.attributes['inkscape:label'], node.attributes.class, node.attributes.id].filter(
-      (word): word is string => word !== undefined && word !== '',
+    const visibility = says('visibility')
+    const [fill, stroke] = [says('fill'), says('stroke')]
+    const at = after(outer.at, own)
+    const clips = this.clipOf(
+      says('clip-path') === undefined ? null : (this.styles.own(element, 'clip-path') ?? null),
+      at,
     )
-    const inside = [...layers, ...label]
-    const put = (points: readonly Vec2[], closed: boolean) =>
-      into.line({ points: points.map((p) => upright(apply(here, p))), closed, layers: inside })
-    const tolerance =
-      curveToleranceMm / ((unit ?? 1) * Math.max(1e-9, Math.sqrt(Math.abs(here[0] * here[3] - here[1] * here[2]))))
-    const n = (key: string) => Number.parseFloat(node.attributes[key] ?? '0')
-    switch (name) {
-      case 'svg':
+    const mask = says('mask')
+    if (mask !== undefined && mask !== 'none') this.into.leave(say`masks`)
+    return {
+      ...outer,
+      at,
+      visible: visibility === undefined || visibility === 'inherit' ? outer.visible : visibility === 'visible',
+      filled:
+        Number(says('fill-opacity') ?? 1) !== 0 &&
+        (fill === undefined || fill === 'inherit' ? outer.filled : !nothing.has(fill)),
+      fillSaid: outer.fillSaid || fill !== undefined,
+      stroked:
+        Number(says('stroke-opacity') ?? 1) !== 0 &&
+        Number.parseFloat(says('stroke-width') ?? '1') !== 0 &&
+        (stroke === undefined || stroke === 'inherit' ? outer.stroked : !nothing.has(stroke)),
+      layers: [...outer.layers, ...namesOf(element)],
+      clips: clips === null ? outer.clips : [...outer.clips, clips],
+    }
+  }
+
+  private walk(element: Element, outer: Place): unknown {
+    if (outer.depth > drawingLimits.depth) throw new TooMuch(say`groups nested without end`)
+    if (++this.walked > drawingLimits.elements)
+      throw new TooMuch(say`more than ${count(drawingLimits.elements)} shapes, those that are used again included`)
+    const kind = svgName(element)
+    if (kind === null || passedOver.has(kind)) return
+    const left = leftOut[kind]
+    if (left !== undefined) return this.into.leave(left)
+    const place = this.within(element, { ...outer, depth: outer.depth + 1 })
+    if (place === null) return
+    switch (kind) {
       case 'g':
       case 'a':
-      case 'switch':
-        for (const child of node.children) walk(child, here, inside, depth + 1)
+        for (const child of inside(element)) this.walk(child, place)
         return
-      case 'use': {
-        const target = byId.get((node.attributes.href ?? node.attributes['xlink:href'] ?? '').replace(/^#/, ''))
-        if (target === undefined) return into.leave(say`references outward`)
-        return walk(target, after(here, [1, 0, 0, 1, n('x'), n('y')]), inside, depth + 1)
+      case 'switch': {
+        const first = inside(element).find((child) => svgName(child) !== null)
+        return first === undefined ? undefined : this.walk(first, place)
       }
-      case 'path':
-        for (const { points, closed } of pathLines(node.attributes.d ?? '', tolerance)) put(points, closed)
-        return
-      case 'polygon':
-      case 'polyline':
-        return put(pairs(node.attributes.points ?? ''), name === 'polygon')
-      case 'line':
-        return put(
-          [
-            [n('x1'), n('y1')],
-            [n('x2'), n('y2')],
-          ],
-          false,
-        )
-      case 'rect':
-        return put(rectangle(n('x'), n('y'), n('width'), n('height'), n('rx') || n('ry'), tolerance), true)
-      case 'circle':
-      case 'ellipse': {
-        const rx = name === 'circle' ? n('r') : n('rx')
-        const ry = name === 'circle' ? rx : n('ry')
-        const middle: Vec2 = [n('cx'), n('cy')]
-        if (inside.some((word) => /mark|reference/i.test(word)))
-          return into.point({ at: upright(apply(here, middle)), name: titleOf(node), layers: inside })
-        if (!(rx > 0 && ry > 0)) return
-        return put(arcPoints(middle, rx, 0, 2 * Math.PI, tolerance, { ratio: ry / rx, turn: 0 }).slice(0, -1), true)
-      }
-      case 'script':
-        return into.leave(say`scripts`)
-      case 'text':
-      case 'tspan':
-        return into.leave(say`texts`)
-      case 'image':
-        return into.leave(say`pictures`)
+      case 'svg':
+        return this.inner(element, place)
+      case 'use':
+        return this.use(element, place)
       default:
-        return into.leave(say`<${called(name)}> elements`)
+        return this.shape(element, kind, place)
     }
   }
-  walk(root, same, [], 0)
-  return into.finish(unit)
+
+  private inner(
+    element: Element,
+    place: Place,
+    sized: { width?: string | undefined; height?: string | undefined } = {},
+  ): void {
+    const { place: own, size } = innerPlace(element, place.size, sized)
+    for (const child of inside(element)) this.walk(child, { ...place, at: after(place.at, own), size })
+  }
+
+  private use(element: Element, place: Place): unknown {
+    const link = element.attribs.href ?? element.attribs['xlink:href'] ?? ''
+    const target = link.startsWith('#') ? this.byId.get(link.slice(1)) : undefined
+    if (target === undefined) return this.into.leave(say`references outward`)
+    const n = this.numbersOf(element)
+    const at = after(place.at, [1, 0, 0, 1, n('x'), n('y')])
+    const kind = svgName(target)
+    if (kind !== 'symbol' && kind !== 'svg') return this.walk(target, { ...place, at })
+    const own = this.within(target, { ...place, at })
+    const { width, height } = element.attribs
+    return own === null ? undefined : this.inner(target, own, { width, height })
+  }
+
+  private shape(element: Element, kind: string, place: Place): unknown {
+    const tolerance = this.toleranceAt(place.at)
+    const n = this.numbersOf(element)
+    if ((kind === 'circle' || kind === 'ellipse') && place.layers.some((word) => meansRole(word) === 'mark'))
+      return this.into.point({
+        at: upright(apply(place.at, [n('cx'), n('cy')])),
+        name: titleOf(element),
+        layers: place.layers,
+      })
+    const lines = this.linesOf(element, kind, tolerance)
+    if (lines === null) return this.into.leave(say`<${called(element.name.slice(0, 40))}> elements`)
+    if (!place.visible || (place.fillSaid && !place.filled && !place.stroked)) {
+      if (lines.length > 0) this.into.leave(say`hidden shapes`)
+      return
+    }
+    const laid = lines.map(({ points, closed }) => ({ points: points.map((p) => apply(place.at, p)), closed }))
+    const kept = place.clips.reduce<readonly OutlineLine[]>(clipTo, laid)
+    if (place.clips.length > 0 && kept.length === 0) this.into.leave(say`shapes outside their clip path`)
+    for (const { points, closed } of kept) this.into.line({ points: points.map(upright), closed, layers: place.layers })
+    return
+  }
+
+  /** The lines of one shape in its own units; null where its kind is not known. */
+  private linesOf(element: Element, kind: string, tolerance: number): OutlineLine[] | null {
+    const n = this.numbersOf(element)
+    switch (kind) {
+      case 'path':
+        return pathLines(element.attribs.d ?? '', tolerance)
+      case 'polygon':
+      case 'polyline':
+        return [{ points: pairs(element.attribs.points ?? ''), closed: kind === 'polygon' }]
+      case 'line':
+        return [
+          {
+            points: [
+              [n('x1'), n('y1')],
+              [n('x2'), n('y2')],
+            ],
+            closed: false,
+          },
+        ]
+      case 'rect': {
+        const radius = (key: string) => (Number.isFinite(n(key, Number.NaN)) ? n(key) : null)
+        const box = { x: n('x'), y: n('y'), width: n('width'), height: n('height'), rx: radius('rx'), ry: radius('ry') }
+        return box.width > 0 && box.height > 0 ? [{ points: rectangle(box, tolerance), closed: true }] : []
+      }
+      case 'circle':
+      case 'ellipse': {
+        const rx = kind === 'circle' ? n('r') : n('rx')
+        const ry = kind === 'circle' ? rx : n('ry')
+        if (!(rx > 0 && ry > 0)) return []
+        const whole = arcPoints([n('cx'), n('cy')], rx, 0, 2 * Math.PI, tolerance, { ratio: ry / rx, turn: 0 })
+        return [{ points: whole.slice(0, -1), closed: true }]
+      }
+      default:
+        return null
+    }
+  }
+
+  /** Lengths of an element, which a style may say as well as an attribute. */
+  private numbersOf(element: Element) {
+    return (key: string, otherwise = 0): number => {
+      const value = Number.parseFloat(this.styles.own(element, key) ?? '')
+      return Number.isFinite(value) ? value : otherwise
+    }
+  }
+
+  /** Where a file does not say its unit it may be as large as an inch. */
+  private toleranceAt(at: Affine): number {
+    return curveToleranceMm / ((this.page.mmPerUnit ?? 25.4) * Math.max(1e-9, mostScale(at)))
+  }
+
+  /** The shapes that a clip path lets through, as they lie in the drawing; null where there is none, or it cannot be followed. */
+  private clipOf(value: string | null, at: Affine): readonly OutlineLine[] | null {
+    if (value === null || value === 'none') return null
+    const path = this.byId.get(value.match(/^url\(["']?#([^"')]+)["']?\)$/)?.[1] ?? '')
+    if (path === undefined || svgName(path) !== 'clippath' || path.attribs.clipPathUnits === 'objectBoundingBox') {
+      this.into.leave(say`clip paths that cannot be followed`)
+      return null
+    }
+    const whole = after(at, readTransform(path.attribs.transform ?? '') ?? same)
+    return inside(path).flatMap((child) => {
+      const own = readTransform(this.styles.own(child, 'transform') ?? '')
+      const lines = own === null ? null : this.linesOf(child, svgName(child) ?? '', this.toleranceAt(whole))
+      if (own === null || lines === null) return []
+      const place = after(whole, own)
+      return lines.map(({ points }) => ({ points: points.map((p) => apply(place, p)), closed: true }))
+    })
+  }
 }
+
+const inside = (element: Element): Element[] =>
+  element.children.filter((node): node is Element => node instanceof Element)
 
 const upright = ([x, y]: Vec2): Vec2 => [x, -y]
 
-function titleOf(node: INode): string | null {
-  const title = node.children.find((child) => child.name === 'title')
-  const text = title?.children
-    .map((child) => child.value)
-    .join('')
-    .trim()
-  return text ? unescaped(text) : (node.attributes.id ?? null)
+/** The name of a group is a layer; that of a single shape only where it says what the shape is: programs give every shape an id. */
+function namesOf(element: Element): string[] {
+  const { class: group, id } = element.attribs
+  const label = element.attribs['inkscape:label']
+  const names = [label, group, id].filter((word): word is string => word !== undefined && word !== '')
+  return inside(element).length > 0 && svgName(element) !== 'path'
+    ? names.slice(0, label === undefined ? names.length : 1)
+    : names.filter((word) => meansRole(word) !== null)
 }
 
-const unescaped = (text: string) =>
-  text.replace(/&(lt|gt|quot|apos|amp);/g, (_, name: 'lt' | 'gt' | 'quot' | 'apos' | 'amp') => {
-    return { lt: '<', gt: '>', quot: '"', apos: "'", amp: '&' }[name]
-  })
-
-/** Millimetres in one unit of the drawing, from the size that the root states in a real unit; null where it does not. */
-function unitOf({ attributes }: INode): number | null {
-  const box = pairs(attributes.viewBox ?? '')
-  const size = (attributes.width ?? '').trim().match(/^([\d.]+)\s*(mm|cm|in|pt|pc|q)$/i)
-  const perUnit = size ? mmPer[(size[2] ?? '').toLowerCase()] : undefined
-  if (size === null || perUnit === undefined) return null
-  const widthMm = Number(size[1]) * perUnit
-  const boxWidth = box[1]?.[0]
-  if (boxWidth === undefined) return null
-  return boxWidth > 0 && widthMm > 0 ? widthMm / boxWidth : null
-}
-
-function pairs(text: string): Vec2[] {
-  const numbers = (text.match(/[-+]?(?:\d*\.\d+|\d+\.?)(?:e[-+]?\d+)?/gi) ?? []).map(Number)
-  const points: Vec2[] = []
-  for (let i = 0; i + 1 < numbers.length; i += 2) points.push([numbers[i] ?? 0, numbers[i + 1] ?? 0])
-  return points
-}
-
-function rectangle(x: number, y: number, w: number, h: number, radius: number, tolerance: number): Vec2[] {
-  const r = Math.min(Math.max(0, radius), w / 2, h / 2)
-  const corner = (cx: number, cy: number, from: number) =>
-    r === 0 ? [[cx, cy] as Vec2] : arcPoints([cx, cy], r, from, from + Math.PI / 2, tolerance)
-  return [
-    ...corner(x + w - r, y + r, -Math.PI / 2),
-    ...corner(x + w - r, y + h - r, 0),
-    ...corner(x + r, y + h - r, Math.PI / 2),
-    ...corner(x + r, y + r, Math.PI),
-  ]
-}
-
-/** Every stretch of a path as a fine line. */
-function pathLines(d: string, tolerance: number): { points: Vec2[]; closed: boolean }[] {
-  if (d.trim() === '') return []
-  const lines: { points: Vec2[]; closed: boolean }[] = []
-  let points: Vec2[] = []
-  let closed = false
-  const end = () => {
-    if (points.length > 1) lines.push({ points, closed })
-    points = []
-    closed = false
-  }
-  for (const segment of new SVGPathCommander(d).toCurve().segments) {
-    const n = segment.slice(1).map(Number)
-    if (segment[0] === 'M') {
-      end()
-      points = [[n[0] ?? 0, n[1] ?? 0]]
-    } else if (segment[0] === 'C') {
-      const from = points[points.length - 1] ?? [0, 0]
-      points.push(
-        ...cubicPoints(from, [n[0] ?? 0, n[1] ?? 0], [n[2] ?? 0, n[3] ?? 0], [n[4] ?? 0, n[5] ?? 0], tolerance),
-      )
-    } else if (segment[0] === 'Z') {
-      closed = true
-      const first = points[0]
-      end()
-      if (first !== undefined) points = [first]
-    }
-  }
-  end()
-  return lines
+function titleOf(element: Element): string | null {
+  const title = inside(element).find((child) => svgName(child) === 'title')
+  const text = title === undefined ? '' : textContent(title).trim()
+  return text === '' ? (element.attribs.id ?? null) : text
 }

@@ -3,12 +3,14 @@ import { type Affine, after, same } from '../drawing/index.ts'
 /** The transform attribute of SVG 2, section 8.5; null where it cannot be read. */
 export function readTransform(text: string): Affine | null {
   let all = same
+  if (text.trim() === 'none') return same
   const rest = text.replace(/([a-zA-Z]+)\s*\(([^)]*)\)/g, (_, name: string, inside: string) => {
     const n = inside
       .trim()
       .split(/[\s,]+/)
       .filter((word) => word !== '')
-      .map(Number)
+      // A style sheet writes units: pixels and degrees mean what the bare numbers do.
+      .map((word) => Number(word.replace(/(px|deg)$/, '')))
     const one = n.every(Number.isFinite) ? step(name, n) : null
     if (one === null) return '?'
     all = after(all, one)
@@ -31,6 +33,10 @@ function step(name: string, n: readonly number[]): Affine | null {
       const spin: Affine = [Math.cos(turn), Math.sin(turn), -Math.sin(turn), Math.cos(turn), 0, 0]
       return after(after([1, 0, 0, 1, b, c], spin), [1, 0, 0, 1, -b, -c])
     }
+    case 'translateX':
+      return [1, 0, 0, 1, a, 0]
+    case 'translateY':
+      return [1, 0, 0, 1, 0, a]
     case 'skewX':
       return [1, 0, Math.tan(turn), 1, 0, 0]
     case 'skewY':

@@ -1,24 +1,15 @@
 import { readBundle } from '../bundle/index.ts'
-import { readDxf } from '../dxf/index.ts'
 import { stripJpeg } from '../jpeg/index.ts'
-import { patternFromDrawing } from '../pattern/index.ts'
+import { readPattern } from '../pattern/index.ts'
 import type { FileResult } from '../result/index.ts'
 import { readScan } from '../scan/index.ts'
-import { readSvg } from '../svg/index.ts'
 
-const text = (bytes: Uint8Array) => new TextDecoder().decode(bytes)
 const options = { name: 'piece', gapMm: 0.5, thinMm: 0.01 }
 
 /** Every reader of files that come from outside, as the app uses it. */
 export const readers = {
-  svg(bytes) {
-    const drawing = readSvg(text(bytes))
-    return drawing.ok ? patternFromDrawing(drawing.value, options) : drawing
-  },
-  dxf(bytes) {
-    const drawing = readDxf(text(bytes))
-    return drawing.ok ? patternFromDrawing(drawing.value, options) : drawing
-  },
+  svg: (bytes) => readPattern('svg', bytes, options),
+  dxf: (bytes) => readPattern('dxf', bytes, options),
   obj: (bytes) => readScan('obj', bytes, 1),
   stl: (bytes) => readScan('stl', bytes, 1),
   ply: (bytes) => readScan('ply', bytes, 1),

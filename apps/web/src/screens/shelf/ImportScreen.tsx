@@ -1,14 +1,11 @@
 import { Title } from '../../ui/Title.tsx'
-import { figure, length, name, say, type Sentence } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import { type Form, idFromName, type Piece, partId, pieceDoc, type Shelf } from '@truelay/contract'
 import { type Practice, practiceWith } from '@truelay/core/practice'
-import type { PatternReading, Role } from '@truelay/formats/pattern'
-import type { FileFailure } from '@truelay/formats/result'
+import type { PatternResult, Role } from '@truelay/formats/pattern'
 import { useEffect, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
-import { PieceShape } from '../../drawings/PieceShape.tsx'
 import { useFormsQuery, useModelsQuery } from '../../remote/vehiclesApi.ts'
 import { useSavePieceMutation, useShelfQuery } from '../../remote/shelfApi.ts'
 import { useShopQuery } from '../../remote/api.ts'
@@ -20,17 +17,20 @@ import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { readPatternFile } from '../../workers/openFormatsWorker.ts'
+import { ControlMeasure } from './ControlMeasure.tsx'
 import { type PieceDraft, PieceFields } from './PieceFields.tsx'
 import { RoleList } from './RoleList.tsx'
+import { sizeWords } from './sizeWords.ts'
+import { Understood } from './Understood.tsx'
 import { ForRole } from '../frame/ForRole.tsx'
 
-type Unit = 'file' | 'mm' | 'cm' | 'in' | 'px'
-const mmPer: Readonly<Record<Exclude<Unit, 'file'>, number>> = { mm: 1, cm: 10, in: 25.4, px: 25.4 / 96 }
+type Unit = 'file' | 'measured' | 'mm' | 'cm' | 'in' | 'px'
+const mmPer: Readonly<Record<Exclude<Unit, 'file' | 'measured'>, number>> = { mm: 1, cm: 10, in: 25.4, px: 25.4 / 96 }
 
 interface Chosen {
   readonly name: string
   readonly kind: 'svg' | 'dxf'
-  readonly text: string
+  readonly bytes: Uint8Array
 }
 
 /** A pattern from a drawing: what was understood is shown before anything is kept. */
@@ -86,8 +86,11 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
   const [gapMm, setGapMm] = useState(practice.patternGap)
   const [thinMm, setThinMm] = useState(practice.patternThin)
   const [roles, setRoles] = useState<Readonly<Record<string, Role>>>({})
-  const [reading, setReading] = useState<PatternReading | null>(null)
-  const [failure, setFailure] = useState<FileFailure | null>(null)
+  const [result, setResult] = useState<PatternResult | null>(null)
+  /** Millimetres in one unit, by a side that was measured. */
+  const [measured, setMeasured] = useState(1)
+  /** The size that somebody has said is right, mm. */
+  const [agreed, setAgreed] = useState<number | null>(null)
   const [draft, setDraft] = useState(first)
   const [savePiece, saving] = useSavePieceMutation()
   const [takePiece] = useTakePieceMutation()
@@ -101,25 +104,29 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
       gapMm,
       thinMm,
       roles,
-      ...(unit === 'file' ? {} : { mmPerUnit: mmPer[unit] }),
+      ...(unit === 'file' ? {} : { mmPerUnit: unit === 'measured' ? measured : mmPer[unit] }),
     }
-    void readPatternFile(file.kind, file.text, options).then((result) => {
-      if (!current) return
-      setReading(result.ok ? result.value : null)
-      setFailure(result.ok ? null : result.failure)
+    void readPatternFile(file.kind, file.bytes, options).then((answer) => {
+      if (current) setResult(answer)
     })
     return () => {
       current = false
     }
-  }, [file, unit, gapMm, thinMm, roles, draft.name])
+  }, [file, unit, measured, gapMm, thinMm, roles, draft.name])
 
   const choose = async (chosen: File) => {
     const kind = /\.dxf$/i.test(chosen.name) ? 'dxf' : 'svg'
     setRoles({})
     setUnit('file')
-    setFile({ name: chosen.name, kind, text: await chosen.text() })
+    setAgreed(null)
+    setFile({ name: chosen.name, kind, bytes: new Uint8Array(await chosen.arrayBuffer()) })
     if (draft.name === '') setDraft((before) => ({ ...before, name: chosen.name.replace(/\.[^.]+$/, '').slice(0, 80) }))
   }
+  const reading = result?.ok === true ? result.value : null
+  const layers = result === null ? [] : result.ok ? result.value.layers : result.layers
+  const longestMm = reading === null ? 0 : Math.max(reading.widthMm, reading.heightMm)
+  // A file that names its unit is believed; one that does not has to be measured once.
+  const sure = reading !== null && (reading.unitStated || (agreed !== null && Math.abs(agreed - longestMm) < 0.5))
   const id = replaced?.id ?? idFromName(draft.name, new Set<string>(shelf.pieces.map((p) => p.id)))
   const piece =
     reading === null ? null : pieceDoc.safeParse({ ...draft, id, pattern: { ...reading.pattern, name: draft.name } })
@@ -166,11 +173,12 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
                   label={t`Unit of the drawing`}
                   value={unit}
                   options={[
-                    { value: 'file', text: t`as stated` },
+                    { value: 'file', text: reading?.unitStated === false ? t`as usual` : t`as stated` },
                     { value: 'mm', text: 'mm' },
                     { value: 'cm', text: 'cm' },
                     { value: 'in', text: 'in' },
                     { value: 'px', text: 'px' },
+                    ...(unit === 'measured' ? [{ value: 'measured' as const, text: t`measured` }] : []),
                   ]}
                   onChange={setUnit}
                 />
@@ -194,9 +202,9 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
                     onCommit={setThinMm}
                   />
                 </div>
-                {reading === null ? null : (
+                {layers.length === 0 ? null : (
                   <RoleList
-                    layers={reading.layers}
+                    layers={layers}
                     onRole={(layer, role) => setRoles((before) => ({ ...before, [layer]: role }))}
                   />
                 )}
@@ -207,39 +215,31 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
             aria-label={t`What was understood`}
             className="flex min-h-[26.25rem] min-w-0 flex-col p-5 lg:min-h-0"
           >
-            {failure !== null ? (
-              <Notice look="stop" role="alert">
-                <p className="text-lead font-bold">{t(failure.sentence)}</p>
-                <p className="text-body">{t`${failure.fix} Nothing was kept.`}</p>
-              </Notice>
-            ) : reading === null ? (
+            {result === null ? (
               <p className="text-body text-quiet">{t`Choose a drawing. Its outline, cut-outs and marks are shown here, with what was mended and what was left out, before anything is kept.`}</p>
+            ) : result.ok ? (
+              <Understood reading={result.value}>
+                <ControlMeasure
+                  key={`${file?.name} ${longestMm}`}
+                  longestMm={longestMm}
+                  asked={!result.value.unitStated}
+                  sure={sure}
+                  onRight={() => setAgreed(longestMm)}
+                  onMeasured={(mm) => {
+                    setMeasured((result.value.mmPerUnit * mm) / longestMm)
+                    setUnit('measured')
+                    setAgreed(mm)
+                  }}
+                />
+              </Understood>
             ) : (
-              <>
-                <p className="text-title font-bold" data-testid="pattern-size">
-                  {t`${length(reading.widthMm, 0)} x ${length(reading.heightMm, 0)}`}
-                  {reading.unitStated || unit !== 'file' ? null : (
-                    <span className="pl-3 text-body font-normal text-amber">{t`the file does not say its unit: check this size`}</span>
-                  )}
-                </p>
-                <div className="min-h-0 flex-1 py-3">
-                  <PieceShape
-                    pattern={reading.pattern}
-                    className="h-full w-full"
-                    label={t`The pattern as understood`}
-                  />
-                </div>
-                <ul className="text-body leading-snug">
-                  {reading.understood.map((sentence) => (
-                    <li key={t(sentence)}>{t(sentence)}</li>
-                  ))}
-                  {reading.mended.map((sentence) => (
-                    <li key={t(sentence)} className="text-amber-ink">
-                      {t(sentence)}
-                    </li>
-                  ))}
-                </ul>
-              </>
+              <Notice look="stop" role="alert">
+                <p className="text-lead font-bold">{t(result.failure.sentence)}</p>
+                <p className="text-body">{t`${result.failure.fix} Nothing was kept.`}</p>
+                {layers.length > 1 ? (
+                  <p className="text-body">{t`If a layer was taken for something else than it is, put that right in the list of layers.`}</p>
+                ) : null}
+              </Notice>
             )}
           </section>
           <section
@@ -260,7 +260,7 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
               )}
               <Button
                 look="go"
-                disabled={piece?.success !== true || saving.isLoading}
+                disabled={piece?.success !== true || !sure || saving.isLoading}
                 onClick={() => void keep()}
                 className="min-h-14 w-full text-lead"
               >{t`Keep this pattern`}</Button>
@@ -270,23 +270,4 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
       </div>
     </ForRole>
   )
-}
-
-/** Whether the size is that of the piece which the shelf has for this part; a wrong unit shows at once. */
-function sizeWords(reading: PatternReading, known: Piece): Sentence {
-  const xs = known.pattern.outline.map((p) => p[0])
-  const ys = known.pattern.outline.map((p) => p[1])
-  const wanted = Math.hypot(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys))
-  const ratio = Math.hypot(reading.widthMm, reading.heightMm) / wanted
-  const near = (value: number) => Math.abs(ratio / value - 1) < 0.12
-  if (near(1)) return say`About the size of ${name(known.name)} on the shelf.`
-  const [, unit] = (
-    [
-      [1 / 25.4, say`inches`],
-      [96 / 25.4, say`pixels`],
-      [0.1, say`centimetres`],
-    ] as const
-  ).find(([value]) => near(value)) ?? [0, null]
-  if (unit !== null) return say`This part wants about ${length(wanted, 0)} across: the drawing seems to be in ${unit}.`
-  return say`The piece of this part on the shelf is ${figure(1 / ratio, 2)} times as large.`
 }
