@@ -131,6 +131,54 @@ test('a drawing without a unit is measured against the part; a broken one is ref
   await expect(page.getByRole('button', { name: 'Keep this pattern' })).toBeDisabled()
 })
 
+test('a drawing in pixels is asked for one measure; layers are put right after a refusal', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/shelf/import?piece=pipit-bonnet-piece`)
+  const bring = (name: string, text: string) =>
+    page.getByLabel('Drawing, SVG or DXF').setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) })
+  const keep = page.getByRole('button', { name: 'Keep this pattern' })
+  const shape =
+    '<path d="M400 400C1500 100 4200 100 5600 500L5500 3300L500 3300Z"/><circle cx="9" cy="9" r="400" class="old"/>'
+  await bring(
+    'pixels.svg',
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 6000 4000"><style>.old{display:none}</style>${shape}</svg>`,
+  )
+  await expect(page.getByText('The longest side is 1376 mm: right? The file does not say its unit.')).toBeVisible()
+  await expect(page.getByText('1 hidden shapes left out.')).toBeVisible()
+  await expect(page.getByRole('img', { name: /1376 mm wide and \d+ mm high, on squares of 100 mm/ })).toBeVisible()
+  await expect(keep).toBeDisabled()
+  await page.getByRole('button', { name: 'It is right' }).click()
+  await expect(keep).toBeEnabled()
+  await page.getByRole('button', { name: 'It measures something else' }).click()
+  await page.getByLabel('Measured').fill('1412')
+  await page.getByLabel('Measured').press('Enter')
+  await expect(page.getByTestId('pattern-size')).toContainText('1412 mm x')
+  await expect(page.getByRole('radio', { name: 'measured' })).toBeChecked()
+  await expect(keep).toBeEnabled()
+
+  const loop = (layer: string, ...points: readonly (readonly [number, number])[]) => [
+    '0',
+    'LWPOLYLINE',
+    '8',
+    layer,
+    '90',
+    `${points.length}`,
+    '70',
+    '1',
+    ...points.flatMap(([x, y]) => ['10', `${x}`, '20', `${y}`]),
+  ]
+  const wing = loop('Inner fender', [0, 0], [700, 0], [640, 420], [40, 400])
+  const notes = loop('outline notes', [0, 500], [100, 500], [0, 540], [100, 540])
+  const head = ['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', '4', '0', 'ENDSEC']
+  await bring(
+    'wing.dxf',
+    [...head, '0', 'SECTION', '2', 'ENTITIES', ...wing, ...notes, '0', 'ENDSEC', '0', 'EOF', ''].join('\n'),
+  )
+  await expect(page.getByRole('alert')).toContainText('The outline crosses itself')
+  await page.getByLabel('Layer outline notes is').selectOption('leave out')
+  await expect(page.getByTestId('pattern-size')).toContainText('700 mm x 420 mm')
+  await expect(keep).toBeEnabled()
+})
+
 test('a pattern is enlarged along one edge, and saved so', async ({ page, shop }) => {
   await page.goto(`${shop.url}/shelf/pieces/drover-side-panel`)
   const size = page.getByText(/^\d+ mm x \d+ mm$/)

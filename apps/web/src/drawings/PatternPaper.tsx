@@ -54,6 +54,9 @@ export function PatternPaper({ pattern, label, className }: PatternPaperProps) {
         />
       ))}
       <PieceBody pattern={pattern} markMm={longest * 0.02} />
+      <text x={right} y={bottom - text * 0.3} fill="var(--quiet)" fontSize={text * 0.8} textAnchor="end">
+        {t`squares of ${length(square, 0)}`}
+      </text>
       <g fill="var(--ink)" fontSize={text} fontWeight="600" textAnchor="middle">
         <path
           d={`M${min[0]} ${-min[1] + room * 0.3}H${max[0]}M${min[0] - room * 0.3} ${-min[1]}V${-max[1]}`}

@@ -1,6 +1,6 @@
 import { Title } from '../../ui/Title.tsx'
 import { wholeFailure } from '@truelay/core/result'
-import { useWords } from '../../ui/words.ts'
+import { type ScreenWords, useWords } from '../../ui/words.ts'
 import { type Form, idFromName, type Piece, partId, pieceDoc, type Shelf } from '@truelay/contract'
 import { type Practice, practiceWith } from '@truelay/core/practice'
 import type { PatternResult, Role } from '@truelay/formats/pattern'
@@ -26,6 +26,21 @@ import { ForRole } from '../frame/ForRole.tsx'
 
 type Unit = 'file' | 'measured' | 'mm' | 'cm' | 'in' | 'px'
 const mmPer: Readonly<Record<Exclude<Unit, 'file' | 'measured'>, number>> = { mm: 1, cm: 10, in: 25.4, px: 25.4 / 96 }
+
+/** What a drawing without a unit is usually drawn in. */
+const usualUnit = { svg: 'px', dxf: 'mm' } as const
+
+/** As the file states it first; where it does not, what is usual for its kind. */
+function unitChoices(unstated: Chosen['kind'] | null, unit: Unit, t: ScreenWords): { value: Unit; text: string }[] {
+  const usual = unstated === null ? null : usualUnit[unstated]
+  return [
+    { value: 'file', text: usual ?? t`as stated` },
+    ...(['mm', 'cm', 'in', 'px'] as const)
+      .filter((own) => own !== usual || unit === own)
+      .map((own) => ({ value: own, text: own })),
+    ...(unit === 'measured' ? [{ value: 'measured' as const, text: t`measured` }] : []),
+  ]
+}
 
 interface Chosen {
   readonly name: string
@@ -172,14 +187,7 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
                 <Choice
                   label={t`Unit of the drawing`}
                   value={unit}
-                  options={[
-                    { value: 'file', text: reading?.unitStated === false ? t`as usual` : t`as stated` },
-                    { value: 'mm', text: 'mm' },
-                    { value: 'cm', text: 'cm' },
-                    { value: 'in', text: 'in' },
-                    { value: 'px', text: 'px' },
-                    ...(unit === 'measured' ? [{ value: 'measured' as const, text: t`measured` }] : []),
-                  ]}
+                  options={unitChoices(reading?.unitStated !== false ? null : file.kind, unit, t)}
                   onChange={setUnit}
                 />
                 <div className="mt-4 grid grid-cols-2 gap-4">
@@ -257,6 +265,9 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
                 <Notice look="stop" role="alert">
                   {t(wholeFailure(failureOf(saving.error)))}
                 </Notice>
+              )}
+              {reading === null || sure ? null : (
+                <p className="mb-2 text-body text-amber-ink">{t`First say whether its size is right.`}</p>
               )}
               <Button
                 look="go"

@@ -142,7 +142,7 @@ describe('a pattern is brought in', () => {
   }, 60_000)
   test('a drawing without a unit is to be checked, and can be taken in another', async () => {
     const visit = await open(svg('<path id="outline" d="M0 0H200V100H0Z"/>', 'viewBox="0 0 200 100"'))
-    await visit.sees('the file does not say its unit: check this size')
+    await visit.sees('right? The file does not say its unit.')
     await visit.presses('cm')
     await visit.sees('2000 mm x 1000 mm')
   }, 60_000)
