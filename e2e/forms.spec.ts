@@ -3,6 +3,23 @@ import { bowGap as gap, readBow } from './bow.ts'
 import { expect, test } from './shop.ts'
 
 const step = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
+/** A plate of 200 x 120 mm with an opening in it and one triangle turned over. */
+const turnedPlate = (() => {
+  const [columns, rows] = [21, 13]
+  const lines = Array.from({ length: columns * rows }, (_, v) => {
+    const [x, y] = [10 * (v % columns), 10 * Math.floor(v / columns)]
+    return `v ${x} ${y} ${x / 100}`
+  })
+  for (let r = 0; r + 1 < rows; r++)
+    for (let c = 0; c + 1 < columns; c++) {
+      if (c >= 12 && c < 15 && r >= 2 && r < 5) continue
+      const v = r * columns + c + 1
+      lines.push(r + c === 0 ? `f ${v} ${v + columns} ${v + 1}` : `f ${v} ${v + 1} ${v + columns}`)
+      lines.push(`f ${v + 1} ${v + columns + 1} ${v + columns}`)
+    }
+  return lines.join('\n')
+})()
+
 test('a bonnet is measured with straightedge readings, kept, and laid', async ({ page, shop }) => {
   // A part that nobody has measured, from a new job.
   await page.goto(`${shop.url}/jobs/new`)
@@ -110,6 +127,28 @@ test('an outline is traced over a photo, whose scale comes from two places', asy
   await expect(shown).toHaveCount(0)
 })
 
+test('the three places of a scan are chosen by keys', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/forms/new?scan=1`)
+  const file = page.getByLabel('Scan, OBJ, STL or PLY')
+  await file.setInputFiles({ name: 'plate.obj', mimeType: 'text/plain', buffer: Buffer.from(turnedPlate) })
+  await expect(page.getByTestId('scan-size')).toHaveText('200 mm x 120 mm x 2 mm')
+  const view = page.getByRole('application', { name: /Places by keys/ })
+  await view.focus()
+  // The first press shows the cross in the middle.
+  for (const [keys, count] of [
+    [['ArrowRight'], 1],
+    [Array(8).fill('ArrowRight'), 2],
+    [[...Array(8).fill('ArrowLeft'), ...Array(5).fill('ArrowUp')], 3],
+  ] as const) {
+    for (const key of keys) await view.press(key)
+    await view.press('Enter')
+    await expect(page.getByText(`${count} of 3`)).toBeVisible()
+  }
+  await page.getByRole('button', { name: 'Make it a form' }).click()
+  await expect(page.getByText('1 triangle was turned over to face as its neighbours do.')).toBeVisible()
+  await expect(page.getByText(/openings: 1\.$/)).toBeVisible()
+})
+
 test('a form that a fit has used is not changed but superseded', async ({ page, shop }) => {
   const version = async () => {
     const form = await (await fetch(`${shop.url}/api/forms/pipit-bonnet`)).json()
@@ -180,6 +219,8 @@ test('a scan becomes a form: unit, three places, outline and heights', async ({ 
       await expect(counted).toBeVisible({ timeout: 3000 })
     }).toPass()
   await page.getByRole('button', { name: 'Make it a form' }).click()
+  await expect(page.getByText(/^Off the scan by [\d.]+ mm on the average/)).toBeVisible()
+  await page.getByRole('button', { name: 'Go on with this form' }).click()
   await expect(page.getByText('Scan kept to within')).toBeVisible()
   await page.getByLabel('New form: vehicle and part').fill('Scanned dome')
   await page.getByRole('button', { name: 'Keep this form' }).click()

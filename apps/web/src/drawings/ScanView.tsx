@@ -8,13 +8,15 @@ import { BufferAttribute, BufferGeometry, DoubleSide } from 'three'
 interface ScanViewProps {
   readonly mesh: TriangleMesh
   readonly spots: readonly (readonly [number, number, number])[]
+  /** Where keys have moved to; null: they have not. */
+  readonly cross?: readonly [number, number, number] | null
   readonly onPick: (place: PlaceOnMesh) => void
 }
 
 const spotColors = ['#0B5563', '#B45309', '#2F6B3A'] as const
 
 /** A scan in space; a tap takes a place on it. */
-export function ScanView({ mesh, spots, onPick }: ScanViewProps) {
+export function ScanView({ mesh, spots, cross = null, onPick }: ScanViewProps) {
   const t = useWords()
   const geometry = useMemo(() => {
     const made = new BufferGeometry()
@@ -48,6 +50,12 @@ export function ScanView({ mesh, spots, onPick }: ScanViewProps) {
         <mesh geometry={geometry} onClick={pick}>
           <meshLambertMaterial color="#C3D3D4" side={DoubleSide} />
         </mesh>
+        {cross === null ? null : (
+          <mesh position={[cross[0], cross[1], cross[2]]}>
+            <sphereGeometry args={[radius / 60, 12, 10]} />
+            <meshBasicMaterial color="#1B2733" wireframe />
+          </mesh>
+        )}
         {spots.map((spot, i) => (
           <mesh key={spot.join()} position={[spot[0], spot[1], spot[2]]}>
             <sphereGeometry args={[radius / 36, 16, 12]} />

@@ -1,6 +1,15 @@
-import { boundsOf, checkSheet, signedArea, thinOutline, type TriangleMesh, type Vec2 } from '../geometry/index.ts'
+import {
+  alignTurns,
+  boundsOf,
+  checkSheet,
+  signedArea,
+  thinOutline,
+  type TriangleMesh,
+  type Vec2,
+} from '../geometry/index.ts'
 import { done, failure, type Result, refused } from '../result/index.ts'
-import type { FormEdge, OutlineSegment, Relief } from './formTypes.ts'
+import { counted, length, say, type Sentence } from '../say/index.ts'
+import type { FormEdge, FormHole, OutlineSegment, Relief } from './formTypes.ts'
 import { reliefHeight } from './relief.ts'
 
 /** A place on a scan, mm. */
@@ -31,6 +40,10 @@ export interface ScannedForm {
   readonly outline: readonly OutlineSegment[]
   readonly edges: readonly FormEdge[]
   readonly relief: Relief
+  /** Where the scan is open inside its rim. */
+  readonly holes: readonly FormHole[]
+  /** What was done to the scan to make it a form. */
+  readonly mended: readonly Sentence[]
   /** Largest and typical (root mean square) difference between scan and relief, mm. */
   readonly errorMm: { readonly largest: number; readonly typical: number }
 }
@@ -38,25 +51,59 @@ export interface ScannedForm {
 const mostNodes = 20_000
 const mostSegments = 160
 const cornerRad = 0.6
+/** A form may be no further off than this on the average, mm: more than film forgives. */
+const mostTypicalMm = 2
+/** Smaller openings are gaps in the scan, mm across. */
+const leastHoleMm = 3
 
 /**
  * A scan seen straight on as a form: the outline of its rim, thinned, and its heights on a grid fine enough for
- * `stepMm` or for 20 000 heights. Where the scan has undercuts, the face nearest to the eye counts.
- * Can be refused: what `checkSheet` finds, `SCAN_TOO_SMALL`.
+ * `stepMm` or for 20 000 heights; its openings as holes. Where the scan has undercuts, the face nearest to the eye counts.
+ * Can be refused: what `checkSheet` finds, `SCAN_TOO_SMALL`, `SCAN_ROUGH`.
  */
-export function formFromScan(mesh: TriangleMesh, stepMm: number): Result<ScannedForm> {
+export function formFromScan(scan: TriangleMesh, stepMm: number): Result<ScannedForm> {
+  const { mesh, turned } = alignTurns(scan)
   const sheet = checkSheet(mesh, { holesExpected: true })
   if (!sheet.ok) return sheet
-  const rim = sheet.value.loops[0]!
-  const plan = [...rim].map((v): Vec2 => [mesh.position[3 * v]!, mesh.position[3 * v + 1]!])
+  const seen = (loop: Int32Array) => [...loop].map((v): Vec2 => [mesh.position[3 * v]!, mesh.position[3 * v + 1]!])
+  const [rim, ...inner] = sheet.value.loops.map(seen)
+  const plan = rim!
   const { min, max } = boundsOf(plan)
   const [width, height] = [max[0] - min[0], max[1] - min[1]]
   if (Math.min(width, height) < 5) return refused(failure('SCAN_TOO_SMALL', { widthMm: width, heightMm: height }))
   const step = Math.max(stepMm, Math.sqrt((width * height) / mostNodes))
   const grid = reliefOf(mesh, min, max, step)
   const error = reliefError(mesh, grid)
+  if (error.typical > mostTypicalMm)
+    return refused(failure('SCAN_ROUGH', { stepMm: step, typicalMm: error.typical, mostMm: mostTypicalMm }))
   const relief = { ...grid, errorMm: round(error.largest) }
-  return done({ ...outlineOf(plan), relief, errorMm: error })
+  const { holes, closed } = holesOf(inner)
+  const mended = [
+    turned > 0
+      ? say`${counted(turned, '# triangle was', '# triangles were')} turned over to face as its neighbours do.`
+      : null,
+    closed > 0
+      ? say`${counted(closed, '# gap', '# gaps')} of the scan, less than ${length(leastHoleMm)} across, closed.`
+      : null,
+    step > stepMm
+      ? say`Heights stand every ${length(step)}: every ${length(stepMm)} would be more than a form can hold.`
+      : null,
+  ].filter((sentence) => sentence !== null)
+  return done({ ...outlineOf(plan), relief, holes, mended, errorMm: error })
+}
+
+/** Openings inside the rim, clockwise or not, thinned like it. */
+function holesOf(loops: readonly (readonly Vec2[])[]): { holes: FormHole[]; closed: number } {
+  const open = loops.filter((loop) => {
+    const { min, max } = boundsOf(loop)
+    return Math.max(max[0] - min[0], max[1] - min[1]) >= leastHoleMm
+  })
+  const holes = open.map((loop, i): FormHole => {
+    const turned = signedArea(loop) >= 0 ? [...loop] : [...loop].reverse()
+    const outline = thinOutline(turned, 0.2).map(([x, y]): Vec2 => [round(x), round(y)])
+    return { name: `opening ${i + 1}`, label: `opening ${i + 1}`, outline, code: 'stop-short' }
+  })
+  return { holes, closed: loops.length - open.length }
 }
 
 function outlineOf(plan: readonly Vec2[]): Pick<ScannedForm, 'start' | 'outline' | 'edges'> {

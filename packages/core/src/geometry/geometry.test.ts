@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import {
+  alignTurns,
   applyRigid,
   checkSheet,
   contains,
@@ -179,6 +180,18 @@ describe('what film can be laid on', () => {
     ],
   ])('%s is refused', (_, m, code) => {
     expect(refusal(m)).toBe(code)
+  })
+  test('a triangle that is turned over is told as that, and can be turned back', () => {
+    const square = {
+      position: Float64Array.of(0, 0, 0, 1, 0, 0, 1, 1, 0, 0, 1, 0),
+      triangle: Int32Array.of(0, 1, 2, 0, 3, 2),
+    }
+    const refused = checkSheet(square, { holesExpected: false })
+    expect(refused.ok ? '' : refused.failure.code).toBe('MESH_TURNED')
+    const { mesh, turned } = alignTurns(square)
+    expect(turned).toBe(1)
+    expect(checkSheet(mesh, { holesExpected: false }).ok).toBe(true)
+    expect(alignTurns(mesh)).toEqual({ mesh, turned: 0 })
   })
   test('a hole is refused unless it is expected', () => {
     const ring = mesh(

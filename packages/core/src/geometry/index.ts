@@ -1,3 +1,4 @@
+export { alignTurns } from './alignTurns.ts'
 export {
   boundaryFlags,
   checkSheet,

@@ -44,6 +44,8 @@ export function checkSheet(mesh: TriangleMesh, options: { holesExpected: boolean
       const b = mesh.triangle[3 * t + ((c + 1) % 3)]!
       const key = edgeKey(a, b, vertices)
       const count = (uses.get(key) ?? 0) + 1
+      if (count === 2 && directed.has(a * vertices + b) && !isDoubled(mesh, t))
+        return refused(failure('MESH_TURNED', { triangle: t + 1 }))
       if (count > 2 || directed.has(a * vertices + b))
         return refused(failure('MESH_NOT_MANIFOLD', { vertexA: a + 1, vertexB: b + 1 }))
       uses.set(key, count)
@@ -73,6 +75,13 @@ export function checkSheet(mesh: TriangleMesh, options: { holesExpected: boolean
   if (handles !== 0) return refused(failure('MESH_NOT_A_SHEET', { handles: Math.max(1, handles / 2) }))
   if (loops.length > 1 && !options.holesExpected) return refused(failure('MESH_HAS_HOLES', { holes: loops.length - 1 }))
   return done({ loops })
+}
+
+/** Whether an earlier triangle has the same three corners. */
+function isDoubled({ triangle }: TriangleMesh, t: number): boolean {
+  const corners = new Set(triangle.subarray(3 * t, 3 * t + 3))
+  for (let other = 0; other < t; other++) if ([0, 1, 2].every((c) => corners.has(triangle[3 * other + c]!))) return true
+  return false
 }
 
 const edgeKey = (a: number, b: number, vertices: number) => (a < b ? a * vertices + b : b * vertices + a)

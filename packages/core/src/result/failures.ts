@@ -63,6 +63,11 @@ const catalogue = {
       say`Seen straight on the scan is only ${length(f.widthMm)} x ${length(f.heightMm)}.`,
     fix: say`Check its unit, and the three places by which it was turned.`,
   },
+  SCAN_ROUGH: {
+    says: (f: { stepMm: number; typicalMm: number; mostMm: number }) =>
+      say`Heights every ${length(f.stepMm)} miss the scan by ${length(f.typicalMm)} on the average, more than the ${length(f.mostMm)} that a form may be off.`,
+    fix: say`Take heights more closely, scan less of it, or choose the three places so that its steep walls are seen less steeply.`,
+  },
   HALF_NOT_ON_MIDDLE: {
     says: (f: { offMm: number }) =>
       say`The half outline does not begin and end on the middle line: it is ${length(f.offMm)} off.`,
@@ -102,13 +107,18 @@ const catalogue = {
       say`The edge between vertices ${count(f.vertexA)} and ${count(f.vertexB)} belongs to more than two triangles.`,
     fix: say`Film lies on one sheet: remove inner walls and doubled faces.`,
   },
+  MESH_TURNED: {
+    says: (f: { triangle: number }) =>
+      say`Triangle ${count(f.triangle)} is turned over: its neighbour faces the other way.`,
+    fix: say`Turn all faces to one side in the program that made the mesh, then export again.`,
+  },
   MESH_PINCHED: {
     says: (f: { vertex: number }) => say`At vertex ${count(f.vertex)} two parts of the mesh touch in a single point.`,
     fix: say`Separate or join the surface there.`,
   },
   MESH_IN_PIECES: {
     says: (f: { pieces: number }) => say`The mesh is in ${count(f.pieces)} separate pieces.`,
-    fix: say`Film is laid on one piece at a time: keep one of them.`,
+    fix: say`Film is laid on one piece at a time: merge doubled corners where they belong together, or keep one of them.`,
   },
   MESH_CLOSED: {
     says: () => say`The mesh is closed all round: it has no edge at which film could end.`,
@@ -117,7 +127,7 @@ const catalogue = {
   MESH_HAS_HOLES: {
     says: (f: { holes: number }) =>
       say`The mesh has ${counted(f.holes, '# hole', '# holes')} that no feature of the part explains.`,
-    fix: say`Close the holes, or describe them as holes of the form.`,
+    fix: say`Close the holes, describe them as holes of the form, or keep them (on the command line: --holes keep).`,
   },
   MESH_NOT_A_SHEET: {
     says: (f: { handles: number }) => say`The mesh is no simple sheet: it has ${count(f.handles)} handle or tunnel.`,

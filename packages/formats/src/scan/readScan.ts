@@ -1,10 +1,10 @@
 import { type Sentence, count, say } from '@truelay/core/say'
 import type { TriangleMesh } from '@truelay/core/geometry'
 import type { BufferGeometry } from 'three'
-import { PLYLoader } from 'three/examples/jsm/loaders/PLYLoader.js'
 import { STLLoader } from 'three/examples/jsm/loaders/STLLoader.js'
 import { readObj } from '../obj/index.ts'
 import type { ScanKind } from './kind/index.ts'
+import { type PlyHead, readPly } from './readPly.ts'
 import { type FileResult, read, unreadable } from '../result/index.ts'
 
 const mostBytes = 200_000_000
@@ -31,25 +31,40 @@ export function readScan(kind: ScanKind, bytes: Uint8Array, toMm: number): FileR
       ? read(joined(mesh.mesh.position, mesh.mesh.triangle))
       : refuse(say`line ${count(mesh.line)}: ${mesh.problem}`)
   }
-  const size = kind === 'stl' ? stlProblem(bytes) : plyProblem(bytes)
+  return kind === 'stl' ? readStl(bytes, toMm) : readPlyScan(bytes, toMm)
+}
+
+function readStl(bytes: Uint8Array, toMm: number): FileResult<TriangleMesh> {
+  const size = stlProblem(bytes)
   if (size !== null) return refuse(size)
   let geometry: BufferGeometry
   try {
-    const buffer = new Uint8Array(bytes).buffer
-    geometry = kind === 'stl' ? new STLLoader().parse(buffer) : new PLYLoader().parse(buffer)
+    geometry = new STLLoader().parse(new Uint8Array(bytes).buffer)
   } catch {
     return refuse(say`it is damaged`)
   }
   const position = geometry.getAttribute('position')
   if (position === undefined || position.count < 3) return refuse(say`it has no faces`)
-  const corners = Float64Array.from(position.array, (x) => x * toMm)
+  return inMm(
+    position.array,
+    Int32Array.from({ length: position.count }, (_, i) => i),
+    toMm,
+  )
+}
+
+function readPlyScan(bytes: Uint8Array, toMm: number): FileResult<TriangleMesh> {
+  const head = plyHead(bytes)
+  if (!('elements' in head)) return refuse(head)
+  const mesh = readPly(bytes, head)
+  if (!('position' in mesh)) return refuse(mesh)
+  if (mesh.position.length < 9) return refuse(say`it has no faces`)
+  if (mesh.triangle.length === 0) return refuse(say`it has points but no faces`)
+  return inMm(mesh.position, mesh.triangle, toMm)
+}
+
+function inMm(position: ArrayLike<number>, triangle: ArrayLike<number>, toMm: number): FileResult<TriangleMesh> {
+  const corners = Float64Array.from(position, (x) => x * toMm)
   if (corners.some((x) => !Number.isFinite(x))) return refuse(say`a coordinate in it is no number`)
-  const index = geometry.getIndex()
-  if (kind === 'ply' && index === null) return refuse(say`it has points but no faces`)
-  const triangle =
-    index === null ? Int32Array.from({ length: position.count }, (_, i) => i) : Int32Array.from(index.array)
-  if (triangle.length === 0) return refuse(say`it has no faces`)
-  if (triangle.some((v) => v < 0 || v >= position.count)) return refuse(say`a face names a corner that is not there`)
   return read(joined(corners, triangle))
 }
 
@@ -69,44 +84,65 @@ const mostHeadBytes = 65_536
 const wordsOfHead = new Set(['', 'format', 'comment', 'obj_info', 'element', 'property'])
 
 /** What a PLY says of itself: its head has to end, and what it promises has to be able to stand in the file. */
-function plyProblem(bytes: Uint8Array): Sentence | null {
-  const head = new TextDecoder('latin1').decode(bytes.subarray(0, mostHeadBytes))
-  if (!/^ply[ \t]*[\r\n]/.test(head)) return say`it is no PLY`
-  const end = head.search(/[\r\n]end_header[\r\n]/)
-  if (end < 0) return say`its head does not end`
-  let promised = 0
-  for (const line of head
-    .slice(0, end)
+function plyHead(bytes: Uint8Array): PlyHead | Sentence {
+  const text = new TextDecoder('latin1').decode(bytes.subarray(0, mostHeadBytes))
+  if (!/^ply[ \t]*[\r\n]/.test(text)) return say`it is no PLY`
+  const end = text.match(/[\r\n]end_header(\r\n|\r|\n)/)
+  if (end?.index === undefined) return say`its head does not end`
+  const unclear = say`its head cannot be understood`
+  let format = 'ascii'
+  const elements: { name: string; many: number; properties: PlyHead['elements'][number]['properties'][number][] }[] = []
+  for (const line of text
+    .slice(0, end.index)
     .split(/\r\n|\r|\n/)
     .slice(1)) {
-    const [word = '', , many, ...more] = line.trim().split(/\s+/)
-    if (!wordsOfHead.has(word)) return say`its head cannot be understood`
-    if (word !== 'element') continue
-    const count = Number(many)
-    if (more.length > 0 || !Number.isInteger(count) || count < 0) return say`its head cannot be understood`
-    promised += count
+    const [word = '', ...more] = line.trim().split(/\s+/)
+    if (!wordsOfHead.has(word)) return unclear
+    if (word === 'format') format = more[0] ?? ''
+    if (word === 'element') {
+      const [name = '', many, ...rest] = more
+      if (rest.length > 0 || !Number.isInteger(Number(many)) || Number(many) < 0) return unclear
+      elements.push({ name, many: Number(many), properties: [] })
+    }
+    if (word === 'property') {
+      const list = more[0] === 'list'
+      const [type = '', name = ''] = list ? more.slice(2) : more
+      elements.at(-1)?.properties.push({ name, type, countType: list ? (more[1] ?? '') : null })
+    }
   }
+  const promised = elements.reduce((sum, { many }) => sum + many, 0)
   if (promised > 3 * mostTriangles) return say`it has more than ${count(mostTriangles)} triangles`
   // Each takes a byte at least.
-  return promised > bytes.length - end ? say`it ends too early` : null
+  if (promised > bytes.length - end.index) return say`it ends too early`
+  return { format, elements, bodyAt: end.index + end[0].length }
 }
 
 const joinMm = 1e-3
+/** Far wider than corners are joined, so that most have to be looked for in one cell only. */
+const cellMm = 16 * joinMm
 
-/** Corners at the same place become one; triangles that lose their area by it are dropped. */
+/** Corners at the same place become one, also where rounding parted them; triangles that lose their area by it are dropped. */
 function joined(position: ArrayLike<number>, triangle: ArrayLike<number>): TriangleMesh {
-  const names = new Map<string, number>()
+  const cells = new Map<string, number[]>()
   const kept: number[] = []
   const renamed = new Int32Array(position.length / 3)
-  const near = (x: number) => Math.round(x / joinMm)
+  const cell = (x: number) => Math.floor(x / cellMm)
+  const isAt = (name: number, at: readonly [number, number, number]) =>
+    Math.hypot(...at.map((x, k) => x - (kept[3 * name + k] as number))) <= joinMm
   for (let v = 0; v < renamed.length; v++) {
-    const [x, y, z] = [position[3 * v] ?? 0, position[3 * v + 1] ?? 0, position[3 * v + 2] ?? 0]
-    const key = `${near(x)},${near(y)},${near(z)}`
-    let name = names.get(key)
+    const at = [position[3 * v] ?? 0, position[3 * v + 1] ?? 0, position[3 * v + 2] ?? 0] as const
+    const [cx, cy, cz] = at.map(cell) as [number, number, number]
+    let name: number | undefined
+    // Only cells that the reach of the corner enters: mostly its own.
+    const near = at.map((x) => [...new Set([cell(x - joinMm), cell(x), cell(x + joinMm)])])
+    for (const x of near[0] ?? [])
+      for (const y of near[1] ?? [])
+        for (const z of near[2] ?? []) name ??= cells.get(`${x},${y},${z}`)?.find((other) => isAt(other, at))
     if (name === undefined) {
-      name = names.size
-      names.set(key, name)
-      kept.push(x, y, z)
+      name = kept.length / 3
+      const key = `${cx},${cy},${cz}`
+      cells.set(key, [...(cells.get(key) ?? []), name])
+      kept.push(...at)
     }
     renamed[v] = name
   }

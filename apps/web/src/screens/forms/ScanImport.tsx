@@ -13,7 +13,9 @@ import { Notice } from '../../ui/Notice.tsx'
 import { readScanFile } from '../../workers/openFormatsWorker.ts'
 import { useFormWorker } from '../../workers/useFormWorker.ts'
 import { blankForm } from './editForm.ts'
+import { type MadeFromScan, MadeOfScan } from './MadeOfScan.tsx'
 import { NumberCell } from './NumberCell.tsx'
+import { useKeyedSpot } from './useKeyedSpot.ts'
 
 const ScanView = lazy(async () => ({ default: (await import('../../drawings/ScanView.tsx')).ScanView }))
 
@@ -32,12 +34,14 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
   const [stepMm, setStepMm] = useState(4)
   const [problem, setProblem] = useState<string | null>(null)
   const [busy, setBusy] = useState(false)
+  const [made, setMade] = useState<MadeFromScan | null>(null)
   const size = useMemo(() => (mesh === null ? null : sizeOf(mesh)), [mesh])
 
   const load = async (chosen: File, as: Unit) => {
     const kind = scanKindOf(chosen.name)
     setSpots([])
     setMesh(null)
+    setMade(null)
     if (kind === null) return setProblem(t`That is no scan: choose a file that ends in .obj, .stl or .ply.`)
     setBusy(true)
     const result = await readScanFile(kind, new Uint8Array(await chosen.arrayBuffer()), toMm[as])
@@ -45,7 +49,11 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
     setProblem(result.ok ? null : t(wholeFailure(result.failure)))
     if (result.ok) setMesh(result.value)
   }
-  const pick = (place: Spot3) => setSpots((before) => (before.length >= 3 ? [place] : [...before, place]))
+  const pick = (place: Spot3) => {
+    setMade(null)
+    setSpots((before) => (before.length >= 3 ? [place] : [...before, place]))
+  }
+  const keyed = useKeyedSpot(mesh, pick)
   const make = async () => {
     if (mesh === null) return
     setBusy(true)
@@ -53,7 +61,7 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
     const result = await worker().fromScan(mesh, three, stepMm)
     setBusy(false)
     if (!result.ok) return setProblem(t(wholeFailure(result.failure)))
-    const { errorMm: _, ...scanned } = result.value
+    const { errorMm, mended, ...scanned } = result.value
     const blank = blankForm('scanned-part', file?.name.replace(/\.[^.]+$/, '').slice(0, 60) || 'Scanned part')
     const whole = formDoc.safeParse({
       ...blank,
@@ -61,7 +69,8 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
       marks: cornerMarks(scanned.outline.map((s) => s.to)),
     })
     if (!whole.success) return setProblem(t`The scan is too large or too fine for one form. Take a coarser grid.`)
-    onMade(whole.data)
+    setProblem(null)
+    setMade({ form: whole.data, stepMm: scanned.relief.stepMm, errorMm, mended })
   }
   return (
     <div className="flex min-h-full flex-col lg:h-full lg:min-h-[40rem]">
@@ -117,11 +126,22 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
                     t`Three places chosen: the part is turned by them.`
                   )}
                 </p>
+                <p className="text-note text-quiet">{t`By keys: arrows move a cross over the view, Enter takes its place.`}</p>
                 <p className="text-note text-quiet">{t`Leave it out if the scan is seen straight on already. ${spots.length} of 3.`}</p>
               </div>
-              <NumberCell label={t`Heights every`} value={stepMm} min={0.5} max={50} onCommit={setStepMm} />
+              <NumberCell
+                label={t`Heights every`}
+                value={stepMm}
+                min={0.5}
+                max={50}
+                onCommit={(mm) => {
+                  setMade(null)
+                  setStepMm(mm)
+                }}
+              />
+              {made === null ? null : <MadeOfScan {...made} onTake={() => onMade(made.form)} />}
               <Button
-                look="go"
+                look={made === null ? 'go' : 'plain'}
                 className="w-full"
                 disabled={busy || spots.length === 1 || spots.length === 2}
                 onClick={() => void make()}
@@ -140,7 +160,21 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
             <p className="p-6 text-body text-quiet">{t`The scan appears here. It is cut at its rim; clean away what does not belong to the part first.`}</p>
           ) : (
             <Suspense fallback={<p className="p-6 text-quiet">{t`Opening the view`}</p>}>
-              <ScanView mesh={mesh} spots={spots} onPick={(place: PlaceOnMesh) => pick(spotOf(mesh, place))} />
+              <div
+                className="h-full focus-visible:outline-3 focus-visible:outline-petrol"
+                role="application"
+                // biome-ignore lint/a11y/noNoninteractiveTabindex: its keys move the cross
+                tabIndex={0}
+                aria-label={t`Places by keys: arrows move the cross, Enter takes it`}
+                onKeyDown={keyed.onKeyDown}
+              >
+                <ScanView
+                  mesh={mesh}
+                  spots={spots}
+                  cross={keyed.cross}
+                  onPick={(place: PlaceOnMesh) => pick(spotOf(mesh, place))}
+                />
+              </div>
             </Suspense>
           )}
         </section>
