@@ -11,12 +11,19 @@ export interface MadeFromScan {
   readonly mended: readonly Sentence[]
 }
 
+/** Nearer to it no hand feels the scan. */
+const nothingMm = 0.1
+
 /** How true a form is to its scan, and what was mended, before it is taken. */
 export function MadeOfScan({ form, stepMm, errorMm, mended, onTake }: MadeFromScan & { readonly onTake: () => void }) {
   const t = useWords()
   return (
     <Notice look={mended.length === 0 ? 'good' : 'caution'} role="status">
-      <p className="text-lead font-bold">{t`Off the scan by ${length(errorMm.typical, 2)} on the average, ${length(errorMm.largest, 1)} at the most.`}</p>
+      <p className="text-lead font-bold">
+        {errorMm.largest < nothingMm
+          ? t`Nowhere further off the scan than ${length(nothingMm, 1)}.`
+          : t`Off the scan by ${length(errorMm.typical, 2)} on the average, ${length(errorMm.largest, 1)} at the most.`}
+      </p>
       <p className="text-body">
         {form.holes.length === 0
           ? t`Heights every ${length(stepMm, 1)}, no opening.`

@@ -126,8 +126,12 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
                     t`Three places chosen: the part is turned by them.`
                   )}
                 </p>
-                <p className="text-note text-quiet">{t`By keys: arrows move a cross over the view, Enter takes its place.`}</p>
-                <p className="text-note text-quiet">{t`Leave it out if the scan is seen straight on already. ${spots.length} of 3.`}</p>
+                {made !== null ? null : (
+                  <>
+                    <p className="text-note text-quiet">{t`By keys: arrows move a cross over the view, Enter takes its place.`}</p>
+                    <p className="text-note text-quiet">{t`Leave it out if the scan is seen straight on already. ${spots.length} of 3.`}</p>
+                  </>
+                )}
               </div>
               <NumberCell
                 label={t`Heights every`}

@@ -199,6 +199,8 @@ describe('a part from a scan', () => {
     const visit = await bring(sheet(160, 100))
     await visit.sees(/160 mm x 100 mm/)
     await visit.presses('Make it a form')
+    await visit.sees(/Nowhere further off the scan than 0\.1 mm\.\s*Heights every 4 mm, no opening\./)
+    await visit.presses('Go on with this form')
     await visit.sees('Keep this form')
     await visit.sees('Scan kept to within')
   }, 60_000)
