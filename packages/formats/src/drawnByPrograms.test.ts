@@ -316,6 +316,9 @@ describe('a DXF shows what its drawing shows', () => {
     )
     const hatch = `${ring}\n${g(...corners)}\n${edges}`
     expect(areaOf(fromDxf(dxf([hatch])))).toBeCloseTo(100_000 - disc, -1)
+    // Filled first and drawn afterwards, with a cut-out: the drawn outline is the piece.
+    const both = fromDxf(dxf([hatch, plate, poly(box(250, 50, 40, 40))]))
+    expect(areaOf(both)).toBeCloseTo(100_000 - 1600, 3)
     const beside = fromDxf(dxf([poly(box(0, 0, 500, 300)), hatch]))
     expect(areaOf(beside)).toBeCloseTo(150_000, 3)
     expect(mendedOf(beside)).toContain('2 filled areas left out.')
@@ -424,6 +427,18 @@ describe('an SVG shows what a browser would', () => {
     expect(areaOf(gone)).toBeCloseTo(100_000, 3)
     expect(mendedOf(gone)).toContain('outside their clip path')
   })
+  test('lengths of shapes in units of their own, and in shares of the drawing', () => {
+    const units = fromSvg(svg('<rect width="40cm" height="9.84251968503937in"/>', 'width="600mm"'))
+    expect(areaOf(units)).toBeCloseTo(100_000, 3)
+    const shares = fromSvg(
+      svg('<rect width="50%" height="25%"/>', 'width="800mm" height="1000mm" viewBox="0 0 80 100"'),
+    )
+    expect(areaOf(shares)).toBeCloseTo(100_000, 3)
+    const round = fromSvg(
+      svg('<circle cx="50%" cy="50%" r="25%"/>', 'width="400mm" height="400mm" viewBox="0 0 40 40"'),
+    )
+    expect(areaOf(round) / (Math.PI * 1e4)).toBeCloseTo(1, 3)
+  })
   test('rounded corners of two radii', () => {
     const answer = fromSvg(svg('<rect width="400" height="250" rx="40" ry="20"/>'))
     expect(areaOf(answer)).toBeCloseTo(100_000 - (4 - Math.PI) * 40 * 20, 0)
@@ -512,6 +527,17 @@ describe('lines become a piece', () => {
     expect(mendedOf(answer)).toContain('A frame of the page, 420 mm x 297 mm, left out.')
     const paper = fromDxf(dxf([poly(box(0, 0, 297, 210)), poly(box(50, 50, 150, 100))]))
     expect(areaOf(paper)).toBeCloseTo(15_000, 3)
+    // A plate that fills its page is a plate, however it is cut out; and so is one that says so.
+    const fitted = 'width="400mm" height="250mm" viewBox="0 0 400 250"'
+    const holed = '<rect width="400" height="250"/><circle cx="100" cy="100" r="50"/>'
+    expect(areaOf(fromSvg(svg(holed, fitted)))).toBeCloseTo(100_000 - disc, -1)
+    const window = '<rect width="400" height="250"/><rect x="20" y="20" width="200" height="150"/>'
+    expect(areaOf(fromSvg(svg(window, fitted)))).toBeCloseTo(70_000, 3)
+    expect(mendedOf(fromSvg(svg(window, fitted)))).toContain('if it is only a frame, leave it out')
+    const framed = '<rect width="400" height="250"/><path d="M20 20h300v200h-300z"/>'
+    expect(areaOf(fromSvg(svg(framed, fitted)))).toBeCloseTo(60_000, 3)
+    expect(areaOf(fromSvg(svg(`<g id="outline">${framed}</g>`, fitted)))).toBeCloseTo(40_000, 3)
+    expect(areaOf(fromSvg(svg(`<g id="a">${framed}</g>`, fitted), { roles: { a: 'outline' } }))).toBeCloseTo(40_000, 3)
     // Film as large as a sheet of paper with nothing in it is film.
     expect(areaOf(fromDxf(dxf([poly(box(0, 0, 297, 210))])))).toBeCloseTo(297 * 210, 3)
   })

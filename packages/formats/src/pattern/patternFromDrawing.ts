@@ -116,13 +116,22 @@ class Understanding {
         say`There are ${count(many)} closed shapes in this drawing, far more than a piece of film has.`,
         say`Export the outline and its cut-outs only, or leave out layers.`,
       )
-    const { once, doubled } = withoutDoubles(joined)
+    // Of a line and the edge of an area that it is filled to, the line is what was drawn.
+    const { once, doubled } = withoutDoubles([...joined].sort((a, b) => Number(a.ofArea) - Number(b.ofArea)))
     const twice = doubled + drawnOver
     if (twice > 0) mended.push(say`${counted(twice, '# doubled shape was', '# doubled shapes were')} used once.`)
     const open = once.filter(({ closed }) => !closed)
     const closed = once.filter((line) => line.closed && spread(line.points) > 1)
-    const { lines: unframed, framesMm } = withoutFrames(closed, drawing.page, this.mmPerUnit)
+    const {
+      lines: unframed,
+      framesMm,
+      unsure,
+    } = withoutFrames(closed, drawing.page, this.mmPerUnit, ({ layers }) => this.roleOf(layers) !== 'outline')
     for (const [w, h] of framesMm) mended.push(say`A frame of the page, ${length(w)} x ${length(h)}, left out.`)
+    if (unsure)
+      mended.push(
+        say`The outermost shape is as large as the page and was taken as the piece: if it is only a frame, leave it out.`,
+      )
     const { lines: single, widthsMm } = withoutStrokes(unframed)
     if (widthsMm.length > 0)
       mended.push(

@@ -23,7 +23,7 @@ import { type OutlineLine, pairs, pathLines, rectangle } from './outlines.ts'
 import { parseXml, svgName } from './parseXml.ts'
 import { Styles } from './styles.ts'
 import { readTransform } from './transform.ts'
-import { type Box, innerPlace, type Page, pageOf } from './viewport.ts'
+import { type Box, innerPlace, type Page, pageOf, pixelsOf } from './viewport.ts'
 
 const refuse = (why: Sentence, fix = say`Export it again as a plain SVG.`) =>
   unreadable('SVG_UNREADABLE', say`The SVG cannot be read: ${why}.`, fix)
@@ -97,6 +97,8 @@ interface Place {
 }
 
 const nothing = new Set(['none', 'transparent'])
+const alongWidth: ReadonlySet<string> = new Set(['x', 'x1', 'x2', 'cx', 'rx', 'width'])
+const alongHeight: ReadonlySet<string> = new Set(['y', 'y1', 'y2', 'cy', 'ry', 'height'])
 
 class Drawn {
   private readonly into: DrawingCollector = drawingCollector()
@@ -162,6 +164,7 @@ class Drawn {
     const clips = this.clipOf(
       says('clip-path') === undefined ? null : (this.styles.own(element, 'clip-path') ?? null),
       at,
+      outer.size,
     )
     const mask = says('mask')
     if (mask !== undefined && mask !== 'none') this.into.leave(say`masks`)
@@ -223,7 +226,7 @@ class Drawn {
     const link = element.attribs.href ?? element.attribs['xlink:href'] ?? ''
     const target = link.startsWith('#') ? this.byId.get(link.slice(1)) : undefined
     if (target === undefined) return this.into.leave(say`references outward`)
-    const n = this.numbersOf(element)
+    const n = this.numbersOf(element, place.size)
     const at = after(place.at, [1, 0, 0, 1, n('x'), n('y')])
     const kind = svgName(target)
     if (kind !== 'symbol' && kind !== 'svg') return this.walk(target, { ...place, at })
@@ -234,14 +237,14 @@ class Drawn {
 
   private shape(element: Element, kind: string, place: Place): unknown {
     const tolerance = this.toleranceAt(place.at)
-    const n = this.numbersOf(element)
+    const n = this.numbersOf(element, place.size)
     if ((kind === 'circle' || kind === 'ellipse') && place.layers.some((word) => meansRole(word) === 'mark'))
       return this.into.point({
         at: upright(apply(place.at, [n('cx'), n('cy')])),
         name: titleOf(element),
         layers: place.layers,
       })
-    const lines = this.linesOf(element, kind, tolerance)
+    const lines = this.linesOf(element, kind, tolerance, place.size)
     if (lines === null) return this.into.leave(say`<${called(element.name.slice(0, 40))}> elements`)
     if (!place.visible || (place.fillSaid && !place.filled && !place.stroked)) {
       if (lines.length > 0) this.into.leave(say`hidden shapes`)
@@ -255,8 +258,8 @@ class Drawn {
   }
 
   /** The lines of one shape in its own units; null where its kind is not known. */
-  private linesOf(element: Element, kind: string, tolerance: number): OutlineLine[] | null {
-    const n = this.numbersOf(element)
+  private linesOf(element: Element, kind: string, tolerance: number, size: Place['size']): OutlineLine[] | null {
+    const n = this.numbersOf(element, size)
     switch (kind) {
       case 'path':
         return pathLines(element.attribs.d ?? '', tolerance)
@@ -291,11 +294,12 @@ class Drawn {
     }
   }
 
-  /** Lengths of an element, which a style may say as well as an attribute. */
-  private numbersOf(element: Element) {
+  /** Lengths of an element, which a style may say as well as an attribute; shares are of the viewport, across it for a radius. */
+  private numbersOf(element: Element, { width, height }: Place['size']) {
     return (key: string, otherwise = 0): number => {
-      const value = Number.parseFloat(this.styles.own(element, key) ?? '')
-      return Number.isFinite(value) ? value : otherwise
+      const across = Math.hypot(width, height) / Math.SQRT2
+      const whole = alongWidth.has(key) ? width : alongHeight.has(key) ? height : across
+      return pixelsOf(this.styles.own(element, key), whole) ?? otherwise
     }
   }
 
@@ -305,7 +309,7 @@ class Drawn {
   }
 
   /** The shapes that a clip path lets through, as they lie in the drawing; null where there is none, or it cannot be followed. */
-  private clipOf(value: string | null, at: Affine): readonly OutlineLine[] | null {
+  private clipOf(value: string | null, at: Affine, size: Place['size']): readonly OutlineLine[] | null {
     if (value === null || value === 'none') return null
     const path = this.byId.get(value.match(/^url\(["']?#([^"')]+)["']?\)$/)?.[1] ?? '')
     if (path === undefined || svgName(path) !== 'clippath' || path.attribs.clipPathUnits === 'objectBoundingBox') {
@@ -315,7 +319,7 @@ class Drawn {
     const whole = after(at, readTransform(path.attribs.transform ?? '') ?? same)
     return inside(path).flatMap((child) => {
       const own = readTransform(this.styles.own(child, 'transform') ?? '')
-      const lines = own === null ? null : this.linesOf(child, svgName(child) ?? '', this.toleranceAt(whole))
+      const lines = own === null ? null : this.linesOf(child, svgName(child) ?? '', this.toleranceAt(whole), size)
       if (own === null || lines === null) return []
       const place = after(whole, own)
       return lines.map(({ points }) => ({ points: points.map((p) => apply(place, p)), closed: true }))

@@ -21,6 +21,12 @@ interface SvgLength {
   readonly mm: number | null
 }
 
+/** A length in pixels, or of a share what it is of a whole; null where it is none. */
+export function pixelsOf(text: string | undefined, whole: number): number | null {
+  const length = lengthOf(text)
+  return length === null ? null : length.share ? length.px * whole : length.px
+}
+
 function lengthOf(text: string | undefined): SvgLength | null {
   const found = (text ?? '').trim().match(/^([-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?)\s*(mm|cm|in|pt|pc|q|px|%)?$/i)
   if (found === null) return null
@@ -108,10 +114,7 @@ export function innerPlace(
   around: Pick<Box, 'width' | 'height'>,
   sized: { readonly width?: string | undefined; readonly height?: string | undefined } = {},
 ): { readonly place: Affine; readonly size: Pick<Box, 'width' | 'height'> } {
-  const along = (text: string | undefined, whole: number, otherwise: number) => {
-    const length = lengthOf(text)
-    return length === null ? otherwise : length.share ? length.px * whole : length.px
-  }
+  const along = (text: string | undefined, whole: number, otherwise: number) => pixelsOf(text, whole) ?? otherwise
   const x = along(attribs.x, around.width, 0)
   const y = along(attribs.y, around.height, 0)
   const size = {
