@@ -1,0 +1,255 @@
+import { areaD, Clipper, EndType, FillRule, inflatePathsD, JoinType, type PathsD } from 'clipper2-ts'
+import { english } from '@truelay/words'
+import { describe, expect, test } from 'vitest'
+import { boundsOf, rotate, type Vec2 } from '../geometry/index.ts'
+import { seededRandom } from '../numerics/index.ts'
+import { wholeFailure } from '../result/index.ts'
+import { radFromDeg } from '../units/index.ts'
+import { inTheWay, type Nested, nestPieces, type NestRequest } from './index.ts'
+import { sidesCross } from './overlap.ts'
+import { shapesOf } from './shape.ts'
+import { areaOf, jigsaw, kitOfPieces } from './testPieces.ts'
+
+const rectangle = (long: number, wide: number): Vec2[] => [
+  [0, 0],
+  [long, 0],
+  [long, wide],
+  [0, wide],
+]
+const nested = (request: NestRequest, effort = 2e8, seed = 1): Nested => {
+  const result = nestPieces(request, { effort, seed })
+  if (!result.ok) throw new Error(english(wholeFailure(result.failure)))
+  return result.value
+}
+const refusal = (request: NestRequest): string => {
+  const result = nestPieces(request, { effort: 1e6 })
+  return result.ok ? 'laid out' : english(wholeFailure(result.failure))
+}
+
+/** Each copy as it lies, drawn here anew: turned about its own origin, then moved. */
+const drawn = (request: NestRequest, { placements }: Nested) =>
+  placements.map(({ id, xMm, yMm, turnDeg }) => {
+    const { outline, cutOuts = [] } = request.pieces.find((piece) => piece.id === id)!
+    return [outline, ...cutOuts].map((loop) =>
+      loop.map((p): Vec2 => {
+        const [x, y] = rotate(p, radFromDeg(turnDeg))
+        return [x + xMm, y + yMm]
+      }),
+    )
+  })
+
+/** Film of a piece, wider by so much all round; by clipping, which the search does not use. */
+function film(loops: readonly (readonly Vec2[])[], byMm: number): PathsD {
+  const paths = loops.map((loop) => loop.map(([x, y]) => ({ x, y })))
+  const solid = Clipper.differenceD([paths[0]!], paths.slice(1), FillRule.NonZero, 5)
+  return byMm === 0 ? solid : inflatePathsD(solid, byMm, JoinType.Round, EndType.Polygon, 2, 5, 0.0005)
+}
+
+/** What holds of every layout: all copies there, on the roll, in turns that are allowed, apart by the gap. */
+function expectSound(request: NestRequest, found: Nested) {
+  const { gapMm, rollWidthMm, borderMm = 0, spoilt = [] } = request
+  const counted = new Map<string, number>()
+  for (const { id, copy, turnDeg } of found.placements) {
+    expect(copy).toBe(counted.get(id) ?? 0)
+    counted.set(id, copy + 1)
+    expect(request.pieces.find((piece) => piece.id === id)!.turns ?? [0, 90, 180, 270]).toContain(turnDeg)
+  }
+  for (const { id, count } of request.pieces) expect(counted.get(id) ?? 0).toBe(count)
+  const copies = drawn(request, found)
+  for (const [outline] of copies) {
+    const { min, max } = boundsOf(outline!)
+    expect(Math.min(min[0], min[1])).toBeGreaterThan(borderMm - 0.01)
+    expect(max[1]).toBeLessThan(rollWidthMm - borderMm + 0.01)
+    expect(max[0]).toBeLessThan(found.usedLengthMm - borderMm + 0.01)
+    for (const [from, to] of spoilt) expect(min[0] > to - 0.01 || max[0] < from + 0.01).toBe(true)
+  }
+  // Half the gap less a hundredth of a millimetre round each: none may overlap.
+  const wide = copies.map((loops) => film(loops, Math.max(0, gapMm / 2 - 0.005)))
+  for (let a = 0; a < wide.length; a++)
+    for (let b = 0; b < a; b++) {
+      const over = Clipper.intersectD(wide[a]!, wide[b]!, FillRule.NonZero, 5)
+      // Two lines that only touch may enclose slivers of rounding.
+      expect(over.reduce((sum, path) => sum + Math.abs(areaD(path)), 0)).toBeLessThan(0.02)
+    }
+  expect(inTheWay(request, found.placements)).toEqual([])
+  const areaMm2 = request.pieces.reduce((sum, piece) => sum + piece.count * areaOf(piece), 0)
+  expect(found.utilisation).toBeCloseTo(areaMm2 / (found.usedLengthMm * rollWidthMm), 9)
+}
+
+describe('a layout on the roll', () => {
+  test.each([
+    ['a jigsaw of straight pieces', jigsaw(8, 3)],
+    ['a jigsaw of wavy pieces with a gap', jigsaw(8, 4, { wavy: true, gapMm: 3 })],
+    ['a kit with openings', kitOfPieces(9, 9)],
+    ['with a border and spoilt film', { ...kitOfPieces(8, 8), borderMm: 12, spoilt: [[400, 460]] as const }],
+    ['several copies in two turns', { ...twice(kitOfPieces(4, 2)), gapMm: 5 }],
+    ['any turn', anyTurn(kitOfPieces(5, 6))],
+  ])('%s: every copy there, apart, on sound film', (_, request) => {
+    expectSound(request, nested(request))
+  })
+
+  test('single pieces and those that fill the width are proven at once: the shortest turn that fits', () => {
+    const one = { rollWidthMm: 600, gapMm: 3, pieces: [{ id: 'strip', count: 1, outline: rectangle(500, 80) }] }
+    expect(nested(one, 1e12).usedLengthMm).toBeCloseTo(80, 3)
+    const sheets = { rollWidthMm: 600, gapMm: 0, pieces: [{ id: 'sheet', count: 3, outline: rectangle(600, 200) }] }
+    expect(nested(sheets, 1e12).usedLengthMm).toBeCloseTo(600, 1)
+  })
+
+  test('four quarters of a plate find together', () => {
+    const pieces = [1, 2, 3, 4].map((i) => ({ id: `quarter ${i}`, count: 1, outline: rectangle(200, 300) }))
+    expect(nested({ rollWidthMm: 600, gapMm: 0, pieces }, 4e8).usedLengthMm).toBeLessThan(401)
+  })
+
+  test('a small piece is cut out of what falls out of a large one', () => {
+    const hole = rectangle(300, 300)
+      .map(([x, y]): Vec2 => [x + 50, y + 50])
+      .reverse()
+    const frame = { id: 'frame', count: 1, outline: rectangle(400, 400), cutOuts: [hole] }
+    const request = {
+      rollWidthMm: 410,
+      gapMm: 4,
+      pieces: [frame, { id: 'badge', count: 1, outline: rectangle(280, 280) }],
+    }
+    const found = nested(request)
+    expectSound(request, found)
+    expect(found.usedLengthMm).toBeLessThan(401)
+  })
+
+  test('more effort never gives a longer layout; each that is told is shorter than the one before', () => {
+    const lengths: number[] = []
+    const request = jigsaw(10, 5)
+    const long = nestPieces(request, { effort: 6e8, onBetter: ({ usedLengthMm }) => lengths.push(usedLengthMm) })
+    expect(long.ok && long.value.usedLengthMm).toBe(lengths.at(-1))
+    expect(lengths.length).toBeGreaterThan(3)
+    expect(lengths).toEqual([...lengths].sort((a, b) => b - a))
+    expect(lengths[0]).toBeGreaterThan(1.15 * lengths.at(-1)!)
+  })
+
+  test('the same seed gives the same layout, another seed another one', () => {
+    const request = kitOfPieces(8, 3)
+    const once = nested(request, 5e7, 7)
+    expect(nested(request, 5e7, 7)).toEqual(once)
+    expect(nested(request, 5e7, 8)).not.toEqual(once)
+  })
+
+  test('stopped at once, it still gives a layout that can be cut', () => {
+    const request = kitOfPieces(20, 4)
+    const result = nestPieces(request, { effort: 1e12, goOn: () => false })
+    expect(result.ok).toBe(true)
+    if (result.ok) expectSound(request, result.value)
+  })
+
+  test('pieces of one vehicle lie together, one vehicle after the other', () => {
+    const kit = kitOfPieces(6, 5)
+    const pieces = kit.pieces.map((piece, i) => ({ ...piece, together: i % 2 === 0 ? '0412' : '0414' }))
+    const request = { ...kit, pieces, spoilt: [[900, 1000]] as const }
+    const found = nested(request, 1e8)
+    expectSound(request, found)
+    const copies = drawn(request, found)
+    const spanOf = (vehicle: string) => {
+      const own = found.placements.flatMap(({ id }, i) =>
+        pieces.find((piece) => piece.id === id)!.together === vehicle ? copies[i]![0]! : [],
+      )
+      return [boundsOf(own).min[0], boundsOf(own).max[0]] as const
+    }
+    expect(spanOf('0414')[0]).toBeGreaterThanOrEqual(spanOf('0412')[1] - 1e-6)
+  })
+})
+
+/** Each of them twice, in no turn but two. */
+function twice(request: NestRequest): NestRequest {
+  return { ...request, pieces: request.pieces.map((piece) => ({ ...piece, count: 2, turns: [0, 180] })) }
+}
+
+function anyTurn(request: NestRequest): NestRequest {
+  const turns = Array.from({ length: 24 }, (_, k) => 15 * k)
+  return { ...request, pieces: request.pieces.map((piece) => ({ ...piece, turns })) }
+}
+
+test('whether two shapes lie over each other does not hang on which is asked first, nor on where they lie', () => {
+  const request = jigsaw(8, 4, { wavy: true, gapMm: 3 })
+  const shapes = request.pieces.map((piece) => shapesOf(piece, 3, 0.05).turns[1]!)
+  const random = seededRandom(3)
+  let over = 0
+  for (let k = 0; k < 3000; k++) {
+    const [a, b] = [shapes[Math.floor(random() * 8)]!, shapes[Math.floor(random() * 8)]!]
+    // Sides in line with each other are the hard ones.
+    const dx = k % 2 === 0 ? a.maxX - b.maxX + 0.1 + random() : (random() - 0.5) * 600
+    const dy = (random() - 0.5) * 600
+    const crossed = sidesCross(a, b, dx, dy)
+    expect(sidesCross(b, a, -dx, -dy)).toBe(crossed)
+    if (crossed) over++
+  }
+  expect(over).toBeGreaterThan(500)
+  expect(over).toBeLessThan(2500)
+})
+
+describe('what cannot be laid out is said', () => {
+  const plate = { id: 'plate', count: 1, outline: rectangle(300, 200) }
+  const roll: NestRequest = { rollWidthMm: 250, gapMm: 3, pieces: [plate] }
+  const crossed: Vec2[] = [
+    [0, 0],
+    [100, 100],
+    [100, 0],
+    [0, 90],
+  ]
+  test.each<[string, NestRequest, RegExp]>([
+    ['nothing', { ...roll, pieces: [] }, /no piece to be cut/],
+    ['wider than the roll', { ...roll, rollWidthMm: 180 }, /“plate” needs 200 mm across the roll, which has 180 mm/],
+    ['only in a turn that does not fit', { ...roll, pieces: [{ ...plate, turns: [90] }] }, /needs 300 mm across/],
+    ['a border', { ...roll, borderMm: 30 }, /has 190 mm between its borders/],
+    ['all border', { ...roll, borderMm: 130 }, /leaves nothing of a roll 250 mm wide/],
+    ['two of one name', { ...roll, pieces: [plate, plate] }, /two pieces “plate”/],
+    ['crossed', { ...roll, pieces: [{ ...plate, outline: crossed }] }, /crosses itself near/],
+    ['a line', { ...roll, pieces: [{ ...plate, outline: rectangle(300, 0) }] }, /holds no film/],
+    ['a cut-out outside', { ...roll, pieces: [{ ...plate, cutOuts: [rectangle(400, 20)] }] }, /not within its outline/],
+    ['spoilt backwards', { ...roll, spoilt: [[500, 400]] }, /ends before it begins/],
+    ['too long for the roll', { ...roll, rollLengthMm: 250 }, /needs 300 mm along the roll.*has 250 mm/],
+    ['spoilt in the middle', { ...roll, rollLengthMm: 500, spoilt: [[240, 260]] }, /longest sound stretch has 240 mm/],
+    [
+      'less film than they need',
+      { ...roll, rollLengthMm: 500, pieces: [{ ...plate, count: 2 }] },
+      /it has 500 mm left/,
+    ],
+  ])('%s', (_, request, says) => {
+    expect(refusal(request)).toMatch(says)
+  })
+})
+
+describe('what is in the way of a layout made by hand', () => {
+  const frame = {
+    id: 'frame',
+    count: 2,
+    outline: rectangle(100, 100),
+    cutOuts: [rectangle(60, 60).map(([x, y]): Vec2 => [x + 20, y + 20])],
+  }
+  const badge = { id: 'badge', count: 1, outline: rectangle(40, 40) }
+  const request: NestRequest = {
+    rollWidthMm: 300,
+    rollLengthMm: 1000,
+    gapMm: 3,
+    borderMm: 5,
+    spoilt: [[500, 520]],
+    pieces: [frame, badge],
+  }
+  const at = (id: string, xMm: number, yMm: number, turnDeg = 0) => ({ id, copy: 0, xMm, yMm, turnDeg })
+  test.each([
+    ['apart', [at('frame', 5, 5), at('frame', 110, 5)], []],
+    [
+      'nearer than the gap',
+      [at('frame', 5, 5), at('frame', 107, 5)],
+      [{ kind: 'near', first: 0, second: 1, apartMm: 2 }],
+    ],
+    ['over each other', [at('frame', 5, 5), at('frame', 50, 50)], [{ kind: 'near', first: 0, second: 1, apartMm: -1 }]],
+    ['the same place', [at('frame', 5, 5), at('frame', 5, 5)], [{ kind: 'near' }]],
+    ['in a cut-out', [at('frame', 5, 5), at('badge', 35, 35)], []],
+    ['in a cut-out, nearer than the gap', [at('frame', 5, 5), at('badge', 26, 35)], [{ kind: 'near', apartMm: 1 }]],
+    ['within the film', [at('badge', 105, 105), at('frame', 100, 100)], [{ kind: 'near' }]],
+    ['over the side of the roll', [at('frame', 5, 2)], [{ kind: 'off roll', first: 0 }]],
+    ['turned over its end', [at('frame', 50, 5, 90)], [{ kind: 'off roll', first: 0 }]],
+    ['on spoilt film', [at('badge', 470, 5)], [{ kind: 'spoilt', first: 0 }]],
+  ])('%s', (_, placements, says) => {
+    expect(inTheWay(request, placements)).toMatchObject(says)
+    expect(inTheWay(request, placements)).toHaveLength(says.length)
+  })
+})

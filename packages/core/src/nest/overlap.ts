@@ -1,0 +1,138 @@
+import { type Shape, type Shapes, sidesInBox } from './shape.ts'
+
+/** Room for the sides of two shapes that come near each other; grows with the shapes. */
+let nearA = new Float64Array(4 * 500)
+let nearB = new Float64Array(4 * 500)
+
+/** Whether two shapes lie over each other; `dx, dy` = place of `b` less place of `a`. Touching is no overlap. */
+export function sidesCross(a: Shape, b: Shape, dx: number, dy: number): boolean {
+  const minX = Math.max(a.minX, b.minX + dx)
+  const maxX = Math.min(a.maxX, b.maxX + dx)
+  const minY = Math.max(a.minY, b.minY + dy)
+  const maxY = Math.min(a.maxY, b.maxY + dy)
+  if (minX >= maxX || minY >= maxY) return false
+  if (nearA.length < a.sides.length) nearA = new Float64Array(a.sides.length)
+  if (nearB.length < b.sides.length) nearB = new Float64Array(b.sides.length)
+  const inA = sidesWithin(a, 0, 0, minX, minY, maxX, maxY, nearA)
+  const inB = sidesWithin(b, dx, dy, minX, minY, maxX, maxY, nearB)
+  for (let i = 0; i < inA; i += 4) {
+    const ax = nearA[i]!
+    const ay = nearA[i + 1]!
+    const bx = nearA[i + 2]!
+    const by = nearA[i + 3]!
+    const loX = ax < bx ? ax : bx
+    const hiX = ax < bx ? bx : ax
+    const loY = ay < by ? ay : by
+    const hiY = ay < by ? by : ay
+    for (let j = 0; j < inB; j += 4) {
+      const cx = nearB[j]!
+      const ex = nearB[j + 2]!
+      if ((cx < loX && ex < loX) || (cx > hiX && ex > hiX)) continue
+      const cy = nearB[j + 1]!
+      const ey = nearB[j + 3]!
+      if ((cy < loY && ey < loY) || (cy > hiY && ey > hiY)) continue
+      const c = (bx - ax) * (cy - ay) - (by - ay) * (cx - ax)
+      const e = (bx - ax) * (ey - ay) - (by - ay) * (ex - ax)
+      if ((c > 0 && e > 0) || (c < 0 && e < 0) || (c === 0 && e === 0)) continue
+      const p = (ex - cx) * (ay - cy) - (ey - cy) * (ax - cx)
+      const q = (ex - cx) * (by - cy) - (ey - cy) * (bx - cx)
+      if ((p > 0 && q < 0) || (p < 0 && q > 0)) return true
+    }
+  }
+  // No side crosses another: one may still lie wholly within the other.
+  return holdsFirst(a, b, dx, dy) || holdsFirst(b, a, -dx, -dy)
+}
+
+const rimMm = 1e-6
+
+function sidesWithin(
+  { sides, boxes }: Shape,
+  dx: number,
+  dy: number,
+  minX: number,
+  minY: number,
+  maxX: number,
+  maxY: number,
+  into: Float64Array,
+): number {
+  let found = 0
+  // A side that lies just on the rim of the box must not be lost to rounding.
+  const loX = minX - dx - rimMm
+  const loY = minY - dy - rimMm
+  const hiX = maxX - dx + rimMm
+  const hiY = maxY - dy + rimMm
+  for (let box = 0; box < boxes.length; box += 4) {
+    if (boxes[box]! > hiX || boxes[box + 2]! < loX || boxes[box + 1]! > hiY || boxes[box + 3]! < loY) continue
+    const from = box * sidesInBox
+    const to = Math.min(sides.length, from + 4 * sidesInBox)
+    for (let i = from; i < to; i += 4) {
+      const x0 = sides[i]!
+      const x1 = sides[i + 2]!
+      if ((x0 < loX && x1 < loX) || (x0 > hiX && x1 > hiX)) continue
+      const y0 = sides[i + 1]!
+      const y1 = sides[i + 3]!
+      if ((y0 < loY && y1 < loY) || (y0 > hiY && y1 > hiY)) continue
+      into[found] = x0 + dx
+      into[found + 1] = y0 + dy
+      into[found + 2] = x1 + dx
+      into[found + 3] = y1 + dy
+      found += 4
+    }
+  }
+  return found
+}
+
+/** Whether any loop of `b` begins within the film of `a`. */
+function holdsFirst(a: Shape, b: Shape, dx: number, dy: number): boolean {
+  for (const first of b.loops) {
+    const x = b.sides[4 * first]! + dx
+    const y = b.sides[4 * first + 1]! + dy
+    if (x > a.minX && x < a.maxX && y > a.minY && y < a.maxY && inFilm(a.sides, x, y)) return true
+  }
+  return false
+}
+
+function inFilm(sides: Float64Array, x: number, y: number): boolean {
+  let inside = false
+  for (let i = 0; i < sides.length; i += 4) {
+    const y0 = sides[i + 1]!
+    const y1 = sides[i + 3]!
+    if (y0 > y !== y1 > y && x < sides[i]! + ((y - y0) / (y1 - y0)) * (sides[i + 2]! - sides[i]!)) inside = !inside
+  }
+  return inside
+}
+
+/**
+ * How deep two shapes lie in each other, by their circles: each pair of circles counts by its depth and by the lesser radius; circles that are
+ * apart still count a little, so that there is a way out from everywhere (Gardeyn and Wauters 2025). Negative where no circles meet: whether
+ * the shapes overlap is then for `sidesCross` to say, and the depth is the amount without its sign.
+ */
+export function depthByPoles(a: Shape, b: Shape, dx: number, dy: number, softMm: number): number {
+  const pa = a.poles
+  const pb = b.poles
+  const soft2 = softMm * softMm
+  let sum = 0
+  let meet = false
+  for (let i = 0; i < pa.length; i += 3) {
+    const x = pa[i]! - dx
+    const y = pa[i + 1]! - dy
+    const r = pa[i + 2]!
+    for (let j = 0; j < pb.length; j += 3) {
+      const ux = x - pb[j]!
+      const uy = y - pb[j + 1]!
+      const other = pb[j + 2]!
+      const deep = r + other - Math.sqrt(ux * ux + uy * uy)
+      if (deep > 0) meet = true
+      sum += (deep >= softMm ? deep : soft2 / (2 * softMm - deep)) * (r < other ? r : other)
+    }
+  }
+  return meet ? sum : -sum
+}
+
+/** Depths of circles that are less than this share of a piece count softly. */
+const softShare = 0.01
+export const softOf = (a: Shapes, b: Shapes) => softShare * Math.max(a.acrossMm, b.acrossMm)
+
+/** What an overlap of that depth counts: more for large pieces; the root evens out (Gardeyn and Wauters 2025). */
+export const lossOfDepth = (depth: number, softMm: number, a: Shapes, b: Shapes) =>
+  Math.sqrt(Math.PI * depth + softMm * softMm) * a.rootMm * b.rootMm
