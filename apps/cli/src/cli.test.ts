@@ -291,6 +291,39 @@ const sweep = {
   damageC: 110,
 }
 
+describe('pieces on a roll', () => {
+  const triangle = [
+    [0, 0],
+    [300, 0],
+    [150, 200],
+  ]
+  const request = { rollWidthMm: 610, gapMm: 3, seconds: 0.3, pieces: [{ id: 'wing', count: 3, outline: triangle }] }
+
+  test('each copy with its place and turn, within the roll; the same seed gives the same', async () => {
+    const told = await answer(['nest', '-'], request)
+    expect(Object.keys(told)).toEqual(['usedLengthMm', 'utilisation', 'solveMs', 'stoppedByClock', 'placements'])
+    expect(told.placements.map((p: { id: string; copy: number }) => `${p.id} ${p.copy}`)).toEqual([
+      'wing 0',
+      'wing 1',
+      'wing 2',
+    ])
+    expect(told.utilisation).toBeCloseTo((3 * 30_000) / (610 * told.usedLengthMm), 4)
+    const again = await answer(['nest', '-'], request)
+    expect(again.placements).toEqual(told.placements)
+  })
+  test.each([
+    [{ ...request, rollWidthMm: 150 }, 'needs 200 mm across the roll'],
+    [{ ...request, rollLengthMm: 310, gapMm: 40 }, 'it has 310 mm left'],
+    [{ ...request, pieces: [] }, 'no piece to be cut'],
+    [{ ...request, pieces: [{ id: 'wing', count: 5000, outline: triangle }] }, 'count'],
+    [{ ...request, spoilt: [[30, 10]] }, 'ends before it begins'],
+  ])('what cannot be is one line and code 2', async (input, says) => {
+    const { code, out, err } = await run(['nest', '-'], JSON.stringify(input))
+    expect([code, out, err.trim().split('\n').length]).toEqual([2, '', 1])
+    expect(err).toContain(says)
+  })
+})
+
 describe('the order of a day', () => {
   const task = (id: string, more: object = {}) => ({ id, minutes: 10, people: 1, tools: [], after: [], ...more })
   const day = (tasks: object[], more: object = {}) => ({

@@ -6,6 +6,7 @@ import { judge } from './commands/judge.ts'
 import { lay } from './commands/lay.ts'
 import { light } from './commands/light.ts'
 import { mix } from './commands/mix.ts'
+import { nest } from './commands/nest.ts'
 import { order } from './commands/order.ts'
 import { pattern } from './commands/pattern.ts'
 import { plan } from './commands/plan.ts'
@@ -14,7 +15,7 @@ import { wait } from './commands/wait.ts'
 import { BadInput, NoneFound } from './input.ts'
 import { inEnglish } from './inEnglish.ts'
 
-const commands = { form, lay, align, mix, heat, wait, light, judge, plan, story, order, pattern }
+const commands = { form, lay, align, mix, heat, wait, light, judge, plan, story, order, nest, pattern }
 const text = { type: 'string' } as const
 const optionsOf: Record<keyof typeof commands, Record<string, typeof text>> = {
   form: { triangles: text, out: text },
@@ -28,6 +29,7 @@ const optionsOf: Record<keyof typeof commands, Record<string, typeof text>> = {
   plan: { order: text },
   story: {},
   order: {},
+  nest: {},
   pattern: { 'mm-per-unit': text },
 }
 

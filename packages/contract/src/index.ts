@@ -32,6 +32,7 @@ export {
   type ShopDayPlan,
   shopDayPlan,
 } from './dayPlan.ts'
+export { nestRequest } from './nestRequest.ts'
 export { dayToPlan, orderRequest } from './orderRequest.ts'
 export { type WorkedStep, workedSteps } from './fit/workedMinutes.ts'
 export { againFrom, awaitedPiece, pieceSince, sparesUsed } from './fit/anotherPiece.ts'

@@ -6,11 +6,11 @@ export interface NestPiece {
   readonly count: number
   readonly outline: Polygon
   /** Openings in it; smaller pieces may be cut out of what falls out. */
-  readonly cutOuts?: readonly Polygon[]
+  readonly cutOuts?: readonly Polygon[] | undefined
   /** How it may be turned on the roll, degrees counter-clockwise; left out: by quarters. Never flipped over. */
-  readonly turns?: readonly number[]
+  readonly turns?: readonly number[] | undefined
   /** For which vehicle: those of one vehicle are kept together on the roll. */
-  readonly together?: string
+  readonly together?: string | undefined
 }
 
 /** A stretch of roll that must not be used, from its beginning. */
@@ -20,12 +20,12 @@ export type SpoiltStretch = readonly [fromMm: number, toMm: number]
 export interface NestRequest {
   readonly rollWidthMm: number
   /** Film left on the roll; left out: as much as it takes. */
-  readonly rollLengthMm?: number
+  readonly rollLengthMm?: number | undefined
   /** Least distance between two pieces. */
   readonly gapMm: number
   /** Least distance to the sides and ends of the roll; 0 where left out. */
-  readonly borderMm?: number
-  readonly spoilt?: readonly SpoiltStretch[]
+  readonly borderMm?: number | undefined
+  readonly spoilt?: readonly SpoiltStretch[] | undefined
   readonly pieces: readonly NestPiece[]
 }
 
