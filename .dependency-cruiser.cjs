@@ -42,6 +42,7 @@ const layers = {
   lastLook: ['judge', 'plan', 'geometry', 'practice', 'say'],
   memory: ['align', 'numerics', 'practice', 'say'],
   nest: ['geometry', 'numerics', 'units', 'result', 'say'],
+  cutting: ['geometry', 'numerics', 'units', 'result', 'say'],
   order: ['numerics', 'result', 'say'],
   shopDay: ['order', 'plan', 'practice', 'schema', 'result', 'say'],
   handOver: ['plan', 'form', 'wait', 'practice', 'result', 'say'],

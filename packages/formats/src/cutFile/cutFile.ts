@@ -1,0 +1,18 @@
+import type { Vec2 } from '@truelay/core/geometry'
+
+/** A line that the knife cuts without being lifted, as it stands on the roll; mm, x along the roll. */
+export interface CutLine {
+  readonly kind: 'cut-out' | 'outline'
+  /** Open: its end stands where the knife is lifted. */
+  readonly line: readonly Vec2[]
+}
+
+/** What one cut file says: lines in the order in which they are cut. */
+export interface Cut {
+  readonly title: string
+  readonly lengthMm: number
+  readonly widthMm: number
+  readonly lines: readonly CutLine[]
+}
+
+export const plain = (x: number) => Number(x.toFixed(4))

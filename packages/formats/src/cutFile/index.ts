@@ -1,0 +1,5 @@
+export type { Cut, CutLine } from './cutFile.ts'
+export { dxfOfCut } from './dxfOfCut.ts'
+export { hpglOfCut, stepsPerMm } from './hpglOfCut.ts'
+export { readHpgl } from './readHpgl.ts'
+export { svgOfCut } from './svgOfCut.ts'
