@@ -20,8 +20,11 @@ export const lying = ({ outline, cutOuts = [] }: NestPiece, { xMm, yMm, turnDeg 
     }),
   )
 
-/** Everything that is in the way of a layout, however it was made: reckoned from the pieces themselves, side by side. */
-export function inTheWay(request: NestRequest, placements: readonly NestPlacement[]): InTheWay[] {
+/**
+ * Everything that is in the way of a layout, however it was made: reckoned from the pieces themselves, side by side.
+ * @param only the copy that it is about, where it is about one
+ */
+export function inTheWay(request: NestRequest, placements: readonly NestPlacement[], only?: number): InTheWay[] {
   const { rollWidthMm, rollLengthMm = Infinity, gapMm, borderMm = 0, spoilt = [] } = request
   const byId = new Map(request.pieces.map((piece) => [piece.id, piece]))
   const copies = placements.map((placed) => {
@@ -30,6 +33,7 @@ export function inTheWay(request: NestRequest, placements: readonly NestPlacemen
   })
   const found: InTheWay[] = []
   copies.forEach(({ min, max }, first) => {
+    if (only !== undefined && only !== first) return
     const inside = Math.min(min[0], min[1], rollWidthMm - max[1], rollLengthMm - max[0]) >= borderMm - roundedMm
     if (!inside) found.push({ kind: 'off roll', first })
     if (spoilt.some(([from, to]) => min[0] < to - roundedMm && max[0] > from + roundedMm))
@@ -37,6 +41,7 @@ export function inTheWay(request: NestRequest, placements: readonly NestPlacemen
   })
   for (let second = 0; second < copies.length; second++)
     for (let first = 0; first < second; first++) {
+      if (only !== undefined && only !== first && only !== second) continue
       const [a, b] = [copies[first]!, copies[second]!]
       const reach = gapMm + roundedMm
       if (a.min[0] > b.max[0] + reach || b.min[0] > a.max[0] + reach) continue

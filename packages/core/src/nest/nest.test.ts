@@ -5,7 +5,7 @@ import { boundsOf, rotate, type Vec2 } from '../geometry/index.ts'
 import { seededRandom } from '../numerics/index.ts'
 import { wholeFailure } from '../result/index.ts'
 import { radFromDeg } from '../units/index.ts'
-import { inTheWay, type Nested, nestPieces, type NestRequest } from './index.ts'
+import { inTheWay, layoutByHand, type Nested, nestPieces, type NestRequest, putDown } from './index.ts'
 import { sidesCross } from './overlap.ts'
 import { shapesOf } from './shape.ts'
 import { areaOf, jigsaw, kitOfPieces } from './testPieces.ts'
@@ -251,5 +251,31 @@ describe('what is in the way of a layout made by hand', () => {
   ])('%s', (_, placements, says) => {
     expect(inTheWay(request, placements)).toMatchObject(says)
     expect(inTheWay(request, placements)).toHaveLength(says.length)
+  })
+})
+
+describe('a piece put down by hand', () => {
+  const plate = { id: 'plate', count: 3, outline: rectangle(100, 50) }
+  const request: NestRequest = { rollWidthMm: 300, gapMm: 3, borderMm: 5, pieces: [plate] }
+  const at = (xMm: number, yMm: number) => ({ id: 'plate', copy: 0, xMm, yMm, turnDeg: 0 })
+  const lies = [at(5, 5), at(5, 200), at(150, 5)]
+
+  test('stays where it was put if it is free there', () => {
+    expect(putDown(request, lies, 1, at(60, 100))?.[1]).toMatchObject({ xMm: 60, yMm: 100 })
+  })
+  test('slips close up to its neighbour, no further than it has to', () => {
+    const put = putDown(request, lies, 1, at(5, 50))
+    expect(put?.[1]?.xMm).toBeCloseTo(5, 1)
+    expect(put?.[1]?.yMm).toBeCloseTo(58, 1)
+    expect(inTheWay(request, put ?? [])).toEqual([])
+  })
+  test('is refused where nothing near is free, and so is a turn that leaves the roll', () => {
+    expect(putDown(request, lies, 1, at(20, 10))).toBeNull()
+    expect(putDown(request, lies, 1, { xMm: 5, yMm: 200, turnDeg: 90 })).toBeNull()
+  })
+  test('what the layout uses is reckoned anew', () => {
+    const used = layoutByHand(request, [at(5, 5), at(5, 200), at(400, 5)])
+    expect(used.usedLengthMm).toBe(505)
+    expect(used.utilisation).toBeCloseTo((3 * 5000) / (505 * 300), 12)
   })
 })
