@@ -6,6 +6,7 @@ export const plainScreens = [
   '/jobs/0412',
   '/jobs/0412/walk-round',
   '/jobs/0412/kit',
+  '/jobs/0412/cut',
   '/jobs/0412/waits',
   '/jobs/0412/record/0412-bonnet',
   '/jobs/0412/hand-over',

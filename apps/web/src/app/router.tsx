@@ -46,6 +46,10 @@ export const routes: RouteObject[] = [
             lazy: async () => ({ Component: (await import('../screens/kit/KitScreen.tsx')).KitScreen }),
           },
           {
+            path: 'cut',
+            lazy: async () => ({ Component: (await import('../screens/cut/CutScreen.tsx')).CutScreen }),
+          },
+          {
             path: 'lay-sheets/:partId',
             lazy: async () => ({ Component: (await import('../screens/laySheet/SheetFrame.tsx')).SheetFrame }),
             children: [

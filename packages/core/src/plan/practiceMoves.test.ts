@@ -43,6 +43,12 @@ const readElsewhere: Partial<Record<PracticeKey, string>> = {
   dayPromiseSlack: 'packages/core/src/shopDay/dayOfShop.ts',
   dayPaceSpread: 'apps/server/src/day/reckonDay.ts',
   dayGain: 'apps/server/src/day/reckonDay.ts',
+  cutGap: 'apps/web/src/screens/cut/cutQuestion.ts',
+  cutBorder: 'apps/web/src/screens/cut/cutQuestion.ts',
+  cutOvercut: 'apps/web/src/screens/cut/cutFiles.ts',
+  knifeOffset: 'apps/web/src/screens/cut/cutFiles.ts',
+  cutStretch: 'apps/web/src/screens/cut/cutFiles.ts',
+  nestSeconds: 'apps/web/src/screens/cut/CutScreen.tsx',
   batchKeeps: 'apps/web/src/screens/fit/useStandIns.ts',
 }
 

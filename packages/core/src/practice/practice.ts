@@ -9,12 +9,27 @@ import { lay } from './groups/lay.ts'
 import { liquids } from './groups/liquids.ts'
 import { memory } from './groups/memory.ts'
 import { measuring } from './groups/measuring.ts'
+import { plotter } from './groups/plotter.ts'
 import { room } from './groups/room.ts'
 import { waits } from './groups/waits.ts'
 import type { PracticeFigure } from './practiceFigure.ts'
 
 /** Every group, in the order in which a shop reads them. */
-const groups = { edges, cutting, liquids, waits, greatestWaits, room, heat, lay, measuring, faults, memory, day }
+const groups = {
+  edges,
+  cutting,
+  plotter,
+  liquids,
+  waits,
+  greatestWaits,
+  room,
+  heat,
+  lay,
+  measuring,
+  faults,
+  memory,
+  day,
+}
 export type PracticeGroupName = keyof typeof groups
 
 type KeysOf<G> = G extends { readonly figures: Readonly<Record<infer K extends string, PracticeFigure>> } ? K : never

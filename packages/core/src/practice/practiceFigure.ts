@@ -9,6 +9,7 @@ export type PracticeUnit =
   | 'mL/m²'
   | 'mL/m'
   | 'mL'
+  | 's'
   | 'min'
   | 'days'
   | '°C'

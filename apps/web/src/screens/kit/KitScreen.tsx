@@ -175,7 +175,12 @@ export function KitScreen() {
             </ul>
           </section>
         </div>
-        <div className="flex gap-2 border-t border-hair p-4">
+        {pieces.some((piece) => wanted(piece) !== undefined) ? (
+          <div className="border-t border-hair px-4 pt-4">
+            <Link to={`/jobs/${job.id}/cut`} className={`${buttonClass()} w-full`}>{t`Cut what this job needs`}</Link>
+          </div>
+        ) : null}
+        <div className="flex gap-2 p-4">
           <Button onClick={() => setLabels(true)} className="flex-1">{t`Print labels`}</Button>
           <Link
             to={`/jobs/${job.id}/lay-sheets/${parts[0]?.id ?? ''}`}

@@ -1,0 +1,130 @@
+import type { JobBundle, KitCheck } from '@truelay/contract'
+import { putDown } from '@truelay/core/nest'
+import type { Practice } from '@truelay/core/practice'
+import { length, percent } from '@truelay/core/say'
+import { useMemo, useState } from 'react'
+import { type PutByHand, RollPicture } from '../../drawings/RollPicture.tsx'
+import { Button } from '../../ui/Button.tsx'
+import { Failed } from '../../ui/Failed.tsx'
+import { Notice } from '../../ui/Notice.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { Quantity } from '../../ui/Quantity.tsx'
+import { useWords } from '../../ui/words.ts'
+import { cutQuestion, type FilmToCut } from './cutQuestion.ts'
+import { CutIt } from './CutIt.tsx'
+import { PiecesToCut } from './PiecesToCut.tsx'
+import { useLayout } from './useLayout.ts'
+
+interface CutOfFilmProps {
+  readonly bundle: JobBundle
+  readonly check: KitCheck
+  readonly practice: Practice
+  readonly film: FilmToCut
+}
+
+/** The pieces of one film on its roll: looked for, changed by hand, cut, counted in. */
+export function CutOfFilm({ bundle, check, practice, film }: CutOfFilmProps) {
+  const t = useWords()
+  const [counts, setCounts] = useState<Readonly<Record<string, number>>>({})
+  const [rollWidthMm, setRollWidth] = useState(practice.rollWidth)
+  const [inTheWay, setInTheWay] = useState<string | null>(null)
+  const request = useMemo(() => cutQuestion(film, counts, practice, rollWidthMm), [film, counts, practice, rollWidthMm])
+  const layout = useLayout(request.pieces.length === 0 ? null : request, practice.nestSeconds)
+  const { nested, searching, failure } = layout
+  const markOf = (id: string) => String(film.pieces.findIndex(({ piece }) => piece.id === id) + 1)
+  const nameOf = (id: string) => ({
+    name: film.pieces.find(({ piece }) => piece.id === id)?.piece.name ?? id,
+    mark: markOf(id),
+  })
+  const put = (index: number, at: PutByHand) => {
+    if (nested === null) return
+    const placements = putDown(request, nested.placements, index, at)
+    setInTheWay(
+      placements === null
+        ? t`${nameOf(nested.placements[index]?.id ?? '').name} does not fit there: it went back.`
+        : null,
+    )
+    if (placements !== null) layout.byHand(placements)
+  }
+  return (
+    <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[1fr_23.75rem]">
+      <section aria-label={t`On the roll`} className="flex min-h-0 min-w-0 flex-col p-5">
+        {failure !== null ? (
+          <Failed sentence={failure.sentence} fix={failure.fix} />
+        ) : nested === null ? (
+          <p className="text-lead text-quiet" role="status">
+            {searching
+              ? t`Laying the pieces out`
+              : t`Nothing is left to cut of this film. Add a piece to cut one more.`}
+          </p>
+        ) : (
+          <>
+            <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+              <p className="text-figure font-bold leading-none" data-testid="roll-used">
+                <Quantity of={length(nested.usedLengthMm, 0)} unitClass="text-head" />
+              </p>
+              <p className="text-lead leading-snug">
+                {t`of roll ${length(request.rollWidthMm, 0)} wide`}
+                <span className="block text-body text-quiet">{t`${percent(100 * nested.utilisation, 0)} of it becomes pieces`}</span>
+              </p>
+              <div className="ml-auto flex items-center gap-3">
+                {searching ? (
+                  <>
+                    <span role="status" className="text-body text-quiet">{t`Looking for a shorter layout`}</span>
+                    <Button onClick={layout.stop}>{t`This one will do`}</Button>
+                  </>
+                ) : (
+                  <Button onClick={layout.again}>{t`Look again`}</Button>
+                )}
+              </div>
+            </div>
+            {inTheWay === null ? null : (
+              <div className="mt-2">
+                <Notice look="caution" role="status">
+                  <span className="text-body">{inTheWay}</span>
+                </Notice>
+              </div>
+            )}
+            <div className="mt-3 flex min-h-[22rem] flex-1 items-start lg:min-h-0">
+              <RollPicture request={request} nested={nested} nameOf={nameOf} onPut={searching ? undefined : put} />
+            </div>
+            <p className="pt-2 text-body text-quiet">
+              {searching
+                ? t`The roll begins at the left. Pieces can be moved by hand once a layout is taken.`
+                : t`Drag a piece to move it: it goes close up to its neighbours. Or choose one by Tab, move it with the arrows, turn it with R.`}
+            </p>
+          </>
+        )}
+      </section>
+      <aside className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0">
+        <div className="min-h-0 flex-1 overflow-y-auto">
+          <PiecesToCut
+            film={film}
+            counts={counts}
+            onCount={(id, n) => setCounts((before) => ({ ...before, [id]: n }))}
+          />
+          <div className="grid grid-cols-2 gap-4 border-t border-hair px-5 py-3">
+            <NumberField
+              label={t`Width of the roll`}
+              unit="mm"
+              value={rollWidthMm}
+              digits={0}
+              min={100}
+              max={2500}
+              onCommit={setRollWidth}
+            />
+          </div>
+        </div>
+        <CutIt
+          bundle={bundle}
+          check={check}
+          practice={practice}
+          film={film}
+          request={request}
+          nested={nested}
+          onTake={layout.stop}
+        />
+      </aside>
+    </div>
+  )
+}

@@ -1,0 +1,59 @@
+import type { JobBundle, KitCheck } from '@truelay/contract'
+import { practiceWith } from '@truelay/core/practice'
+import { say } from '@truelay/core/say'
+import { useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import { failureOf } from '../../remote/failureOf.ts'
+import { useKitCheckQuery } from '../../remote/kitCheckApi.ts'
+import { buttonClass } from '../../ui/Button.tsx'
+import { Choice } from '../../ui/Choice.tsx'
+import { Busy, Failed } from '../../ui/Failed.tsx'
+import { useWords } from '../../ui/words.ts'
+import { useJobContext } from '../job/JobFrame.tsx'
+import { CutOfFilm } from './CutOfFilm.tsx'
+import { filmsToCut } from './cutQuestion.ts'
+
+/** What a job’s parts need, laid out on the roll, cut and counted in. */
+export function CutScreen() {
+  const t = useWords()
+  const { bundle } = useJobContext()
+  const { data: check, error } = useKitCheckQuery(bundle.job.id)
+  if (check === undefined)
+    return error === undefined ? <Busy text={t`Opening the kit`} /> : <Failed {...failureOf(error)} />
+  return <CutOfJob bundle={bundle} check={check} />
+}
+
+function CutOfJob({ bundle, check }: { readonly bundle: JobBundle; readonly check: KitCheck }) {
+  const t = useWords()
+  const practice = useMemo(() => practiceWith(bundle.shop.practice), [bundle.shop.practice])
+  const films = useMemo(() => filmsToCut(bundle, check.arrived), [bundle, check.arrived])
+  const [chosen, setChosen] = useState<string | null>(null)
+  const film =
+    films.find((f) => f.film.id === chosen) ??
+    films.find(({ pieces }) => pieces.some(({ lacking }) => lacking > 0)) ??
+    films[0]
+  if (film === undefined)
+    return (
+      <Failed
+        sentence={say`No part of this job has a pattern that could be cut.`}
+        fix={say`Bring in a pattern for a part, or cut it from the roll on the vehicle.`}
+      >
+        <Link to={`/jobs/${bundle.job.id}/kit`} className={buttonClass('go')}>{t`To the kit`}</Link>
+      </Failed>
+    )
+  return (
+    <div className="flex min-h-0 flex-1 flex-col">
+      {films.length < 2 ? null : (
+        <div className="border-b border-hair px-5 py-2">
+          <Choice
+            label={t`Film`}
+            value={film.film.id}
+            options={films.map((f) => ({ value: f.film.id, text: f.film.name }))}
+            onChange={setChosen}
+          />
+        </div>
+      )}
+      <CutOfFilm key={film.film.id} bundle={bundle} check={check} practice={practice} film={film} />
+    </div>
+  )
+}

@@ -1,0 +1,68 @@
+import { Minus, Plus } from 'lucide-react'
+import { useWords } from '../../ui/words.ts'
+import type { FilmToCut } from './cutQuestion.ts'
+
+const mostOfOne = 20
+
+/** Every piece of the film with its mark on the roll, and how many of it are cut. */
+export function PiecesToCut({
+  film: { film, pieces },
+  counts,
+  onCount,
+}: {
+  readonly film: FilmToCut
+  readonly counts: Readonly<Record<string, number>>
+  readonly onCount: (pieceId: string, count: number) => void
+}) {
+  const t = useWords()
+  return (
+    <section aria-label={t`Pieces to cut`} className="px-5 pt-4">
+      <h2 className="label-strong text-body">{film.name}</h2>
+      <ul className="mt-1">
+        {pieces.map(({ piece, lacking }, i) => {
+          const count = counts[piece.id] ?? lacking
+          return (
+            <li
+              key={piece.id}
+              className="grid grid-cols-[2rem_1fr_auto] items-center gap-x-2 border-t border-hair py-2"
+            >
+              <span className="text-lead font-bold">{i + 1}</span>
+              <span className="min-w-0 text-body leading-tight">
+                <span className="font-bold">{piece.name}</span>
+                <span className="block text-quiet">
+                  {lacking === 0 ? t`all there` : lacking === 1 ? t`1 is lacking` : t`${lacking} are lacking`}
+                </span>
+              </span>
+              <span className="flex items-center">
+                <button
+                  type="button"
+                  aria-label={t`One less: ${piece.name}`}
+                  disabled={count === 0}
+                  onClick={() => onCount(piece.id, count - 1)}
+                  className="flex size-11 items-center justify-center border border-ink/40 disabled:text-quiet/60"
+                >
+                  <Minus size={18} />
+                </button>
+                <span
+                  data-testid={`cut-${piece.id}`}
+                  className="min-w-10 border-y border-ink/40 text-center text-lead font-bold leading-[2.625rem]"
+                >
+                  {count}
+                </span>
+                <button
+                  type="button"
+                  aria-label={t`One more: ${piece.name}`}
+                  disabled={count >= mostOfOne}
+                  onClick={() => onCount(piece.id, count + 1)}
+                  className="flex size-11 items-center justify-center border border-ink/40 disabled:text-quiet/60"
+                >
+                  <Plus size={18} />
+                </button>
+              </span>
+            </li>
+          )
+        })}
+      </ul>
+    </section>
+  )
+}

@@ -1,0 +1,59 @@
+import { layoutByHand, type Nested, type NestFailure, type NestPlacement, type NestRequest } from '@truelay/core/nest'
+import type { AnyFailure } from '@truelay/core/result'
+import { useCallback, useEffect, useRef, useState } from 'react'
+import { openNestWorkers } from '../../workers/openNestWorkers.ts'
+
+export interface LayoutState {
+  readonly searching: boolean
+  /** The best so far, or what was made of it by hand. */
+  readonly nested: Nested | null
+  readonly failure: NestFailure | AnyFailure | null
+}
+
+const nothing: LayoutState = { searching: false, nested: null, failure: null }
+
+/** A layout for what is asked, looked for anew with every change of it; null asks for nothing. */
+export function useLayout(request: NestRequest | null, seconds: number) {
+  const [state, setState] = useState<LayoutState>(nothing)
+  const [round, setRound] = useState(0)
+  const stop = useRef(() => {})
+  const asked = JSON.stringify([request, seconds, round])
+  useEffect(() => {
+    const [wanted, patience] = JSON.parse(asked) as [NestRequest | null, number]
+    if (wanted === null) {
+      setState(nothing)
+      return
+    }
+    let current = true
+    setState({ searching: true, nested: null, failure: null })
+    const search = openNestWorkers(wanted, patience, (nested) => {
+      if (current) setState({ searching: true, nested, failure: null })
+    })
+    stop.current = search.stop
+    void search.answer.then((answer) => {
+      if (!current) return
+      setState(
+        answer.ok
+          ? { searching: false, nested: answer.value, failure: null }
+          : { searching: false, nested: null, failure: answer.failure },
+      )
+    })
+    return () => {
+      current = false
+      search.stop()
+    }
+  }, [asked])
+  return {
+    ...state,
+    stop: useCallback(() => stop.current(), []),
+    again: useCallback(() => setRound((n) => n + 1), []),
+    /** Takes over a layout that was changed by hand. */
+    byHand: useCallback(
+      (placements: readonly NestPlacement[]) => {
+        if (request === null) return
+        setState({ searching: false, nested: layoutByHand(request, placements), failure: null })
+      },
+      [request],
+    ),
+  }
+}

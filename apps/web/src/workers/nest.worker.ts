@@ -1,0 +1,14 @@
+import { effortPerSecond, type Nested, nestPieces, type NestRequest, type NestResult } from '@truelay/core/nest'
+import { expose } from 'comlink'
+
+/** Carries messages; pieces are laid out by the core. */
+const nestWorker = {
+  nest: (
+    request: NestRequest,
+    { seed, seconds }: { readonly seed: number; readonly seconds: number },
+    onBetter: (nested: Nested) => void,
+  ): NestResult<Nested> => nestPieces(request, { seed, effort: seconds * effortPerSecond, onBetter }),
+}
+
+export type NestWorker = typeof nestWorker
+expose(nestWorker)
