@@ -60,6 +60,7 @@ const floors = [
   ['jobs'],
   ['fit'],
   ['forms', 'walkRound', 'kitCheck', 'corrections'],
+  ['cuts'],
   ['bundle', 'blades', 'learned', 'memory', 'calendar', 'bay', 'jobList', 'opening', 'visits'],
   ['records', 'liquids', 'day'],
   ['handOver'],

@@ -48,3 +48,78 @@ test('what a job needs is laid out on the roll, changed by hand, saved for the p
   await page.reload()
   await expect(page.getByTestId('count-drover-rocker-5-right')).toHaveText('1 / 1')
 })
+
+/** A wing as a drawing program writes it: one closed line on a layer whose name holds another word. */
+function wingDrawing(): string {
+  const corners = [
+    [0, 0],
+    [700, 0],
+    [640, 420],
+    [40, 400],
+  ]
+  const line = ['0', 'LWPOLYLINE', '8', 'Inner fender', '90', '4', '70', '1']
+  const points = corners.flatMap(([x, y]) => ['10', `${x}`, '20', `${y}`])
+  const head = [
+    '0',
+    'SECTION',
+    '2',
+    'HEADER',
+    '9',
+    '$INSUNITS',
+    '70',
+    '4',
+    '0',
+    'ENDSEC',
+    '0',
+    'SECTION',
+    '2',
+    'ENTITIES',
+  ]
+  return [...head, ...line, ...points, '0', 'ENDSEC', '0', 'EOF', ''].join('\n')
+}
+
+test('from a drawing to a counted piece: brought in, cut on the plotter in its true size; out of film it says so', async ({
+  page,
+  shop,
+  standIns,
+}) => {
+  await page.goto(`${shop.url}/shelf/import?part=0412-bonnet&job=0412`)
+  await page
+    .getByLabel('Drawing, SVG or DXF')
+    .setInputFiles({ name: 'wing.dxf', mimeType: 'application/octet-stream', buffer: Buffer.from(wingDrawing()) })
+  await expect(page.getByTestId('pattern-size')).toHaveText(/700 mm x 420 mm/)
+  await page.getByLabel('Covers').selectOption({ label: 'Velmora Pipit bonnet' })
+  await page.getByLabel('Name of the piece').fill('Wing, inner')
+  await page.getByRole('button', { name: 'Keep this pattern' }).click()
+  await expect(page).toHaveURL(/\/jobs\/0412\/kit$/)
+
+  // Three taps: to the roll, on the plotter, and it is counted.
+  await page.getByRole('link', { name: 'Cut what this job needs' }).click()
+  await expect(page.getByText('In the plotter: 15000 mm of film, 1520 mm wide')).toBeVisible()
+  const pieces = page.getByRole('region', { name: 'Pieces to cut' })
+  await expect(pieces.getByText('Wing, inner')).toBeVisible()
+  await page.getByRole('button', { name: 'Cut on the plotter' }).click()
+  await expect(page).toHaveURL(/\/jobs\/0412\/kit$/)
+  await expect(page.getByTestId('count-wing-inner')).toHaveText('1 / 1')
+
+  const [plot] = await (await fetch(`${standIns.url}/plotter/cuts`)).json()
+  const wing = plot.lines.find((line: [number, number][]) => spans(line).some((mm) => Math.abs(mm - 700) < 2))
+  expect(wing).toBeDefined()
+  // The knife goes on past its beginning, and its holder runs ahead of the point by a quarter of a millimetre.
+  const [long = 0, wide = 0] = spans(wing).sort((a, b) => b - a)
+  expect(Math.abs(long - 700)).toBeLessThan(0.6)
+  expect(Math.abs(wide - 420)).toBeLessThan(0.6)
+
+  await standIns.turn({ plotter: { rollWidthMm: 1520, filmLeftMm: 100, cutsPercent: 100, fault: 'none' } })
+  await page.getByRole('link', { name: 'Cut what this job needs' }).click()
+  await page.getByRole('radio', { name: 'Hullskin 180 clear' }).or(page.getByText('Hullskin 180 clear')).first().click()
+  await page.getByRole('button', { name: 'One more: Wing, inner' }).click()
+  await page.getByRole('button', { name: 'Cut on the plotter' }).click()
+  await expect(page.getByRole('alert')).toContainText('it has 100 mm of film left')
+  await expect(page.getByRole('alert')).toContainText('Nothing was counted.')
+  await page.goto(`${shop.url}/jobs/0412/kit`)
+  await expect(page.getByTestId('count-wing-inner')).toHaveText('1 / 1')
+})
+
+const spans = (line: [number, number][]): number[] =>
+  [0, 1].map((k) => Math.max(...line.map((p) => p[k] ?? 0)) - Math.min(...line.map((p) => p[k] ?? 0)))

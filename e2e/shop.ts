@@ -84,6 +84,7 @@ export const test = base.extend<Fixtures>({
       room: `${url}/room`,
       infrared: `${url}/infrared`,
       forecast: `${url}/forecast`,
+      plotter: `${url}/plotter`,
     })
     await use({ url, turn: (set) => put(`${url}/knobs`, set) })
     await new Promise((resolve) => {

@@ -195,7 +195,7 @@ describe('devices', () => {
     device = createServer((_req, res) => says(res)).listen(0, '127.0.0.1')
     await new Promise((resolve) => device.once('listening', resolve))
     address = `http://127.0.0.1:${(device.address() as AddressInfo).port}/`
-    await send('PUT', '/devices', { room: address, infrared: address, forecast: address })
+    await send('PUT', '/devices', { room: address, infrared: address, forecast: address, plotter: null })
   })
   afterEach(async () => {
     device.closeAllConnections()
@@ -260,9 +260,14 @@ describe('devices', () => {
     })
   })
   test('an address that is none is refused; taken away, the device is not connected', async () => {
-    const wrong = await send('PUT', '/devices', { room: 'file:///etc/passwd', infrared: null, forecast: null })
+    const wrong = await send('PUT', '/devices', {
+      room: 'file:///etc/passwd',
+      infrared: null,
+      forecast: null,
+      plotter: null,
+    })
     expect(wrong.status).toBe(400)
-    await send('PUT', '/devices', { room: null, infrared: null, forecast: null })
+    await send('PUT', '/devices', { room: null, infrared: null, forecast: null, plotter: null })
     expect(roomNow.parse((await get('/room')).body).sensor.state).toBe('none')
   })
   test('a room of 900 degrees is not entered', async () => {

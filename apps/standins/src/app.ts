@@ -1,5 +1,6 @@
 import express, { type Express } from 'express'
 import { answerOf, atFirst, deviceNames, type Knobs, knobs, standIns } from './devices/index.ts'
+import { plotterRoutes } from './plotter/plotterRoutes.ts'
 import { pageOf } from './page.ts'
 
 /** The simulated devices behind one port: each answers at its own address, and `/knobs` sets what they measure. */
@@ -7,6 +8,15 @@ export function createStandIns(now: () => Date = () => new Date()): Express {
   let set: Knobs = atFirst
   const app = express()
   app.disable('x-powered-by')
+  app.use(
+    plotterRoutes(
+      () => set,
+      (plotter) => {
+        set = { ...set, plotter }
+      },
+      now,
+    ),
+  )
   app.use(express.json({ limit: '20kb' }))
   for (const device of deviceNames)
     app.get(`/${device}`, (_req, res) => {

@@ -13,7 +13,7 @@ createStandIns().listen(port, '127.0.0.1', (error?: Error) => {
     )
     process.exit(1)
   }
-  process.stderr.write(`Stand-in devices (room sensor, thermometer, forecast): http://localhost:${port}\n`)
+  process.stderr.write(`Stand-in devices (room sensor, thermometer, forecast, plotter): http://localhost:${port}\n`)
 })
 
 // Started beside a server, they end with it, however it ends.

@@ -9,7 +9,7 @@ fieldset{border:0;border-top:1px solid #d8d6ce;margin:1rem 0;padding:.5rem 0;dis
 legend{font-weight:700}label{display:block;font-size:15px}input,select{font:inherit;min-height:2.6rem;width:9rem}
 </style>
 <h1>Stand-in devices</h1>
-<p>They take the place of a room sensor, an infra-red thermometer and a weather forecast. A change counts at once.</p>
+<p>They take the place of a room sensor, an infra-red thermometer, a weather forecast and a plotter (<a href="/plotter/page">what it has cut</a>). A change counts at once.</p>
 <form id="form"></form><p id="said" role="status"></p>
 <script>
 const devices=${JSON.stringify(Object.fromEntries(Object.entries(devices).map(([name, { label, names }]) => [name, { label, names }])))}

@@ -88,3 +88,51 @@ test('the page of knobs names every device', async () => {
   const text = await (await fetch(`${base}/`)).text()
   for (const label of ['Room sensor', 'Infra-red thermometer', 'Forecast outside']) expect(text).toContain(label)
 })
+
+const cut = (file: string) => fetch(`${base}/plotter`, { method: 'POST', body: file })
+const square = 'IN;PU400,400;PD8400,400,8400,8400,400,8400,400,400;PU0,0;'
+
+test('the plotter cuts what it is sent, shows it in its true size, and has less film after', async () => {
+  expect((await cut(square)).status).toBe(202)
+  const [plot] = await read('plotter/cuts')
+  expect(plot).toMatchObject({ at: noon.toISOString(), lengthMm: 210 })
+  expect(plot.lines).toEqual([
+    [
+      [10, 10],
+      [210, 10],
+      [210, 210],
+      [10, 210],
+      [10, 10],
+    ],
+  ])
+  expect(await read('plotter')).toMatchObject({ rollWidthMm: 1520, filmLeftMm: 14_790 })
+  const page = await (await fetch(`${base}/plotter/page`)).text()
+  expect(page).toContain('width="220.00mm" height="1520.00mm"')
+  expect(page).toContain('M10.00 1510.00')
+})
+
+test('a plotter that is out of true cuts that much too short', async () => {
+  await turn({ plotter: { rollWidthMm: 1520, filmLeftMm: 5000, cutsPercent: 99.6, fault: 'none' } })
+  await cut(square)
+  const [plot] = await read('plotter/cuts')
+  expect(plot.lines[0][1][0] - plot.lines[0][0][0]).toBeCloseTo(199.2, 9)
+})
+
+test.each([
+  ['out of film', { rollWidthMm: 1520, filmLeftMm: 200 }, square, /has 200 mm of film left, and this takes 210 mm/],
+  ['with too narrow a roll', { rollWidthMm: 150, filmLeftMm: 900 }, square, /is 150 mm wide, and this takes 210 mm/],
+  ['sent something else', {}, 'hello', /cannot be cut/],
+])('a plotter %s says so and cuts nothing', async (_, roll, file, says) => {
+  const set = { rollWidthMm: 1520, filmLeftMm: 9000, cutsPercent: 100, fault: 'none', ...roll }
+  await turn({ plotter: set })
+  const answer = await cut(file)
+  expect([answer.status, await answer.text()]).toEqual([409, expect.stringMatching(says)])
+  expect(await read('plotter/cuts')).toEqual([])
+  expect((await read('plotter')).filmLeftMm).toBe(set.filmLeftMm)
+})
+
+test('one that is off takes the call and never answers', async () => {
+  await turn({ plotter: { rollWidthMm: 1520, filmLeftMm: 9000, cutsPercent: 100, fault: 'silent' } })
+  const answer = fetch(`${base}/plotter`, { method: 'POST', body: square, signal: AbortSignal.timeout(400) })
+  await expect(answer).rejects.toThrow(/timeout|aborted/i)
+})

@@ -32,6 +32,7 @@ export {
   type ShopDayPlan,
   shopDayPlan,
 } from './dayPlan.ts'
+export { type CutDone, type CutDraft, cutDone, cutDraft, type KeptCut, keptCut } from './cut.ts'
 export { nestRequest } from './nestRequest.ts'
 export { dayToPlan, orderRequest } from './orderRequest.ts'
 export { type WorkedStep, workedSteps } from './fit/workedMinutes.ts'

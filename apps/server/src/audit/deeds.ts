@@ -49,6 +49,7 @@ const deeds: Readonly<Record<string, Deed | ((body: Body) => Deed)>> = {
   'PUT /jobs/:job/findings/:finding': kept,
   'DELETE /jobs/:job/findings/:finding': done('new hand', ([job = '']) => say`a finding taken off job ${name(job)}`),
   'PUT /jobs/:job/kit-check/:piece': kept,
+  'POST /jobs/:job/cuts': done('installer', ([job = '']) => say`pieces cut for job ${name(job)}`),
   'PUT /batches/:batch': kept,
   'POST /batches/:batch/changes': kept,
   'POST /blades': kept,

@@ -21,6 +21,7 @@ import { deviceRoutes } from '../devices/routes.ts'
 import { fitRoutes } from '../fit/routes.ts'
 import { formRoutes } from '../forms/routes.ts'
 import { jobRoutes } from '../jobs/routes.ts'
+import { cutRoutes } from '../cuts/routes.ts'
 import { kitCheckRoutes } from '../kitCheck/routes.ts'
 import { learnedRoutes } from '../learned/routes.ts'
 import { benchFollowsFit } from '../liquids/followFit.ts'
@@ -139,6 +140,7 @@ export function createApp({
     jobRoutes(database, now),
     walkRoundRoutes(database, now),
     kitCheckRoutes(database, now),
+    cutRoutes(database, now),
     formRoutes(database, now),
     shelfRoutes(database, now),
     fitRoutes(database, now, [benchFollowsFit]),

@@ -17,6 +17,8 @@ export interface WriteRoute {
   readonly optional?: readonly string[]
   /** A body that is sent as a list of one. */
   readonly inList?: boolean
+  /** What it sets off outside the shop’s own store goes in steps, each kept for itself. */
+  readonly inSteps?: boolean
 }
 
 /** What one fit of another shop taught. */
@@ -158,6 +160,21 @@ export const writeRoutes: readonly WriteRoute[] = [
     path: '/jobs/0412/kit-check/pipit-bonnet-piece',
     good: { arrived: 1, lot: 'H180-2611-04', personId: 'ines' },
   },
+  {
+    method: 'POST',
+    path: '/jobs/0412/cuts',
+    good: {
+      id: '6f1c2b6e-3a52-4d0b-9f59-1d2f4b7e8a90',
+      filmId: 'clearcoat-hull-180',
+      lot: 'H180-2611-04',
+      personId: 'ines',
+      rollWidthMm: 1520,
+      usedLengthMm: 1000,
+      pieces: [{ pieceId: 'pipit-bonnet-piece', count: 1 }],
+      file: 'IN;PU0,0;PD400,0;',
+    },
+    inSteps: true,
+  },
   { method: 'PUT', path: '/parts/0412-bonnet/shift', good: { xMm: 1, yMm: 0, turnDeg: 0 } },
   {
     method: 'PUT',
@@ -210,7 +227,7 @@ export const writeRoutes: readonly WriteRoute[] = [
   },
   { method: 'PUT', path: '/supplies', good: { what: 'soap', leftMl: 500 } },
   { method: 'POST', path: '/room', good: { temperatureC: 20, humidityPercent: 50 } },
-  { method: 'PUT', path: '/devices', good: { room: null, infrared: null, forecast: null } },
+  { method: 'PUT', path: '/devices', good: { room: null, infrared: null, forecast: null, plotter: null } },
   {
     method: 'POST',
     path: '/parts/0412-bonnet/fit',

@@ -17,7 +17,7 @@ interface OneWriteOptions {
   /** Of the answer. */
   readonly status?: number
   /** What is answered where that cannot be said within the write, as it asks others. */
-  readonly answer?: () => Promise<unknown>
+  readonly answer?: (req: Request) => Promise<unknown>
 }
 
 /**
@@ -45,7 +45,7 @@ export const asOneWrite =
       await noteChange(db, req, now())
       return done
     })
-    res.status(given.status).json(answer === undefined ? given.answer : await answer())
+    res.status(given.status).json(answer === undefined ? given.answer : await answer(req))
   }
 
 function writeIdOf(req: Request): string {

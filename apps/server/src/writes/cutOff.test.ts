@@ -40,7 +40,9 @@ interface Write {
 
 /** Writes of every route, and those that touch several tables. */
 const writes: readonly Write[] = [
-  ...writeRoutes.map((route) => ({ method: route.method, path: route.path, body: sent(route, route.good) })),
+  ...writeRoutes
+    .filter(({ inSteps = false }) => !inSteps)
+    .map((route) => ({ method: route.method, path: route.path, body: sent(route, route.good) })),
   { method: 'PUT', path: '/parts/0412-bonnet/order', body: { chosen: null } },
   {
     method: 'POST',

@@ -23,6 +23,7 @@ export const tagTypes = [
   'Blades',
   'Room',
   'Devices',
+  'Plotter',
   'Learned',
   'Backups',
   'Session',

@@ -10,6 +10,7 @@ import { fitProgress, job, jobBundle, part } from '../job.ts'
 import { arrivedPiece } from '../kitCheck.ts'
 import { chosenOrder } from '../layOrder.ts'
 import { batch } from '../liquids.ts'
+import { keptCut } from '../cut.ts'
 import { deviceAddresses, enteredRoom } from '../devices/devices.ts'
 import { filmDoc, kitDoc, pieceDoc } from '../shelf.ts'
 import { partSets } from '../partSet.ts'
@@ -21,6 +22,7 @@ import {
   batchWithSentences,
   choicesWithCut,
   choicesWithLight,
+  devicesWithPlotter,
   fitEventWithCut,
   fitEventWithGapEdges,
   fitEventWithSentences,
@@ -75,7 +77,8 @@ export const documents = {
   fitState: savedDocument(keptFit),
   dayPlan: savedDocument(dayPlan),
   dayWishes: savedDocument(dayWishes),
-  devices: savedDocument(deviceAddresses),
+  devices: savedDocument(deviceAddresses, [devicesWithPlotter]),
+  cut: savedDocument(keptCut),
   room: savedDocument(enteredRoom),
   jobBundle: savedDocument(jobBundle, [
     jobBundleWithSentences,

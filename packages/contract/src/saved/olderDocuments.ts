@@ -142,3 +142,6 @@ export function jobBundleWithChoices(bundle: unknown): unknown {
   const old = asOld(bundle)
   return { ...old, parts: eachOld(old.parts, partWithChoices) }
 }
+
+/** Addresses of devices from before a plotter could be connected. */
+export const devicesWithPlotter = (devices: unknown): unknown => ({ plotter: null, ...asOld(devices) })

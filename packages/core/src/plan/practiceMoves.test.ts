@@ -48,7 +48,7 @@ const readElsewhere: Partial<Record<PracticeKey, string>> = {
   cutOvercut: 'apps/web/src/screens/cut/cutFiles.ts',
   knifeOffset: 'apps/web/src/screens/cut/cutFiles.ts',
   cutStretch: 'apps/web/src/screens/cut/cutFiles.ts',
-  nestSeconds: 'apps/web/src/screens/cut/CutScreen.tsx',
+  nestSeconds: 'apps/web/src/screens/cut/CutOfFilm.tsx',
   batchKeeps: 'apps/web/src/screens/fit/useStandIns.ts',
 }
 

@@ -1,20 +1,19 @@
 import type { JobBundle, KitCheck } from '@truelay/contract'
 import type { Nested, NestRequest } from '@truelay/core/nest'
 import type { Practice } from '@truelay/core/practice'
-import { wholeFailure } from '@truelay/core/result'
+import { length } from '@truelay/core/say'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { useWho } from '../../bench/useWho.ts'
-import { failureOf } from '../../remote/failureOf.ts'
-import { useSaveArrivedMutation } from '../../remote/kitCheckApi.ts'
-import { Button } from '../../ui/Button.tsx'
-import { Choice } from '../../ui/Choice.tsx'
+import { usePlotterQuery } from '../../remote/cutApi.ts'
 import { Field, TextInput } from '../../ui/Field.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { useWords } from '../../ui/words.ts'
-import { saveFile } from '../shelf/saveFile.ts'
-import { type CutFileKind, cutFile, cutFileKinds, cutOf } from './cutFiles.ts'
+import { CutToFile } from './CutToFile.tsx'
+import { cutOf } from './cutFiles.ts'
 import type { FilmToCut } from './cutQuestion.ts'
+import type { CutWork } from './cutWork.ts'
+import { OnPlotter } from './OnPlotter.tsx'
 
 interface CutItProps {
   readonly bundle: JobBundle
@@ -28,69 +27,53 @@ interface CutItProps {
   readonly onTake: () => void
 }
 
-/** The cut file for the plotter; and what was cut goes into the kit’s count, with its lot. */
+/** From the layout to cut pieces in the kit: on the connected plotter, or by a file. */
 export function CutIt({ bundle: { job }, check, practice, film, request, nested, onTake }: CutItProps) {
   const t = useWords()
   const navigate = useNavigate()
   const who = useWho(job.personId)
-  const [save, saving] = useSaveArrivedMutation()
-  const [kind, setKind] = useState<CutFileKind>('HPGL')
+  const { data: plotter } = usePlotterQuery()
   const [lot, setLot] = useState(film.pieces[0]?.piece.lot ?? '')
-  const [written, setWritten] = useState(false)
-  const write = async () => {
-    if (nested === null) return
-    onTake()
-    const cut = cutOf(t`Job ${job.number}, ${film.film.name}`, request, nested, practice)
-    const file = await cutFile(kind, `${job.number}-${film.film.id}`, cut)
-    saveFile(file.name, file.type, file.text)
-    setWritten(true)
-  }
-  const countIn = async () => {
-    onTake()
-    for (const { id, count } of request.pieces) {
-      const piece = film.pieces.find((p) => p.piece.id === id)?.piece
-      if (piece === undefined) continue
-      const there = check.arrived.find((a) => a.pieceId === piece.id)?.arrived ?? 0
-      const draft = { arrived: there + count, lot: lot.trim(), personId: who }
-      const answer = await save({ jobId: job.id, pieceId: piece.id, draft })
-      if (answer.error !== undefined) return
-    }
-    void navigate(`/jobs/${job.id}/kit`)
-  }
   const noLot = lot.trim() === ''
+  const work: CutWork = {
+    job,
+    who,
+    film,
+    request,
+    lot: lot.trim(),
+    ready: nested !== null && !noLot,
+    take: () => {
+      if (nested === null) return null
+      onTake()
+      return cutOf(t`Job ${job.number}, ${film.film.name}`, request, nested, practice)
+    },
+    onCounted: () => void navigate(`/jobs/${job.id}/kit`),
+  }
+  const roll = plotter?.value ?? null
   return (
     <div className="border-t border-hair p-4">
-      {saving.error === undefined ? null : (
-        <Notice look="stop" role="alert">
-          {t(wholeFailure(failureOf(saving.error)))}
-        </Notice>
+      <Field
+        label={t`Lot on the core of the roll`}
+        problem={noLot ? t`Read it off the core: it goes on the record of every piece.` : undefined}
+      >
+        <TextInput value={lot} maxLength={40} onChange={(event) => setLot(event.target.value)} />
+      </Field>
+      {plotter === undefined || plotter.state === 'none' ? null : (
+        <>
+          <p className="mt-3 text-body text-quiet">
+            {roll === null
+              ? t`Plotter: ${plotter.says}`
+              : t`In the plotter: ${length(roll.filmLeftMm, 0)} of film, ${length(roll.rollWidthMm, 0)} wide`}
+          </p>
+          {roll === null || roll.rollWidthMm >= request.rollWidthMm ? null : (
+            <Notice look="caution">
+              <span className="text-body">{t`The roll in the plotter is narrower than the one laid out here.`}</span>
+            </Notice>
+          )}
+          <OnPlotter work={work} />
+        </>
       )}
-      <Choice
-        label={t`Kind of cut file`}
-        value={kind}
-        options={cutFileKinds.map((value) => ({ value, text: value }))}
-        onChange={setKind}
-      />
-      <Button
-        look={written ? 'plain' : 'go'}
-        disabled={nested === null}
-        className="mt-2 w-full"
-        onClick={() => void write()}
-      >{t`Save the cut file`}</Button>
-      <div className="mt-3">
-        <Field
-          label={t`Lot on the core of the roll`}
-          problem={noLot ? t`Read it off the core: it goes on the record of every piece.` : undefined}
-        >
-          <TextInput value={lot} maxLength={40} onChange={(event) => setLot(event.target.value)} />
-        </Field>
-      </div>
-      <Button
-        look={written ? 'go' : 'plain'}
-        disabled={nested === null || noLot || saving.isLoading}
-        className="mt-2 w-full"
-        onClick={() => void countIn()}
-      >{t`It is cut: count it in`}</Button>
+      <CutToFile work={work} check={check} first={plotter?.state === 'none'} />
     </div>
   )
 }

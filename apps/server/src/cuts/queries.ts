@@ -1,0 +1,93 @@
+import { isDeepStrictEqual } from 'node:util'
+import { type CutDone, type CutDraft, type JobId, type KeptCut, pieceId } from '@truelay/contract'
+import { nothing, say } from '@truelay/core/say'
+import { eq } from 'drizzle-orm'
+import type { Database } from '../database/openDatabase.ts'
+import { readEachStored, readStored, toStored } from '../database/stored.ts'
+import { readJob } from '../jobs/queries.ts'
+import { readKitCheck, saveArrived } from '../kitCheck/queries.ts'
+import { NotFound, Refused } from '../reply/reply.ts'
+import { cuts } from './table.ts'
+
+const withoutFile = ({ file: _, ...cut }: KeptCut): CutDone => cut
+
+/** All cuts of a job, the latest first. */
+export async function readCuts(database: Database, id: JobId): Promise<CutDone[]> {
+  await readJob(database, id)
+  const rows = await database.read.select().from(cuts).where(eq(cuts.jobId, id))
+  return readEachStored(database, 'cut', rows)
+    .map(withoutFile)
+    .sort((a, b) => b.at.localeCompare(a.at))
+}
+
+export async function readCut(database: Database, id: string): Promise<KeptCut> {
+  const [row] = await database.read.select().from(cuts).where(eq(cuts.id, id))
+  if (row === undefined) throw new NotFound(say`There is no such cut.`, say`Send it again from the job.`)
+  return readStored('cut', row.id, row.document)
+}
+
+/** Puts a cut down that is to be sent; the same one twice stands once. */
+export const addCut = (
+  database: Database,
+  jobId: JobId,
+  draft: CutDraft,
+  now: Date,
+): Promise<{ readonly id: string }> =>
+  database.write(async (db) => {
+    await readJob(database, jobId)
+    const [there] = await db.select().from(cuts).where(eq(cuts.id, draft.id))
+    if (there === undefined) {
+      const cut: KeptCut = { ...draft, jobId, at: now.toISOString(), state: 'sending', says: nothing }
+      await db.insert(cuts).values({ id: draft.id, jobId, document: toStored('cut', cut) })
+    } else if (!isSame(readStored('cut', there.id, there.document), draft))
+      throw new Refused({
+        code: 'CUT_ID_TAKEN',
+        sentence: say`Something else was sent to the plotter under that id.`,
+        fix: say`Send it under an id of its own; nothing was changed.`,
+      })
+    return { id: draft.id }
+  })
+
+const isSame = ({ pieces, filmId, lot }: KeptCut, draft: CutDraft) =>
+  isDeepStrictEqual([pieces, filmId, lot], [draft.pieces, draft.filmId, draft.lot])
+
+const save = (database: Database, cut: KeptCut): Promise<KeptCut> =>
+  database.write(async (db) => {
+    await db
+      .update(cuts)
+      .set({ document: toStored('cut', cut) })
+      .where(eq(cuts.id, cut.id))
+    return cut
+  })
+
+/** Takes the file out to be sent: from then on nobody sends it a second time. Null where it has been taken already. */
+export const takeFile = (database: Database, id: string): Promise<string | null> =>
+  database.write(async (_db, within) => {
+    const cut = await readCut(within, id)
+    if (cut.file !== null) await save(within, { ...cut, file: null })
+    return cut.file
+  })
+
+/** What became of a cut. What was cut is counted into the kit, with the lot of its roll. */
+export const endCut = (
+  database: Database,
+  id: string,
+  end: Pick<CutDone, 'state' | 'says'>,
+  now: Date,
+): Promise<CutDone> =>
+  database.write(async (_db, within) => {
+    const cut = await readCut(within, id)
+    const ended = await save(within, { ...cut, ...end })
+    if (end.state === 'cut') {
+      const { arrived } = await readKitCheck(within, cut.jobId)
+      for (const { pieceId: piece, count } of cut.pieces) {
+        const there = arrived.find((a) => a.pieceId === piece)?.arrived ?? 0
+        const draft = { arrived: Math.min(mostArrived, there + count), lot: cut.lot, personId: cut.personId }
+        await saveArrived(within, cut.jobId, pieceId.parse(piece), draft, now)
+      }
+    }
+    return withoutFile(ended)
+  })
+
+/** As many as a kit’s count takes. */
+const mostArrived = 40

@@ -1,0 +1,56 @@
+import { pieceId } from '@truelay/contract'
+import { wholeFailure } from '@truelay/core/result'
+import { useSendCutMutation } from '../../remote/cutApi.ts'
+import { failureOf } from '../../remote/failureOf.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Notice } from '../../ui/Notice.tsx'
+import { useWords } from '../../ui/words.ts'
+import type { CutWork } from './cutWork.ts'
+
+/** Sends the cut to the plotter; when it has taken it, the pieces are counted and the kit is shown. */
+export function OnPlotter({ work }: { readonly work: CutWork }) {
+  const t = useWords()
+  const { job, who, film, request, lot, ready, take, onCounted } = work
+  const [send, sending] = useSendCutMutation()
+  const cutNow = async () => {
+    const cut = take()
+    if (cut === null) return
+    const { hpglOfCut } = await import('@truelay/formats/cutFile')
+    const answer = await send({
+      jobId: job.id,
+      draft: {
+        id: crypto.randomUUID(),
+        filmId: film.film.id,
+        lot,
+        personId: who,
+        rollWidthMm: request.rollWidthMm,
+        usedLengthMm: cut.lengthMm,
+        pieces: request.pieces.map(({ id, count }) => ({ pieceId: pieceId.parse(id), count })),
+        file: hpglOfCut(cut),
+      },
+    })
+    if (answer.data?.state === 'cut') onCounted()
+  }
+  const refused = sending.data !== undefined && sending.data.state !== 'cut' ? sending.data.says : null
+  return (
+    <>
+      <Button
+        look="go"
+        disabled={!ready || sending.isLoading}
+        className="mt-2 min-h-14 w-full"
+        onClick={() => void cutNow()}
+      >
+        {sending.isLoading ? t`Sending to the plotter` : t`Cut on the plotter`}
+      </Button>
+      {sending.error === undefined && refused === null ? null : (
+        <div className="mt-2">
+          <Notice look="stop" role="alert">
+            <span className="text-body">
+              {refused === null ? t(wholeFailure(failureOf(sending.error))) : t`${refused} Nothing was counted.`}
+            </span>
+          </Notice>
+        </div>
+      )}
+    </>
+  )
+}
