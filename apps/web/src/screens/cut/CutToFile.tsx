@@ -44,12 +44,13 @@ export function CutToFile({ work, check, first }: CutToFileProps) {
     }
     onCounted()
   }
+  const kinds: Record<CutFileKind, string> = { HPGL: t`HPGL`, SVG: t`SVG`, DXF: t`DXF` }
   const way = (
     <>
       <Choice
         label={t`Kind of cut file`}
         value={kind}
-        options={cutFileKinds.map((value) => ({ value, text: value }))}
+        options={cutFileKinds.map((value) => ({ value, text: kinds[value] }))}
         onChange={setKind}
       />
       <Button

@@ -26,7 +26,7 @@ export function cutOf(
   }
 }
 
-export const cutFileKinds = ['SVG', 'DXF', 'HPGL'] as const
+export const cutFileKinds = ['HPGL', 'SVG', 'DXF'] as const
 export type CutFileKind = (typeof cutFileKinds)[number]
 
 /** The file with its name and its kind. */
