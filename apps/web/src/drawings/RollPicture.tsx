@@ -67,8 +67,8 @@ export function RollPicture({ request, nested, nameOf, onPut }: RollPictureProps
   return (
     <svg
       ref={picture}
-      viewBox={`${-text} ${-rollWidthMm - text} ${lengthMm + 2 * text} ${rollWidthMm + ruler + 2 * text}`}
-      className="max-h-full w-full touch-none"
+      viewBox={`${-2 * text} ${-rollWidthMm - text} ${lengthMm + 4 * text} ${rollWidthMm + ruler + 2 * text}`}
+      className="max-h-[58vh] w-full touch-none lg:max-h-full"
       role="group"
       aria-label={t`${nested.placements.length} pieces on ${length(nested.usedLengthMm, 0)} of roll`}
     >
