@@ -51,7 +51,7 @@ describe('what a job needs is cut', () => {
 
   test('moved by keys: along free film, not over the side of the roll', async () => {
     const visit = shop.visit('/jobs/0412/cut')
-    await visit.presses('This one will do')
+    await screen.findByRole('button', { name: 'Look again' }, { timeout: 20_000 })
     const piece = await screen.findByRole('button', { name: /^Bonnet: drag it/ })
     const before = Number.parseInt(screen.getByTestId('roll-used').textContent ?? '', 10)
     piece.focus()
