@@ -13,7 +13,11 @@ export async function readBow(page: Page, height: (xMm: number, yMm: number) => 
     const enough = page.getByText('Enough is known.')
     const next = page.getByText(/^Next: /)
     await expect(enough.or(next).first()).toBeVisible()
-    if (await enough.isVisible()) break
+    // What is said may still be of the reading before it was typed: it has to stay.
+    if (await enough.isVisible()) {
+      await page.waitForTimeout(800)
+      if (await enough.isVisible()) break
+    }
     const told = (await page.getByText(/gap read in the middle/).textContent()) ?? ''
     await page.getByRole('button', { name: 'Lay it there' }).click()
     // Where it was laid stands at the reading itself: the suggestion may have moved on by then.

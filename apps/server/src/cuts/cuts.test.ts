@@ -11,7 +11,7 @@ let machine: Server
 let address: string
 /** Files that the machine was sent, and how it takes the next. */
 let sent: string[]
-let takes: { readonly status: number; readonly says: string }
+let takes: { readonly status: number; readonly says: string; readonly kind?: string }
 
 beforeAll(async () => {
   shop = await new DemoServer().start()
@@ -23,6 +23,7 @@ beforeAll(async () => {
     req.on('end', () => {
       sent.push(body)
       res.statusCode = takes.status
+      res.setHeader('content-type', takes.kind ?? 'text/plain')
       res.end(takes.says)
     })
   }).listen(0, '127.0.0.1')
@@ -94,9 +95,19 @@ describe('a cut', () => {
     expect((await send(draft())).body.state).toBe('cut')
   })
 
+  test.each([
+    ['a page of something else', { status: 500, says: '<h1>secret</h1>', kind: 'text/html' }],
+    ['far more than a reason', { status: 409, says: 'x'.repeat(5000) }],
+  ])('answered with %s is refused without repeating it', async (_, answer) => {
+    takes = answer
+    expect(english((await send(draft())).body.says)).toBe('The plotter refused the cut.')
+  })
+
   test('to a plotter that is off, or to none, says what to look at', async () => {
     await connect('http://127.0.0.1:9/plotter')
     expect(english((await send(draft())).body.says)).toBe('The plotter does not answer. Is it on, and is its cable in?')
+    await connect('http://169.254.169.254/plotter')
+    expect(english((await send(draft())).body.says)).toMatch(/^The plotter does not answer/)
     await connect(null)
     expect(english((await send(draft())).body.says)).toMatch(/^No plotter is connected/)
     await connect(address)

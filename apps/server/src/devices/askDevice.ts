@@ -44,14 +44,15 @@ export async function askDevice<T>(address: string, schema: z.ZodType<T>): Promi
   }
 }
 
-async function isLinkLocal(address: string): Promise<boolean> {
+/** Whether an address is one of those at which no device of a shop is. */
+export async function isLinkLocal(address: string): Promise<boolean> {
   const host = new URL(address).hostname.replace(/^\[|\]$/g, '')
   const all = await lookup(host, { all: true })
   return all.some(({ address: ip, family }) => linkLocal.check(ip, family === 6 ? 'ipv6' : 'ipv4'))
 }
 
 /** The text of an answer; null, and the rest is turned away, as soon as it is longer than that. */
-async function readAtMost(answer: Response, bytes: number): Promise<string | null> {
+export async function readAtMost(answer: Response, bytes: number): Promise<string | null> {
   if (answer.body === null) return ''
   const decoder = new TextDecoder()
   let text = ''

@@ -1,4 +1,4 @@
-import { boundsOf, type Vec2 } from '@truelay/core/geometry'
+import { boundsOf, contains, type Vec2 } from '@truelay/core/geometry'
 import { lying, type Nested, type NestPlacement, type NestRequest } from '@truelay/core/nest'
 import { length } from '@truelay/core/say'
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react'
@@ -68,7 +68,7 @@ export function RollPicture({ request, nested, nameOf, onPut }: RollPictureProps
     <svg
       ref={picture}
       viewBox={`${-2 * text} ${-rollWidthMm - text} ${lengthMm + 4 * text} ${rollWidthMm + ruler + 2 * text}`}
-      className="max-h-[58vh] w-full touch-none lg:max-h-full"
+      className="max-h-[58vh] w-full lg:max-h-full"
       role="group"
       aria-label={t`${nested.placements.length} pieces on ${length(nested.usedLengthMm, 0)} of roll`}
     >
@@ -126,7 +126,7 @@ export function RollPicture({ request, nested, nameOf, onPut }: RollPictureProps
               if (Math.hypot(dx, dy) > 0) move(index, { xMm: placed.xMm + dx, yMm: placed.yMm + dy })
             }}
             onPointerCancel={() => setDragged(null)}
-            className={`outline-none ${onPut === undefined ? '' : 'cursor-move'} [&:focus-visible>path]:stroke-ink [&:focus-visible>path]:[stroke-width:3.5]`}
+            className={`outline-none ${onPut === undefined ? '' : 'cursor-move touch-none'} [&:focus-visible>path]:stroke-ink [&:focus-visible>path]:[stroke-width:3.5]`}
           >
             <path
               d={areaPath(outline, cutOuts)}
@@ -184,12 +184,7 @@ const tickMm = 100
 /** In the film, if there is film in the middle: else half way to its left side. */
 function labelPlace(outline: readonly Vec2[], cutOuts: readonly (readonly Vec2[])[], min: Vec2, max: Vec2): Vec2 {
   const middle: Vec2 = [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2]
-  const inside = (loop: readonly Vec2[], [x, y]: Vec2) =>
-    loop.reduce((odd, a, i) => {
-      const b = loop[(i + 1) % loop.length] ?? a
-      return a[1] > y !== b[1] > y && x < a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0]) ? !odd : odd
-    }, false)
-  const inFilm = (p: Vec2) => inside(outline, p) && !cutOuts.some((hole) => inside(hole, p))
+  const inFilm = (p: Vec2) => contains(outline, p) && !cutOuts.some((hole) => contains(hole, p))
   const shares = [0.5, 0.3, 0.7, 0.15, 0.85]
   const places = shares.flatMap((u) =>
     shares.map((v): Vec2 => [min[0] + u * (max[0] - min[0]), min[1] + v * (max[1] - min[1])]),

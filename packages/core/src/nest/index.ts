@@ -1,4 +1,5 @@
-export { inTheWay, type InTheWay, lying } from './inTheWay.ts'
+export { lying } from './filmApart.ts'
+export { inTheWay, type InTheWay } from './inTheWay.ts'
 export type { NestFailure, NestFailureCode, NestResult } from './nestFailures.ts'
 export { effortPerSecond, nestPieces, type NestOptions } from './nestPieces.ts'
 export { layoutByHand, putDown } from './putDown.ts'

@@ -1,12 +1,14 @@
 import { areaD, Clipper, EndType, FillRule, inflatePathsD, JoinType, type PathsD } from 'clipper2-ts'
 import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
-import { boundsOf, rotate, type Vec2 } from '../geometry/index.ts'
+import { boundsOf, contains, nearestOnOutline, rotate, type Vec2 } from '../geometry/index.ts'
 import { seededRandom } from '../numerics/index.ts'
 import { wholeFailure } from '../result/index.ts'
 import { radFromDeg } from '../units/index.ts'
 import { inTheWay, layoutByHand, type Nested, nestPieces, type NestRequest, putDown } from './index.ts'
+import { fewerSidesOutward } from './outward.ts'
 import { sidesCross } from './overlap.ts'
+import { polesOf } from './poles.ts'
 import { shapesOf } from './shape.ts'
 import { areaOf, jigsaw, kitOfPieces } from './testPieces.ts'
 
@@ -240,7 +242,7 @@ describe('what is in the way of a layout made by hand', () => {
       [at('frame', 5, 5), at('frame', 107, 5)],
       [{ kind: 'near', first: 0, second: 1, apartMm: 2 }],
     ],
-    ['over each other', [at('frame', 5, 5), at('frame', 50, 50)], [{ kind: 'near', first: 0, second: 1, apartMm: -1 }]],
+    ['over each other', [at('frame', 5, 5), at('frame', 50, 50)], [{ kind: 'near', first: 0, second: 1 }]],
     ['the same place', [at('frame', 5, 5), at('frame', 5, 5)], [{ kind: 'near' }]],
     ['in a cut-out', [at('frame', 5, 5), at('badge', 35, 35)], []],
     ['in a cut-out, nearer than the gap', [at('frame', 5, 5), at('badge', 26, 35)], [{ kind: 'near', apartMm: 1 }]],
@@ -251,6 +253,59 @@ describe('what is in the way of a layout made by hand', () => {
   ])('%s', (_, placements, says) => {
     expect(inTheWay(request, placements)).toMatchObject(says)
     expect(inTheWay(request, placements)).toHaveLength(says.length)
+  })
+})
+
+describe('film on film', () => {
+  const strip = { id: 'strip', count: 2, outline: rectangle(100, 2) }
+  const request: NestRequest = { rollWidthMm: 300, gapMm: 0, pieces: [strip] }
+  const at = (xMm: number, yMm: number, turnDeg = 0) => ({ id: 'strip', copy: 0, xMm, yMm, turnDeg })
+  test('strips that cross with no corner in each other lie over each other, also without a gap', () => {
+    expect(inTheWay(request, [at(0, 50), at(20, 0, 90)])).toMatchObject([{ kind: 'near', first: 0, second: 1 }])
+  })
+  test('strips that lie side to side without a gap do not, wherever they lie', () => {
+    for (const x of [0, 0.1, 33.3, 99.999]) expect(inTheWay(request, [at(0, 50), at(x, 52)])).toEqual([])
+  })
+  test('a strip across a corner by a tenth of a millimetre is seen, by a thousandth is rounding', () => {
+    expect(inTheWay(request, [at(0, 50), at(30, 51.9)])).toHaveLength(1)
+    expect(inTheWay(request, [at(0, 50), at(30, 51.999)])).toEqual([])
+  })
+  test('a piece that the layout does not know is a mistake of the caller', () => {
+    expect(() => inTheWay(request, [{ ...at(0, 0), id: 'nobody' }])).toThrow('none of 1 pieces')
+  })
+})
+
+describe('what stands in for a piece', () => {
+  const random = seededRandom(9)
+  const bay = kitOfPieces(12, 7).pieces
+  test.each([0.05, 0.6, 5])(
+    'with sides that give way by %f mm it has fewer corners and holds all that it held',
+    (byMm) => {
+      for (const { outline } of bay) {
+        const less = fewerSidesOutward(outline, byMm)
+        expect(less.length).toBeLessThanOrEqual(outline.length)
+        for (const p of outline) expect(contains(less, p) || nearestOnOutline(less, p).distanceMm < 1e-6).toBe(true)
+        // It gives way step by step, so corners may move by a few times as much, not more.
+        for (const p of less) expect(nearestOnOutline(outline, p).distanceMm).toBeLessThan(6 * byMm)
+      }
+    },
+  )
+  test('straight sides stay where they are', () => {
+    const plate = rectangle(300, 200)
+    expect(fewerSidesOutward(plate, 5)).toEqual(plate)
+  })
+  test('its circles lie within its film and cover most of it', () => {
+    for (const piece of bay) {
+      const { outline, cutOuts = [] } = piece
+      const poles = polesOf([outline, ...cutOuts], areaOf(piece))
+      expect(poles.length).toBeLessThanOrEqual(10)
+      for (const { x, y, radiusMm } of poles)
+        for (let k = 0; k < 20; k++) {
+          const turn = 2 * Math.PI * random()
+          const p: Vec2 = [x + 0.999 * radiusMm * Math.cos(turn), y + 0.999 * radiusMm * Math.sin(turn)]
+          expect(contains(outline, p) && !cutOuts.some((hole) => contains(hole, p))).toBe(true)
+        }
+    }
   })
 })
 

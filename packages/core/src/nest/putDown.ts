@@ -1,5 +1,6 @@
 import { boundsOf, signedArea } from '../geometry/index.ts'
-import { inTheWay, lying } from './inTheWay.ts'
+import { lying, lyingCopy } from './filmApart.ts'
+import { copiesOf, isOnRoll, tooNear } from './inTheWay.ts'
 import type { Nested, NestPlacement, NestRequest } from './request.ts'
 
 /** How far a piece may slip to where it is free, and in how many directions that is tried. */
@@ -18,9 +19,23 @@ export function putDown(
   index: number,
   wished: Pick<NestPlacement, 'xMm' | 'yMm' | 'turnDeg'>,
 ): NestPlacement[] | null {
+  const moved = placements[index]
+  const piece = request.pieces.find(({ id }) => id === moved?.id)
+  if (moved === undefined || piece === undefined) return null
+  const others = copiesOf(
+    request,
+    placements.filter((_, i) => i !== index),
+  )
   const at = (xMm: number, yMm: number) =>
     placements.map((placed, i) => (i === index ? { ...placed, ...wished, xMm, yMm } : placed))
-  const free = (xMm: number, yMm: number) => inTheWay(request, at(xMm, yMm), index).length === 0
+  const free = (xMm: number, yMm: number) => {
+    const copy = lyingCopy(piece, { ...moved, ...wished, xMm, yMm })
+    if (!isOnRoll(request, copy)) return false
+    const blocking = others.findIndex((other) => tooNear(request, copy, other) !== null)
+    // What was in the way here is in the way next to it as well: it is asked first.
+    if (blocking > 0) others.unshift(...others.splice(blocking, 1))
+    return blocking < 0
+  }
   if (free(wished.xMm, wished.yMm)) return at(wished.xMm, wished.yMm)
   for (const slipMm of slipsMm) {
     let nearest: { readonly mm: number; readonly to: readonly [number, number] } | null = null

@@ -1,7 +1,5 @@
 import { type Cut, plain } from './cutFile.ts'
-
-const escaped = (text: string) =>
-  text.replace(/[<>&"']/g, (c) => ({ '<': '&lt;', '>': '&gt;', '&': '&amp;', '"': '&quot;', "'": '&apos;' })[c] ?? '')
+import { escaped } from '../svg/index.ts'
 
 /** A cut as SVG, one to one in millimetres: one path for each line, in the order of cutting; seen from above, the roll's beginning at the left. */
 export function svgOfCut({ title, lengthMm, widthMm, lines }: Cut): string {

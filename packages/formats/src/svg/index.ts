@@ -1,2 +1,3 @@
+export { escaped } from './escaped.ts'
 export { readSvg } from './readSvg.ts'
 export { writeSvg } from './writeSvg.ts'

@@ -1,11 +1,10 @@
 import type { PiecePattern } from '@truelay/core/align'
 import { boundsOf, type Vec2 } from '@truelay/core/geometry'
+import { escaped } from './escaped.ts'
 
 const number = (x: number) => String(Number(x.toFixed(4)))
 const path = (polygon: readonly Vec2[]) =>
   `${polygon.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${number(x)} ${number(-y)}`).join('')}Z`
-const escaped = (text: string) =>
-  text.replace(/[<>&"']/g, (c) => ({ '<': '&lt;', '>': '&gt;', '&': '&amp;', '"': '&quot;', "'": '&apos;' })[c] ?? '')
 
 /** A pattern as SVG in millimetres, one to one: outline, cut-outs and reference marks each in a group of their own. */
 export function writeSvg(pattern: PiecePattern): string {

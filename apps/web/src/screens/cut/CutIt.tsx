@@ -65,10 +65,19 @@ export function CutIt({ bundle: { job }, check, practice, film, request, nested,
               ? t`Plotter: ${plotter.says}`
               : t`In the plotter: ${length(roll.filmLeftMm, 0)} of film, ${length(roll.rollWidthMm, 0)} wide`}
           </p>
-          {roll === null || roll.rollWidthMm >= request.rollWidthMm ? null : (
-            <Notice look="caution">
-              <span className="text-body">{t`The roll in the plotter is narrower than the one laid out here.`}</span>
-            </Notice>
+          {roll === null ? null : (
+            <>
+              {roll.rollWidthMm >= request.rollWidthMm ? null : (
+                <Notice look="caution">
+                  <span className="text-body">{t`The roll in the plotter is narrower than the one laid out here.`}</span>
+                </Notice>
+              )}
+              {nested === null || roll.filmLeftMm >= nested.usedLengthMm ? null : (
+                <Notice look="caution">
+                  <span className="text-body">{t`The plotter has less film than this takes.`}</span>
+                </Notice>
+              )}
+            </>
           )}
           <OnPlotter work={work} />
         </>

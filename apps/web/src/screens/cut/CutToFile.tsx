@@ -1,6 +1,6 @@
 import type { KitCheck } from '@truelay/contract'
 import { wholeFailure } from '@truelay/core/result'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { failureOf } from '../../remote/failureOf.ts'
 import { useSaveArrivedMutation } from '../../remote/kitCheckApi.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -25,6 +25,8 @@ export function CutToFile({ work, check, first }: CutToFileProps) {
   const [save, saving] = useSaveArrivedMutation()
   const [kind, setKind] = useState<CutFileKind>('HPGL')
   const [written, setWritten] = useState(false)
+  /** Pieces that are counted already, where the count broke off and is pressed again. */
+  const counted = useRef(new Set<string>())
   const write = async () => {
     const cut = take()
     if (cut === null) return
@@ -36,11 +38,12 @@ export function CutToFile({ work, check, first }: CutToFileProps) {
     take()
     for (const { id, count } of request.pieces) {
       const piece = film.pieces.find((p) => p.piece.id === id)?.piece
-      if (piece === undefined) continue
+      if (piece === undefined || counted.current.has(id)) continue
       const there = check.arrived.find((a) => a.pieceId === piece.id)?.arrived ?? 0
       const draft = { arrived: there + count, lot, personId: who }
       const answer = await save({ jobId: job.id, pieceId: piece.id, draft })
       if (answer.error !== undefined) return
+      counted.current.add(id)
     }
     onCounted()
   }

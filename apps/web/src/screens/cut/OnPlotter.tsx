@@ -34,6 +34,9 @@ export function OnPlotter({ work }: { readonly work: CutWork }) {
   const refused = sending.data !== undefined && sending.data.state !== 'cut' ? sending.data.says : null
   return (
     <>
+      <p className="mt-2 border-l-5 border-amber pl-3 text-body leading-snug">
+        {t`The head moves by itself: hands, sleeves and cloths off while it cuts, as its maker says.`}
+      </p>
       <Button
         look="go"
         disabled={!ready || sending.isLoading}

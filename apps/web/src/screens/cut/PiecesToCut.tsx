@@ -1,4 +1,4 @@
-import { Minus, Plus } from 'lucide-react'
+import { CountStepper } from '../../ui/CountStepper.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { FilmToCut } from './cutQuestion.ts'
 
@@ -33,32 +33,13 @@ export function PiecesToCut({
                   {lacking === 0 ? t`all there` : lacking === 1 ? t`1 is lacking` : t`${lacking} are lacking`}
                 </span>
               </span>
-              <span className="flex items-center">
-                <button
-                  type="button"
-                  aria-label={t`One less: ${piece.name}`}
-                  disabled={count === 0}
-                  onClick={() => onCount(piece.id, count - 1)}
-                  className="flex size-11 items-center justify-center border border-ink/40 disabled:text-quiet/60"
-                >
-                  <Minus size={18} />
-                </button>
-                <span
-                  data-testid={`cut-${piece.id}`}
-                  className="min-w-10 border-y border-ink/40 text-center text-lead font-bold leading-[2.625rem]"
-                >
-                  {count}
-                </span>
-                <button
-                  type="button"
-                  aria-label={t`One more: ${piece.name}`}
-                  disabled={count >= mostOfOne}
-                  onClick={() => onCount(piece.id, count + 1)}
-                  className="flex size-11 items-center justify-center border border-ink/40 disabled:text-quiet/60"
-                >
-                  <Plus size={18} />
-                </button>
-              </span>
+              <CountStepper
+                of={piece.name}
+                count={count}
+                most={mostOfOne}
+                onCount={(n) => onCount(piece.id, n)}
+                testId={`cut-${piece.id}`}
+              />
             </li>
           )
         })}

@@ -3,9 +3,9 @@ import type { ArrivedPiece, Piece } from '@truelay/contract'
 import { fingerWords, type PartKnown } from '@truelay/core/memory'
 import { counted, say, type Sentence } from '@truelay/core/say'
 import { sideWords, standingOf } from '@truelay/core/stock'
-import { Minus, Plus } from 'lucide-react'
 import { Link } from 'react-router'
 import { PieceShape } from '../../drawings/PieceShape.tsx'
+import { CountStepper } from '../../ui/CountStepper.tsx'
 
 interface PieceRowProps {
   readonly piece: Piece
@@ -79,33 +79,12 @@ export function PieceRow({ piece, inJob, arrived, known, onCount }: PieceRowProp
               </p>
             ))}
       </div>
-      <div className="flex items-center">
-        <button
-          type="button"
-          aria-label={t`One less: ${piece.name}`}
-          disabled={now === 0}
-          onClick={() => onCount(now - 1)}
-          className="flex size-12 items-center justify-center border border-ink/40 disabled:text-quiet/60"
-        >
-          <Minus size={20} />
-        </button>
-        <span
-          className="min-w-18 border-y border-ink/40 text-center text-head font-bold leading-[2.875rem]"
-          data-testid={`count-${piece.id}`}
-        >
+      <CountStepper of={piece.name} count={now} most={40} onCount={onCount} testId={`count-${piece.id}`}>
+        <span className="inline-block min-w-16">
           {arrived === undefined ? '?' : now}
           <span className="text-body font-normal text-quiet"> / {most}</span>
         </span>
-        <button
-          type="button"
-          aria-label={t`One more: ${piece.name}`}
-          disabled={now >= 40}
-          onClick={() => onCount(now + 1)}
-          className="flex size-12 items-center justify-center border border-ink/40"
-        >
-          <Plus size={20} />
-        </button>
-      </div>
+      </CountStepper>
     </li>
   )
 }
