@@ -18,6 +18,7 @@ export const nestRequest = z.strictObject({
     .array(
       z.strictObject({
         id: z.string().min(1).max(120),
+        name: z.string().min(1).max(120).optional(),
         count: z.number().int().min(0).max(500),
         outline: polygon,
         cutOuts: z.array(polygon).max(200).optional(),

@@ -68,7 +68,7 @@ export function RollPicture({ request, nested, nameOf, onPut }: RollPictureProps
     <svg
       ref={picture}
       viewBox={`${-2 * text} ${-rollWidthMm - text} ${lengthMm + 4 * text} ${rollWidthMm + ruler + 2 * text}`}
-      className="max-h-[58vh] w-full lg:max-h-full"
+      className="max-h-[58vh] w-full select-none lg:max-h-full"
       role="group"
       aria-label={t`${nested.placements.length} pieces on ${length(nested.usedLengthMm, 0)} of roll`}
     >

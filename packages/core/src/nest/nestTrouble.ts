@@ -20,10 +20,14 @@ export function nestTrouble(request: NestRequest): NestFailure | null {
   return null
 }
 
+const calledOf = ({ id, name = id }: NestPiece) => name
+
 /** Less area than this is none, mm². */
 const leastAreaMm2 = 0.01
 
-function pieceTrouble({ id, outline, cutOuts = [] }: NestPiece): NestFailure | null {
+function pieceTrouble(piece: NestPiece): NestFailure | null {
+  const { outline, cutOuts = [] } = piece
+  const id = calledOf(piece)
   for (const loop of [outline, ...cutOuts]) {
     if (loop.length < 3 || Math.abs(signedArea(loop)) < leastAreaMm2) return nestFailure('NEST_FLAT', { id })
     const at = selfCrossing(loop)
@@ -37,7 +41,7 @@ function roomTrouble(
   piece: NestPiece,
   { rollWidthMm, rollLengthMm, borderMm = 0, spoilt = [] }: NestRequest,
 ): NestFailure | null {
-  const { id } = piece
+  const id = calledOf(piece)
   const freeMm = rollWidthMm - 2 * borderMm
   const sizes = turnsOf(piece).map((turnDeg) => {
     const { min, max } = boundsOf(piece.outline.map((p) => turnedBy(p, turnDeg)))

@@ -3,6 +3,8 @@ import type { Polygon } from '../geometry/index.ts'
 /** A piece to be cut, as often as `count` says. */
 export interface NestPiece {
   readonly id: string
+  /** As people call it; its id where left out. */
+  readonly name?: string | undefined
   readonly count: number
   readonly outline: Polygon
   /** Openings in it; smaller pieces may be cut out of what falls out. */

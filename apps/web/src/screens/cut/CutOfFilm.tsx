@@ -98,12 +98,7 @@ export function CutOfFilm({ bundle, check, practice, film }: CutOfFilmProps) {
       </section>
       <aside className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0">
         <div className="min-h-0 flex-1 overflow-y-auto">
-          <PiecesToCut
-            film={film}
-            counts={counts}
-            onCount={(id, n) => setCounts((before) => ({ ...before, [id]: n }))}
-          />
-          <div className="grid grid-cols-2 gap-4 border-t border-hair px-5 py-3">
+          <div className="grid grid-cols-2 gap-4 border-b border-hair px-5 py-3">
             <NumberField
               label={t`Width of the roll`}
               unit="mm"
@@ -114,6 +109,11 @@ export function CutOfFilm({ bundle, check, practice, film }: CutOfFilmProps) {
               onCommit={setRollWidth}
             />
           </div>
+          <PiecesToCut
+            film={film}
+            counts={counts}
+            onCount={(id, n) => setCounts((before) => ({ ...before, [id]: n }))}
+          />
         </div>
         <CutIt
           bundle={bundle}

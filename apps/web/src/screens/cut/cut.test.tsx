@@ -43,7 +43,7 @@ describe('what a job needs is cut', () => {
   test('a roll that is too narrow says which piece, how wide, and what to do; nothing is lost', async () => {
     const visit = shop.visit('/jobs/0412/cut')
     await visit.types('Width of the roll', '400')
-    await visit.sees(/needs \d+ mm across the roll, which has 380 mm between its borders/)
+    await visit.sees(/“Bonnet” needs \d+ mm across the roll, which has 380 mm between its borders/)
     await visit.sees('Take a wider roll, allow another turn, or divide the piece.')
     await visit.types('Width of the roll', '1520')
     await visit.sees(/of roll 1520 mm wide/)

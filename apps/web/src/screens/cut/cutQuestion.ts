@@ -43,7 +43,7 @@ export function cutQuestion(
     pieces: pieces.flatMap(({ piece, lacking }) => {
       const count = counts[piece.id] ?? lacking
       const { outline, cutOuts } = piece.pattern
-      return count === 0 ? [] : [{ id: piece.id, count, outline, cutOuts, turns: turnsOf(film) }]
+      return count === 0 ? [] : [{ id: piece.id, name: piece.name, count, outline, cutOuts, turns: turnsOf(film) }]
     }),
   }
 }
