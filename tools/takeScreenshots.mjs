@@ -100,9 +100,6 @@ await keep('waits', 2500)
 await page.goto(`${url}/jobs/0412/lay-sheets/0412-headlamp-left/heat`)
 await page.getByRole('img', { name: /Temperature of the surface/ }).waitFor({ timeout: 60_000 })
 await keep('heat', 2500)
-await page.goto(`${url}/jobs/0415/lay-sheets/0415-02/edges`)
-await page.getByTestId('edge-amount').waitFor({ timeout: 60_000 })
-await keep('edges')
 
 // A pair of lamps: the second is laid while the first dries.
 const head = page.getByTestId('headline')
