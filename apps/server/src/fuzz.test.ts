@@ -10,7 +10,7 @@ beforeAll(async () => {
 afterAll(() => demo.end())
 
 test('odd requests of every route are answered in words, none as a fault of the server, and the shop still opens', async () => {
-  const seed = Number(process.env.TRUELAY_FUZZ_SEED ?? Date.now() % 1e9)
+  const seed = Number(process.env.TRUELAY_FUZZ_SEED ?? 20_300_508)
   const { asked, statuses, bad } = await fuzzRequests(demo, 4000, seed)
   expect(bad, `seed ${seed}`).toEqual([])
   expect(asked).toBeGreaterThanOrEqual(4000)

@@ -57,6 +57,7 @@ const once: readonly (readonly [string, ReaderName, string | Uint8Array, RegExp]
   ['a block that does not end', 'dxf', '0\nSECTION\n2\nBLOCKS\n0\nBLOCK\n2\nB\n0\nENDSEC\n0\nEOF\n', /too early/],
   ['lines that are no groups', 'dxf', 'SECTION\nmany\nwords\n', /no group code in line 1/],
   ['uses of uses of uses', 'svg', nested(12, 11), /shapes, those that are used again included/],
+  ['elements in each other by the hundred thousand', 'svg', '<svg>\n'.repeat(130_000), /elements nested without end/],
   ['a name without end', 'svg', `<svg xmlns="x"><${'a'.repeat(3_000_000)}`, /does not end/],
   ['document types without number', 'svg', `${'<!DOCTYPE svg '.repeat(50_000)}<svg/>`, /is no XML/],
   [
@@ -118,7 +119,7 @@ describe('polylines are read for what they hold, whatever they promise', () => {
 
 test('hostile files of every kind are refused in words or read, in time and in little memory', async () => {
   const seconds = Number(process.env.TRUELAY_FUZZ_SECONDS ?? 45)
-  const seed = Number(process.env.TRUELAY_FUZZ_SEED ?? Date.now() % 1e9)
+  const seed = Number(process.env.TRUELAY_FUZZ_SEED ?? 20_300_508)
   const { read, bad } = await fuzzReaders(seconds, seed)
   expect(bad, `seed ${seed}`).toEqual([])
   for (const [kind, { all }] of Object.entries(read)) expect(all, kind).toBeGreaterThan(10)

@@ -41,6 +41,6 @@ export function openNestWorkers(request: NestRequest, seconds: number, onBetter:
     if (!answer.ok) end(answer)
     else better(answer.value)
   })
-  void Promise.all(searches).then(close)
+  void Promise.all(searches).then(close, close)
   return { answer: ended, stop: close }
 }

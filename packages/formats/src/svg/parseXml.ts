@@ -1,20 +1,30 @@
+import { say } from '@truelay/core/say'
 import { DomHandler, type Document, Element } from 'domhandler'
 import { Parser } from 'htmlparser2'
+import { drawingLimits, TooMuch } from '../drawing/index.ts'
 
 const svgNamespace = 'http://www.w3.org/2000/svg'
 
-/** A drawing as its elements stand in it, or which element has no end. */
+/** A parser's time grows with the square of how deep elements lie in each other; what is no shape may lie deeper than shapes. */
+const deepest = 10 * drawingLimits.depth
+
+/** A drawing as its elements stand in it, or which element has no end. Throws TooMuch where elements lie in each other without end. */
 export function parseXml(text: string): { readonly document: Document } | { readonly unended: string } {
   const handler = new DomHandler(null, { xmlMode: true })
   let unended: string | null = null
   /** What is open still has lost some of its inside. */
   let atEnd = false
+  let depth = 0
   const parser = new Parser(
     {
       onparserinit: (own) => handler.onparserinit(own),
       onerror: (error) => handler.onerror(error),
-      onopentag: (name, attributes) => handler.onopentag(name, attributes),
+      onopentag(name, attributes) {
+        if (++depth > deepest) throw new TooMuch(say`elements nested without end`)
+        handler.onopentag(name, attributes)
+      },
       onclosetag(name, implied) {
+        depth--
         if (atEnd && implied) unended ??= name
         handler.onclosetag()
       },

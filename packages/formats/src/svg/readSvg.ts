@@ -65,19 +65,22 @@ export function readSvg(text: string): FileResult<Drawing> {
   const opened = text.match(/</g)?.length ?? 0
   if (opened > 2.5 * drawingLimits.elements)
     return refuse(say`it has far more elements than a pattern`, say`Export the outline only.`)
-  const parsed = parseXml(text)
+  try {
+    return drawnIn(parseXml(text))
+  } catch (error) {
+    if (error instanceof TooMuch) return refuse(say`it has ${error.says}`, say`Check what was exported.`)
+    return refuse(say`one of its shapes is broken`)
+  }
+}
+
+function drawnIn(parsed: ReturnType<typeof parseXml>): FileResult<Drawing> {
   if ('unended' in parsed) return refuse(say`<${called(parsed.unended.slice(0, 40))}> in it does not end`)
   const roots = parsed.document.children.filter((node): node is Element => node instanceof Element)
   const [root] = roots
   if (root === undefined) return refuse(say`it is no XML`)
   if (roots.length > 1) return refuse(say`it holds several drawings`, say`Export one of them.`)
   if (svgName(root) !== 'svg') return refuse(say`it begins with <${called(root.name.slice(0, 40))}>, not <svg>`)
-  try {
-    return read(new Drawn(parsed.document, root).drawing())
-  } catch (error) {
-    if (error instanceof TooMuch) return refuse(say`it has ${error.says}`, say`Check what was exported.`)
-    return refuse(say`one of its shapes is broken`)
-  }
+  return read(new Drawn(parsed.document, root).drawing())
 }
 
 /** What a shape takes over from what it lies in. */
