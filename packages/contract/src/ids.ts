@@ -26,6 +26,10 @@ export const photoId = z
   .brand<'PhotoId', 'inout'>()
 export const gunId = id('GunId')
 export const batchId = id('BatchId')
+export const rollId = id('RollId')
+export const offcutId = id('OffcutId')
+export type RollId = z.infer<typeof rollId>
+export type OffcutId = z.infer<typeof offcutId>
 export type GunId = z.infer<typeof gunId>
 export type BatchId = z.infer<typeof batchId>
 export type JobId = z.infer<typeof jobId>

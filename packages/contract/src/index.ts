@@ -32,7 +32,7 @@ export {
   type ShopDayPlan,
   shopDayPlan,
 } from './dayPlan.ts'
-export { type CutDone, type CutDraft, cutDone, cutDraft, type KeptCut, keptCut } from './cut.ts'
+export { type CutDone, type CutDraft, type CutFrom, cutDone, cutDraft, type KeptCut, keptCut } from './cut.ts'
 export { nestRequest } from './nestRequest.ts'
 export { dayToPlan, orderRequest } from './orderRequest.ts'
 export { type WorkedStep, workedSteps } from './fit/workedMinutes.ts'
@@ -103,7 +103,28 @@ export {
   partId,
   personId,
   pieceId,
+  type OffcutId,
+  offcutId,
+  type RollId,
+  rollId,
 } from './ids.ts'
+export {
+  type CountedRoll,
+  type FilmInStock,
+  type NewRoll,
+  newRoll,
+  type Roll,
+  type RollBook,
+  rollBook,
+  rollDoc,
+  rollEntry,
+  rollLabelOf,
+  type RollLine,
+  type RollNote,
+  rollNote,
+  type Stock,
+  stock,
+} from './stock.ts'
 export {
   type Bay,
   bay,
@@ -125,6 +146,7 @@ export {
   arrivedPiece,
   type KitCheck,
   kitCheck,
+  lotsOf,
 } from './kitCheck.ts'
 export { chosenOrder, layOrder } from './layOrder.ts'
 export {

@@ -92,6 +92,8 @@ export const kitDoc = z.strictObject({
   modelId,
   rules: z.array(z.strictObject({ first: pieceId, next: pieceId, reason: z.string().min(1).max(200) })).max(60),
   note: z.string().max(400),
+  /** Its pieces come cut in their box: no film of the shop's rolls is counted on for them. Left out: they are cut here. */
+  comesCut: z.boolean().optional(),
 })
 export type Kit = z.infer<typeof kitDoc>
 

@@ -101,6 +101,8 @@ export const shop = z.strictObject({
   warrantyLevel: z.string().max(2000).optional(),
   units,
   theme: z.enum(themes),
+  /** What money is called here, as it stands behind a sum. */
+  money: z.string().trim().max(6).optional(),
   stockAlcoholPercent: z.number().min(1).max(100),
   practice: ownPractice,
   /** The first is the one that plans count on. */

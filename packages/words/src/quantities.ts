@@ -1,5 +1,5 @@
 import type { Measure } from '@truelay/core/say'
-import { fahrenheitFromC, fluidOunceFromMl, inchFromMm, mm2PerM2, spanMm, type UnitChoice } from '@truelay/core/units'
+import { fahrenheitFromC, fluidOunceFromMl, footFromMm, inchFromMm, mm2PerM2, spanMm, type UnitChoice } from '@truelay/core/units'
 
 /** A quantity as a shop reads it: the figure apart from its unit, so that each can be set in its own size. */
 export interface Shown {
@@ -44,6 +44,10 @@ export const measuresIn =
     switch (measure.kind) {
       case 'length':
         return units.length === 'in' ? inInches(measure.mm, figure) : inMm(measure.mm, measure.digits, kept)
+      case 'film length':
+        return units.length === 'in'
+          ? { figure: kept(footFromMm(measure.mm), 1), unit: 'ft' }
+          : { figure: kept(measure.mm / 1000, 2), unit: 'm' }
       case 'in span': {
         const mm = (measure.mmPer100 * spanMm[units.length]) / 100
         return units.length === 'in' ? inInches(mm, figure) : inMm(mm, undefined, kept)

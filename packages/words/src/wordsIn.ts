@@ -40,6 +40,7 @@ export function wordsIn({ units = metricUnits, locale = 'en-GB', catalogue = asW
   const shown = (value: Said): string => {
     switch (value.kind) {
       case 'length':
+      case 'film length':
       case 'in span':
       case 'area':
       case 'temperature':

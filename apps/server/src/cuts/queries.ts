@@ -1,12 +1,21 @@
 import { isDeepStrictEqual } from 'node:util'
-import { type CutDone, type CutDraft, type JobId, type KeptCut, pieceId } from '@truelay/contract'
-import { nothing, say } from '@truelay/core/say'
-import { eq } from 'drizzle-orm'
+import {
+  type CutDone,
+  type CutDraft,
+  type CutFrom,
+  type JobId,
+  type KeptCut,
+  type PartId,
+  pieceId,
+} from '@truelay/contract'
+import { name, nothing, say } from '@truelay/core/say'
+import { eq, inArray } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { readEachStored, readStored, toStored } from '../database/stored.ts'
 import { readJob } from '../jobs/queries.ts'
 import { readKitCheck, saveArrived } from '../kitCheck/queries.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
+import { addRollLine, readRoll } from '../stock/queries.ts'
 import { cuts } from './table.ts'
 
 const withoutFile = ({ file: _, ...cut }: KeptCut): CutDone => cut
@@ -33,10 +42,11 @@ export const addCut = (
   draft: CutDraft,
   now: Date,
 ): Promise<{ readonly id: string }> =>
-  database.write(async (db) => {
-    await readJob(database, jobId)
+  database.write(async (db, within) => {
+    await readJob(within, jobId)
     const [there] = await db.select().from(cuts).where(eq(cuts.id, draft.id))
     if (there === undefined) {
+      if (draft.from !== undefined) await ofThatRoll(within, draft, draft.from)
       const cut: KeptCut = { ...draft, jobId, at: now.toISOString(), state: 'sending', says: nothing }
       await db.insert(cuts).values({ id: draft.id, jobId, document: toStored('cut', cut) })
     } else if (!isSame(readStored('cut', there.id, there.document), draft))
@@ -47,6 +57,17 @@ export const addCut = (
       })
     return { id: draft.id }
   })
+
+/** Film that is cut is of the roll that it is said to come from. */
+async function ofThatRoll(database: Database, { filmId, lot }: CutDraft, { rollId }: CutFrom) {
+  const roll = await readRoll(database, rollId)
+  if (roll.filmId !== filmId || roll.lot !== lot)
+    throw new Refused({
+      code: 'OTHER_ROLL',
+      sentence: say`Roll ${name(roll.id)} is of another film or lot.`,
+      fix: say`Choose the roll that is cut; nothing was changed.`,
+    })
+}
 
 const isSame = ({ pieces, filmId, lot }: KeptCut, draft: CutDraft) =>
   isDeepStrictEqual([pieces, filmId, lot], [draft.pieces, draft.filmId, draft.lot])
@@ -79,6 +100,7 @@ export const endCut = (
     const cut = await readCut(within, id)
     const ended = await save(within, { ...cut, ...end })
     if (end.state === 'cut') {
+      if (cut.from !== undefined) await takeFilm(within, cut, cut.from, now)
       const { arrived } = await readKitCheck(within, cut.jobId)
       for (const { pieceId: piece, count } of cut.pieces) {
         const there = arrived.find((a) => a.pieceId === piece)?.arrived ?? 0
@@ -88,6 +110,50 @@ export const endCut = (
     }
     return withoutFile(ended)
   })
+
+/** What was cut elsewhere, or by hand, is counted as soon as it is told, and once. */
+export async function countCut(database: Database, id: string, now: Date): Promise<void> {
+  const { state } = await readCut(database, id)
+  if (state === 'sending') await endCut(database, id, { state: 'cut', says: nothing }, now)
+}
+
+/** Takes the film of a cut from its roll, and puts by what was kept of it. */
+async function takeFilm(database: Database, cut: KeptCut, { rollId, offcutId, keeps }: CutFrom, now: Date) {
+  const line = { rollId, at: now.toISOString(), personId: cut.personId, jobId: cut.jobId, sheets: cut.sheets ?? [] }
+  await addRollLine(database, {
+    ...line,
+    id: cut.id,
+    happened: {
+      kind: 'cut',
+      cutId: cut.id,
+      lengthMm: cut.usedLengthMm,
+      piecesMm2: cut.piecesMm2 ?? 0,
+      offcutId,
+    },
+  })
+  if (keeps === null) return
+  // The same cut always leaves the same offcut.
+  await addRollLine(database, {
+    ...line,
+    id: keeps.offcutId,
+    sheets: [],
+    happened: { kind: 'offcut kept', cutId: cut.id, ...keeps },
+  })
+}
+
+/** The lots of the sheets that were cut for parts of a job, each part's latest. */
+export async function readSheetLots(database: Database, jobs: readonly JobId[]): Promise<Map<PartId, string>> {
+  const rows = await database.read
+    .select()
+    .from(cuts)
+    .where(inArray(cuts.jobId, [...jobs]))
+  const done = readEachStored(database, 'cut', rows).filter(({ state }) => state === 'cut')
+  return new Map(
+    done
+      .sort((a, b) => a.at.localeCompare(b.at))
+      .flatMap(({ sheets = [], lot }) => sheets.map((part) => [part, lot] as const)),
+  )
+}
 
 /** As many as a kit’s count takes. */
 const mostArrived = 40

@@ -3,7 +3,7 @@ import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
 import { asOneWrite } from '../writes/asOneWrite.ts'
 import { cutOnPlotter } from './cutOnPlotter.ts'
-import { addCut, readCuts } from './queries.ts'
+import { addCut, countCut, readCuts } from './queries.ts'
 
 export function cutRoutes(database: Database, now: () => Date): Router {
   const routes = Router()
@@ -15,7 +15,12 @@ export function cutRoutes(database: Database, now: () => Date): Router {
     asOneWrite(
       database,
       now,
-      (within, req) => addCut(within, jobId.parse(req.params.jobId), cutDraft.parse(req.body), now()),
+      async (within, req) => {
+        const draft = cutDraft.parse(req.body)
+        const added = await addCut(within, jobId.parse(req.params.jobId), draft, now())
+        if (draft.file === null) await countCut(within, draft.id, now())
+        return added
+      },
       // The plotter takes its time; it is asked once, however often this is.
       { answer: (req) => cutOnPlotter(database, cutDraft.parse(req.body).id, now) },
     ),

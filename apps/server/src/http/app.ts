@@ -22,6 +22,8 @@ import { fitRoutes } from '../fit/routes.ts'
 import { formRoutes } from '../forms/routes.ts'
 import { jobRoutes } from '../jobs/routes.ts'
 import { cutRoutes } from '../cuts/routes.ts'
+import { filmNeedRoutes } from '../filmNeeds/routes.ts'
+import { stockRoutes } from '../stock/routes.ts'
 import { kitCheckRoutes } from '../kitCheck/routes.ts'
 import { learnedRoutes } from '../learned/routes.ts'
 import { benchFollowsFit } from '../liquids/followFit.ts'
@@ -140,7 +142,9 @@ export function createApp({
     jobRoutes(database, now),
     walkRoundRoutes(database, now),
     kitCheckRoutes(database, now),
+    stockRoutes(database, now),
     cutRoutes(database, now),
+    filmNeedRoutes(database),
     formRoutes(database, now),
     shelfRoutes(database, now),
     fitRoutes(database, now, [benchFollowsFit]),

@@ -73,6 +73,16 @@ export async function readPart({ read }: Database, id: PartId): Promise<Part> {
   return toPart(row)
 }
 
+/** The numbers of some jobs, whatever became of them. */
+export async function readJobNumbers({ read }: Database, ids: readonly JobId[]): Promise<(id: JobId) => string> {
+  const rows = await read
+    .select({ id: jobs.id, number: jobs.number })
+    .from(jobs)
+    .where(inArray(jobs.id, [...ids]))
+  const numbers = new Map<string, string>(rows.map((row) => [row.id, row.number]))
+  return (id) => numbers.get(id) ?? id
+}
+
 /** A job that is on the list and not closed. */
 export const isOpen = and(isNull(jobs.closedAt), isNull(jobs.removedAt))
 /** A part that is to be covered. */

@@ -60,6 +60,7 @@ export function recordOf({ job, part, film, piece, kitName, lot, findings, peopl
     ...common,
     // What was laid came off the roll, whatever piece lies in the box.
     kit: plan.cut.way === 'from the roll' ? null : common.kit,
+    lot: plan.cut.way === 'from the roll' ? lot : common.lot,
     state: state.phase,
     startedAt: state.startedAt,
     finishedAt: state.phase === 'finished' ? (last?.at ?? null) : null,

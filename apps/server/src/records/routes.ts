@@ -1,8 +1,9 @@
-import { jobId, type PartId, partId, replayFit } from '@truelay/contract'
+import { jobId, type KitCheck, lotsOf, type Part, type PartId, partId, replayFit } from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
 import { wordsIn } from '@truelay/words'
 import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
+import { readSheetLots } from '../cuts/queries.ts'
 import { readFitLog } from '../fit/queries.ts'
 import { readJob, readPart, readParts } from '../jobs/queries.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
@@ -48,6 +49,14 @@ export function recordRoutes(database: Database, photos: PhotoStore): Router {
   return routes
 }
 
+/** The lots of what may have been laid: of its sheet off the roll, else of its pieces in the box. Null where nobody noted one. */
+async function lotOf(database: Database, part: Part, { arrived }: KitCheck): Promise<string | null> {
+  const sheet = (await readSheetLots(database, [part.jobId])).get(part.id)
+  if (sheet !== undefined && (part.pieceId === null || part.choices.cut === 'from the roll')) return sheet
+  const counted = arrived.find((a) => a.pieceId === part.pieceId)
+  return counted === undefined ? null : lotsOf(counted).join(' / ')
+}
+
 async function readRecord(database: Database, id: PartId) {
   const part = await readPart(database, id)
   const [job, [film], pieces, people, log, shop, check, findings] = await Promise.all([
@@ -70,7 +79,7 @@ async function readRecord(database: Database, id: PartId) {
     film,
     piece,
     kitName: kit?.name ?? null,
-    lot: check.arrived.find((a) => a.pieceId === part.pieceId)?.lot ?? null,
+    lot: await lotOf(database, part, check),
     findings: findings.filter((f) => f.partId === part.id),
     people,
     state: replayFit(log.events),

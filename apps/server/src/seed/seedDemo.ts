@@ -25,6 +25,7 @@ import { jobs, parts } from '../jobs/table.ts'
 import { batchRows, supplyRows } from '../liquids/table.ts'
 import { models } from '../models/table.ts'
 import { films, forms, kits, pieces } from '../shelf/table.ts'
+import { rollsFile, seedRolls } from './seedRolls.ts'
 import { saveShop } from '../shop/queries.ts'
 import { people, shops } from '../shop/table.ts'
 import { findingRows } from '../walkRound/table.ts'
@@ -129,6 +130,7 @@ async function seedWithin(database: Database, folder: string, now: Date): Promis
       }
     }
   })
+  await database.write((db) => seedRolls(db, rollsFile.parse(read('rolls.json')), at))
   await saveShop(database, settings)
   await seedLiquids(database, liquidsFile.parse(read('liquids.json')), at)
   return true

@@ -15,6 +15,8 @@ export async function readRoutes(demo: DemoServer): Promise<string[]> {
       'bay',
       'shelf',
       'blades',
+      'stock',
+      'stock/rolls/r1',
       'liquids',
       'devices',
       'forms',

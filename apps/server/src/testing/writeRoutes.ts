@@ -173,7 +173,38 @@ export const writeRoutes: readonly WriteRoute[] = [
       pieces: [{ pieceId: 'pipit-bonnet-piece', count: 1 }],
       file: 'IN;PU0,0;PD400,0;',
     },
+    optional: ['sheets', 'piecesMm2', 'from'],
     inSteps: true,
+  },
+  {
+    method: 'POST',
+    path: '/stock/rolls',
+    good: {
+      filmId: 'clearcoat-hull-180',
+      lot: 'H180-2701-01',
+      widthMm: 1520,
+      lengthMm: 15_000,
+      price: null,
+      cameAt: at,
+    },
+  },
+  {
+    method: 'PUT',
+    path: '/stock/rolls/r2',
+    good: {
+      id: 'r2',
+      filmId: 'clearcoat-hull-180',
+      lot: 'H180-2612-08',
+      widthMm: 1520,
+      lengthMm: 15_000,
+      price: 940,
+      cameAt: at,
+    },
+  },
+  {
+    method: 'POST',
+    path: '/stock/rolls/r1/lines',
+    good: { id: id(77), at, personId: 'ines', happened: { kind: 'measured', leftMm: 8000 } },
   },
   { method: 'PUT', path: '/parts/0412-bonnet/shift', good: { xMm: 1, yMm: 0, turnDeg: 0 } },
   {

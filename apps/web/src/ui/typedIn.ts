@@ -2,8 +2,10 @@ import {
   cFromFahrenheit,
   fahrenheitFromC,
   fluidOunceFromMl,
+  footFromMm,
   inchFromMm,
   mlFromFluidOunce,
+  mmFromFoot,
   mmFromInch,
   type UnitChoice,
 } from '@truelay/core/units'
@@ -31,6 +33,13 @@ const mlPerLPerOuncePerGallon = 1000 / 128
 /** By the metric unit; what is not listed is the same everywhere. */
 const imperial: Readonly<Record<string, Conversion>> = {
   mm: { of: 'length', unit: 'in', moreDigits: 2, shown: inchFromMm, toMetric: mmFromInch },
+  m: {
+    of: 'length',
+    unit: 'ft',
+    moreDigits: 0,
+    shown: (m) => footFromMm(1000 * m),
+    toMetric: (ft) => mmFromFoot(ft) / 1000,
+  },
   '°C': { of: 'temperature', unit: '°F', moreDigits: 0, shown: fahrenheitFromC, toMetric: cFromFahrenheit },
   K: { of: 'temperature', unit: '°F', moreDigits: 0, shown: (k) => 1.8 * k, toMetric: (f) => f / 1.8 },
   mL: { of: 'volume', unit: 'fl oz', moreDigits: 2, shown: fluidOunceFromMl, toMetric: mlFromFluidOunce },

@@ -13,6 +13,7 @@ import { batch } from '../liquids.ts'
 import { keptCut } from '../cut.ts'
 import { deviceAddresses, enteredRoom } from '../devices/devices.ts'
 import { filmDoc, kitDoc, pieceDoc } from '../shelf.ts'
+import { rollDoc, rollEntry } from '../stock.ts'
 import { partSets } from '../partSet.ts'
 import { shop } from '../shop.ts'
 import { workChoices } from '../workChoices.ts'
@@ -79,6 +80,8 @@ export const documents = {
   dayWishes: savedDocument(dayWishes),
   devices: savedDocument(deviceAddresses, [devicesWithPlotter]),
   cut: savedDocument(keptCut),
+  roll: savedDocument(rollDoc),
+  rollEntry: savedDocument(rollEntry),
   room: savedDocument(enteredRoom),
   jobBundle: savedDocument(jobBundle, [
     jobBundleWithSentences,

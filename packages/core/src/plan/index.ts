@@ -32,7 +32,7 @@ export {
 export { climb, filmToLay, type PartFacts, type PartQuestion, partQuestion } from './partQuestion.ts'
 export { patternToRules, type PlacedPart, type PlaceInput, placeOn } from './placeOn.ts'
 export { anyDay, type Conditions, type PieceShift, type Today, unshifted, type WorkInput } from './conditions.ts'
-export { type CutInput, cutRefused, type PieceCut, rollTooNarrow } from './pieceCut.ts'
+export { type CutInput, cutRefused, drawnSheet, mayTurnOnRoll, type PieceCut, rollTooNarrow } from './pieceCut.ts'
 export {
   type CutWay,
   cutWays,

@@ -25,6 +25,10 @@ export interface PieceCut {
   readonly sheet: RollSheet | null
 }
 
+/** Tint and prints have a direction; clear and plain film looks the same whichever way it lies. */
+export const mayTurnOnRoll = ({ type, patterned }: Pick<FilmDoc, 'type' | 'patterned'>): boolean =>
+  type !== 'lens tint' && patterned !== true
+
 /** Where film comes from when nobody has chosen: the piece that is there, else the roll. */
 export function cutInput(
   form: Pick<FormDoc, 'family'>,
@@ -36,7 +40,7 @@ export function cutInput(
   return {
     way: pattern === null ? 'from the roll' : (chosen ?? 'pre-cut'),
     allowanceMm: form.family === 'panel' ? practice.rollAllowancePanel : practice.rollAllowanceLamp,
-    mayTurn: film.type !== 'lens tint' && film.patterned !== true,
+    mayTurn: mayTurnOnRoll(film),
     rollWidthMm: practice.rollWidth,
   }
 }
@@ -95,6 +99,21 @@ export function cutRefused(
   const outline = traceOutline(form.name, form.start, form.outline)
   const input = cutInput(form, film, pattern, way, practice)
   return outline.ok && rollSheet(outline.value.polygon, input) === null ? rollTooNarrow(input) : null
+}
+
+/**
+ * The sheet that a part takes off a roll, as its drawing has it: what it is on the flattened part differs by less than the allowance. Null
+ * where its film is pre-cut, its form cannot be drawn, or the roll is too narrow.
+ */
+export function drawnSheet(
+  { form, film, pattern }: { readonly form: FormDoc; readonly film: FilmDoc; readonly pattern: PiecePattern | null },
+  chosen: CutWay | null,
+  practice: Practice,
+): RollSheet | null {
+  const input = cutInput(form, film, pattern, chosen, practice)
+  if (input.way !== 'from the roll') return null
+  const outline = traceOutline(form.name, form.start, form.outline)
+  return outline.ok ? rollSheet(outline.value.polygon, input) : null
 }
 
 /** Why no sheet can be cut: the part is too wide for the roll in either direction. */

@@ -11,6 +11,7 @@ export {
   days,
   distinct,
   figure,
+  filmLength,
   force,
   hours,
   inSpan,

@@ -5,6 +5,8 @@
 export type Said =
   /** Signed; shown to a tenth of a millimetre below 100 mm unless `digits` says otherwise. */
   | { readonly kind: 'length'; readonly mm: number; readonly digits?: number | undefined }
+  /** A run of film on its roll, signed: in metres or feet, as rolls are sold. */
+  | { readonly kind: 'film length'; readonly mm: number }
   /** Film left over along an edge: mm on each 100 mm of it, shown for the shop's round span. */
   | { readonly kind: 'in span'; readonly mmPer100: number }
   /** The round length along an edge that film left over is counted on: about 100 mm. */
@@ -43,6 +45,7 @@ export type Measure = Extract<
   {
     kind:
       | 'length'
+      | 'film length'
       | 'in span'
       | 'area'
       | 'temperature'
@@ -136,6 +139,8 @@ const keyOf = ({ text, with: said }: Sentence) => JSON.stringify([text, said])
 
 export const length = (mm: number, digits?: number): Measure =>
   digits === undefined ? { kind: 'length', mm } : { kind: 'length', mm, digits }
+/** A run of film on its roll, in metres or feet. */
+export const filmLength = (mm: number): Measure => ({ kind: 'film length', mm })
 export const inSpan = (mmPer100: number): Measure => ({ kind: 'in span', mmPer100 })
 export const span: Said = { kind: 'span' }
 export const area = (mm2: number): Measure => ({ kind: 'area', mm2 })

@@ -16,6 +16,7 @@ export const sentence = z.strictObject({
 
 const said: z.ZodType<Said, Said> = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('length'), mm: value, digits }),
+  z.strictObject({ kind: z.literal('film length'), mm: value }),
   z.strictObject({ kind: z.literal('area'), mm2: value }),
   z.strictObject({ kind: z.literal('temperature'), c: value, digits }),
   z.strictObject({ kind: z.literal('warmer'), c: value }),

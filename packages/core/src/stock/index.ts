@@ -16,3 +16,15 @@ export {
   standingOf,
   startingSides,
 } from './kitCount.ts'
+export { type FilmOutlook, filmOutlook, type FilmWish, yieldOf } from './filmOutlook.ts'
+export { type FreeRectangle, freeRectangle } from './freeRectangle.ts'
+export {
+  type CutAccount,
+  leastRunMm,
+  longestRunMm,
+  type Offcut,
+  type RollAccount,
+  rollAccount,
+  type RollEntry,
+  type RollFacts,
+} from './rollAccount.ts'

@@ -5,6 +5,8 @@ export const mm2PerM2 = 1e6
 /** The round length along an edge on which film left over is counted: 100 mm, or 4 in. */
 export const spanMm = { mm: 100, in: 4 * mmPerInch } as const
 
+export const footFromMm = (lengthMm: number) => lengthMm / (12 * mmPerInch)
+export const mmFromFoot = (lengthFoot: number) => lengthFoot * 12 * mmPerInch
 export const inchFromMm = (lengthMm: number) => lengthMm / mmPerInch
 export const mmFromInch = (lengthInch: number) => lengthInch * mmPerInch
 export const fahrenheitFromC = (temperatureC: number) => (temperatureC * 9) / 5 + 32

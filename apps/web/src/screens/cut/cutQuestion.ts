@@ -1,5 +1,6 @@
 import type { ArrivedPiece, Film, JobBundle, Piece } from '@truelay/contract'
 import type { NestRequest } from '@truelay/core/nest'
+import { mayTurnOnRoll } from '@truelay/core/plan'
 import type { Practice } from '@truelay/core/practice'
 
 /** A piece of the job and how many of it are still to be cut. */
@@ -26,8 +27,7 @@ export function filmsToCut({ films, parts, pieces }: JobBundle, arrived: readonl
 }
 
 /** Clear film lies in any quarter turn; tint and prints have a direction, and may only stand on their heads. */
-const turnsOf = ({ type, patterned = false }: Film) =>
-  type === 'lens tint' || patterned ? [0, 180] : [0, 90, 180, 270]
+const turnsOf = (film: Film) => (mayTurnOnRoll(film) ? [0, 90, 180, 270] : [0, 180])
 
 /** What the roll is asked for: the chosen counts of each piece. */
 export function cutQuestion(

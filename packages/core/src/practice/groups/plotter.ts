@@ -50,4 +50,28 @@ export const plotter = figures(say`Cutting on the plotter`, {
     max: 120,
     reason: say`Longer finds little more; it can be stopped at any time.`,
   },
+  cutYield: {
+    label: say`Of the film on a roll becomes pieces`,
+    unit: '%',
+    value: 65,
+    min: 20,
+    max: 95,
+    reason: say`Tells how far the film lasts until three cuts of the shop’s own tell better.`,
+  },
+  rollReserve: {
+    label: say`Film is ordered again when less is left over than`,
+    unit: 'mm',
+    value: 5000,
+    min: 0,
+    max: 50_000,
+    reason: say`Enough for a piece that is spoilt and a job that nobody expected, until the next roll is here.`,
+  },
+  offcutLeast: {
+    label: say`What is left of a cut is put by from sides of`,
+    unit: 'mm',
+    value: 250,
+    min: 50,
+    max: 1500,
+    reason: say`Smaller than a lamp or a pillar it only fills the shelf.`,
+  },
 })
