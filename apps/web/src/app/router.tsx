@@ -127,6 +127,18 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('../screens/mixing/MixingScreen.tsx')).MixingScreen }),
       },
       {
+        path: 'shelf/rolls',
+        lazy: async () => ({ Component: (await import('../screens/stock/RollsScreen.tsx')).RollsScreen }),
+      },
+      {
+        path: 'shelf/rolls/new',
+        lazy: async () => ({ Component: (await import('../screens/stock/NewRollScreen.tsx')).NewRollScreen }),
+      },
+      {
+        path: 'shelf/rolls/:rollId',
+        lazy: async () => ({ Component: (await import('../screens/stock/RollScreen.tsx')).RollScreen }),
+      },
+      {
         path: 'shelf/blades',
         lazy: async () => ({ Component: (await import('../screens/shelf/BladeBookScreen.tsx')).BladeBookScreen }),
       },

@@ -19,6 +19,7 @@ export const tagTypes = [
   'KitCheck',
   'Forms',
   'Shelf',
+  'Stock',
   'Liquids',
   'Blades',
   'Room',

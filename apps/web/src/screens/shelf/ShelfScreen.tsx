@@ -1,7 +1,7 @@
 import { Heading, Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { Kit, Piece, Shelf } from '@truelay/contract'
-import { ArchiveRestore, FileInput, Slice } from 'lucide-react'
+import { ArchiveRestore, FileInput, Slice, Spool } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { PieceShape } from '../../drawings/PieceShape.tsx'
@@ -29,6 +29,9 @@ export function ShelfScreen() {
           <p className="text-body text-quiet">{t`${shelf.kits.length} kits, ${shelf.pieces.length} pieces, ${shelf.films.length} films`}</p>
         </div>
         <div className="flex flex-wrap gap-3">
+          <Link to="/shelf/rolls" className={buttonClass('plain')}>
+            <Spool size={20} /> {t`Rolls`}
+          </Link>
           <Link to="/shelf/blades" className={buttonClass('plain')}>
             <Slice size={20} /> {t`Blade book`}
           </Link>
