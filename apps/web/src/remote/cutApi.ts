@@ -1,5 +1,5 @@
 import { type CutDone, type CutDraft, cutDone, type DeviceReading, deviceKinds, type JobId } from '@truelay/contract'
-import type { z } from 'zod'
+import { z } from 'zod'
 import { api } from './api.ts'
 
 /** The plotter, and what it is sent. */
@@ -13,12 +13,17 @@ export const cutApi = api.injectEndpoints({
       >,
       providesTags: ['Plotter'],
     }),
+    cuts: build.query<CutDone[], JobId>({
+      query: (jobId) => `jobs/${encodeURIComponent(jobId)}/cuts`,
+      responseSchema: z.array(cutDone),
+      providesTags: ['Stock'],
+    }),
     sendCut: build.mutation<CutDone, { readonly jobId: JobId; readonly draft: CutDraft }>({
       query: ({ jobId, draft }) => ({ url: `jobs/${encodeURIComponent(jobId)}/cuts`, method: 'POST', body: draft }),
       responseSchema: cutDone,
-      invalidatesTags: (_cut, _error, { jobId }) => [{ type: 'KitCheck', id: jobId }, 'Record', 'Plotter'],
+      invalidatesTags: (_cut, _error, { jobId }) => [{ type: 'KitCheck', id: jobId }, 'Record', 'Plotter', 'Stock'],
     }),
   }),
 })
 
-export const { usePlotterQuery, useSendCutMutation } = cutApi
+export const { useCutsQuery, usePlotterQuery, useSendCutMutation } = cutApi

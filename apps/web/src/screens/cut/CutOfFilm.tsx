@@ -1,4 +1,4 @@
-import type { JobBundle, KitCheck } from '@truelay/contract'
+import type { JobBundle, KitCheck, Stock } from '@truelay/contract'
 import { putDown } from '@truelay/core/nest'
 import type { Practice } from '@truelay/core/practice'
 import { length, percent } from '@truelay/core/say'
@@ -7,11 +7,13 @@ import { type PutByHand, RollPicture } from '../../drawings/RollPicture.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Failed } from '../../ui/Failed.tsx'
 import { Notice } from '../../ui/Notice.tsx'
-import { NumberField } from '../../ui/NumberField.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { useWords } from '../../ui/words.ts'
 import { cutQuestion, type FilmToCut } from './cutQuestion.ts'
 import { CutIt } from './CutIt.tsx'
+import { anotherRoll, type CutSource, sourcesOf, usualSource } from './cutSources.ts'
+import { leftOfCut } from './leftOfCut.ts'
+import { RollChoice } from './RollChoice.tsx'
 import { PiecesToCut } from './PiecesToCut.tsx'
 import { useLayout } from './useLayout.ts'
 
@@ -20,22 +22,35 @@ interface CutOfFilmProps {
   readonly check: KitCheck
   readonly practice: Practice
   readonly film: FilmToCut
+  readonly stock: Stock
 }
 
 /** The pieces of one film on its roll: looked for, changed by hand, cut, counted in. */
-export function CutOfFilm({ bundle, check, practice, film }: CutOfFilmProps) {
+export function CutOfFilm({ bundle, check, practice, film, stock }: CutOfFilmProps) {
   const t = useWords()
   const [counts, setCounts] = useState<Readonly<Record<string, number>>>({})
-  const [rollWidthMm, setRollWidth] = useState(practice.rollWidth)
+  const [chosen, setChosen] = useState<CutSource | null>(null)
+  const sources = useMemo(() => sourcesOf(film.film.id, stock), [film, stock])
+  const source =
+    (chosen?.roll === null ? chosen : sources.find(({ key }) => key === chosen?.key)) ??
+    usualSource(sources, film.pieces, practice.cutYield / 100) ??
+    anotherRoll(practice.rollWidth, lotInKit(film, bundle.pieces))
   const [inTheWay, setInTheWay] = useState<string | null>(null)
-  const request = useMemo(() => cutQuestion(film, counts, practice, rollWidthMm), [film, counts, practice, rollWidthMm])
+  const { widthMm, lengthMm, spoilt } = source
+  const request = useMemo(
+    () => cutQuestion(film, counts, practice, { widthMm, lengthMm, spoilt }),
+    [film, counts, practice, widthMm, lengthMm, spoilt],
+  )
   const layout = useLayout(request.pieces.length === 0 ? null : request, practice.nestSeconds)
   const { nested, searching, failure } = layout
-  const markOf = (id: string) => String(film.pieces.findIndex(({ piece }) => piece.id === id) + 1)
-  const nameOf = (id: string) => ({
-    name: film.pieces.find(({ piece }) => piece.id === id)?.piece.name ?? id,
-    mark: markOf(id),
-  })
+  const left = useMemo(
+    () => (nested === null ? null : leftOfCut(request, nested, practice.offcutLeast, source.roll?.offcutId != null)),
+    [request, nested, practice, source],
+  )
+  const nameOf = (id: string) => {
+    const place = film.pieces.findIndex((piece) => piece.id === id)
+    return { name: film.pieces[place]?.name ?? id, mark: String(place + 1) }
+  }
   const put = (index: number, at: PutByHand) => {
     if (nested === null) return
     const placements = putDown(request, nested.placements, index, at)
@@ -98,17 +113,7 @@ export function CutOfFilm({ bundle, check, practice, film }: CutOfFilmProps) {
       </section>
       <aside className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0">
         <div className="min-h-0 flex-1 overflow-y-auto">
-          <div className="grid grid-cols-2 gap-4 border-b border-hair px-5 py-3">
-            <NumberField
-              label={t`Width of the roll`}
-              unit="mm"
-              value={rollWidthMm}
-              digits={0}
-              min={100}
-              max={2500}
-              onCommit={setRollWidth}
-            />
-          </div>
+          <RollChoice film={film} check={check} sources={sources} chosen={source} onChoose={setChosen} />
           <PiecesToCut
             film={film}
             counts={counts}
@@ -117,14 +122,19 @@ export function CutOfFilm({ bundle, check, practice, film }: CutOfFilmProps) {
         </div>
         <CutIt
           bundle={bundle}
-          check={check}
           practice={practice}
           film={film}
+          source={source}
           request={request}
           nested={nested}
+          left={left}
           onTake={layout.stop}
         />
       </aside>
     </div>
   )
 }
+
+/** The lot that the kit of the job is of: the likeliest, where the shop keeps no book of its rolls. */
+const lotInKit = ({ film }: FilmToCut, pieces: JobBundle['pieces']) =>
+  pieces.find(({ filmId }) => filmId === film.id)?.lot ?? ''

@@ -1,8 +1,10 @@
-import type { JobBundle, KitCheck } from '@truelay/contract'
+import type { CutDone, JobBundle, KitCheck, Stock } from '@truelay/contract'
 import { practiceWith } from '@truelay/core/practice'
 import { say } from '@truelay/core/say'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
+import { useCutsQuery } from '../../remote/cutApi.ts'
+import { useStockQuery } from '../../remote/stockApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { useKitCheckQuery } from '../../remote/kitCheckApi.ts'
 import { buttonClass } from '../../ui/Button.tsx'
@@ -17,16 +19,30 @@ import { filmsToCut } from './cutQuestion.ts'
 export function CutScreen() {
   const t = useWords()
   const { bundle } = useJobContext()
-  const { data: check, error } = useKitCheckQuery(bundle.job.id)
-  if (check === undefined)
+  const { data: check, error: checkError } = useKitCheckQuery(bundle.job.id)
+  const { data: cuts, error: cutsError } = useCutsQuery(bundle.job.id)
+  const { data: stock, error: stockError } = useStockQuery()
+  if (check === undefined || cuts === undefined || stock === undefined) {
+    const error = checkError ?? cutsError ?? stockError
     return error === undefined ? <Busy text={t`Opening the kit`} /> : <Failed {...failureOf(error)} />
-  return <CutOfJob bundle={bundle} check={check} />
+  }
+  return <CutOfJob bundle={bundle} check={check} cuts={cuts} stock={stock} />
 }
 
-function CutOfJob({ bundle, check }: { readonly bundle: JobBundle; readonly check: KitCheck }) {
+interface CutOfJobProps {
+  readonly bundle: JobBundle
+  readonly check: KitCheck
+  readonly cuts: readonly CutDone[]
+  readonly stock: Stock
+}
+
+function CutOfJob({ bundle, check, cuts, stock }: CutOfJobProps) {
   const t = useWords()
   const practice = useMemo(() => practiceWith(bundle.shop.practice), [bundle.shop.practice])
-  const films = useMemo(() => filmsToCut(bundle, check.arrived), [bundle, check.arrived])
+  const films = useMemo(
+    () => filmsToCut({ bundle, arrived: check.arrived, cuts, practice }),
+    [bundle, check.arrived, cuts, practice],
+  )
   const [chosen, setChosen] = useState<string | null>(null)
   const film =
     films.find((f) => f.film.id === chosen) ??
@@ -53,7 +69,7 @@ function CutOfJob({ bundle, check }: { readonly bundle: JobBundle; readonly chec
           />
         </div>
       )}
-      <CutOfFilm key={film.film.id} bundle={bundle} check={check} practice={practice} film={film} />
+      <CutOfFilm key={film.film.id} bundle={bundle} check={check} practice={practice} film={film} stock={stock} />
     </div>
   )
 }

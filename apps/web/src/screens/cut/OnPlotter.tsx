@@ -1,4 +1,3 @@
-import { pieceId } from '@truelay/contract'
 import { wholeFailure } from '@truelay/core/result'
 import { useSendCutMutation } from '../../remote/cutApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
@@ -8,26 +7,17 @@ import { useWords } from '../../ui/words.ts'
 import type { CutWork } from './cutWork.ts'
 
 /** Sends the cut to the plotter; when it has taken it, the pieces are counted and the kit is shown. */
-export function OnPlotter({ work }: { readonly work: CutWork }) {
+export function OnPlotter({ work, answers }: { readonly work: CutWork; readonly answers: boolean }) {
   const t = useWords()
-  const { job, who, film, request, lot, ready, take, onCounted } = work
+  const { job, ready, take, onCounted } = work
   const [send, sending] = useSendCutMutation()
   const cutNow = async () => {
-    const cut = take()
-    if (cut === null) return
+    const taken = take()
+    if (taken === null) return
     const { hpglOfCut } = await import('@truelay/formats/cutFile')
     const answer = await send({
       jobId: job.id,
-      draft: {
-        id: crypto.randomUUID(),
-        filmId: film.film.id,
-        lot,
-        personId: who,
-        rollWidthMm: request.rollWidthMm,
-        usedLengthMm: cut.lengthMm,
-        pieces: request.pieces.map(({ id, count }) => ({ pieceId: pieceId.parse(id), count })),
-        file: hpglOfCut(cut),
-      },
+      draft: { ...taken.draft, file: hpglOfCut(taken.cut) },
     })
     if (answer.data?.state === 'cut') onCounted()
   }
@@ -38,7 +28,7 @@ export function OnPlotter({ work }: { readonly work: CutWork }) {
         {t`The head moves by itself: hands, sleeves and cloths off while it cuts, as its maker says.`}
       </p>
       <Button
-        look="go"
+        look={answers ? 'go' : 'plain'}
         disabled={!ready || sending.isLoading}
         className="mt-2 min-h-14 w-full"
         onClick={() => void cutNow()}

@@ -1,3 +1,5 @@
+import { boundsOf } from '@truelay/core/geometry'
+import { length } from '@truelay/core/say'
 import { CountStepper } from '../../ui/CountStepper.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { FilmToCut } from './cutQuestion.ts'
@@ -19,26 +21,28 @@ export function PiecesToCut({
     <section aria-label={t`Pieces to cut`} className="px-5 pt-4">
       <h2 className="label-strong text-body">{film.name}</h2>
       <ul className="mt-1">
-        {pieces.map(({ piece, lacking }, i) => {
-          const count = counts[piece.id] ?? lacking
+        {pieces.map(({ id, name, lacking, of, outline }, i) => {
+          const count = counts[id] ?? lacking
+          const isSheet = 'sheetOf' in of
+          const { min, max } = boundsOf(outline)
           return (
-            <li
-              key={piece.id}
-              className="grid grid-cols-[2rem_1fr_auto] items-center gap-x-2 border-t border-hair py-2"
-            >
+            <li key={id} className="grid grid-cols-[2rem_1fr_auto] items-center gap-x-2 border-t border-hair py-2">
               <span className="text-lead font-bold">{i + 1}</span>
               <span className="min-w-0 text-body leading-tight">
-                <span className="font-bold">{piece.name}</span>
+                <span className="font-bold">{name}</span>
+                {isSheet ? (
+                  <span className="block">{t`sheet ${length(max[0] - min[0], 0)} by ${length(max[1] - min[1], 0)}, off the roll`}</span>
+                ) : null}
                 <span className="block text-quiet">
                   {lacking === 0 ? t`all there` : lacking === 1 ? t`1 is lacking` : t`${lacking} are lacking`}
                 </span>
               </span>
               <CountStepper
-                of={piece.name}
+                of={name}
                 count={count}
-                most={mostOfOne}
-                onCount={(n) => onCount(piece.id, n)}
-                testId={`cut-${piece.id}`}
+                most={isSheet ? 1 : mostOfOne}
+                onCount={(n) => onCount(id, n)}
+                testId={`cut-${id}`}
               />
             </li>
           )

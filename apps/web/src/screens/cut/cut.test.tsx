@@ -14,6 +14,10 @@ const arrived = async () =>
     ({ pieceId, arrived, lot }: { pieceId: string; arrived: number; lot: string }) => [pieceId, arrived, lot],
   )
 
+/** The choice that is worded so. */
+const named = (words: RegExp) =>
+  screen.getAllByRole('option').find(({ textContent }) => words.test(textContent ?? '')) as HTMLElement
+
 describe('what a job needs is cut', () => {
   test('from the kit: laid out at once, film by film, with how much of the roll it takes', async () => {
     const visit = shop.visit('/jobs/0412/kit')
@@ -42,6 +46,7 @@ describe('what a job needs is cut', () => {
 
   test('a roll that is too narrow says which piece, how wide, and what to do; nothing is lost', async () => {
     const visit = shop.visit('/jobs/0412/cut')
+    await visit.user.selectOptions(await screen.findByLabelText('Cut from'), 'Another roll')
     await visit.types('Width of the roll', '400')
     await visit.sees(/“Bonnet” needs \d+ mm across the roll, which has 380 mm between its borders/)
     await visit.sees('Take a wider roll, allow another turn, or divide the piece.')
@@ -62,15 +67,16 @@ describe('what a job needs is cut', () => {
   test('what is cut is in the kit’s count with the lot of the roll; without a lot it is not', async () => {
     const visit = shop.visit('/jobs/0412/cut')
     await screen.findByTestId('roll-used')
+    await visit.user.selectOptions(screen.getByLabelText('Cut from'), 'Another roll')
     const lot = screen.getByLabelText(/Lot on the core/)
-    await visit.user.clear(lot)
     await visit.sees(/Read it off the core/)
     expect(screen.getByRole('button', { name: 'It is cut: count it in' })).toHaveProperty('disabled', true)
-    await visit.user.type(lot, 'H180-2612-07')
+    await visit.user.type(lot, 'H180-2612-99')
+    await screen.findByRole('button', { name: 'Look again' }, { timeout: 20_000 })
     await visit.presses('It is cut: count it in')
     await visit.sees(/Pipit front kit.*1 of 1 there/)
-    expect(await arrived()).toEqual([['pipit-bonnet-piece', 1, 'H180-2612-07']])
-    await visit.sees('1 listed, lot H180-2612-07')
+    expect(await arrived()).toEqual([['pipit-bonnet-piece', 1, 'H180-2612-99']])
+    await visit.sees('1 listed, lot H180-2612-99')
   })
 
   test('what is there already is not cut again; the next film is offered first', async () => {
@@ -79,5 +85,66 @@ describe('what a job needs is cut', () => {
     expect(pieces.textContent).toMatch(/Headlamp, driver’s side.*1 is lacking/)
     await visit.user.click(screen.getByRole('radio', { name: 'Hullskin 180 clear' }))
     await visit.sees(/Bonnet.*all there/)
+  })
+
+  test('from the oldest roll that has enough: the film is taken from it, what is left is put by, the lot follows', async () => {
+    const visit = shop.visit('/jobs/0415/cut')
+    await visit.user.click(await screen.findByRole('radio', { name: 'Hullskin 180 clear' }))
+    const from = await screen.findByLabelText('Cut from')
+    expect((from as HTMLSelectElement).selectedOptions[0]?.textContent).toBe('Roll 1: 8.2 m, lot H180-2611-04')
+    expect(screen.queryByLabelText(/Lot on the core/)).toBeNull()
+    await screen.findByRole('button', { name: 'Look again' }, { timeout: 20_000 })
+    const used = Number.parseInt(screen.getByTestId('roll-used').textContent ?? '', 10)
+    const put = await screen.findByRole('checkbox', { name: /^Put by what is left/ })
+    expect(put).toHaveProperty('checked', true)
+    await visit.presses('It is cut: count it in')
+    await visit.sees(/Pipit front kit/)
+    const { account, lines } = (await shop.server.get('/api/stock/rolls/r1')).body
+    expect(Math.abs(account.leftMm - (8200 - used))).toBeLessThan(1)
+    expect(account.offcuts).toHaveLength(2)
+    expect(lines.map(({ happened }: { happened: { kind: string } }) => happened.kind).slice(0, 2)).toEqual([
+      'offcut kept',
+      'cut',
+    ])
+    const counted = (await shop.server.get('/api/jobs/0415/kit-check')).body.arrived
+    expect(new Set(counted.map(({ lot }: { lot: string }) => lot))).toEqual(new Set(['H180-2611-04']))
+  })
+
+  test('an offcut is a small roll; pieces of another lot are told of', async () => {
+    const visit = shop.visit('/jobs/0415/cut')
+    await visit.user.click(await screen.findByRole('radio', { name: 'Hullskin 180 clear' }))
+    await visit.user.selectOptions(screen.getByLabelText('Cut from'), named(/Offcut of Roll 1: 480 mm by 620 mm/))
+    await visit.presses('One more: Mirror cap, driver’s side')
+    await visit.sees(/of roll 620 mm wide/)
+    await visit.user.selectOptions(screen.getByLabelText('Cut from'), named(/^Roll 2: /))
+    await visit.sees(/Pieces of this job are of lot H180-2611-04 already. Two lots can differ/)
+  })
+
+  test('a roll that has less than it takes says so', async () => {
+    await shop.server.send('POST', '/api/stock/rolls/r4/lines', {
+      id: crypto.randomUUID(),
+      at: '2030-05-08T09:00:00.000Z',
+      personId: 'ines',
+      happened: { kind: 'measured', leftMm: 150 },
+    })
+    const visit = shop.visit('/jobs/0412/cut')
+    await visit.sees(/Headlamp, driver’s side/)
+    await visit.sees(/needs 446 mm along the roll; its longest sound stretch has 130 mm/)
+  })
+
+  test('a part that is cut from the roll asks for its sheet, once', async () => {
+    const { parts } = (await shop.server.get('/api/jobs/0414')).body
+    const part = parts.find(({ filmId }: { filmId: string }) => filmId === 'weir-smoke-wet')
+    await shop.server.send('PUT', `/api/parts/${part.id}/choices`, { ...part.choices, cut: 'from the roll' })
+    const visit = shop.visit('/jobs/0414/cut')
+    await visit.user.click(await screen.findByRole('radio', { name: /Weir smoke/ }))
+    const pieces = await screen.findByRole('region', { name: 'Pieces to cut' })
+    await expect.poll(() => pieces.textContent).toMatch(/sheet \d+ mm by \d+ mm, off the roll/)
+    await screen.findByRole('button', { name: 'Look again' }, { timeout: 20_000 })
+    await visit.presses('It is cut: count it in')
+    await visit.sees(/Pipit|Skua|kit/)
+    const again = shop.visit('/jobs/0414/cut')
+    await again.user.click(await screen.findByRole('radio', { name: /Weir smoke/ }))
+    await again.sees('Nothing is left to cut of this film. Add a piece to cut one more.')
   })
 })

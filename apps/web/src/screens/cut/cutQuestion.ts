@@ -1,12 +1,19 @@
-import type { ArrivedPiece, Film, JobBundle, Piece } from '@truelay/contract'
+import type { ArrivedPiece, CutDone, Film, JobBundle, Part, PartId, Piece, PieceId } from '@truelay/contract'
+import type { Polygon } from '@truelay/core/geometry'
 import type { NestRequest } from '@truelay/core/nest'
-import { mayTurnOnRoll } from '@truelay/core/plan'
+import { drawnSheet, mayTurnOnRoll } from '@truelay/core/plan'
 import type { Practice } from '@truelay/core/practice'
+import type { CutSource } from './cutSources.ts'
 
-/** A piece of the job and how many of it are still to be cut. */
+/** A piece of the job, or the sheet of a part that is cut from the roll, and how many of it are still to be cut. */
 export interface ToCut {
-  readonly piece: Piece
+  readonly id: string
+  readonly name: string
+  readonly outline: Polygon
+  readonly cutOuts: readonly Polygon[]
   readonly lacking: number
+  /** What it is: a piece of a kit, or the sheet of a part. */
+  readonly of: { readonly pieceId: PieceId } | { readonly sheetOf: PartId }
 }
 
 /** What of the job is cut from one film. */
@@ -15,15 +22,67 @@ export interface FilmToCut {
   readonly pieces: readonly ToCut[]
 }
 
-/** The pieces of a job's parts, film by film, less what has been counted already. */
-export function filmsToCut({ films, parts, pieces }: JobBundle, arrived: readonly ArrivedPiece[]): FilmToCut[] {
-  const wanted = pieces.filter(({ id }) => parts.some(({ pieceId }) => pieceId === id))
+interface Cuttable {
+  readonly bundle: JobBundle
+  readonly arrived: readonly ArrivedPiece[]
+  readonly cuts: readonly CutDone[]
+  readonly practice: Practice
+}
+
+/** The pieces and sheets of a job's parts, film by film, less what has been counted or cut already. */
+export function filmsToCut({ bundle, arrived, cuts, practice }: Cuttable): FilmToCut[] {
+  const { films, parts, pieces } = bundle
   return films.flatMap((film) => {
-    const own = wanted.filter(({ filmId }) => filmId === film.id)
-    const there = (piece: Piece) => arrived.find(({ pieceId }) => pieceId === piece.id)?.arrived ?? 0
-    const toCut = own.map((piece) => ({ piece, lacking: Math.max(0, piece.count - there(piece)) }))
+    const own = parts.filter(({ filmId }) => filmId === film.id)
+    const preCut = pieces.filter(
+      (piece) => piece.filmId === film.id && parts.some((part) => part.pieceId === piece.id && !isOffRoll(part)),
+    )
+    const toCut = [
+      ...preCut.map((piece) => pieceToCut(piece, arrived)),
+      ...own.filter(isOffRoll).flatMap((part) => sheetToCut(part, film, bundle, cuts, practice)),
+    ]
     return toCut.length === 0 ? [] : [{ film, pieces: toCut }]
   })
+}
+
+const isOffRoll = ({ pieceId, choices }: Part) => pieceId === null || choices.cut === 'from the roll'
+
+function pieceToCut({ id, name, count, pattern }: Piece, arrived: readonly ArrivedPiece[]): ToCut {
+  const there = arrived.find(({ pieceId }) => pieceId === id)?.arrived ?? 0
+  const { outline, cutOuts } = pattern
+  return { id, name, outline, cutOuts, lacking: Math.max(0, count - there), of: { pieceId: id } }
+}
+
+/** Nobody cuts a sheet to the millimetre. */
+const upTo10 = (mm: number) => 10 * Math.ceil(mm / 10)
+
+function sheetToCut(
+  part: Part,
+  film: Film,
+  { forms }: JobBundle,
+  cuts: readonly CutDone[],
+  practice: Practice,
+): ToCut[] {
+  const form = forms.find(({ id }) => id === part.formId)
+  const sheet = form === undefined ? null : drawnSheet({ form, film, pattern: null }, 'from the roll', practice)
+  if (sheet === null) return []
+  const [along, across] = [upTo10(sheet.lengthMm), upTo10(sheet.widthMm)]
+  const isCut = cuts.some(({ state, sheets = [] }) => state === 'cut' && sheets.includes(part.id))
+  return [
+    {
+      id: `sheet-${part.id}`,
+      name: part.name,
+      outline: [
+        [0, 0],
+        [along, 0],
+        [along, across],
+        [0, across],
+      ],
+      cutOuts: [],
+      lacking: isCut ? 0 : 1,
+      of: { sheetOf: part.id },
+    },
+  ]
 }
 
 /** Clear film lies in any quarter turn; tint and prints have a direction, and may only stand on their heads. */
@@ -34,16 +93,17 @@ export function cutQuestion(
   { film, pieces }: FilmToCut,
   counts: Readonly<Record<string, number>>,
   practice: Practice,
-  rollWidthMm: number,
+  { widthMm, lengthMm, spoilt }: Pick<CutSource, 'widthMm' | 'lengthMm' | 'spoilt'>,
 ): NestRequest {
   return {
-    rollWidthMm,
+    rollWidthMm: widthMm,
+    ...(lengthMm === null ? {} : { rollLengthMm: lengthMm }),
+    ...(spoilt.length === 0 ? {} : { spoilt }),
     gapMm: practice.cutGap,
     borderMm: practice.cutBorder,
-    pieces: pieces.flatMap(({ piece, lacking }) => {
-      const count = counts[piece.id] ?? lacking
-      const { outline, cutOuts } = piece.pattern
-      return count === 0 ? [] : [{ id: piece.id, name: piece.name, count, outline, cutOuts, turns: turnsOf(film) }]
+    pieces: pieces.flatMap(({ id, name, outline, cutOuts, lacking }) => {
+      const count = counts[id] ?? lacking
+      return count === 0 ? [] : [{ id, name, count, outline, cutOuts, turns: turnsOf(film) }]
     }),
   }
 }
