@@ -105,7 +105,7 @@ test('the plotter cuts what it is sent, shows it in its true size, and has less 
       [10, 10],
     ],
   ])
-  expect(await read('plotter')).toMatchObject({ rollWidthMm: 1520, filmLeftMm: 14_790 })
+  expect(await read('plotter')).toMatchObject({ rollWidthMm: 1520, filmLeftMm: 7990 })
   const page = await (await fetch(`${base}/plotter/page`)).text()
   expect(page).toContain('width="220.00mm" height="1520.00mm"')
   expect(page).toContain('M10.00 1510.00')

@@ -1,5 +1,13 @@
 import type { Measure } from '@truelay/core/say'
-import { fahrenheitFromC, fluidOunceFromMl, footFromMm, inchFromMm, mm2PerM2, spanMm, type UnitChoice } from '@truelay/core/units'
+import {
+  fahrenheitFromC,
+  fluidOunceFromMl,
+  footFromMm,
+  inchFromMm,
+  mm2PerM2,
+  spanMm,
+  type UnitChoice,
+} from '@truelay/core/units'
 
 /** A quantity as a shop reads it: the figure apart from its unit, so that each can be set in its own size. */
 export interface Shown {

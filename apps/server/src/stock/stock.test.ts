@@ -185,7 +185,9 @@ describe('film is taken from its roll by every cut', () => {
   })
 
   test('a sheet off the roll gives its part the lot of the roll, and is not asked for again', async () => {
-    const choices = (await shop.get('/api/jobs/0413')).body.parts.find((p: { id: string }) => p.id === '0413-03').choices
+    const choices = (await shop.get('/api/jobs/0413')).body.parts.find(
+      (p: { id: string }) => p.id === '0413-03',
+    ).choices
     await shop.send('PUT', '/api/parts/0413-03/choices', { ...choices, cut: 'from the roll' })
     const { filmId } = (await shop.get('/api/jobs/0413')).body.parts.find((p: { id: string }) => p.id === '0413-03')
     const rollOf: Record<string, [string, string]> = {

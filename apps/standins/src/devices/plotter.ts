@@ -13,7 +13,7 @@ export const plotter = defineStandIn({
     filmLeftMm: 'film left, mm',
     cutsPercent: 'length that it cuts of what it is told, %',
   },
-  atFirst: { rollWidthMm: 1520, filmLeftMm: 15_000, cutsPercent: 100 },
+  atFirst: { rollWidthMm: 1520, filmLeftMm: 8200, cutsPercent: 100 },
   lateHours: 5,
   answer: ({ rollWidthMm, filmLeftMm }, at, odd) => ({
     at: at.toISOString(),

@@ -1,6 +1,7 @@
 import { boundsOf, contains, type Vec2 } from '@truelay/core/geometry'
 import { lying, type Nested, type NestPlacement, type NestRequest } from '@truelay/core/nest'
 import { length } from '@truelay/core/say'
+import type { FreeRectangle } from '@truelay/core/stock'
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react'
 import { useWords } from '../ui/words.ts'
 import { areaPath } from './svgPath.ts'
@@ -13,6 +14,8 @@ interface RollPictureProps {
   readonly nested: Nested
   /** What a piece is called, and the short mark that stands on it. */
   readonly nameOf: (id: string) => { readonly name: string; readonly mark: string }
+  /** What is put by of the film between the pieces. */
+  readonly keeps?: FreeRectangle | null
   /** A piece was let go there; false: it cannot lie there and goes back. Left out while it is still being looked for. */
   readonly onPut?: ((index: number, at: PutByHand) => void) | undefined
 }
@@ -27,7 +30,7 @@ const stepMm = 1
 const longStepMm = 10
 
 /** The beginning of a roll with its pieces as they will be cut, one to one in its frame; the roll’s end is at the left. */
-export function RollPicture({ request, nested, nameOf, onPut }: RollPictureProps) {
+export function RollPicture({ request, nested, nameOf, keeps = null, onPut }: RollPictureProps) {
   const t = useWords()
   const picture = useRef<SVGSVGElement>(null)
   const [dragged, setDragged] = useState<Dragged | null>(null)
@@ -151,6 +154,20 @@ export function RollPicture({ request, nested, nameOf, onPut }: RollPictureProps
           </g>
         )
       })}
+      {keeps === null ? null : (
+        <rect
+          x={keeps.xMm}
+          y={-keeps.yMm - keeps.widthMm}
+          width={keeps.lengthMm}
+          height={keeps.widthMm}
+          fill="none"
+          stroke="var(--amber)"
+          strokeWidth="2"
+          strokeDasharray="6 4"
+          vectorEffect="non-scaling-stroke"
+          pointerEvents="none"
+        />
+      )}
       <path
         d={`M${nested.usedLengthMm} ${text * 0.4}V${-rollWidthMm - text * 0.4}`}
         stroke="var(--ink)"

@@ -1,9 +1,7 @@
 import type { JobBundle } from '@truelay/contract'
 import type { Nested, NestRequest } from '@truelay/core/nest'
 import type { Practice } from '@truelay/core/practice'
-import { length } from '@truelay/core/say'
 import type { FreeRectangle } from '@truelay/core/stock'
-import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { useWho } from '../../bench/useWho.ts'
 import { usePlotterQuery } from '../../remote/cutApi.ts'
@@ -24,20 +22,18 @@ interface CutItProps {
   readonly request: NestRequest
   /** Null while nothing is to be cut yet. */
   readonly nested: Nested | null
-  /** What of the cut is worth to be put by. */
-  readonly left: FreeRectangle | null
+  /** What of the cut is put by. */
+  readonly keeps: FreeRectangle | null
   /** The layout is taken as it is: nothing better is looked for any more. */
   readonly onTake: () => void
 }
 
 /** From the layout to cut pieces in the kit: on the connected plotter, or by a file. */
-export function CutIt({ bundle: { job }, practice, film, source, request, nested, left, onTake }: CutItProps) {
+export function CutIt({ bundle: { job }, practice, film, source, request, nested, keeps, onTake }: CutItProps) {
   const t = useWords()
   const navigate = useNavigate()
   const who = useWho(job.personId)
   const { data: plotter } = usePlotterQuery()
-  const [keep, setKeep] = useState(true)
-  const keepsIt = source.roll !== null && left !== null
   const work: CutWork = {
     job,
     film,
@@ -45,7 +41,6 @@ export function CutIt({ bundle: { job }, practice, film, source, request, nested
     take: () => {
       if (nested === null) return null
       onTake()
-      const keeps = keepsIt && keep ? left : null
       return {
         cut: cutOf(t`Job ${job.number}, ${film.film.name}`, request, nested, practice),
         draft: draftOf({ id: crypto.randomUUID(), who, film, source, request, nested, keeps }),
@@ -55,17 +50,6 @@ export function CutIt({ bundle: { job }, practice, film, source, request, nested
   }
   return (
     <div className="border-t border-hair p-4">
-      {keepsIt ? (
-        <label className="flex min-h-11 items-center gap-3 text-body">
-          <input
-            type="checkbox"
-            checked={keep}
-            onChange={(event) => setKeep(event.target.checked)}
-            className="size-6 accent-petrol"
-          />
-          {t`Put by what is left: ${length(left.lengthMm, 0)} by ${length(left.widthMm, 0)}`}
-        </label>
-      ) : null}
       {plotter === undefined || plotter.state === 'none' ? null : (
         <>
           <InPlotter plotter={plotter} source={source} request={request} nested={nested} />

@@ -47,6 +47,9 @@ export function CutOfFilm({ bundle, check, practice, film, stock }: CutOfFilmPro
     () => (nested === null ? null : leftOfCut(request, nested, practice.offcutLeast, source.roll?.offcutId != null)),
     [request, nested, practice, source],
   )
+  const [keep, setKeep] = useState(true)
+  const worthKeeping = source.roll === null || searching ? null : left
+  const keeps = keep ? worthKeeping : null
   const nameOf = (id: string) => {
     const place = film.pieces.findIndex((piece) => piece.id === id)
     return { name: film.pieces[place]?.name ?? id, mark: String(place + 1) }
@@ -101,9 +104,26 @@ export function CutOfFilm({ bundle, check, practice, film, stock }: CutOfFilmPro
               </div>
             )}
             <div className="mt-3 flex min-h-[22rem] flex-1 items-start lg:min-h-0">
-              <RollPicture request={request} nested={nested} nameOf={nameOf} onPut={searching ? undefined : put} />
+              <RollPicture
+                request={request}
+                nested={nested}
+                nameOf={nameOf}
+                keeps={keeps}
+                onPut={searching ? undefined : put}
+              />
             </div>
-            <p className="pt-2 text-body text-quiet">
+            {worthKeeping === null ? null : (
+              <label className="flex min-h-11 items-center gap-3 text-body">
+                <input
+                  type="checkbox"
+                  checked={keep}
+                  onChange={(event) => setKeep(event.target.checked)}
+                  className="size-6 accent-petrol"
+                />
+                {t`Put by what is left: ${length(worthKeeping.lengthMm, 0)} by ${length(worthKeeping.widthMm, 0)}`}
+              </label>
+            )}
+            <p className="text-body text-quiet">
               {searching
                 ? t`The roll begins at the left. Pieces can be moved by hand once a layout is taken.`
                 : t`Drag a piece to move it: it goes close up to its neighbours. Or choose one by Tab, move it with the arrows, turn it with R.`}
@@ -127,7 +147,7 @@ export function CutOfFilm({ bundle, check, practice, film, stock }: CutOfFilmPro
           source={source}
           request={request}
           nested={nested}
-          left={left}
+          keeps={keeps}
           onTake={layout.stop}
         />
       </aside>

@@ -18,7 +18,7 @@ const readsAlikeMm = 300
 /** What lies in the plotter, and what does not go together with what is to be cut. */
 export function InPlotter({ plotter: { value: roll, says }, source, request, nested }: InPlotterProps) {
   const t = useWords()
-  if (roll === null) return <p className="mt-3 text-body text-quiet">{t`Plotter: ${says}`}</p>
+  if (roll === null) return <p className="text-body text-quiet">{t`Plotter: ${says}`}</p>
   const isRoll = source.roll?.offcutId === null
   const unlike = isRoll && Math.abs(roll.filmLeftMm - (source.lengthMm ?? 0)) > readsAlikeMm
   const cautions = [
@@ -28,16 +28,14 @@ export function InPlotter({ plotter: { value: roll, says }, source, request, nes
       ? t`By its book this roll has ${filmLength(source.lengthMm ?? 0)}, the plotter reads ${filmLength(roll.filmLeftMm)}: is it the roll that is in it?`
       : null,
   ].filter((caution) => caution !== null)
-  return (
-    <>
-      <p className="mt-3 text-body text-quiet">
-        {t`In the plotter: ${filmLength(roll.filmLeftMm)} of film, ${length(roll.rollWidthMm, 0)} wide`}
-      </p>
-      {cautions.slice(0, 1).map((caution) => (
-        <Notice key={caution} look="caution">
-          <span className="text-body">{caution}</span>
-        </Notice>
-      ))}
-    </>
+  const [caution] = cautions
+  return caution === undefined ? (
+    <p className="text-body text-quiet">
+      {t`In the plotter: ${filmLength(roll.filmLeftMm)} of film, ${length(roll.rollWidthMm, 0)} wide`}
+    </p>
+  ) : (
+    <Notice look="caution">
+      <span className="text-body">{caution}</span>
+    </Notice>
   )
 }

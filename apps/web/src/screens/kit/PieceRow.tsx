@@ -1,5 +1,5 @@
 import { useWords } from '../../ui/words.ts'
-import type { ArrivedPiece, Piece } from '@truelay/contract'
+import { type ArrivedPiece, lotsOf, type Piece } from '@truelay/contract'
 import { fingerWords, type PartKnown } from '@truelay/core/memory'
 import { counted, say, type Sentence } from '@truelay/core/say'
 import { sideWords, standingOf } from '@truelay/core/stock'
@@ -34,6 +34,7 @@ export function PieceRow({ piece, inJob, arrived, known, onCount }: PieceRowProp
   const most = piece.count + piece.spares
   const standing = standingOf(piece, arrived === undefined ? [] : [arrived])
   const now = arrived?.arrived ?? 0
+  const lots = arrived === undefined ? [] : lotsOf(arrived)
   const says = (() => {
     switch (standing.standing) {
       case 'not counted':
@@ -67,10 +68,15 @@ export function PieceRow({ piece, inJob, arrived, known, onCount }: PieceRowProp
           <span className={says.tone}>{inJob || arrived !== undefined ? says.text : t`not for this job`}</span>
           <span className="text-quiet">
             {piece.spares > 0
-              ? t`, ${piece.count} and ${piece.spares} spare listed, lot ${arrived?.lot ?? piece.lot}`
-              : t`, ${piece.count} listed, lot ${arrived?.lot ?? piece.lot}`}
+              ? t`, ${piece.count} and ${piece.spares} spare listed, lot ${lots[0] ?? piece.lot}`
+              : t`, ${piece.count} listed, lot ${lots[0] ?? piece.lot}`}
           </span>
         </p>
+        {arrived?.lots === undefined ? null : (
+          <p className="border-l-5 border-amber pl-2 text-body leading-snug">
+            {t`Of two lots: ${arrived.lots.map(({ lot, count }) => t`${count} of ${lot}`).join(', ')}. They can differ in colour and gloss: lay neighbours from one.`}
+          </p>
+        )}
         {known === undefined
           ? null
           : hintWords(known).map((hint) => (

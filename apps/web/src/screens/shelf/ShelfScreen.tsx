@@ -5,7 +5,9 @@ import { ArchiveRestore, FileInput, Slice, Spool } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { PieceShape } from '../../drawings/PieceShape.tsx'
-import { useShelfQuery } from '../../remote/shelfApi.ts'
+import { ForRole } from '../frame/ForRole.tsx'
+import { WhatFailed } from '../frame/WhatFailed.tsx'
+import { useSaveKitMutation, useShelfQuery } from '../../remote/shelfApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button, buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
@@ -72,6 +74,7 @@ function KitBox({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
   const t = useWords()
   const pieces = shelf.pieces.filter((piece) => piece.kitId === kit.id)
   const [problem, setProblem] = useState<string | null>(null)
+  const [save, { error }] = useSaveKitMutation()
   const give = async () => {
     try {
       const { writeBundle } = await import('@truelay/formats/bundle')
@@ -99,6 +102,18 @@ function KitBox({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
         </span>
       </div>
       <p className="text-body text-quiet">{kit.note}</p>
+      <ForRole least="installer" quietly>
+        <label className="flex min-h-11 items-center gap-3 text-body">
+          <input
+            type="checkbox"
+            checked={kit.comesCut === true}
+            onChange={({ target }) => void save({ ...kit, comesCut: target.checked })}
+            className="size-6 accent-petrol"
+          />
+          {t`Comes cut in its box: no film of our rolls is counted on for it`}
+        </label>
+        <WhatFailed error={error} />
+      </ForRole>
       {problem === null ? null : (
         <Notice look="stop" role="alert">
           {problem}

@@ -12,6 +12,7 @@ import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
+import { TextInput } from '../../ui/Field.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { BackupList } from './BackupList.tsx'
@@ -55,6 +56,17 @@ function Settings({ shop }: { readonly shop: Shop }) {
           <h2 id="units-title" className="label-strong text-lead">{t`Units and light`}</h2>
           <div className="mt-3 flex flex-wrap gap-x-8 gap-y-4">
             <UnitFields units={units} onChange={(more) => change({ units: more })} />
+            <Setting label={t`Money`}>
+              <TextInput
+                aria-label={t`What money is called here`}
+                defaultValue={shop.money ?? ''}
+                maxLength={6}
+                onBlur={({ target: { value } }) => {
+                  if (value.trim() !== (shop.money ?? '')) change({ money: value.trim() })
+                }}
+                className="max-w-24"
+              />
+            </Setting>
             <Setting label={t`Screen`}>
               <Choice
                 label={t`Theme`}

@@ -1,6 +1,7 @@
-import { say } from '@truelay/core/say'
+import { counted, name, say } from '@truelay/core/say'
 import { PackagePlus } from 'lucide-react'
-import { Link } from 'react-router'
+import { useState } from 'react'
+import { Link, useNavigate } from 'react-router'
 import { useShelfQuery } from '../../remote/shelfApi.ts'
 import { useStockQuery } from '../../remote/stockApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
@@ -8,16 +9,26 @@ import { buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
+import { Notice } from '../../ui/Notice.tsx'
+import { ScanText } from '../../ui/ScanText.tsx'
 import { FilmOnRolls } from './FilmOnRolls.tsx'
+import { rollOfLabel } from './stockWords.ts'
 
 /** The rolls of the shop, film by film: what is left, how far it lasts, what to order. What runs short stands first. */
 export function RollsScreen() {
   const t = useWords()
+  const navigate = useNavigate()
+  const [problem, setProblem] = useState<string | null>(null)
   const { data: stock, error } = useStockQuery()
   const { data: shelf, error: shelfError } = useShelfQuery()
   if (stock === undefined || shelf === undefined) {
     const wrong = error ?? shelfError
     return wrong === undefined ? <Busy text={t`Counting the rolls`} /> : <Failed {...failureOf(wrong)} />
+  }
+  const scanned = (text: string) => {
+    const id = rollOfLabel(text)
+    if (id !== null) void navigate(`/shelf/rolls/${id}`)
+    else setProblem(t`"${name(text.trim().slice(0, 40))}" is no label of a core. Scan the square code inside the roll.`)
   }
   const nameOf = (id: string) => shelf.films.find((film) => film.id === id)?.name ?? id
   const urgency = ({ outlook }: (typeof stock.films)[number]) =>
@@ -35,13 +46,27 @@ export function RollsScreen() {
           <p className="text-body text-quiet">
             {toOrder === 0
               ? t`${stock.rolls.length} rolls; nothing has to be ordered.`
-              : t`${stock.rolls.length} rolls; ${toOrder} of ${films.length} films have to be ordered.`}
+              : t`${stock.rolls.length} rolls; ${counted(toOrder, '# film has', '# films have')} to be ordered.`}
           </p>
         </div>
-        <Link to="/shelf/rolls/new" className={buttonClass('go')}>
-          <PackagePlus size={20} /> {t`A new roll`}
-        </Link>
+        <span className="flex flex-wrap items-end gap-3">
+          <ScanText
+            label={t`Scan the label of a core`}
+            begins="TLR1"
+            onText={scanned}
+            onProblem={setProblem}
+            className="flex items-end gap-3 [&>*]:mt-0 [&>*]:w-auto"
+          />
+          <Link to="/shelf/rolls/new" className={buttonClass('go')}>
+            <PackagePlus size={20} /> {t`A new roll`}
+          </Link>
+        </span>
       </header>
+      {problem === null ? null : (
+        <Notice look="stop" role="alert">
+          <span className="text-body">{problem}</span>
+        </Notice>
+      )}
       {films.length === 0 ? (
         <Failed
           sentence={say`No roll is on the shelf yet.`}

@@ -52,6 +52,9 @@ export function outlookWords({ outlook, jobs }: FilmInStock): {
   }
 }
 
+/** The id of the roll whose core label that is; null where it is none. */
+export const rollOfLabel = (text: string): string | null => /^TLR1\/(r\d+)\/./.exec(text.trim())?.[1] ?? null
+
 /** From what the need was reckoned. */
 export const yieldWords = ({ yieldShare, yieldIsOwn }: FilmInStock): Sentence =>
   yieldIsOwn
@@ -68,7 +71,7 @@ export function lineWords({ happened }: Pick<RollLine, 'happened'>): Sentence {
     case 'measured':
       return say`measured: ${filmLength(happened.leftMm)} left`
     case 'spoilt':
-      return say`spoilt from ${filmLength(happened.fromMm)} to ${filmLength(happened.toMm)} of its end`
+      return say`spoilt: ${filmLength(happened.fromMm)} to ${filmLength(happened.toMm)} from its loose end`
     case 'offcut kept':
       return say`put by: ${length(happened.lengthMm, 0)} by ${length(happened.widthMm, 0)}`
     case 'offcut gone':
