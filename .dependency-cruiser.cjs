@@ -64,7 +64,7 @@ const floors = [
   ['cuts'],
   ['bundle', 'blades', 'learned', 'memory', 'calendar', 'bay', 'jobList', 'opening', 'visits'],
   ['records', 'liquids', 'day', 'filmNeeds'],
-  ['handOver'],
+  ['handOver', 'labels'],
   ['seed', 'network'],
   ['http'],
 ]

@@ -28,6 +28,7 @@ export const plainScreens = [
   '/forms/pipit-bonnet',
   '/shop',
   '/shop/changes',
+  '/shop/plotter',
   '/shop/guns/bay-1-gun',
   '/tablet',
 ]

@@ -85,6 +85,7 @@ export const test = base.extend<Fixtures>({
       infrared: `${url}/infrared`,
       forecast: `${url}/forecast`,
       plotter: `${url}/plotter`,
+      labelPrinter: `${url}/labelPrinter`,
     })
     await use({ url, turn: (set) => put(`${url}/knobs`, set) })
     await new Promise((resolve) => {

@@ -1,5 +1,6 @@
 import express, { type Express } from 'express'
 import { answerOf, atFirst, deviceNames, type Knobs, knobs, standIns } from './devices/index.ts'
+import { labelRoutes } from './labelPrinter/labelRoutes.ts'
 import { plotterRoutes } from './plotter/plotterRoutes.ts'
 import { pageOf } from './page.ts'
 
@@ -13,6 +14,15 @@ export function createStandIns(now: () => Date = () => new Date()): Express {
       () => set,
       (plotter) => {
         set = { ...set, plotter }
+      },
+      now,
+    ),
+  )
+  app.use(
+    labelRoutes(
+      () => set,
+      (labelPrinter) => {
+        set = { ...set, labelPrinter }
       },
       now,
     ),

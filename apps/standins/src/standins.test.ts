@@ -136,3 +136,17 @@ test('one that is off takes the call and never answers', async () => {
   const answer = fetch(`${base}/plotter`, { method: 'POST', body: square, signal: AbortSignal.timeout(400) })
   await expect(answer).rejects.toThrow(/timeout|aborted/i)
 })
+
+test('the label printer counts what it prints, and says when it has too few', async () => {
+  const page = '%PDF-1.3\n1 0 obj << /Type /Pages >>\n2 0 obj << /Type /Page >>\n'
+  const print = (body: string) =>
+    fetch(`${base}/labelPrinter`, { method: 'POST', headers: { 'content-type': 'application/pdf' }, body })
+  await turn({ labelPrinter: { labelsLeft: 3, fault: 'none' } })
+  expect((await print(`${page}3 0 obj << /Type /Page >>`)).status).toBe(202)
+  expect(await read('labelPrinter')).toMatchObject({ labelsLeft: 1 })
+  expect(await (await print(`${page}3 0 obj << /Type /Page >>`)).text()).toBe('it has 1 labels left, and this takes 2.')
+  expect((await print('no page')).status).toBe(409)
+  expect(await read('labelPrinter/printed')).toMatchObject([{ labels: 2 }])
+  expect(await (await fetch(`${base}/labelPrinter/page`)).text()).toContain('2 labels')
+  expect((await fetch(`${base}/labelPrinter/printed/0.pdf`)).headers.get('content-type')).toBe('application/pdf')
+})

@@ -33,6 +33,15 @@ export {
   shopDayPlan,
 } from './dayPlan.ts'
 export { type CutDone, type CutDraft, type CutFrom, cutDone, cutDraft, type KeptCut, keptCut } from './cut.ts'
+export {
+  type Label,
+  label,
+  type LabelsToPrint,
+  labelsToPrint,
+  type SentToDevice,
+  sentToDevice,
+  testSquareWish,
+} from './labels.ts'
 export { nestRequest } from './nestRequest.ts'
 export { dayToPlan, orderRequest } from './orderRequest.ts'
 export { type WorkedStep, workedSteps } from './fit/workedMinutes.ts'

@@ -49,6 +49,8 @@ const deeds: Readonly<Record<string, Deed | ((body: Body) => Deed)>> = {
   'PUT /jobs/:job/findings/:finding': kept,
   'DELETE /jobs/:job/findings/:finding': done('new hand', ([job = '']) => say`a finding taken off job ${name(job)}`),
   'PUT /jobs/:job/kit-check/:piece': kept,
+  'POST /plotter/test-square': done('installer', () => say`a test square cut`),
+  'POST /labels': done('new hand', () => say`labels printed`),
   'POST /stock/rolls': done('installer', (_, body) => say`a roll put on the shelf, lot ${name(text(body.lot))}`),
   'PUT /stock/rolls/:roll': done('installer', ([roll = '']) => say`what is written of roll ${name(roll)}`),
   'POST /stock/rolls/:roll/lines': kept,

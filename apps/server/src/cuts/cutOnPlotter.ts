@@ -1,7 +1,6 @@
 import type { CutDone } from '@truelay/contract'
 import { nothing, say } from '@truelay/core/say'
 import type { Database } from '../database/openDatabase.ts'
-import { readDevices } from '../devices/queries.ts'
 import { endCut, readCut, takeFile } from './queries.ts'
 import { sendToPlotter } from './sendToPlotter.ts'
 
@@ -34,15 +33,11 @@ async function cutOnce(database: Database, id: string, now: () => Date): Promise
       },
       now(),
     )
-  const { plotter } = await readDevices(database)
-  const plotted =
-    plotter === null
-      ? { cut: false as const, says: say`No plotter is connected: give its address under Shop, or save the cut file.` }
-      : await sendToPlotter(plotter, file)
+  const plotted = await sendToPlotter(database, file)
   return endCut(
     database,
     id,
-    plotted.cut ? { state: 'cut', says: nothing } : { state: 'refused', says: plotted.says },
+    plotted.taken ? { state: 'cut', says: nothing } : { state: 'refused', says: plotted.says },
     now(),
   )
 }

@@ -1,7 +1,8 @@
-import { cutDraft, jobId } from '@truelay/contract'
+import { cutDraft, jobId, testSquareWish } from '@truelay/contract'
 import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
 import { asOneWrite } from '../writes/asOneWrite.ts'
+import { cutTestSquare } from './cutTestSquare.ts'
 import { cutOnPlotter } from './cutOnPlotter.ts'
 import { addCut, countCut, readCuts } from './queries.ts'
 
@@ -24,6 +25,13 @@ export function cutRoutes(database: Database, now: () => Date): Router {
       // The plotter takes its time; it is asked once, however often this is.
       { answer: (req) => cutOnPlotter(database, cutDraft.parse(req.body).id, now) },
     ),
+  )
+  routes.post(
+    '/plotter/test-square',
+    // Film is taken by the plotter, nothing is kept here.
+    asOneWrite(database, now, async (_within, req) => testSquareWish.parse(req.body), {
+      answer: (req) => cutTestSquare(database, testSquareWish.parse(req.body).sideMm),
+    }),
   )
   return routes
 }

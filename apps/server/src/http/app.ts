@@ -21,6 +21,7 @@ import { deviceRoutes } from '../devices/routes.ts'
 import { fitRoutes } from '../fit/routes.ts'
 import { formRoutes } from '../forms/routes.ts'
 import { jobRoutes } from '../jobs/routes.ts'
+import { labelRoutes } from '../labels/routes.ts'
 import { cutRoutes } from '../cuts/routes.ts'
 import { filmNeedRoutes } from '../filmNeeds/routes.ts'
 import { stockRoutes } from '../stock/routes.ts'
@@ -144,6 +145,7 @@ export function createApp({
     kitCheckRoutes(database, now),
     stockRoutes(database, now),
     cutRoutes(database, now),
+    labelRoutes(database, now),
     filmNeedRoutes(database),
     formRoutes(database, now),
     shelfRoutes(database, now),

@@ -176,6 +176,13 @@ export const writeRoutes: readonly WriteRoute[] = [
     optional: ['sheets', 'piecesMm2', 'from'],
     inSteps: true,
   },
+  { method: 'POST', path: '/plotter/test-square', good: { sideMm: 200 }, inSteps: true },
+  {
+    method: 'POST',
+    path: '/labels',
+    good: { labels: [{ code: 'TLR1/r1/H180-2611-04', lines: ['Roll 1', 'Hullskin 180 clear'] }] },
+    inSteps: true,
+  },
   {
     method: 'POST',
     path: '/stock/rolls',

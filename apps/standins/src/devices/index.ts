@@ -3,11 +3,12 @@ import { z } from 'zod'
 import { fault, type StandIn } from './defineStandIn.ts'
 import { forecast } from './forecast.ts'
 import { infrared } from './infrared.ts'
+import { labelPrinter } from './labelPrinter.ts'
 import { plotter } from './plotter.ts'
 import { room } from './room.ts'
 
 /** Every simulated device: a file each. */
-export const standIns = { room, infrared, forecast, plotter } as const
+export const standIns = { room, infrared, forecast, plotter, labelPrinter } as const
 export type DeviceName = keyof typeof standIns
 export const deviceNames = Object.keys(standIns) as [DeviceName, ...DeviceName[]]
 

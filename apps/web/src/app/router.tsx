@@ -175,6 +175,10 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('../screens/guide/GuideScreen.tsx')).GuideScreen }),
       },
       {
+        path: 'shop/plotter',
+        lazy: async () => ({ Component: (await import('../screens/shop/TruePlotterScreen.tsx')).TruePlotterScreen }),
+      },
+      {
         path: 'shop/changes',
         lazy: async () => ({ Component: (await import('../screens/shop/ChangesScreen.tsx')).ChangesScreen }),
       },

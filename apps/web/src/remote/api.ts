@@ -25,6 +25,7 @@ export const tagTypes = [
   'Room',
   'Devices',
   'Plotter',
+  'LabelPrinter',
   'Learned',
   'Backups',
   'Session',

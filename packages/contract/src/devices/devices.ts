@@ -2,11 +2,12 @@ import { z } from 'zod'
 import { moment } from '../ids.ts'
 import { forecast } from './forecast.ts'
 import { infrared } from './infrared.ts'
+import { labelPrinter } from './labelPrinter.ts'
 import { plotter } from './plotter.ts'
 import { room, roomAir } from './room.ts'
 
 /** Every kind of device that a shop can connect: a file each. */
-export const deviceKinds = { room, infrared, forecast, plotter } as const
+export const deviceKinds = { room, infrared, forecast, plotter, labelPrinter } as const
 export type DeviceKind = keyof typeof deviceKinds
 export const deviceNames = Object.keys(deviceKinds) as [DeviceKind, ...DeviceKind[]]
 export const deviceKind = z.enum(deviceNames)

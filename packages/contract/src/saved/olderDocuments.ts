@@ -145,3 +145,5 @@ export function jobBundleWithChoices(bundle: unknown): unknown {
 
 /** Addresses of devices from before a plotter could be connected. */
 export const devicesWithPlotter = (devices: unknown): unknown => ({ plotter: null, ...asOld(devices) })
+/** Label printers came last. */
+export const devicesWithLabels = (devices: unknown): unknown => ({ labelPrinter: null, ...asOld(devices) })

@@ -13,6 +13,23 @@ export interface Cut {
   readonly lengthMm: number
   readonly widthMm: number
   readonly lines: readonly CutLine[]
+  /** Where the pieces meet their parts: drawn beside the lines, never cut. */
+  readonly marks?: readonly Vec2[]
 }
+
+/** Arms of the cross at a mark, mm. */
+const markArmMm = 3
+
+/** The two strokes of a cross at a mark. */
+export const crossAt = ([x, y]: Vec2): readonly [from: Vec2, to: Vec2][] => [
+  [
+    [x - markArmMm, y],
+    [x + markArmMm, y],
+  ],
+  [
+    [x, y - markArmMm],
+    [x, y + markArmMm],
+  ],
+]
 
 export const plain = (x: number) => Number(x.toFixed(4))

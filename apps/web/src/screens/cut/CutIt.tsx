@@ -42,7 +42,15 @@ export function CutIt({ bundle: { job }, practice, film, source, request, nested
       if (nested === null) return null
       onTake()
       return {
-        cut: cutOf(t`Job ${job.number}, ${film.film.name}`, request, nested, practice),
+        cut: cutOf(
+          {
+            title: t`Job ${job.number}, ${film.film.name}`,
+            request,
+            nested,
+            marksOf: (id) => film.pieces.find((piece) => piece.id === id)?.marks ?? [],
+          },
+          practice,
+        ),
         draft: draftOf({ id: crypto.randomUUID(), who, film, source, request, nested, keeps }),
       }
     },

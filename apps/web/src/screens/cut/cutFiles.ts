@@ -1,15 +1,28 @@
-import { cutOrder, knifeWay } from '@truelay/core/cutting'
-import { lying, type Nested, type NestRequest } from '@truelay/core/nest'
+import { corrected, cutOrder, knifeWay, type PlotterScale } from '@truelay/core/cutting'
+import { add, rotate, type Vec2 } from '@truelay/core/geometry'
+import { lying, type Nested, type NestPlacement, type NestRequest } from '@truelay/core/nest'
 import type { Practice } from '@truelay/core/practice'
+import { radFromDeg } from '@truelay/core/units'
 import type { Cut } from '@truelay/formats/cutFile'
 
-/** The way of the knife for a layout. */
-export function cutOf(
-  title: string,
-  request: NestRequest,
-  { placements, usedLengthMm }: Nested,
-  practice: Practice,
-): Cut {
+interface LaidOut {
+  readonly title: string
+  readonly request: NestRequest
+  readonly nested: Nested
+  /** Of each piece, where it meets its part. */
+  readonly marksOf: (id: string) => readonly Vec2[]
+}
+
+/** How the plotter of the shop cuts. */
+export const scaleOf = ({ plotterAlong, plotterAcross }: Practice): PlotterScale => ({
+  along: plotterAlong / 100,
+  across: plotterAcross / 100,
+})
+
+/** The way of the knife for a layout, drawn so that it comes out true on the shop's plotter. */
+export function cutOf({ title, request, nested, marksOf }: LaidOut, practice: Practice): Cut {
+  const { placements, usedLengthMm } = nested
+  const scale = scaleOf(practice)
   const byId = new Map(request.pieces.map((piece) => [piece.id, piece]))
   const pieces = placements.flatMap((placed) => {
     const piece = byId.get(placed.id)
@@ -20,11 +33,22 @@ export function cutOf(
   const knife = { overcutMm: practice.cutOvercut, offsetMm: practice.knifeOffset }
   return {
     title,
-    lengthMm: usedLengthMm,
+    lengthMm: usedLengthMm / scale.along,
     widthMm: request.rollWidthMm,
-    lines: cutOrder(pieces, practice.cutStretch).map(({ kind, line }) => ({ kind, line: knifeWay(line, knife) })),
+    lines: cutOrder(pieces, practice.cutStretch).map(({ kind, line }) => ({
+      kind,
+      line: corrected(knifeWay(line, knife), scale),
+    })),
+    marks: corrected(
+      placements.flatMap((placed) => marksOf(placed.id).map((at) => pointOn(placed, at))),
+      scale,
+    ),
   }
 }
+
+/** A point of a piece as it lies on the roll. */
+const pointOn = ({ xMm, yMm, turnDeg }: NestPlacement, at: Vec2): Vec2 =>
+  add(rotate(at, radFromDeg(turnDeg)), [xMm, yMm])
 
 export const cutFileKinds = ['HPGL', 'SVG', 'DXF'] as const
 export type CutFileKind = (typeof cutFileKinds)[number]

@@ -1,5 +1,5 @@
 import type { ArrivedPiece, CutDone, Film, JobBundle, Part, PartId, Piece, PieceId } from '@truelay/contract'
-import type { Polygon } from '@truelay/core/geometry'
+import type { Polygon, Vec2 } from '@truelay/core/geometry'
 import type { NestRequest } from '@truelay/core/nest'
 import { drawnSheet, mayTurnOnRoll } from '@truelay/core/plan'
 import type { Practice } from '@truelay/core/practice'
@@ -11,6 +11,8 @@ export interface ToCut {
   readonly name: string
   readonly outline: Polygon
   readonly cutOuts: readonly Polygon[]
+  /** Where it meets its part. */
+  readonly marks: readonly Vec2[]
   readonly lacking: number
   /** What it is: a piece of a kit, or the sheet of a part. */
   readonly of: { readonly pieceId: PieceId } | { readonly sheetOf: PartId }
@@ -50,7 +52,8 @@ const isOffRoll = ({ pieceId, choices }: Part) => pieceId === null || choices.cu
 function pieceToCut({ id, name, count, pattern }: Piece, arrived: readonly ArrivedPiece[]): ToCut {
   const there = arrived.find(({ pieceId }) => pieceId === id)?.arrived ?? 0
   const { outline, cutOuts } = pattern
-  return { id, name, outline, cutOuts, lacking: Math.max(0, count - there), of: { pieceId: id } }
+  const marks = pattern.marks.map(({ at }) => at)
+  return { id, name, outline, cutOuts, marks, lacking: Math.max(0, count - there), of: { pieceId: id } }
 }
 
 /** Nobody cuts a sheet to the millimetre. */
@@ -79,6 +82,7 @@ function sheetToCut(
         [0, across],
       ],
       cutOuts: [],
+      marks: [],
       lacking: isCut ? 0 : 1,
       of: { sheetOf: part.id },
     },

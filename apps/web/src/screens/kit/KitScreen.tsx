@@ -188,7 +188,11 @@ export function KitScreen() {
           >{t`To the lay sheets`}</Link>
         </div>
       </aside>
-      <LabelsDialog open={labels} pieces={pieces} onClose={() => setLabels(false)} />
+      <LabelsDialog
+        open={labels}
+        pieces={pieces.map((piece) => ({ ...piece, lot: arrivedOf(piece)?.lot ?? piece.lot }))}
+        onClose={() => setLabels(false)}
+      />
     </div>
   )
 }

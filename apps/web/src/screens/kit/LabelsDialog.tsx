@@ -1,5 +1,6 @@
 import { useWords } from '../../ui/words.ts'
 import { labelOf, type Piece } from '@truelay/contract'
+import { PrintLabels } from '../frame/PrintLabels.tsx'
 import { Modal } from '../../ui/Modal.tsx'
 import { SquareCode } from '../../ui/SquareCode.tsx'
 import { PrintOrClose } from '../../ui/PrintOrClose.tsx'
@@ -13,8 +14,10 @@ interface LabelsDialogProps {
 /** The shop's own labels: a square code and the words beside it, one for each piece. */
 export function LabelsDialog({ open, pieces, onClose }: LabelsDialogProps) {
   const t = useWords()
+  const labels = pieces.map((piece) => ({ code: labelOf(piece), lines: [piece.name, t`lot ${piece.lot}`] }))
   return (
     <Modal open={open} title={t`Labels`} onClose={onClose} actions={<PrintOrClose onClose={onClose} />}>
+      <PrintLabels labels={labels} />
       <ul
         // biome-ignore lint/a11y/noNoninteractiveTabindex: it is scrolled by the arrow keys
         tabIndex={0}

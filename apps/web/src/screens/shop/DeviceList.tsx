@@ -1,6 +1,7 @@
 import { useWords } from '../../ui/words.ts'
 import { type DeviceAddresses, type DeviceKind, deviceAddresses, deviceKinds, deviceNames } from '@truelay/contract'
 import { useEffect, useState } from 'react'
+import { Link } from 'react-router'
 import { useDevicesQuery, useLazyDeviceReadingQuery, useSaveDevicesMutation } from '../../remote/airApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -25,6 +26,9 @@ export function DeviceList() {
             <li key={kind} aria-label={t(deviceKinds[kind].label)} className="border-b border-hair py-2.5">
               <Address kind={kind} devices={devices} />
               <Health kind={kind} />
+              {kind === 'plotter' ? (
+                <Link to="/shop/plotter" className="text-body text-petrol underline">{t`True the plotter`}</Link>
+              ) : null}
             </li>
           ))}
         </ul>

@@ -4,6 +4,7 @@ import { Modal } from '../../ui/Modal.tsx'
 import { PrintOrClose } from '../../ui/PrintOrClose.tsx'
 import { SquareCode } from '../../ui/SquareCode.tsx'
 import { useWords } from '../../ui/words.ts'
+import { PrintLabels } from '../frame/PrintLabels.tsx'
 import { rollWords } from './stockWords.ts'
 
 interface RollLabelProps {
@@ -27,6 +28,14 @@ export function RollLabel({ roll, film, open, onClose }: RollLabelProps) {
           <span className="block">{t`${length(roll.widthMm, 0)} wide`}</span>
         </span>
       </div>
+      <PrintLabels
+        labels={[
+          {
+            code: rollLabelOf(roll),
+            lines: [t(rollWords(roll)), film, t`lot ${roll.lot}`, t`${length(roll.widthMm, 0)} wide`],
+          },
+        ]}
+      />
     </Modal>
   )
 }
