@@ -195,7 +195,7 @@ describe('devices', () => {
     device = createServer((_req, res) => says(res)).listen(0, '127.0.0.1')
     await new Promise((resolve) => device.once('listening', resolve))
     address = `http://127.0.0.1:${(device.address() as AddressInfo).port}/`
-    await send('PUT', '/devices', { room: address, infrared: address, forecast: address, plotter: null })
+    await send('PUT', '/devices', { room: address, infrared: address, forecast: address, plotter: null, labelPrinter: null })
   })
   afterEach(async () => {
     device.closeAllConnections()
@@ -265,9 +265,10 @@ describe('devices', () => {
       infrared: null,
       forecast: null,
       plotter: null,
+      labelPrinter: null,
     })
     expect(wrong.status).toBe(400)
-    await send('PUT', '/devices', { room: null, infrared: null, forecast: null, plotter: null })
+    await send('PUT', '/devices', { room: null, infrared: null, forecast: null, plotter: null, labelPrinter: null })
     expect(roomNow.parse((await get('/room')).body).sensor.state).toBe('none')
   })
   test('a room of 900 degrees is not entered', async () => {

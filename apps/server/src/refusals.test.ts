@@ -63,7 +63,7 @@ describe('figures out of their bounds', () => {
     ['PATCH', '/shop', { stockAlcoholPercent: 0 }, /stockAlcoholPercent/],
     ['PATCH', '/shop', { units: { length: 'furlong', temperature: 'C', volume: 'mL' } }, /units/],
     ['PUT', '/jobs/0412/kit-check/pipit-bonnet-piece', { arrived: -1, lot: 'x', personId: 'ines' }, /arrived/],
-    ['PUT', '/devices', { room: 'sensor', infrared: null, forecast: null, plotter: null }, /http/],
+    ['PUT', '/devices', { room: 'sensor', infrared: null, forecast: null, plotter: null, labelPrinter: null }, /http/],
   ])('%s %s %j says where', async (method, path, body, where) => {
     const { body: answer } = await refused(method, path, body)
     expect(JSON.stringify(answer)).toMatch(where)

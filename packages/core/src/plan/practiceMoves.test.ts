@@ -49,6 +49,13 @@ const readElsewhere: Partial<Record<PracticeKey, string>> = {
   knifeOffset: 'apps/web/src/screens/cut/cutFiles.ts',
   cutStretch: 'apps/web/src/screens/cut/cutFiles.ts',
   nestSeconds: 'apps/web/src/screens/cut/CutOfFilm.tsx',
+  plotterAlong: 'apps/web/src/screens/cut/cutFiles.ts',
+  plotterAcross: 'apps/web/src/screens/cut/cutFiles.ts',
+  labelWidth: 'apps/server/src/labels/routes.ts',
+  labelHeight: 'apps/server/src/labels/routes.ts',
+  cutYield: 'apps/server/src/filmNeeds/readStock.ts',
+  rollReserve: 'apps/server/src/filmNeeds/readStock.ts',
+  offcutLeast: 'apps/web/src/screens/cut/CutOfFilm.tsx',
   batchKeeps: 'apps/web/src/screens/fit/useStandIns.ts',
 }
 

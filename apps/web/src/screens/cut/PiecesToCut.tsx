@@ -2,7 +2,7 @@ import { boundsOf } from '@truelay/core/geometry'
 import { length } from '@truelay/core/say'
 import { CountStepper } from '../../ui/CountStepper.tsx'
 import { useWords } from '../../ui/words.ts'
-import type { FilmToCut } from './cutQuestion.ts'
+import type { FilmToCut } from './toCut.ts'
 
 const mostOfOne = 20
 

@@ -7,7 +7,7 @@ import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { useWords } from '../../ui/words.ts'
 import { rollWords } from '../stock/stockWords.ts'
-import type { FilmToCut } from './cutQuestion.ts'
+import type { FilmToCut } from './toCut.ts'
 import { anotherRoll, type CutSource } from './cutSources.ts'
 
 interface RollChoiceProps {

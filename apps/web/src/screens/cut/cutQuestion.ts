@@ -1,28 +1,9 @@
 import type { ArrivedPiece, CutDone, Film, JobBundle, Part, PartId, Piece, PieceId } from '@truelay/contract'
-import type { Polygon, Vec2 } from '@truelay/core/geometry'
 import type { NestRequest } from '@truelay/core/nest'
 import { drawnSheet, mayTurnOnRoll } from '@truelay/core/plan'
 import type { Practice } from '@truelay/core/practice'
 import type { CutSource } from './cutSources.ts'
-
-/** A piece of the job, or the sheet of a part that is cut from the roll, and how many of it are still to be cut. */
-export interface ToCut {
-  readonly id: string
-  readonly name: string
-  readonly outline: Polygon
-  readonly cutOuts: readonly Polygon[]
-  /** Where it meets its part. */
-  readonly marks: readonly Vec2[]
-  readonly lacking: number
-  /** What it is: a piece of a kit, or the sheet of a part. */
-  readonly of: { readonly pieceId: PieceId } | { readonly sheetOf: PartId }
-}
-
-/** What of the job is cut from one film. */
-export interface FilmToCut {
-  readonly film: Film
-  readonly pieces: readonly ToCut[]
-}
+import type { FilmToCut, ToCut } from './toCut.ts'
 
 interface Cuttable {
   readonly bundle: JobBundle

@@ -1,7 +1,7 @@
 import type { CountedRoll, FilmId, OffcutId, RollId, Stock } from '@truelay/contract'
 import { signedArea } from '@truelay/core/geometry'
 import type { SpoiltStretch } from '@truelay/core/nest'
-import type { FilmToCut } from './cutQuestion.ts'
+import type { FilmToCut } from './toCut.ts'
 
 /** Where the film of a cut comes from. */
 export interface CutSource {

@@ -2,7 +2,7 @@ import type { CutDraft, Job, OffcutId, PersonId } from '@truelay/contract'
 import type { Nested, NestRequest } from '@truelay/core/nest'
 import type { FreeRectangle } from '@truelay/core/stock'
 import type { Cut } from '@truelay/formats/cutFile'
-import type { FilmToCut } from './cutQuestion.ts'
+import type { FilmToCut } from './toCut.ts'
 import type { CutSource } from './cutSources.ts'
 
 /** What both ways of cutting need: on the plotter, and by a file. */
