@@ -195,7 +195,13 @@ describe('devices', () => {
     device = createServer((_req, res) => says(res)).listen(0, '127.0.0.1')
     await new Promise((resolve) => device.once('listening', resolve))
     address = `http://127.0.0.1:${(device.address() as AddressInfo).port}/`
-    await send('PUT', '/devices', { room: address, infrared: address, forecast: address, plotter: null, labelPrinter: null })
+    await send('PUT', '/devices', {
+      room: address,
+      infrared: address,
+      forecast: address,
+      plotter: null,
+      labelPrinter: null,
+    })
   })
   afterEach(async () => {
     device.closeAllConnections()

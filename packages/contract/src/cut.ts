@@ -21,7 +21,16 @@ const cutFields = z.strictObject({
   personId,
   rollWidthMm: z.number().positive().max(10_000),
   usedLengthMm: z.number().positive().max(1_000_000),
-  pieces: z.array(z.strictObject({ pieceId, count: z.number().int().min(1).max(40) })).max(200),
+  pieces: z
+    .array(
+      z.strictObject({
+        pieceId,
+        count: z.number().int().min(1).max(40),
+        /** The job that it is for, where that is another than the cut's own. */
+        jobId: jobId.optional(),
+      }),
+    )
+    .max(200),
   /** Parts whose sheets were cut off the roll. */
   sheets: z.array(partId).max(60).optional(),
   /** How much of the film became pieces. */
@@ -53,3 +62,21 @@ export type CutDone = z.infer<typeof cutDone>
 /** What the store keeps: with the file while it has not been sent. */
 export const keptCut = cutDone.extend({ file: z.string().nullable() })
 export type KeptCut = z.infer<typeof keptCut>
+
+/** The film that went into a job, piece by piece: its share of each cut by its own area. */
+export const filmOfJob = z.array(
+  z.strictObject({
+    /** Of a piece or a part. */
+    id: z.string(),
+    name: z.string(),
+    count: z.number().int(),
+    filmId,
+    lot: z.string(),
+    at: moment,
+    /** With its share of what was thrown away. */
+    filmMm2: z.number(),
+    /** In the shop's money; null where the roll has no price, or no book. */
+    cost: z.number().nullable(),
+  }),
+)
+export type FilmOfJob = z.infer<typeof filmOfJob>

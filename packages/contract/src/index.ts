@@ -32,7 +32,17 @@ export {
   type ShopDayPlan,
   shopDayPlan,
 } from './dayPlan.ts'
-export { type CutDone, type CutDraft, type CutFrom, cutDone, cutDraft, type KeptCut, keptCut } from './cut.ts'
+export {
+  type CutDone,
+  type CutDraft,
+  type CutFrom,
+  cutDone,
+  cutDraft,
+  type FilmOfJob,
+  filmOfJob,
+  type KeptCut,
+  keptCut,
+} from './cut.ts'
 export {
   type Label,
   label,

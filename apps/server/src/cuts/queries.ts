@@ -9,7 +9,7 @@ import {
   pieceId,
 } from '@truelay/contract'
 import { name, nothing, say } from '@truelay/core/say'
-import { eq, inArray } from 'drizzle-orm'
+import { eq, inArray, or, sql } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { readEachStored, readStored, toStored } from '../database/stored.ts'
 import { readJob } from '../jobs/queries.ts'
@@ -47,6 +47,7 @@ export const addCut = (
     const [there] = await db.select().from(cuts).where(eq(cuts.id, draft.id))
     if (there === undefined) {
       if (draft.from !== undefined) await ofThatRoll(within, draft, draft.from)
+      for (const { jobId: other } of draft.pieces) if (other !== undefined) await readJob(within, other)
       const cut: KeptCut = { ...draft, jobId, at: now.toISOString(), state: 'sending', says: nothing }
       await db.insert(cuts).values({ id: draft.id, jobId, document: toStored('cut', cut) })
     } else if (!isSame(readStored('cut', there.id, there.document), draft))
@@ -101,11 +102,11 @@ export const endCut = (
     const ended = await save(within, { ...cut, ...end })
     if (end.state === 'cut') {
       if (cut.from !== undefined) await takeFilm(within, cut, cut.from, now)
-      const { arrived } = await readKitCheck(within, cut.jobId)
-      for (const { pieceId: piece, count } of cut.pieces) {
+      for (const { pieceId: piece, count, jobId: job = cut.jobId } of cut.pieces) {
+        const { arrived } = await readKitCheck(within, job)
         const there = arrived.find((a) => a.pieceId === piece)?.arrived ?? 0
         const draft = { arrived: Math.min(mostArrived, there + count), lot: cut.lot, personId: cut.personId }
-        await saveArrived(within, cut.jobId, pieceId.parse(piece), draft, now)
+        await saveArrived(within, job, pieceId.parse(piece), draft, now)
       }
     }
     return withoutFile(ended)
@@ -139,6 +140,18 @@ async function takeFilm(database: Database, cut: KeptCut, { rollId, offcutId, ke
     sheets: [],
     happened: { kind: 'offcut kept', cutId: cut.id, ...keeps },
   })
+}
+
+/** Every cut that film of a job came from, for itself or together with others, the latest first. */
+export async function readCutsFor(database: Database, id: JobId): Promise<CutDone[]> {
+  const rows = await database.read
+    .select()
+    .from(cuts)
+    .where(or(eq(cuts.jobId, id), sql`${cuts.document} like ${`%"jobId":"${id}"%`}`))
+  return readEachStored(database, 'cut', rows)
+    .filter(({ state }) => state === 'cut')
+    .map(withoutFile)
+    .sort((a, b) => b.at.localeCompare(a.at))
 }
 
 /** The lots of the sheets that were cut for parts of a job, each part's latest. */

@@ -1,14 +1,18 @@
-import { type RollBook, rollId } from '@truelay/contract'
+import { jobId, type RollBook, rollId } from '@truelay/contract'
 import { Router } from 'express'
 import type { Database } from '../database/openDatabase.ts'
 import { readJobNumbers } from '../jobs/queries.ts'
 import { countedRoll, readRoll, readRollLines } from '../stock/queries.ts'
+import { readFilmOfJob } from './readFilmOfJob.ts'
 import { readStock } from './readStock.ts'
 
 export function filmNeedRoutes(database: Database): Router {
   const routes = Router()
   routes.get('/stock', async (_req, res) => {
     res.json(await readStock(database))
+  })
+  routes.get('/jobs/:jobId/film', async (req, res) => {
+    res.json(await readFilmOfJob(database, jobId.parse(req.params.jobId)))
   })
   routes.get('/stock/rolls/:rollId', async (req, res) => {
     const roll = await readRoll(database, rollId.parse(req.params.rollId))

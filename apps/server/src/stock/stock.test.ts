@@ -1,4 +1,4 @@
-import { type RollBook, rollBook, type Stock, stock } from '@truelay/contract'
+import { filmOfJob, type RollBook, rollBook, type Stock, stock } from '@truelay/contract'
 import { english } from '@truelay/words'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { DemoServer } from '../testing/demoServer.ts'
@@ -202,6 +202,43 @@ describe('film is taken from its roll by every cut', () => {
     expect((await send(sheet, '0413')).body.state).toBe('cut')
     expect(await need()).toBeLessThan(before - 100)
     expect((await shop.get('/api/parts/0413-03/record')).body.lot).toBe(lot)
+  })
+
+  test('one cut for two jobs: counted in each, its film shared by the areas of the pieces', async () => {
+    const before = await leftOf('r2')
+    const counted = async (job: string, piece: string) =>
+      (await shop.get(`/api/jobs/${job}/kit-check`)).body.arrived.find(
+        ({ pieceId }: { pieceId: string }) => pieceId === piece,
+      )?.arrived ?? 0
+    const both = cut({
+      lot: 'H180-2612-07',
+      usedLengthMm: 1500,
+      pieces: [
+        { pieceId: 'pipit-mirror-left', count: 1 },
+        { pieceId: 'pipit-mirror-right', count: 2, jobId: '0413' },
+      ],
+      from: { rollId: 'r2', offcutId: null, keeps: null },
+    })
+    const was = [await counted('0415', 'pipit-mirror-left'), await counted('0413', 'pipit-mirror-right')]
+    expect((await send(both, '0415')).body.state).toBe('cut')
+    expect([await counted('0415', 'pipit-mirror-left'), await counted('0413', 'pipit-mirror-right')]).toEqual([
+      (was[0] ?? 0) + 1,
+      (was[1] ?? 0) + 2,
+    ])
+    expect(await leftOf('r2')).toBe(before - 1500)
+    const film = async (job: string) =>
+      filmOfJob
+        .parse((await shop.get(`/api/jobs/${job}/film`)).body)
+        .filter(({ lot, id }) => lot === 'H180-2612-07' && id.startsWith('pipit-mirror'))
+    const [own, others] = [await film('0415'), await film('0413')]
+    // 934 for 15 m: 93.40 for the 1.5 m, a third for the one, two thirds for the other.
+    expect(own).toMatchObject([{ id: 'pipit-mirror-left', count: 1 }])
+    expect(others).toMatchObject([{ id: 'pipit-mirror-right', count: 2 }])
+    expect((own[0]?.cost ?? 0) + (others[0]?.cost ?? 0)).toBeCloseTo(93.4, 6)
+    expect((others[0]?.cost ?? 0) / (own[0]?.cost ?? 1)).toBeCloseTo(2, 1)
+    expect(
+      (await send({ ...both, id: crypto.randomUUID(), pieces: [{ ...both.pieces[0], jobId: '9999' }] })).status,
+    ).toBe(404)
   })
 
   test('a kit that comes cut asks for no film', async () => {

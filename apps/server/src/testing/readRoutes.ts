@@ -29,7 +29,7 @@ export async function readRoutes(demo: DemoServer): Promise<string[]> {
     ...[...forms].map((id) => `forms/${id}`),
     `shapes?${[...forms].map((id) => `of=${id}@1`).join('&')}`,
     ...bundles.flatMap(({ job, parts }) => [
-      ...['', '/walk-round', '/kit-check', '/cuts', '/edge-looks.ics', '/hand-over'].map(
+      ...['', '/walk-round', '/kit-check', '/cuts', '/film', '/edge-looks.ics', '/hand-over'].map(
         (what) => `jobs/${job.id}${what}`,
       ),
       ...parts.flatMap(({ id }) => [`parts/${id}/fit`, `parts/${id}/record`]),

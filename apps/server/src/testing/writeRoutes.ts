@@ -265,7 +265,11 @@ export const writeRoutes: readonly WriteRoute[] = [
   },
   { method: 'PUT', path: '/supplies', good: { what: 'soap', leftMl: 500 } },
   { method: 'POST', path: '/room', good: { temperatureC: 20, humidityPercent: 50 } },
-  { method: 'PUT', path: '/devices', good: { room: null, infrared: null, forecast: null, plotter: null, labelPrinter: null } },
+  {
+    method: 'PUT',
+    path: '/devices',
+    good: { room: null, infrared: null, forecast: null, plotter: null, labelPrinter: null },
+  },
   {
     method: 'POST',
     path: '/parts/0412-bonnet/fit',

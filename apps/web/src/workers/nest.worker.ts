@@ -1,4 +1,11 @@
-import { effortPerSecond, type Nested, nestPieces, type NestRequest, type NestResult } from '@truelay/core/nest'
+import {
+  effortPerSecond,
+  type Nested,
+  nestPieces,
+  type NestRequest,
+  type NestResult,
+  whatFits,
+} from '@truelay/core/nest'
 import { expose } from 'comlink'
 
 /** Carries messages; pieces are laid out by the core. */
@@ -8,6 +15,7 @@ const nestWorker = {
     { seed, seconds }: { readonly seed: number; readonly seconds: number },
     onBetter: (nested: Nested) => void,
   ): NestResult<Nested> => nestPieces(request, { seed, effort: seconds * effortPerSecond, onBetter }),
+  whatFits: (request: NestRequest) => whatFits(request),
 }
 
 export type NestWorker = typeof nestWorker

@@ -44,3 +44,13 @@ export function openNestWorkers(request: NestRequest, seconds: number, onBetter:
   void Promise.all(searches).then(close, close)
   return { answer: ended, stop: close }
 }
+
+/** How many of each piece go on the film that is left. */
+export async function askWhatFits(request: NestRequest): Promise<Record<string, number>> {
+  const worker = new Worker(new URL('./nest.worker.ts', import.meta.url), { type: 'module' })
+  try {
+    return await wrap<NestWorker>(worker).whatFits(request)
+  } finally {
+    worker.terminate()
+  }
+}

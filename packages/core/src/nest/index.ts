@@ -4,3 +4,4 @@ export type { NestFailure, NestFailureCode, NestResult } from './nestFailures.ts
 export { effortPerSecond, nestPieces, type NestOptions } from './nestPieces.ts'
 export { layoutByHand, putDown } from './putDown.ts'
 export type { Nested, NestPiece, NestPlacement, NestRequest, SpoiltStretch } from './request.ts'
+export { whatFits } from './whatFits.ts'

@@ -5,7 +5,7 @@ import { boundsOf, contains, nearestOnOutline, rotate, type Vec2 } from '../geom
 import { seededRandom } from '../numerics/index.ts'
 import { wholeFailure } from '../result/index.ts'
 import { radFromDeg } from '../units/index.ts'
-import { inTheWay, layoutByHand, type Nested, nestPieces, type NestRequest, putDown } from './index.ts'
+import { inTheWay, layoutByHand, type Nested, nestPieces, type NestRequest, putDown, whatFits } from './index.ts'
 import { fewerSidesOutward } from './outward.ts'
 import { sidesCross } from './overlap.ts'
 import { polesOf } from './poles.ts'
@@ -332,5 +332,44 @@ describe('a piece put down by hand', () => {
     const used = layoutByHand(request, [at(5, 5), at(5, 200), at(400, 5)])
     expect(used.usedLengthMm).toBe(505)
     expect(used.utilisation).toBeCloseTo((3 * 5000) / (505 * 300), 12)
+  })
+})
+
+describe('what goes on the film that is left', () => {
+  const plate = (id: string, long: number, wide: number, count: number) => ({
+    id,
+    count,
+    turns: [0],
+    outline: [
+      [0, 0],
+      [long, 0],
+      [long, wide],
+      [0, wide],
+    ] as const satisfies readonly Vec2[],
+  })
+  const request = (rollLengthMm: number): NestRequest => ({
+    rollWidthMm: 500,
+    rollLengthMm,
+    gapMm: 2,
+    pieces: [plate('small', 100, 100, 3), plate('large', 400, 480, 2)],
+  })
+
+  test('large ones first, small ones beside them, nothing that would not be laid out', () => {
+    expect(whatFits(request(1200))).toEqual({ small: 3, large: 2 })
+    expect(whatFits(request(520))).toEqual({ small: 3, large: 1 })
+    expect(whatFits(request(350))).toEqual({ small: 3, large: 0 })
+    expect(whatFits(request(50))).toEqual({ small: 0, large: 0 })
+  })
+
+  test('what it says goes, goes', () => {
+    for (const rollLengthMm of [200, 450, 830]) {
+      const asked = request(rollLengthMm)
+      const counts = whatFits(asked)
+      const pieces = asked.pieces.flatMap((piece) => {
+        const count = counts[piece.id] ?? 0
+        return count === 0 ? [] : [{ ...piece, count }]
+      })
+      expect(nestPieces({ ...asked, pieces }, { effort: 1e9 }).ok).toBe(true)
+    }
   })
 })

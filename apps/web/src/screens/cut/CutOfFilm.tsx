@@ -1,15 +1,14 @@
-import type { JobBundle, KitCheck, Stock } from '@truelay/contract'
-import { putDown } from '@truelay/core/nest'
+import type { JobBundle, JobId, KitCheck, Stock } from '@truelay/contract'
 import type { Practice } from '@truelay/core/practice'
-import { length, percent } from '@truelay/core/say'
 import { useMemo, useState } from 'react'
-import { type PutByHand, RollPicture } from '../../drawings/RollPicture.tsx'
-import { Button } from '../../ui/Button.tsx'
 import { Failed } from '../../ui/Failed.tsx'
-import { Notice } from '../../ui/Notice.tsx'
-import { Quantity } from '../../ui/Quantity.tsx'
 import { useWords } from '../../ui/words.ts'
-import { cutQuestion } from './cutQuestion.ts'
+import { type JobToCut, useJobsToCutQuery } from '../../remote/cutApi.ts'
+import { cutQuestion, together } from './cutQuestion.ts'
+import { CutWhatFits } from './CutWhatFits.tsx'
+import { FilmSoFar } from './FilmSoFar.tsx'
+import { LaidOut } from './LaidOut.tsx'
+import { OtherJobs } from './OtherJobs.tsx'
 import type { FilmToCut } from './toCut.ts'
 import { CutIt } from './CutIt.tsx'
 import { anotherRoll, type CutSource, sourcesOf, usualSource } from './cutSources.ts'
@@ -26,9 +25,24 @@ interface CutOfFilmProps {
   readonly stock: Stock
 }
 
+const noJobs: readonly JobToCut[] = []
+
 /** The pieces of one film on its roll: looked for, changed by hand, cut, counted in. */
-export function CutOfFilm({ bundle, check, practice, film, stock }: CutOfFilmProps) {
+export function CutOfFilm({ bundle, check, practice, film: ownFilm, stock }: CutOfFilmProps) {
   const t = useWords()
+  const [withJobs, setWithJobs] = useState<readonly JobId[]>([])
+  const [byVehicle, setByVehicle] = useState(false)
+  const { data: others = noJobs } = useJobsToCutQuery(withJobs, { skip: withJobs.length === 0 })
+  const film = useMemo(
+    () =>
+      together(
+        ownFilm,
+        others
+          .filter(({ bundle: other }) => withJobs.includes(other.job.id))
+          .map((other) => ({ bundle: other.bundle, arrived: other.check.arrived, practice })),
+      ),
+    [ownFilm, others, withJobs, practice],
+  )
   const [counts, setCounts] = useState<Readonly<Record<string, number>>>({})
   const [chosen, setChosen] = useState<CutSource | null>(null)
   const sources = useMemo(() => sourcesOf(film.film.id, stock), [film, stock])
@@ -36,11 +50,10 @@ export function CutOfFilm({ bundle, check, practice, film, stock }: CutOfFilmPro
     (chosen?.roll === null ? chosen : sources.find(({ key }) => key === chosen?.key)) ??
     usualSource(sources, film.pieces, practice.cutYield / 100) ??
     anotherRoll(practice.rollWidth, lotInKit(film, bundle.pieces))
-  const [inTheWay, setInTheWay] = useState<string | null>(null)
   const { widthMm, lengthMm, spoilt } = source
   const request = useMemo(
-    () => cutQuestion(film, counts, practice, { widthMm, lengthMm, spoilt }),
-    [film, counts, practice, widthMm, lengthMm, spoilt],
+    () => cutQuestion(film, counts, practice, { widthMm, lengthMm, spoilt }, byVehicle && withJobs.length > 0),
+    [film, counts, practice, widthMm, lengthMm, spoilt, byVehicle, withJobs],
   )
   const layout = useLayout(request.pieces.length === 0 ? null : request, practice.nestSeconds)
   const { nested, searching, failure } = layout
@@ -55,21 +68,15 @@ export function CutOfFilm({ bundle, check, practice, film, stock }: CutOfFilmPro
     const place = film.pieces.findIndex((piece) => piece.id === id)
     return { name: film.pieces[place]?.name ?? id, mark: String(place + 1) }
   }
-  const put = (index: number, at: PutByHand) => {
-    if (nested === null) return
-    const placements = putDown(request, nested.placements, index, at)
-    setInTheWay(
-      placements === null
-        ? t`${nameOf(nested.placements[index]?.id ?? '').name} does not fit there: it went back.`
-        : null,
-    )
-    if (placements !== null) layout.byHand(placements)
-  }
+  const otherJobs =
+    stock.films.find(({ filmId }) => filmId === film.film.id)?.jobs.filter(({ jobId }) => jobId !== bundle.job.id) ?? []
   return (
     <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[1fr_23.75rem]">
       <section aria-label={t`On the roll`} className="flex min-h-0 min-w-0 flex-col p-5">
         {failure !== null ? (
-          <Failed sentence={failure.sentence} fix={failure.fix} />
+          <Failed sentence={failure.sentence} fix={failure.fix}>
+            {lengthMm === null ? null : <CutWhatFits request={request} onCounts={setCounts} />}
+          </Failed>
         ) : nested === null ? (
           <p className="text-lead text-quiet" role="status">
             {searching
@@ -77,59 +84,15 @@ export function CutOfFilm({ bundle, check, practice, film, stock }: CutOfFilmPro
               : t`Nothing is left to cut of this film. Add a piece to cut one more.`}
           </p>
         ) : (
-          <>
-            <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
-              <p className="text-figure font-bold leading-none" data-testid="roll-used">
-                <Quantity of={length(nested.usedLengthMm, 0)} unitClass="text-head" />
-              </p>
-              <p className="text-lead leading-snug">
-                {t`of roll ${length(request.rollWidthMm, 0)} wide`}
-                <span className="block text-body text-quiet">{t`${percent(100 * nested.utilisation, 0)} of it becomes pieces`}</span>
-              </p>
-              <div className="ml-auto flex items-center gap-3">
-                {searching ? (
-                  <>
-                    <span role="status" className="text-body text-quiet">{t`Looking for a shorter layout`}</span>
-                    <Button onClick={layout.stop}>{t`This one will do`}</Button>
-                  </>
-                ) : (
-                  <Button onClick={layout.again}>{t`Look again`}</Button>
-                )}
-              </div>
-            </div>
-            {inTheWay === null ? null : (
-              <div className="mt-2">
-                <Notice look="caution" role="status">
-                  <span className="text-body">{inTheWay}</span>
-                </Notice>
-              </div>
-            )}
-            <div className="mt-3 flex min-h-[22rem] flex-1 items-start lg:min-h-0">
-              <RollPicture
-                request={request}
-                nested={nested}
-                nameOf={nameOf}
-                keeps={keeps}
-                onPut={searching ? undefined : put}
-              />
-            </div>
-            {worthKeeping === null ? null : (
-              <label className="flex min-h-11 items-center gap-3 text-body">
-                <input
-                  type="checkbox"
-                  checked={keep}
-                  onChange={(event) => setKeep(event.target.checked)}
-                  className="size-6 accent-petrol"
-                />
-                {t`Put by what is left: ${length(worthKeeping.lengthMm, 0)} by ${length(worthKeeping.widthMm, 0)}`}
-              </label>
-            )}
-            <p className="text-body text-quiet">
-              {searching
-                ? t`The roll begins at the left. Pieces can be moved by hand once a layout is taken.`
-                : t`Drag a piece to move it: it goes close up to its neighbours. Or choose one by Tab, move it with the arrows, turn it with R.`}
-            </p>
-          </>
+          <LaidOut
+            request={request}
+            nested={nested}
+            layout={layout}
+            nameOf={nameOf}
+            worthKeeping={worthKeeping}
+            keep={keep}
+            onKeep={setKeep}
+          />
         )}
       </section>
       <aside className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0">
@@ -140,6 +103,14 @@ export function CutOfFilm({ bundle, check, practice, film, stock }: CutOfFilmPro
             counts={counts}
             onCount={(id, n) => setCounts((before) => ({ ...before, [id]: n }))}
           />
+          <OtherJobs
+            jobs={otherJobs}
+            chosen={withJobs}
+            byVehicle={byVehicle}
+            onChoose={setWithJobs}
+            onByVehicle={setByVehicle}
+          />
+          <FilmSoFar jobId={bundle.job.id} money={bundle.shop.money} />
         </div>
         <CutIt
           bundle={bundle}

@@ -3,6 +3,7 @@ import { practiceWith } from '@truelay/core/practice'
 import { say } from '@truelay/core/say'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
+import { useBayQuery } from '../../remote/api.ts'
 import { useCutsQuery } from '../../remote/cutApi.ts'
 import { useStockQuery } from '../../remote/stockApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
@@ -39,9 +40,19 @@ interface CutOfJobProps {
 function CutOfJob({ bundle, check, cuts, stock }: CutOfJobProps) {
   const t = useWords()
   const practice = useMemo(() => practiceWith(bundle.shop.practice), [bundle.shop.practice])
+  const { data: bay } = useBayQuery()
+  /** Parts that a spoilt piece left waiting for another one off the roll. */
+  const awaited = useMemo(
+    () =>
+      bay?.jobs
+        .find(({ job }) => job.id === bundle.job.id)
+        ?.parts.filter(({ awaits }) => awaits === 'roll')
+        .map(({ partId }) => partId) ?? [],
+    [bay, bundle.job.id],
+  )
   const films = useMemo(
-    () => filmsToCut({ bundle, arrived: check.arrived, cuts, practice }),
-    [bundle, check.arrived, cuts, practice],
+    () => filmsToCut({ bundle, arrived: check.arrived, cuts, practice, awaited }),
+    [bundle, check.arrived, cuts, practice, awaited],
   )
   const [chosen, setChosen] = useState<string | null>(null)
   const film =

@@ -21,7 +21,7 @@ export function PiecesToCut({
     <section aria-label={t`Pieces to cut`} className="px-5 pt-4">
       <h2 className="label-strong text-body">{film.name}</h2>
       <ul className="mt-1">
-        {pieces.map(({ id, name, lacking, of, outline }, i) => {
+        {pieces.map(({ id, name, lacking, of, outline, forJob }, i) => {
           const count = counts[id] ?? lacking
           const isSheet = 'sheetOf' in of
           const { min, max } = boundsOf(outline)
@@ -30,6 +30,7 @@ export function PiecesToCut({
               <span className="text-lead font-bold">{i + 1}</span>
               <span className="min-w-0 text-body leading-tight">
                 <span className="font-bold">{name}</span>
+                {forJob === undefined ? null : <span className="block">{t`job ${forJob.number}`}</span>}
                 {isSheet ? (
                   <span className="block">{t`sheet ${length(max[0] - min[0], 0)} by ${length(max[1] - min[1], 0)}, off the roll`}</span>
                 ) : null}
@@ -38,7 +39,7 @@ export function PiecesToCut({
                 </span>
               </span>
               <CountStepper
-                of={name}
+                of={forJob === undefined ? name : t`${name}, job ${forJob.number}`}
                 count={count}
                 most={isSheet ? 1 : mostOfOne}
                 onCount={(n) => onCount(id, n)}

@@ -132,6 +132,48 @@ describe('what a job needs is cut', () => {
     await visit.sees(/needs 446 mm along the roll; its longest sound stretch has 130 mm/)
   })
 
+  test('what fits on the rest of a roll is cut from it, the others stay lacking for the next', async () => {
+    await shop.server.send('POST', '/api/stock/rolls/r3/lines', {
+      id: crypto.randomUUID(),
+      at: '2030-05-08T09:00:00.000Z',
+      personId: 'ines',
+      happened: { kind: 'measured', leftMm: 120 },
+    })
+    const visit = shop.visit('/jobs/0414/cut')
+    await visit.user.click(await screen.findByRole('radio', { name: /Ebony cast/ }))
+    await visit.presses('Cut what fits on it')
+    await screen.findByRole('button', { name: 'Look again' }, { timeout: 20_000 })
+    const counts = screen.getAllByTestId(/^cut-/).map(({ textContent }) => Number(textContent))
+    expect(counts).toContain(0)
+    expect(counts.some((n) => n > 0)).toBe(true)
+    const used = Number.parseInt(screen.getByTestId('roll-used').textContent ?? '', 10)
+    expect(used).toBeLessThanOrEqual(120)
+  })
+
+  test('together with another job: one cut, counted in both, and each tells what its film cost', async () => {
+    const lacking = async (job: string) =>
+      (await shop.server.get(`/api/jobs/${job}/kit-check`)).body.arrived.reduce(
+        (sum: number, { arrived }: { arrived: number }) => sum + arrived,
+        0,
+      )
+    const visit = shop.visit('/jobs/0413/cut')
+    await visit.user.click(await screen.findByRole('radio', { name: 'Hullskin 180 clear' }))
+    const alone = (await screen.findAllByTestId(/^cut-/)).length
+    await visit.user.click(await screen.findByRole('checkbox', { name: /^Job 0414/ }))
+    await expect.poll(() => screen.getAllByTestId(/^cut-/).length, { timeout: 10_000 }).toBeGreaterThan(alone)
+    await visit.user.click(screen.getByRole('radio', { name: 'Car by car' }))
+    await visit.user.click(screen.getByRole('radio', { name: 'Least film' }))
+    await screen.findByRole('button', { name: 'Look again' }, { timeout: 20_000 })
+    const before = [await lacking('0413'), await lacking('0414')]
+    await visit.presses('It is cut: count it in')
+    await expect.poll(() => lacking('0413')).toBeGreaterThan(before[0] ?? 0)
+    expect(await lacking('0414')).toBeGreaterThan(before[1] ?? 0)
+    const again = shop.visit('/jobs/0413/cut')
+    await again.sees(/Cut so far: .* m² of film, .* €/)
+    const other = shop.visit('/jobs/0414/cut')
+    await other.sees(/Cut so far: .* m² of film, .* €/)
+  })
+
   test('a part that is cut from the roll asks for its sheet, once', async () => {
     const { parts } = (await shop.server.get('/api/jobs/0414')).body
     const part = parts.find(({ filmId }: { filmId: string }) => filmId === 'weir-smoke-wet')

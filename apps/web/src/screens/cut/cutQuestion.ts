@@ -1,4 +1,4 @@
-import type { ArrivedPiece, CutDone, Film, JobBundle, Part, PartId, Piece, PieceId } from '@truelay/contract'
+import type { ArrivedPiece, CutDone, Film, JobBundle, Part, PartId, Piece } from '@truelay/contract'
 import type { NestRequest } from '@truelay/core/nest'
 import { drawnSheet, mayTurnOnRoll } from '@truelay/core/plan'
 import type { Practice } from '@truelay/core/practice'
@@ -10,10 +10,12 @@ interface Cuttable {
   readonly arrived: readonly ArrivedPiece[]
   readonly cuts: readonly CutDone[]
   readonly practice: Practice
+  /** Parts that are to be laid again, with another piece. */
+  readonly awaited?: readonly PartId[]
 }
 
 /** The pieces and sheets of a job's parts, film by film, less what has been counted or cut already. */
-export function filmsToCut({ bundle, arrived, cuts, practice }: Cuttable): FilmToCut[] {
+export function filmsToCut({ bundle, arrived, cuts, practice, awaited = [] }: Cuttable): FilmToCut[] {
   const { films, parts, pieces } = bundle
   return films.flatMap((film) => {
     const own = parts.filter(({ filmId }) => filmId === film.id)
@@ -21,7 +23,10 @@ export function filmsToCut({ bundle, arrived, cuts, practice }: Cuttable): FilmT
       (piece) => piece.filmId === film.id && parts.some((part) => part.pieceId === piece.id && !isOffRoll(part)),
     )
     const toCut = [
-      ...preCut.map((piece) => pieceToCut(piece, arrived)),
+      ...preCut.map((piece) => {
+        const again = own.filter((part) => part.pieceId === piece.id && awaited.includes(part.id)).length
+        return pieceToCut({ ...piece, count: piece.count + again }, arrived)
+      }),
       ...own.filter(isOffRoll).flatMap((part) => sheetToCut(part, film, bundle, cuts, practice)),
     ]
     return toCut.length === 0 ? [] : [{ film, pieces: toCut }]
@@ -70,6 +75,26 @@ function sheetToCut(
   ]
 }
 
+/** The pieces of other jobs beside those of one, where they are of the same film and lacking. Sheets are each job's own. */
+export function together(
+  film: FilmToCut,
+  others: readonly Pick<Cuttable, 'bundle' | 'arrived' | 'practice'>[],
+): FilmToCut {
+  const more = others.flatMap(({ bundle, arrived, practice }) =>
+    filmsToCut({ bundle, arrived, cuts: [], practice })
+      .filter((of) => of.film.id === film.film.id)
+      .flatMap(({ pieces }) => pieces.filter(({ lacking, of }) => lacking > 0 && 'pieceId' in of))
+      .map(
+        (piece): ToCut => ({
+          ...piece,
+          id: `${bundle.job.id} ${piece.id}`,
+          forJob: { id: bundle.job.id, number: bundle.job.number },
+        }),
+      ),
+  )
+  return more.length === 0 ? film : { ...film, pieces: [...film.pieces, ...more] }
+}
+
 /** Clear film lies in any quarter turn; tint and prints have a direction, and may only stand on their heads. */
 const turnsOf = (film: Film) => (mayTurnOnRoll(film) ? [0, 90, 180, 270] : [0, 180])
 
@@ -79,6 +104,8 @@ export function cutQuestion(
   counts: Readonly<Record<string, number>>,
   practice: Practice,
   { widthMm, lengthMm, spoilt }: Pick<CutSource, 'widthMm' | 'lengthMm' | 'spoilt'>,
+  /** Vehicle by vehicle along the roll: easier to sort, at the price of some film. */
+  byVehicle = false,
 ): NestRequest {
   return {
     rollWidthMm: widthMm,
@@ -86,9 +113,21 @@ export function cutQuestion(
     ...(spoilt.length === 0 ? {} : { spoilt }),
     gapMm: practice.cutGap,
     borderMm: practice.cutBorder,
-    pieces: pieces.flatMap(({ id, name, outline, cutOuts, lacking }) => {
+    pieces: pieces.flatMap(({ id, name, outline, cutOuts, lacking, forJob }) => {
       const count = counts[id] ?? lacking
-      return count === 0 ? [] : [{ id, name, count, outline, cutOuts, turns: turnsOf(film) }]
+      return count === 0
+        ? []
+        : [
+            {
+              id,
+              name,
+              count,
+              outline,
+              cutOuts,
+              turns: turnsOf(film),
+              ...(byVehicle ? { together: forJob?.id ?? 'own' } : {}),
+            },
+          ]
     }),
   }
 }

@@ -30,7 +30,7 @@ interface ToTell {
 export function draftOf({ id, who, film, source, request, nested, keeps }: ToTell): Omit<CutDraft, 'file'> {
   const chosen = request.pieces.flatMap(({ id: asked, count }) => {
     const known = film.pieces.find((piece) => piece.id === asked)
-    return known === undefined ? [] : [{ of: known.of, count }]
+    return known === undefined ? [] : [{ of: known.of, forJob: known.forJob, count }]
   })
   return {
     id,
@@ -39,7 +39,9 @@ export function draftOf({ id, who, film, source, request, nested, keeps }: ToTel
     personId: who,
     rollWidthMm: request.rollWidthMm,
     usedLengthMm: nested.usedLengthMm,
-    pieces: chosen.flatMap(({ of, count }) => ('pieceId' in of ? [{ pieceId: of.pieceId, count }] : [])),
+    pieces: chosen.flatMap(({ of, forJob, count }) =>
+      'pieceId' in of ? [{ pieceId: of.pieceId, count, ...(forJob === undefined ? {} : { jobId: forJob.id }) }] : [],
+    ),
     sheets: chosen.flatMap(({ of }) => ('sheetOf' in of ? [of.sheetOf] : [])),
     piecesMm2: nested.utilisation * nested.usedLengthMm * request.rollWidthMm,
     ...(source.roll === null
