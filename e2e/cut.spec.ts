@@ -95,7 +95,7 @@ test('from a drawing to a counted piece: brought in, cut on the plotter in its t
 
   // Three taps: to the roll, on the plotter, and it is counted.
   await page.getByRole('link', { name: 'Cut what this job needs' }).click()
-  await expect(page.getByText('In the plotter: 15000 mm of film, 1520 mm wide')).toBeVisible()
+  await expect(page.getByText('In the plotter: 8.2 m of film, 1520 mm wide')).toBeVisible()
   const pieces = page.getByRole('region', { name: 'Pieces to cut' })
   await expect(pieces.getByText('Wing, inner')).toBeVisible()
   await page.getByRole('button', { name: 'Cut on the plotter' }).click()
@@ -110,6 +110,13 @@ test('from a drawing to a counted piece: brought in, cut on the plotter in its t
   expect(Math.abs(long - 700)).toBeLessThan(0.6)
   expect(Math.abs(wide - 420)).toBeLessThan(0.6)
 
+  // Its film is gone from the roll of the shelf, with the job that it was for.
+  await page.goto(`${shop.url}/shelf/rolls/r1`)
+  await expect(page.getByText(/^0\.\d+ m cut off:/)).toBeVisible()
+  await expect(page.getByRole('link', { name: 'job 0412' }).first()).toBeVisible()
+  await expect(page.getByTestId('roll-left')).toHaveText(/^7\.\d+ m$/)
+  await page.goto(`${shop.url}/jobs/0412/kit`)
+
   await standIns.turn({ plotter: { rollWidthMm: 1520, filmLeftMm: 100, cutsPercent: 100, fault: 'none' } })
   await page.getByRole('link', { name: 'Cut what this job needs' }).click()
   await page.getByRole('radio', { name: 'Hullskin 180 clear' }).or(page.getByText('Hullskin 180 clear')).first().click()
@@ -123,3 +130,35 @@ test('from a drawing to a counted piece: brought in, cut on the plotter in its t
 
 const spans = (line: [number, number][]): number[] =>
   [0, 1].map((k) => Math.max(...line.map((p) => p[k] ?? 0)) - Math.min(...line.map((p) => p[k] ?? 0)))
+
+test('a plotter that cuts too short is trued by a square; the label of a roll comes out of the label printer', async ({
+  page,
+  shop,
+  standIns,
+}) => {
+  await standIns.turn({ plotter: { rollWidthMm: 1520, filmLeftMm: 8200, cutsPercent: 99.6, fault: 'none' } })
+  const square = async () => {
+    const [plot] = await (await fetch(`${standIns.url}/plotter/cuts`)).json()
+    return spans(plot.lines[0])
+  }
+  await page.goto(`${shop.url}/shop`)
+  await page.getByRole('link', { name: 'True the plotter' }).click()
+  await page.getByRole('button', { name: 'Cut it on the plotter' }).click()
+  await expect(page.getByText('The plotter has it.')).toBeVisible()
+  const [along = 0, across = 0] = await square()
+  expect(along).toBeCloseTo(199.2, 1)
+  await page.getByLabel('Along the roll').fill(along.toFixed(1))
+  await page.getByLabel('Across it').fill(across.toFixed(1))
+  await page.getByLabel('Across it').press('Enter')
+  await expect(page.getByTestId('off-along')).toHaveText('4 mm too short on a metre')
+  await page.getByRole('button', { name: 'Cut true from now on' }).click()
+  await expect(page.getByText('Every cut is drawn so that it comes out true.')).toBeVisible()
+  await page.getByRole('button', { name: 'Cut it on the plotter' }).click()
+  await expect.poll(async () => (await square())[0]).toBeCloseTo(200, 1)
+
+  await page.goto(`${shop.url}/shelf/rolls/r1`)
+  await page.getByRole('button', { name: 'Print its label' }).click()
+  await page.getByRole('button', { name: '1 label on the label printer' }).click()
+  await expect(page.getByText('The label printer has them.')).toBeVisible()
+  expect(await (await fetch(`${standIns.url}/labelPrinter/printed`)).json()).toMatchObject([{ labels: 1 }])
+})

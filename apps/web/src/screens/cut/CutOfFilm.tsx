@@ -98,17 +98,17 @@ export function CutOfFilm({ bundle, check, practice, film: ownFilm, stock }: Cut
       <aside className="flex min-h-0 flex-col border-t border-hair bg-paper lg:border-l lg:border-t-0">
         <div className="min-h-0 flex-1 overflow-y-auto">
           <RollChoice film={film} check={check} sources={sources} chosen={source} onChoose={setChosen} />
-          <PiecesToCut
-            film={film}
-            counts={counts}
-            onCount={(id, n) => setCounts((before) => ({ ...before, [id]: n }))}
-          />
           <OtherJobs
             jobs={otherJobs}
             chosen={withJobs}
             byVehicle={byVehicle}
             onChoose={setWithJobs}
             onByVehicle={setByVehicle}
+          />
+          <PiecesToCut
+            film={film}
+            counts={counts}
+            onCount={(id, n) => setCounts((before) => ({ ...before, [id]: n }))}
           />
           <FilmSoFar jobId={bundle.job.id} money={bundle.shop.money} />
         </div>

@@ -18,7 +18,7 @@ export function FilmSoFar({ jobId, money }: FilmSoFarProps) {
   const costs = lines.flatMap(({ cost }) => (cost === null ? [] : [cost]))
   const cost = costs.reduce((sum, one) => sum + one, 0)
   return (
-    <details className="border-t border-hair px-5 py-3">
+    <details className="mt-2 border-t border-hair px-5 py-3">
       <summary className="label cursor-pointer text-body text-petrol">
         {costs.length === 0
           ? t`Cut so far: ${area(filmMm2)} of film`

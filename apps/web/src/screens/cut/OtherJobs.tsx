@@ -17,7 +17,7 @@ export function OtherJobs({ jobs, chosen, byVehicle, onChoose, onByVehicle }: Ot
   const t = useWords()
   if (jobs.length === 0) return null
   return (
-    <section aria-label={t`Together with`} className="border-t border-hair px-5 py-3">
+    <section aria-label={t`Together with`} className="border-b border-hair px-5 py-3">
       <h2 className="label-strong text-body">{t`Together with`}</h2>
       <ul>
         {jobs.map(({ jobId, number, at }) => (

@@ -84,7 +84,7 @@ function Roll({ book }: { readonly book: RollBook }) {
       <div className="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-[1fr_26rem]">
         <RollLines book={book} people={bay?.people ?? []} money={bay?.shop.money} />
         <aside>
-          <RollNotes account={account} roll={roll} busy={isLoading} onNote={put} />
+          <RollNotes key={account.leftMm} account={account} roll={roll} busy={isLoading} onNote={put} />
           {shelf === undefined ? null : <RollFacts roll={roll} films={shelf.films} money={bay?.shop.money} />}
         </aside>
       </div>
