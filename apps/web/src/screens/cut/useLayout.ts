@@ -1,6 +1,7 @@
 import { layoutByHand, type Nested, type NestFailure, type NestPlacement, type NestRequest } from '@truelay/core/nest'
 import type { AnyFailure } from '@truelay/core/result'
 import { useCallback, useEffect, useRef, useState } from 'react'
+import { keepLayout, keptLayout } from './keptLayouts.ts'
 import { openNestWorkers } from '../../workers/openNestWorkers.ts'
 
 export interface LayoutState {
@@ -12,16 +13,22 @@ export interface LayoutState {
 
 const nothing: LayoutState = { searching: false, nested: null, failure: null }
 
-/** A layout for what is asked, looked for anew with every change of it; null asks for nothing. */
+/** A layout for what is asked: the one that was kept for it, else looked for anew with every change of it; null asks for nothing. */
 export function useLayout(request: NestRequest | null, seconds: number) {
   const [state, setState] = useState<LayoutState>(nothing)
   const [round, setRound] = useState(0)
   const stop = useRef(() => {})
   const asked = JSON.stringify([request, seconds, round])
   useEffect(() => {
-    const [wanted, patience] = JSON.parse(asked) as [NestRequest | null, number]
+    const [wanted, patience, round] = JSON.parse(asked) as [NestRequest | null, number, number]
     if (wanted === null) {
       setState(nothing)
+      return
+    }
+    const question = JSON.stringify(wanted)
+    const before = round === 0 ? keptLayout(question) : null
+    if (before !== null) {
+      setState({ searching: false, nested: before, failure: null })
       return
     }
     let current = true
@@ -32,6 +39,7 @@ export function useLayout(request: NestRequest | null, seconds: number) {
     stop.current = search.stop
     void search.answer.then((answer) => {
       if (!current) return
+      if (answer.ok) keepLayout(question, answer.value)
       setState(
         answer.ok
           ? { searching: false, nested: answer.value, failure: null }
@@ -51,7 +59,9 @@ export function useLayout(request: NestRequest | null, seconds: number) {
     byHand: useCallback(
       (placements: readonly NestPlacement[]) => {
         if (request === null) return
-        setState({ searching: false, nested: layoutByHand(request, placements), failure: null })
+        const nested = layoutByHand(request, placements)
+        keepLayout(JSON.stringify(request), nested)
+        setState({ searching: false, nested, failure: null })
       },
       [request],
     ),
