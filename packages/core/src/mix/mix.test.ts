@@ -84,6 +84,20 @@ describe('a batch from stock', () => {
   })
 })
 
+test('soap beside a stock that is as strong as the target has no room, and that is said', () => {
+  const batch = mixBatch({
+    target: { alcoholPercent: 70, soapMlPerL: 1 },
+    stock: { alcoholPercent: 70 },
+    batchMl: 1000,
+  })
+  expect(batch.ok ? 'fine' : english(batch.failure.sentence)).toBe(
+    'The soap takes room: with it this stock makes at most 69.93 %.',
+  )
+  expect(
+    mixBatch({ target: { alcoholPercent: 69.93, soapMlPerL: 1 }, stock: { alcoholPercent: 70 }, batchMl: 1000 }),
+  ).toMatchObject({ ok: true })
+})
+
 describe('repair of a wrong batch', () => {
   test('twice as strong as wanted in a bottle with room: water only', () => {
     const repair = repairBatch({
@@ -95,6 +109,26 @@ describe('repair of a wrong batch', () => {
     if (!repair.ok) throw new Error(english(repair.failure.sentence))
     expect(repair.value).toMatchObject({ pourOffMl: 0, finalMl: 800 })
     expect(ml(repair.value.add, 'water')).toBeCloseTo(400, 6)
+  })
+  test('too strong for the stock at hand: water is all it needs', () => {
+    const repair = repairBatch({
+      have: { volumeMl: 400, alcoholPercent: 90 },
+      target: { alcoholPercent: 80 },
+      stock: { alcoholPercent: 70 },
+      bottleMl: 1000,
+    })
+    if (!repair.ok) throw new Error(english(repair.failure.sentence))
+    expect(repair.value).toMatchObject({ pourOffMl: 0, finalMl: 450, add: [{ what: 'water' }] })
+    expect(repair.value.strength.alcoholPercent).toBeCloseTo(80, 9)
+  })
+  test('as strong as its stock already: nothing is needed', () => {
+    const repair = repairBatch({
+      have: { volumeMl: 400, alcoholPercent: 70 },
+      target: { alcoholPercent: 70 },
+      stock: { alcoholPercent: 70 },
+      bottleMl: 500,
+    })
+    expect(repair).toMatchObject({ ok: true, value: { finalMl: 400, add: [] } })
   })
   test('reaches the target, fits the bottle, and pours off no more than it must', () => {
     fc.assert(
@@ -142,6 +176,16 @@ describe('repair of a wrong batch', () => {
       'a target above the stock',
       { have: { volumeMl: 100 }, target: { alcoholPercent: 80 }, stock: { alcoholPercent: 70 }, bottleMl: 500 },
       'MIX_TARGET_ABOVE_STOCK',
+    ],
+    [
+      'a weak batch that shall be as strong as its stock',
+      {
+        have: { volumeMl: 400, alcoholPercent: 10 },
+        target: { alcoholPercent: 70 },
+        stock: { alcoholPercent: 70 },
+        bottleMl: 500,
+      },
+      'MIX_NEVER_REACHED',
     ],
   ])('%s is refused', (_, request, code) => {
     const repair = repairBatch(request)

@@ -28,7 +28,7 @@ const mostSoapMlPerL = 200
 /**
  * What to pour for a batch. By volume, volumes taken as adding up (mixing alcohol and water shrinks by up to about
  * 3 %, which the convention ignores); soap is counted per litre of the finished batch.
- * Can be refused: `MIX_OUT_OF_RANGE`, `MIX_NO_STOCK`, `MIX_TARGET_ABOVE_STOCK`.
+ * Can be refused: `MIX_OUT_OF_RANGE`, `MIX_NO_STOCK`, `MIX_TARGET_ABOVE_STOCK`, `MIX_NO_ROOM_FOR_SOAP`.
  */
 export function mixBatch({ target, stock, batchMl }: MixRequest, limits: MixLimits = mixDefaults): Result<Batch> {
   const alcoholPercent = target.alcoholPercent ?? 0
@@ -42,7 +42,9 @@ export function mixBatch({ target, stock, batchMl }: MixRequest, limits: MixLimi
   const soapMl = (batchMl * soapMlPerL) / 1000
   const waterMl = batchMl - alcoholStockMl - soapMl
   if (waterMl < -1e-9)
-    return refused(outOfRange('MIX_OUT_OF_RANGE', say`water left in the batch`, volume, [waterMl, 0, batchMl]))
+    return refused(
+      failure('MIX_NO_ROOM_FOR_SOAP', { mostPercent: (stock.alcoholPercent ?? 100) * (1 - soapMlPerL / 1000) }),
+    )
   return done({
     add: additions(Math.max(0, waterMl), alcoholStockMl, soapMl),
     strength: { alcoholPercent, soapMlPerL },

@@ -30,7 +30,7 @@ export interface Repair {
  * How to put a wrong batch right: the smallest pour-off that lets the result fit the bottle, then what to add.
  * For a kept volume v the final volume is k·v, where k is the largest of the dilutions that alcohol, soap and water
  * each ask for; so v is as much as fits.
- * Can be refused: `MIX_OUT_OF_RANGE`, `MIX_OVERFULL`, `MIX_NO_STOCK`, `MIX_TARGET_ABOVE_STOCK`, `MIX_BEYOND_REPAIR`.
+ * Can be refused: `MIX_OUT_OF_RANGE`, `MIX_OVERFULL`, `MIX_NO_STOCK`, `MIX_TARGET_ABOVE_STOCK`, `MIX_BEYOND_REPAIR`, `MIX_NEVER_REACHED`.
  */
 export function repairBatch(
   { have, target, stock, bottleMl }: RepairRequest,
@@ -45,8 +45,8 @@ export function repairBatch(
   if (range) return refused(range)
   if (have.volumeMl > bottleMl) return refused(failure('MIX_OVERFULL', { volumeMl: have.volumeMl, bottleMl }))
   const rises = (target.alcoholPercent ?? 0) > is.alcoholPercent
-  const stockProblem =
-    rises || stock.alcoholPercent !== undefined ? checkStock(target.alcoholPercent ?? 0, stock) : null
+  // A batch that is too strong needs water only, whatever stock is at hand.
+  const stockProblem = rises ? checkStock(target.alcoholPercent ?? 0, stock) : null
   if (stockProblem) return refused(stockProblem)
 
   const stockShare = (stock.alcoholPercent ?? 100) / 100
@@ -74,14 +74,19 @@ export function repairBatch(
   const alcoholStockMl =
     alcohol.wanted === null ? 0 : Math.max(0, (finalMl * alcohol.wanted - keptMl * alcohol.is) / stockShare)
   const soapMl = soap.wanted === null ? 0 : Math.max(0, finalMl * soap.wanted - keptMl * soap.is)
-  const waterMl = Math.max(0, finalMl - keptMl - alcoholStockMl - soapMl)
+  const waterMl = finalMl - keptMl - alcoholStockMl - soapMl
+  // What stock and soap ask for is more than there is to be: only a batch without any of the old one would reach it.
+  if (waterMl < -1e-9 * finalMl)
+    return refused(
+      failure('MIX_NEVER_REACHED', { stockPercent: 100 * stockShare, targetPercent: target.alcoholPercent ?? 0 }),
+    )
   const strength: Strength = {
     alcoholPercent: (100 * (keptMl * alcohol.is + alcoholStockMl * stockShare)) / finalMl,
     soapMlPerL: (1000 * (keptMl * soap.is + soapMl)) / finalMl,
   }
   return done({
     pourOffMl: have.volumeMl - keptMl,
-    add: additions(waterMl, alcoholStockMl, soapMl),
+    add: additions(Math.max(0, waterMl), alcoholStockMl, soapMl),
     finalMl,
     strength,
     warnings: mixWarnings(strength, limits),

@@ -185,6 +185,16 @@ const catalogue = {
     says: (f: { what: Sentence }) => say`This batch cannot be put right: it holds ${f.what}, and the target has none.`,
     fix: say`Pour it away and mix a fresh batch.`,
   },
+  MIX_NEVER_REACHED: {
+    says: (f: { stockPercent: number; targetPercent: number }) =>
+      say`However much of the ${percent(f.stockPercent, 2)} stock goes in, this batch stays below ${percent(f.targetPercent, 2)}.`,
+    fix: say`Pour it away and mix a fresh batch, or take a stronger stock.`,
+  },
+  MIX_NO_ROOM_FOR_SOAP: {
+    says: (f: { mostPercent: number }) =>
+      say`The soap takes room: with it this stock makes at most ${percent(f.mostPercent, 2)}.`,
+    fix: say`Take that strength, less soap, or a stronger stock.`,
+  },
   MIX_CANNOT_TOP_UP: {
     says: (f: { what: Sentence; wouldBe: Said; wanted: Said }) =>
       say`Topped up with water alone it would still hold ${f.wouldBe} of ${f.what}, more than the ${f.wanted} wanted.`,
