@@ -185,6 +185,29 @@ describe('correction from gaps', () => {
     expect(found.value.moveMm[0]).toBeCloseTo(0, 9)
     expect(found.value.moveMm[1]).toBeCloseTo(-1, 2)
   })
+  test('gaps close together tell no turn: the film is moved by what they say on the mean', () => {
+    const near = (x: number, measuredMm: number): GapCheck => ({ at: [x, 0], normal: [0, 1], measuredMm, wantedMm: 3 })
+    const found = correctionFromGaps([near(400, 2.2), near(402, 3)])
+    if (!found.ok) throw new Error(english(found.failure.sentence))
+    expect(found.value.turnDeg).toBe(0)
+    expect(found.value.sigma.turnDeg).toBe(Number.POSITIVE_INFINITY)
+    expect(found.value.moveMm[0]).toBeCloseTo(0, 9)
+    expect(found.value.moveMm[1]).toBeCloseTo(0.4, 9)
+    // Far apart the same readings do tell one.
+    const far = correctionFromGaps([near(0, 2.2), near(400, 3)])
+    expect(far.ok ? far.value.turnDeg : 0).toBeCloseTo(-0.115, 2)
+  })
+  test('edges that are next to parallel tell no move along them', () => {
+    const tilt = 0.5 * (Math.PI / 180)
+    const found = correctionFromGaps([
+      { at: [0, 0], normal: [0, 1], measuredMm: 2.5, wantedMm: 3 },
+      { at: [300, 0], normal: [0, 1], measuredMm: 2.5, wantedMm: 3 },
+      { at: [600, 0], normal: [Math.sin(tilt), Math.cos(tilt)], measuredMm: 2.9, wantedMm: 3 },
+    ])
+    if (!found.ok) throw new Error(english(found.failure.sentence))
+    expect(Math.hypot(...found.value.moveMm)).toBeLessThan(1)
+    expect(found.value.sigma.moveMm[0]).toBe(Number.POSITIVE_INFINITY)
+  })
   test('more readings make it surer', () => {
     const sigma = (count: number) => {
       const found = correctionFromGaps(gapsAfter(1, 0, 0).slice(0, count))

@@ -32,8 +32,15 @@ export interface Correction {
 const usualGapSigmaMm = 0.25
 
 /**
+ * Worse known than this is not known: gaps that lie close together tell no turn, gaps along one edge no move along it. A piece that was laid
+ * to its marks lies nearer than this already.
+ */
+const knownTo = { moveMm: 10, turnDeg: 1 } as const
+
+/**
  * The move and turn of the film that bring the measured gaps nearest to the wanted ones (weighted least squares; the
- * turn taken as small). What no gap determines is left alone and has an infinite sigma.
+ * turn taken as small). What no gap determines, or none to 10 mm and 1°, is left alone and has an infinite
+ * sigma.
  * Can be refused: `CHECKS_TOO_FEW`, `CHECK_NORMAL_ZERO`.
  */
 export function correctionFromGaps(checks: readonly GapCheck[]): Result<Correction> {
@@ -48,14 +55,21 @@ export function correctionFromGaps(checks: readonly GapCheck[]): Result<Correcti
   )
   const arms = films.map((film) => perpendicular(subtract(film, about)))
   const leverMm = Math.sqrt(arms.reduce((sum, arm) => sum + dot2(arm, arm), 0) / arms.length) || 1
-  const rows = units.map((n, i) => [n[0], n[1], dot2(n, arms[i] ?? n) / leverMm] as const)
-  const { value, sigma } = estimate(
-    checks.map((c, i) => ({
-      row: rows[i] ?? [0, 0, 0],
-      wanted: c.wantedMm - c.measuredMm,
-      sigma: c.sigmaMm ?? usualGapSigmaMm,
-    })),
-  )
+  const withTurn = units.map((n, i) => [n[0], n[1], dot2(n, arms[i] ?? n) / leverMm] as const)
+  const fit = (rows: readonly (readonly [number, number, number])[]) =>
+    estimate(
+      checks.map((c, i) => ({
+        row: rows[i] ?? [0, 0, 0],
+        wanted: c.wantedMm - c.measuredMm,
+        sigma: c.sigmaMm ?? usualGapSigmaMm,
+      })),
+      knownTo.moveMm,
+    )
+  const turned = fit(withTurn)
+  const tellsTurn = !(degFromRad(turned.sigma[2] / leverMm) > knownTo.turnDeg)
+  const rows = tellsTurn ? withTurn : withTurn.map(([x, y]) => [x, y, 0] as const)
+  const { value, sigma: known } = tellsTurn ? turned : fit(rows)
+  const sigma = tellsTurn ? known : ([known[0], known[1], Number.POSITIVE_INFINITY] as const)
   const residualMm = checks.map((c, i) => {
     const row = rows[i] ?? [0, 0, 0]
     return c.measuredMm + row[0] * value[0] + row[1] * value[1] + row[2] * value[2] - c.wantedMm

@@ -17,9 +17,9 @@ const rankTolerance = 1e-12
 
 /**
  * Weighted least squares for three unknowns of like size, by the eigenvectors of the normal matrix: a direction that
- * no wish determines keeps its unknowns at the least change, and shows as an infinite sigma.
+ * no wish determines, or only to more than the worst sigma, keeps its unknowns at the least change, and shows as an infinite sigma.
  */
-export function estimate(wishes: readonly Wish[]): Estimate {
+export function estimate(wishes: readonly Wish[], worstSigma: number = Number.POSITIVE_INFINITY): Estimate {
   const normal = new Float64Array(9)
   const right = new Float64Array(3)
   for (const { row, wanted, sigma } of wishes) {
@@ -35,7 +35,7 @@ export function estimate(wishes: readonly Wish[]): Estimate {
   const value: [number, number, number] = [0, 0, 0]
   const variance: [number, number, number] = [0, 0, 0]
   eigen.realEigenvalues.forEach((strength, k) => {
-    const known = strength > rankTolerance * most
+    const known = strength > rankTolerance * most && strength * worstSigma * worstSigma > 1
     let along = 0
     for (let i = 0; i < 3; i++) along += directions.get(i, k) * right[i]!
     for (let i = 0; i < 3; i++) {
