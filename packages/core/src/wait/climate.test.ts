@@ -159,6 +159,20 @@ describe('release', () => {
     expect(warm.kind).toBe('after a night indoors')
     expect(cool.at.getTime()).toBeGreaterThan(warm.at.getTime())
   })
+  test('where the forecast ends early nothing is promised of the hours after it', () => {
+    const watchHours = practice.releaseWatch / 60
+    const cold = { roomC: 12, humidityPercent: 85 }
+    const reach = (to: number) =>
+      must(releaseAt({ finishedAt, room: cold, forecast: forecast(() => 11).slice(0, to) }, practice))
+    const whole = reach(60)
+    expect(whole.kind).not.toBe('after a night indoors')
+    const waitHours = (whole.at.getTime() - finishedAt.getTime()) / 3_600_000
+    // It ends before the film has been watched for as long as it is young.
+    const short = reach(Math.ceil(waitHours + watchHours) - 1)
+    expect(short.kind).toBe('after a night indoors')
+    expect(short.at.getTime()).toBeGreaterThan(whole.at.getTime())
+    expect(short.because).toSay('The forecast does not reach as far as the film is young')
+  })
   test('no forecast is said, not guessed', () => {
     const none = releaseAt({ finishedAt, room, forecast: [] }, practice)
     expect(none.ok ? 'fine' : none.failure.code).toBe('WAIT_NO_FORECAST')

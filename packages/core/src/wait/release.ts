@@ -63,7 +63,9 @@ export function releaseAt({ finishedAt, room, forecast }: ReleaseQuestion, pract
     const at = new Date(finishedAt.getTime() + (quarter * hourMs) / 4)
     const bondFraction = bondAt(at)
     const coldestC = coldestFrom(at)
-    if (bondFraction >= grabBond && Number.isFinite(coldestC) && coldestC >= practice.releaseOutside)
+    // What nobody has forecast is not promised.
+    const foreseen = last.at.getTime() >= at.getTime() + watchHours * hourMs - hourMs / 2
+    if (bondFraction >= grabBond && foreseen && coldestC >= practice.releaseOutside)
       return done({
         at,
         kind: at.getTime() - finishedAt.getTime() < 12 * hourMs ? 'same day' : 'later',
@@ -78,7 +80,10 @@ export function releaseAt({ finishedAt, room, forecast }: ReleaseQuestion, pract
         kind: 'after a night indoors',
         bondFraction,
         coldestC: coldest,
-        because: say`Outside goes down to ${temperature(coldest)}, below ${temperature(practice.releaseOutside)}: it stays indoors until the adhesive holds.`,
+        because:
+          coldest < practice.releaseOutside
+            ? say`Outside goes down to ${temperature(coldest)}, below ${temperature(practice.releaseOutside)}: it stays indoors until the adhesive holds.`
+            : say`The forecast does not reach as far as the film is young: it stays indoors until the adhesive holds.`,
       })
     }
   }
