@@ -9,6 +9,7 @@ test('what a job needs is laid out on the roll, changed by hand, saved for the p
   await page.getByRole('link', { name: 'Cut what this job needs' }).click()
   await expect(page.getByText('Looking for a shorter layout')).toBeVisible()
   await page.getByRole('button', { name: 'This one will do' }).click()
+  await expect(page.getByRole('button', { name: 'Look again' })).toBeVisible()
   const used = page.getByTestId('roll-used')
   const before = Number.parseInt((await used.textContent()) ?? '', 10)
   expect(before).toBeGreaterThan(1000)

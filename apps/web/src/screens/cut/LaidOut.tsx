@@ -72,18 +72,21 @@ export function LaidOut({ request, nested, layout, nameOf, worthKeeping, keep, o
           onPut={searching ? undefined : put}
         />
       </div>
-      {worthKeeping === null ? null : (
-        <label className="flex min-h-11 items-center gap-3 text-body">
-          <input
-            type="checkbox"
-            checked={keep}
-            onChange={(event) => onKeep(event.target.checked)}
-            className="size-6 accent-petrol"
-          />
-          {t`Put by what is left: ${length(worthKeeping.lengthMm, 0)} by ${length(worthKeeping.widthMm, 0)}`}
-        </label>
-      )}
-      <p className="text-body text-quiet">
+      {/* Its place is kept while a layout is looked for: the picture stays where it is. */}
+      <div className="min-h-11">
+        {worthKeeping === null ? null : (
+          <label className="flex min-h-11 items-center gap-3 text-body">
+            <input
+              type="checkbox"
+              checked={keep}
+              onChange={(event) => onKeep(event.target.checked)}
+              className="size-6 accent-petrol"
+            />
+            {t`Put by what is left: ${length(worthKeeping.lengthMm, 0)} by ${length(worthKeeping.widthMm, 0)}`}
+          </label>
+        )}
+      </div>
+      <p className="min-h-[3.25rem] text-body text-quiet">
         {searching
           ? t`The roll begins at the left. Pieces can be moved by hand once a layout is taken.`
           : t`Drag a piece to move it: it goes close up to its neighbours. Or choose one by Tab, move it with the arrows, turn it with R.`}

@@ -1,5 +1,5 @@
 import type { FilmInStock, JobId } from '@truelay/contract'
-import { day } from '@truelay/core/say'
+import { counted, day } from '@truelay/core/say'
 import { Choice } from '../../ui/Choice.tsx'
 import { useWords } from '../../ui/words.ts'
 
@@ -17,8 +17,12 @@ export function OtherJobs({ jobs, chosen, byVehicle, onChoose, onByVehicle }: Ot
   const t = useWords()
   if (jobs.length === 0) return null
   return (
-    <section aria-label={t`Together with`} className="border-b border-hair px-5 py-3">
-      <h2 className="label-strong text-body">{t`Together with`}</h2>
+    <details className="border-b border-hair px-5 py-2">
+      <summary className="label cursor-pointer py-1 text-body text-petrol">
+        {chosen.length === 0
+          ? t`Together with other jobs`
+          : t`Together with ${counted(chosen.length, '# other job', '# other jobs')}`}
+      </summary>
       <ul>
         {jobs.map(({ jobId, number, at }) => (
           <li key={jobId}>
@@ -47,6 +51,6 @@ export function OtherJobs({ jobs, chosen, byVehicle, onChoose, onByVehicle }: Ot
           onChange={(way) => onByVehicle(way === 'vehicle')}
         />
       )}
-    </section>
+    </details>
   )
 }

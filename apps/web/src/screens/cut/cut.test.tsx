@@ -166,6 +166,7 @@ describe('what a job needs is cut', () => {
     const visit = shop.visit('/jobs/0413/cut')
     await visit.user.click(await screen.findByRole('radio', { name: 'Hullskin 180 clear' }))
     const alone = (await screen.findAllByTestId(/^cut-/)).length
+    await visit.user.click(screen.getByText('Together with other jobs'))
     await visit.user.click(await screen.findByRole('checkbox', { name: /^Job 0414/ }))
     await expect.poll(() => screen.getAllByTestId(/^cut-/).length, { timeout: 10_000 }).toBeGreaterThan(alone)
     await visit.user.click(screen.getByRole('radio', { name: 'Car by car' }))

@@ -83,7 +83,7 @@ function TruePlotter({ shop }: { readonly shop: Shop }) {
       <div className="max-w-[66.25rem] px-6 py-5">
         <Link to="/shop" className="label text-body text-petrol underline">{t`Shop`}</Link>
         <Title>{t`True the plotter`}</Title>
-        <p className="mt-1 max-w-3xl text-body text-quiet">{t`A piece that is cut 0.4 % too short is 6 mm too short on a bonnet. Cut a square, measure it, and every cut comes out true.`}</p>
+        <p className="mt-1 max-w-3xl text-body text-quiet">{t`A piece that is cut 0.4 % too short is ${length(6, 0)} too short on a bonnet. Cut a square, measure it, and every cut comes out true.`}</p>
         <div className="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-2">
           <section aria-labelledby="true-cut">
             <Heading id="true-cut">{t`1. Cut a square`}</Heading>

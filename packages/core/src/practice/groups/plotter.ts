@@ -1,4 +1,4 @@
-import { say } from '../../say/index.ts'
+import { length, say } from '../../say/index.ts'
 import { figures } from '../practiceFigure.ts'
 
 export const plotter = figures(say`Cutting on the plotter`, {
@@ -80,7 +80,7 @@ export const plotter = figures(say`Cutting on the plotter`, {
     value: 29,
     min: 15,
     max: 110,
-    reason: say`Its square code is as large as this; a camera wants 15 mm and more.`,
+    reason: say`Its square code is as large as this; a camera wants ${length(15, 0)} and more.`,
   },
   cutYield: {
     label: say`Of the film on a roll becomes pieces`,
