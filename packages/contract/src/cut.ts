@@ -62,21 +62,3 @@ export type CutDone = z.infer<typeof cutDone>
 /** What the store keeps: with the file while it has not been sent. */
 export const keptCut = cutDone.extend({ file: z.string().nullable() })
 export type KeptCut = z.infer<typeof keptCut>
-
-/** The film that went into a job, piece by piece: its share of each cut by its own area. */
-export const filmOfJob = z.array(
-  z.strictObject({
-    /** Of a piece or a part. */
-    id: z.string(),
-    name: z.string(),
-    count: z.number().int(),
-    filmId,
-    lot: z.string(),
-    at: moment,
-    /** With its share of what was thrown away. */
-    filmMm2: z.number(),
-    /** In the shop's money; null where the roll has no price, or no book. */
-    cost: z.number().nullable(),
-  }),
-)
-export type FilmOfJob = z.infer<typeof filmOfJob>

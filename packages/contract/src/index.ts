@@ -38,8 +38,6 @@ export {
   type CutFrom,
   cutDone,
   cutDraft,
-  type FilmOfJob,
-  filmOfJob,
   type KeptCut,
   keptCut,
 } from './cut.ts'
@@ -128,19 +126,23 @@ export {
   rollId,
 } from './ids.ts'
 export {
-  type CountedRoll,
-  type FilmInStock,
   type NewRoll,
   newRoll,
   type Roll,
-  type RollBook,
-  rollBook,
   rollDoc,
   rollEntry,
   rollLabelOf,
   type RollLine,
   type RollNote,
   rollNote,
+} from './roll.ts'
+export {
+  type CountedRoll,
+  type FilmInStock,
+  type FilmOfJob,
+  filmOfJob,
+  type RollBook,
+  rollBook,
   type Stock,
   stock,
 } from './stock.ts'
