@@ -151,6 +151,7 @@ export {
   bay,
   type FitProgress,
   fitProgress,
+  isOffRoll,
   type Job,
   type JobBundle,
   job,

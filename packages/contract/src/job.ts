@@ -38,6 +38,10 @@ export const part = z.strictObject({
 })
 export type Part = z.infer<typeof part>
 
+/** Whether its film is a sheet off the roll: chosen so, or as no pattern is at hand. */
+export const isOffRoll = ({ pieceId, choices }: Pick<Part, 'pieceId' | 'choices'>): boolean =>
+  pieceId === null || choices.cut === 'from the roll'
+
 export const job = z.strictObject({
   id: jobId,
   number: z.string().min(1).max(20),

@@ -15,7 +15,7 @@ import { readEachStored, readStored, toStored } from '../database/stored.ts'
 import { readJob } from '../jobs/queries.ts'
 import { readKitCheck, saveArrived } from '../kitCheck/queries.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
-import { addRollLine, readRoll } from '../stock/queries.ts'
+import { addRollLine, countedRoll, readRoll, readRollLines } from '../stock/queries.ts'
 import { cuts } from './table.ts'
 
 const withoutFile = ({ file: _, ...cut }: KeptCut): CutDone => cut
@@ -60,8 +60,15 @@ export const addCut = (
   })
 
 /** Film that is cut is of the roll that it is said to come from. */
-async function ofThatRoll(database: Database, { filmId, lot }: CutDraft, { rollId }: CutFrom) {
+async function ofThatRoll(database: Database, { filmId, lot }: CutDraft, { rollId, offcutId }: CutFrom) {
   const roll = await readRoll(database, rollId)
+  const { offcuts } = countedRoll(roll, await readRollLines(database, rollId)).account
+  if (offcutId !== null && !offcuts.some((offcut) => offcut.offcutId === offcutId))
+    throw new Refused({
+      code: 'OFFCUT_GONE',
+      sentence: say`That offcut of roll ${name(roll.id)} is not there any more.`,
+      fix: say`Choose another one, or the roll; nothing was changed.`,
+    })
   if (roll.filmId !== filmId || roll.lot !== lot)
     throw new Refused({
       code: 'OTHER_ROLL',
@@ -70,8 +77,11 @@ async function ofThatRoll(database: Database, { filmId, lot }: CutDraft, { rollI
     })
 }
 
-const isSame = ({ pieces, filmId, lot }: KeptCut, draft: CutDraft) =>
-  isDeepStrictEqual([pieces, filmId, lot], [draft.pieces, draft.filmId, draft.lot])
+const isSame = ({ pieces, sheets, filmId, lot, from }: KeptCut, draft: CutDraft) =>
+  isDeepStrictEqual(
+    [pieces, sheets, filmId, lot, from],
+    [draft.pieces, draft.sheets, draft.filmId, draft.lot, draft.from],
+  )
 
 const save = (database: Database, cut: KeptCut): Promise<KeptCut> =>
   database.write(async (db) => {

@@ -1,4 +1,13 @@
-import type { Film, FilmId, Form, Job, Kit, Part, Piece } from '@truelay/contract'
+import {
+  type Film,
+  type FilmId,
+  type Form,
+  isOffRoll,
+  type Job,
+  type Kit,
+  type Part,
+  type Piece,
+} from '@truelay/contract'
 import { signedArea } from '@truelay/core/geometry'
 import { drawnSheet, mayTurnOnRoll } from '@truelay/core/plan'
 import { type Practice, practiceWith } from '@truelay/core/practice'
@@ -55,8 +64,6 @@ export async function readFilmWishes(database: Database): Promise<JobsFilmWish[]
     return [...sheetWishes(job, offRoll, shelf), ...pieceWishes(job, lacking, shelf)]
   })
 }
-
-const isOffRoll = ({ pieceId, choices }: Part) => pieceId === null || choices.cut === 'from the roll'
 
 /** A sheet takes its length of the roll for itself. */
 const sheetWishes = (job: Job, parts: readonly Part[], { films, forms, practice }: Shelf): JobsFilmWish[] =>

@@ -63,7 +63,8 @@ export const saveArrived = (
       ...draft,
       pieceId,
       at: now.toISOString(),
-      ...(lots.length < 2 ? {} : { lots }),
+      // Taken back to one lot, it is that one.
+      ...(lots.length === 1 ? { lot: lots[0]?.lot ?? draft.lot } : lots.length > 1 ? { lots } : {}),
     }
     const document = toStored('arrivedPiece', arrived)
     await db
@@ -80,6 +81,6 @@ function lotsAfter(before: ArrivedPiece | null, { arrived, lot }: ArrivedDraft):
   const more = arrived - (before?.arrived ?? 0)
   if (before === null || before.arrived === 0 || more === 0) return before?.lot === lot ? (before.lots ?? []) : []
   const lots = before.lots ?? [{ lot: before.lot, count: before.arrived }]
-  if (more > 0 && !lots.some((of) => of.lot === lot)) return [...lots, { lot, count: more }]
+  if (!lots.some((of) => of.lot === lot)) return more > 0 ? [...lots, { lot, count: more }] : []
   return lots.map((of) => (of.lot === lot ? { lot, count: of.count + more } : of)).filter((of) => of.count > 0)
 }

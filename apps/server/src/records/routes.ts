@@ -1,4 +1,4 @@
-import { jobId, type KitCheck, lotsOf, type Part, type PartId, partId, replayFit } from '@truelay/contract'
+import { isOffRoll, jobId, type KitCheck, lotsOf, type Part, type PartId, partId, replayFit } from '@truelay/contract'
 import { name, say } from '@truelay/core/say'
 import { wordsIn } from '@truelay/words'
 import { Router } from 'express'
@@ -52,7 +52,7 @@ export function recordRoutes(database: Database, photos: PhotoStore): Router {
 /** The lots of what may have been laid: of its sheet off the roll, else of its pieces in the box. Null where nobody noted one. */
 async function lotOf(database: Database, part: Part, { arrived }: KitCheck): Promise<string | null> {
   const sheet = (await readSheetLots(database, [part.jobId])).get(part.id)
-  if (sheet !== undefined && (part.pieceId === null || part.choices.cut === 'from the roll')) return sheet
+  if (sheet !== undefined && isOffRoll(part)) return sheet
   const counted = arrived.find((a) => a.pieceId === part.pieceId)
   return counted === undefined ? null : lotsOf(counted).join(' / ')
 }

@@ -155,6 +155,10 @@ describe('film is taken from its roll by every cut', () => {
     const { account } = await readBook('r1')
     expect(account.leftMm).toBe(left)
     expect(account.offcuts.some((offcut) => offcut.offcutId === offcutId)).toBe(false)
+    // Somebody at another tablet has it chosen still.
+    const again = await send(cut({ from: { rollId: 'r1', offcutId, keeps: null } }))
+    expect([again.status, again.body.code]).toEqual([422, 'OFFCUT_GONE'])
+    expect((await readBook('r1')).account).toEqual(account)
   })
 
   test('of another film or lot than the roll is refused, and nothing is counted', async () => {
@@ -180,7 +184,9 @@ describe('film is taken from its roll by every cut', () => {
     expect((await shop.get('/api/parts/0412-bonnet/record')).body.lot).toBe('H180-2611-04 / H180-2612-07')
     const put = (arrived: number, lot: string) =>
       shop.send('PUT', '/api/jobs/0412/kit-check/pipit-bonnet-piece', { arrived, lot, personId: 'ines' })
-    expect((await put(1, 'H180-2612-07')).body.lots).toBeUndefined()
+    // One of the later lot is taken back: the other one is left.
+    const { lot, lots } = (await put(1, 'H180-2612-07')).body
+    expect([lot, lots]).toEqual(['H180-2611-04', undefined])
     expect((await put(1, 'H180-2612-07')).body).toMatchObject({ arrived: 1, lot: 'H180-2612-07' })
   })
 

@@ -78,7 +78,8 @@ export function RollPicture({ request, nested, nameOf, keeps = null, onPut }: Ro
       <rect
         x={0}
         y={-rollWidthMm}
-        width={lengthMm}
+        // What is left of the roll, where that is less than the picture.
+        width={Math.min(lengthMm, request.rollLengthMm ?? lengthMm)}
         height={rollWidthMm}
         fill="var(--paper)"
         stroke="var(--hair)"

@@ -13,13 +13,7 @@ import {
 } from '@truelay/contract'
 import { z } from 'zod'
 import { api } from './api.ts'
-
-/** The reading of one kind of device, checked against that kind's own schema. */
-const readingOf = <K extends DeviceKind>(kind: K) => ({
-  query: () => `devices/${kind}/reading`,
-  responseSchema: deviceKinds[kind].reading as unknown as z.ZodType<DeviceReading<K>, DeviceReading<K>>,
-  providesTags: ['Room' as const],
-})
+import { deviceReading } from './deviceReading.ts'
 
 /** The air, the shop's devices, and what was learned about waits. */
 export const airApi = api.injectEndpoints({
@@ -30,8 +24,8 @@ export const airApi = api.injectEndpoints({
       responseSchema: roomNow,
       invalidatesTags: ['Room'],
     }),
-    forecast: build.query<DeviceReading<'forecast'>, void>(readingOf('forecast')),
-    infrared: build.query<DeviceReading<'infrared'>, void>(readingOf('infrared')),
+    forecast: build.query<DeviceReading<'forecast'>, void>(deviceReading('forecast', 'Room')),
+    infrared: build.query<DeviceReading<'infrared'>, void>(deviceReading('infrared', 'Room')),
     deviceReading: build.query<DeviceReading, DeviceKind>({
       query: (kind) => `devices/${kind}/reading`,
       responseSchema: z.union(deviceNames.map((kind) => deviceKinds[kind].reading)),

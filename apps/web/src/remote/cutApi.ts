@@ -9,11 +9,11 @@ import {
   type CutDraft,
   cutDone,
   type DeviceReading,
-  deviceKinds,
   type JobId,
 } from '@truelay/contract'
 import { z } from 'zod'
 import { api } from './api.ts'
+import { deviceReading } from './deviceReading.ts'
 
 /** A job with what was counted of its kits. */
 export interface JobToCut {
@@ -24,14 +24,7 @@ export interface JobToCut {
 /** The plotter, and what it is sent. */
 export const cutApi = api.injectEndpoints({
   endpoints: (build) => ({
-    plotter: build.query<DeviceReading<'plotter'>, void>({
-      query: () => 'devices/plotter/reading',
-      responseSchema: deviceKinds.plotter.reading as unknown as z.ZodType<
-        DeviceReading<'plotter'>,
-        DeviceReading<'plotter'>
-      >,
-      providesTags: ['Plotter'],
-    }),
+    plotter: build.query<DeviceReading<'plotter'>, void>(deviceReading('plotter', 'Plotter')),
     cuts: build.query<CutDone[], JobId>({
       query: (jobId) => `jobs/${encodeURIComponent(jobId)}/cuts`,
       responseSchema: z.array(cutDone),

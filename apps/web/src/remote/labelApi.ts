@@ -1,18 +1,11 @@
-import { type DeviceReading, deviceKinds, type LabelsToPrint, type SentToDevice, sentToDevice } from '@truelay/contract'
-import type { z } from 'zod'
+import { type DeviceReading, type LabelsToPrint, type SentToDevice, sentToDevice } from '@truelay/contract'
 import { api } from './api.ts'
+import { deviceReading } from './deviceReading.ts'
 
 /** The label printer, and the square that trues the plotter. */
 export const labelApi = api.injectEndpoints({
   endpoints: (build) => ({
-    labelPrinter: build.query<DeviceReading<'labelPrinter'>, void>({
-      query: () => 'devices/labelPrinter/reading',
-      responseSchema: deviceKinds.labelPrinter.reading as unknown as z.ZodType<
-        DeviceReading<'labelPrinter'>,
-        DeviceReading<'labelPrinter'>
-      >,
-      providesTags: ['LabelPrinter'],
-    }),
+    labelPrinter: build.query<DeviceReading<'labelPrinter'>, void>(deviceReading('labelPrinter', 'LabelPrinter')),
     printLabels: build.mutation<SentToDevice, LabelsToPrint>({
       query: (body) => ({ url: 'labels', method: 'POST', body }),
       responseSchema: sentToDevice,

@@ -197,4 +197,13 @@ describe('what a job needs is cut', () => {
     await again.user.click(await screen.findByRole('radio', { name: /Weir smoke/ }))
     await again.sees('Nothing is left to cut of this film. Add a piece to cut one more.')
   })
+
+  test('where no part has a pattern the kit still leads to the roll, sheet by sheet', async () => {
+    for (const id of ['0412-bonnet', '0412-headlamp-left'])
+      expect((await shop.server.send('PUT', `/api/parts/${id}/piece`, { pieceId: null })).status).toBe(200)
+    const visit = shop.visit('/jobs/0412/kit')
+    await visit.sees(/Bonnet: no pattern at hand/)
+    await visit.presses('Cut what this job needs')
+    await visit.sees(/Bonnetsheet \d+ mm by \d+ mm, off the roll/)
+  })
 })

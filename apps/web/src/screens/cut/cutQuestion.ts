@@ -1,4 +1,13 @@
-import type { ArrivedPiece, CutDone, Film, JobBundle, Part, PartId, Piece } from '@truelay/contract'
+import {
+  type ArrivedPiece,
+  type CutDone,
+  type Film,
+  isOffRoll,
+  type JobBundle,
+  type Part,
+  type PartId,
+  type Piece,
+} from '@truelay/contract'
 import type { NestRequest } from '@truelay/core/nest'
 import { drawnSheet, mayTurnOnRoll } from '@truelay/core/plan'
 import type { Practice } from '@truelay/core/practice'
@@ -32,8 +41,6 @@ export function filmsToCut({ bundle, arrived, cuts, practice, awaited = [] }: Cu
     return toCut.length === 0 ? [] : [{ film, pieces: toCut }]
   })
 }
-
-const isOffRoll = ({ pieceId, choices }: Part) => pieceId === null || choices.cut === 'from the roll'
 
 function pieceToCut({ id, name, count, pattern }: Piece, arrived: readonly ArrivedPiece[]): ToCut {
   const there = arrived.find(({ pieceId }) => pieceId === id)?.arrived ?? 0

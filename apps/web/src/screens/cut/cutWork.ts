@@ -1,4 +1,4 @@
-import type { CutDraft, Job, OffcutId, PersonId } from '@truelay/contract'
+import { type CutDraft, type Job, offcutId, type PersonId } from '@truelay/contract'
 import type { Nested, NestRequest } from '@truelay/core/nest'
 import type { FreeRectangle } from '@truelay/core/stock'
 import type { Cut } from '@truelay/formats/cutFile'
@@ -53,7 +53,7 @@ export function draftOf({ id, who, film, source, request, nested, keeps }: ToTel
               keeps === null
                 ? null
                 : {
-                    offcutId: crypto.randomUUID() as unknown as OffcutId,
+                    offcutId: offcutId.parse(crypto.randomUUID()),
                     widthMm: keeps.widthMm,
                     lengthMm: keeps.lengthMm,
                   },

@@ -175,7 +175,7 @@ export function KitScreen() {
             </ul>
           </section>
         </div>
-        {pieces.some((piece) => wanted(piece) !== undefined) ? (
+        {pieces.some((piece) => wanted(piece) !== undefined) || withoutPiece.some(({ formId }) => formId !== null) ? (
           <div className="border-t border-hair px-4 pt-4">
             <Link to={`/jobs/${job.id}/cut`} className={`${buttonClass()} w-full`}>{t`Cut what this job needs`}</Link>
           </div>

@@ -1,7 +1,7 @@
 import { useWords } from '../../ui/words.ts'
 import { type ArrivedPiece, lotsOf, type Piece } from '@truelay/contract'
 import { fingerWords, type PartKnown } from '@truelay/core/memory'
-import { counted, say, type Sentence } from '@truelay/core/say'
+import { count, counted, list, name, say, type Sentence } from '@truelay/core/say'
 import { sideWords, standingOf } from '@truelay/core/stock'
 import { Link } from 'react-router'
 import { PieceShape } from '../../drawings/PieceShape.tsx'
@@ -74,7 +74,7 @@ export function PieceRow({ piece, inJob, arrived, known, onCount }: PieceRowProp
         </p>
         {arrived?.lots === undefined ? null : (
           <p className="border-l-5 border-amber pl-2 text-body leading-snug">
-            {t`Of two lots: ${arrived.lots.map(({ lot, count }) => t`${count} of ${lot}`).join(', ')}. They can differ in colour and gloss: lay neighbours from one.`}
+            {t`Of several lots: ${list(arrived.lots.map(({ lot, count: n }) => say`${count(n)} of ${name(lot)}`))}. They can differ in colour and gloss: lay neighbours from one.`}
           </p>
         )}
         {known === undefined

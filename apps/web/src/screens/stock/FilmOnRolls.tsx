@@ -1,5 +1,5 @@
 import type { CountedRoll, FilmInStock } from '@truelay/contract'
-import { filmLength, length } from '@truelay/core/say'
+import { filmLength, length, list, say } from '@truelay/core/say'
 import { Link } from 'react-router'
 import { RollStrip } from '../../drawings/RollStrip.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
@@ -58,7 +58,7 @@ export function FilmOnRolls({ film, name, rolls }: FilmOnRollsProps) {
                 />
                 {account.offcuts.length === 0 ? null : (
                   <span className="mt-1 block text-body text-quiet">
-                    {t`Put by: ${account.offcuts.map((o) => t`${length(o.lengthMm, 0)} by ${length(o.widthMm, 0)}`).join(', ')}`}
+                    {t`Put by: ${list(account.offcuts.map((o) => say`${length(o.lengthMm, 0)} by ${length(o.widthMm, 0)}`))}`}
                   </span>
                 )}
               </Link>

@@ -1,4 +1,4 @@
-import type { CountedRoll, Roll, RollNote } from '@truelay/contract'
+import { type CountedRoll, offcutId, type Roll, type RollNote } from '@truelay/contract'
 import { length } from '@truelay/core/say'
 import { useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
@@ -60,7 +60,7 @@ export function RollNotes({ roll, account, busy, onNote }: RollNotesProps) {
           onClick={() =>
             onNote({
               kind: 'offcut kept',
-              offcutId: crypto.randomUUID() as never,
+              offcutId: offcutId.parse(crypto.randomUUID()),
               cutId: null,
               ...offcut,
             })
@@ -69,12 +69,12 @@ export function RollNotes({ roll, account, busy, onNote }: RollNotesProps) {
       </Note>
       {account.offcuts.length === 0 ? null : (
         <ul>
-          {account.offcuts.map(({ offcutId, lengthMm, widthMm }) => (
-            <li key={offcutId} className="flex items-center justify-between gap-3 border-t border-hair py-2 text-body">
+          {account.offcuts.map(({ offcutId: id, lengthMm, widthMm }) => (
+            <li key={id} className="flex items-center justify-between gap-3 border-t border-hair py-2 text-body">
               {t`Put by: ${length(lengthMm, 0)} by ${length(widthMm, 0)}`}
               <Button
                 disabled={busy}
-                onClick={() => onNote({ kind: 'offcut gone', offcutId })}
+                onClick={() => onNote({ kind: 'offcut gone', offcutId: id })}
               >{t`Thrown away`}</Button>
             </li>
           ))}
