@@ -440,7 +440,7 @@ const ruleTable: readonly RuleRow[] = [
         phase: 'prepare',
         headline: 'Cut 1620 mm by 1270 mm from the roll',
         detail:
-          '1620 mm off a roll 1520 mm wide, 125 mm over on each side. Cut it under Kit, and its lot is on the job; roll it up with the liner outside.',
+          '1620 mm off a roll 1520 mm wide, 125 mm over on each side. Count it in under Kit, so that its lot is on the job; roll it up with the liner outside.',
         tools: ['tape measure', 'knife'],
         liquids: [],
         cautions: ['blade'],

@@ -156,7 +156,7 @@ function sheetWords({ cut: { sheet } }: PlanContext): Sentence {
 function sheetDetail(c: PlanContext): Sentence {
   const { sheet } = c.cut
   if (sheet === null) return rollTooNarrow({ rollWidthMm: c.practice.rollWidth })
-  return say`${cutTo(sheet.ofRollMm)} off a roll ${length(sheet.rollWidthMm, 0)} wide, ${length(sheet.allowanceMm)} over on each side. Cut it under Kit, and its lot is on the job; roll it up with the liner outside.`
+  return say`${cutTo(sheet.ofRollMm)} off a roll ${length(sheet.rollWidthMm, 0)} wide, ${length(sheet.allowanceMm)} over on each side. Count it in under Kit, so that its lot is on the job; roll it up with the liner outside.`
 }
 
 const overWords = ({ cut: { sheet } }: PlanContext): Sentence =>
