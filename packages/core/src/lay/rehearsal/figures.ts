@@ -3,6 +3,7 @@ import { wallRunMm } from '../../form/index.ts'
 import { fingersAfterShrinking } from '../handling/heatedPull.ts'
 import { edgeAt, edgeFinder, fingerForecast } from '../fingerForecast.ts'
 import type { HollowFigure, LayOrder, Rehearsal, RehearsalFigures } from './orderTypes.ts'
+import { byDegrees, percentileByArea } from './shares.ts'
 import { middleOfTriangle, type PreparedStage } from './stage.ts'
 
 /** What each trouble counts when orders are ranked. */
@@ -61,28 +62,28 @@ export function figuresOf(stage: PreparedStage, order: LayOrder, made: Made): Re
   let area = 0
   let glue = 0
   let over = 0
-  const warps: number[] = []
-  const byStretch: { t: number; s: number }[] = []
+  let warm = 0
+  const { take, coldStretch, glueLineStretch } = handling
+  const most = 1 / (1 - take)
   for (let t = 0; t < film.triangles; t++) {
     const a = film.area[t]!
-    const [most, least] = [made.stretch[2 * t]!, made.stretch[2 * t + 1]!]
+    const [larger, smaller] = [made.stretch[2 * t]!, made.stretch[2 * t + 1]!]
     area += a
-    if (most - 1 > handling.glueLineStretch) glue += a
-    if (least < 1 - handling.take - 1e-3) over += a
-    warps.push(most / least - 1)
-    byStretch.push({ t, s: most - 1 })
+    glue += a * byDegrees(larger - 1, 0.9 * glueLineStretch, 1.1 * glueLineStretch)
+    over += a * byDegrees(1 / smaller, most, most + Math.max(take, 1e-3))
+    warm += a * byDegrees(larger - 1, coldStretch, 1.5 * coldStretch)
   }
-  byStretch.sort((p, q) => p.s - q.s)
-  const top = byStretch[Math.min(byStretch.length - 1, Math.floor(0.995 * byStretch.length))]!
-  const at = middleOfTriangle(surface, film, top.t)
-  warps.sort((p, q) => p - q)
+  const all = Array.from({ length: film.triangles }, (_, t) => t)
+  const top = percentileByArea(film.area, all, (t) => made.stretch[2 * t]! - 1, 0.995)
+  const at = middleOfTriangle(surface, film, top.triangle)
+  const warp = percentileByArea(film.area, all, (t) => made.stretch[2 * t]! / made.stretch[2 * t + 1]! - 1, 0.99)
   const hollows = hollowFigures(stage, made)
   const farEnd = farEndOf(stage, order, shifts)
   const worstFingersMmPer100 = Math.max(0, ...edges.map((e) => e.fingersMmPer100))
   const figures = {
     edges,
     worstFingersMmPer100,
-    largestStretch: Math.max(0, top.s),
+    largestStretch: Math.max(0, top.value),
     largestStretchAt: at,
     largestStretchEdge: edgeAt(surface, at),
     glueLineShare: glue / area,
@@ -92,16 +93,12 @@ export function figuresOf(stage: PreparedStage, order: LayOrder, made: Made): Re
     anchors: made.steps.filter((s) => s.kind === 'anchor').length,
     lifts: made.steps.filter((s) => s.lifted).length,
     warmPulls: made.steps.filter((s) => s.pull?.heat === 'warm').length,
-    liftedShare: sharesOf(made, (s) => s.lifted),
-    warmShare: sharesOf(made, (s) => s.pull?.heat === 'warm'),
-    patternWarp: warps[Math.floor(0.99 * (warps.length - 1))]!,
+    liftedShare: made.steps.reduce((sum, s, i) => sum + s.lift * (s.laidShare - (made.steps[i - 1]?.laidShare ?? 0)), 0),
+    warmShare: warm / area,
+    patternWarp: warp.value,
   }
   return { ...figures, trouble: troubleOf(figures, stage.patterned ?? false) }
 }
-
-/** Share of the part that certain steps laid. */
-const sharesOf = ({ steps }: Made, which: (step: Made['steps'][number]) => boolean) =>
-  steps.reduce((sum, s, i) => sum + (which(s) ? s.laidShare - (steps[i - 1]?.laidShare ?? 0) : 0), 0)
 
 /** One number for a rehearsal: less is better, 0 lies down by itself. */
 export function troubleOf(
@@ -124,7 +121,7 @@ export function troubleOf(
   )
 }
 
-/** 95th percentile of the stretch in the triangles that lie nearer to an edge than a fifth of the part, by edge. */
+/** 95th percentile by area of the stretch of what lies nearer to an edge than a fifth of the part, by edge. */
 function stretchByEdge(stage: PreparedStage, stretch: Float64Array): Map<string, number> {
   const { surface, film } = stage
   const reach = Math.sqrt(surface.figures.areaMm2) / 5
@@ -133,13 +130,13 @@ function stretchByEdge(stage: PreparedStage, stretch: Float64Array): Map<string,
     const near = stage.nearestEdge[t]!
     if (near.distanceMm > reach) continue
     const list = byEdge.get(near.edge) ?? []
-    list.push(stretch[2 * t]! - 1)
+    list.push(t)
     byEdge.set(near.edge, list)
   }
   return new Map(
     [...byEdge].map(([edge, list]) => [
       edge,
-      Math.max(0, list.sort((a, b) => a - b)[Math.floor(0.95 * (list.length - 1))]!),
+      Math.max(0, percentileByArea(film.area, list, (t) => stretch[2 * t]! - 1, 0.95).value),
     ]),
   )
 }
@@ -221,13 +218,14 @@ function hollowFigures({ form, surface, film, handling }: PreparedStage, made: M
       if (depth > 0.6 * wallMm) floor.push(made.stepOfVertex[v]!)
       else if (depth < 0 && depth > -Math.max(15, wallMm)) rim.push(made.stepOfVertex[v]!)
     }
-    const stretches: number[] = []
+    const within: number[] = []
     for (let t = 0; t < film.triangles; t++) {
-      const middle = [0, 1, 2].map((c) => spot(film.corner[3 * t + c]!))
-      if (middle.some((p) => inside(p) > 0)) stretches.push(made.stretch[2 * t]! - 1)
+      if ([0, 1, 2].some((c) => inside(spot(film.corner[3 * t + c]!)) > 0)) within.push(t)
     }
-    stretches.sort((a, b) => a - b)
-    const stretch = Math.max(0, stretches[Math.floor(0.95 * (stretches.length - 1))] ?? 0)
+    const stretch =
+      within.length === 0
+        ? 0
+        : Math.max(0, percentileByArea(film.area, within, (t) => made.stretch[2 * t]! - 1, 0.95).value)
     const floorBegins = Math.min(...floor)
     const before = rim.filter((step) => step < floorBegins).length / Math.max(1, rim.length)
     const floorFirst = before < spannedShare

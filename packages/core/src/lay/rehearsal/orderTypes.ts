@@ -81,7 +81,9 @@ export interface RehearsalStep {
   /** Film left over along the front, mm per 100 mm of front; negative = the film is short there. */
   readonly frontExcessMmPer100: number
   readonly pull: StepPull | null
-  /** Film that touched was lifted again, because it left fingers. */
+  /** How much of the stroke was lifted again and pulled, because it left fingers where it touched first: 0 to 1. */
+  readonly lift: number
+  /** Most of it was. */
   readonly lifted: boolean
 }
 
@@ -116,9 +118,9 @@ export interface RehearsalFigures {
   readonly largestStretch: number
   readonly largestStretchAt: Vec2
   readonly largestStretchEdge: string
-  /** Share of the area stretched beyond the film's glue-line threshold. */
+  /** Share of the area stretched beyond the film's glue-line threshold; within a tenth of it by degrees. */
   readonly glueLineShare: number
-  /** Share of the area that is left with more film than it takes up. */
+  /** Share of the area that is left with more film than it takes up; what has twice as much counts in full. */
   readonly wrinkledShare: number
   readonly hollows: readonly HollowFigure[]
   /** Edge farthest from where the front began, and how far the film's edge moved there. */
@@ -127,8 +129,9 @@ export interface RehearsalFigures {
   readonly anchors: number
   readonly lifts: number
   readonly warmPulls: number
-  /** Share of the part that was lifted and laid again, and that was pulled warm. */
+  /** Share of the part that was lifted and laid again. */
   readonly liftedShare: number
+  /** Share of the area that is stretched further than cold film goes; what is half as far again counts in full. */
   readonly warmShare: number
   /** 99th percentile of larger over smaller stretch, less 1: how far a pattern warps. */
   readonly patternWarp: number

@@ -1,10 +1,12 @@
 import {
   boundsOf,
   centroid,
+  contains,
   distance,
+  nearestOnOutline,
   outlineGauge,
+  triangleLocator,
   type Vec2,
-  vertexCount,
   vertexNormals,
 } from '../../geometry/index.ts'
 import type { FormDoc, PartSurface } from '../../form/index.ts'
@@ -15,8 +17,6 @@ export interface NamedSpot {
   readonly label: Sentence
   readonly at: Vec2
 }
-
-const spotOf = (surface: PartSurface, v: number): Vec2 => [surface.plan[2 * v] ?? 0, surface.plan[2 * v + 1] ?? 0]
 
 /** A place with where on the part it lies: "flattest place, towards the nose". */
 export function whereOnForm(place: Sentence, form: FormDoc, surface: PartSurface, [x, y]: Vec2): Sentence {
@@ -75,19 +75,15 @@ export function edgeLine(surface: PartSurface, edge: string): Vec2[] {
   return line
 }
 
-/** The spot of the part nearest to the middle of its area. */
+/** The middle of the part's area, or where that is no film the spot of the part nearest to it. */
 export function centreOf(form: FormDoc, surface: PartSurface): NamedSpot {
   const middle = centroid(surface.outline.polygon)
-  let best: Vec2 = middle
-  let least = Number.POSITIVE_INFINITY
-  for (let v = 0; v < vertexCount(surface.mesh); v++) {
-    const d = distance(spotOf(surface, v), middle)
-    if (d < least) {
-      least = d
-      best = spotOf(surface, v)
-    }
-  }
-  return { at: best, label: least > 20 ? whereOnForm(say`centre`, form, surface, best) : say`centre` }
+  const onPart = contains(surface.outline.polygon, middle) && !surface.holes.some((h) => contains(h.polygon, middle))
+  if (onPart) return { at: middle, label: say`centre` }
+  const rims = [surface.outline, ...surface.holes].map(({ polygon }) => nearestOnOutline(polygon, middle))
+  const { point, distanceMm } = rims.sort((a, b) => a.distanceMm - b.distanceMm)[0]!
+  const label = distanceMm > 20 ? whereOnForm(say`centre`, form, surface, point) : say`centre`
+  return { at: point, label }
 }
 
 /** One end of the part along its longer side: the one with a reference mark, else the left or the lower one. */
@@ -116,70 +112,107 @@ export function endOf(
   }
 }
 
+/**
+ * How much nearer to the middle a place has to be to be taken though its surroundings turn more: radians over the length
+ * of the part. Of places that are alike the one is taken from which the ways are shortest.
+ */
+const turnPerPart = 0.02
+
 /** The place whose surroundings turn least: where normals within a sixth of the part agree best. */
 export function flattestOf(form: FormDoc, surface: PartSurface): NamedSpot {
-  const normals = vertexNormals(surface.mesh)
-  const count = vertexCount(surface.mesh)
-  const reach = Math.sqrt(surface.figures.areaMm2) / 6
-  const stride = Math.max(1, Math.floor(count / 1200))
+  const spots = spotsOver(surface)
+  const size = Math.sqrt(surface.figures.areaMm2)
+  const reach = size / 6
   const rim = outlineGauge(surface.outline.polygon)
-  const fromLeft = Array.from({ length: Math.ceil(count / stride) }, (_, i) => i * stride)
-    .map((v) => ({
-      v,
-      at: spotOf(surface, v),
-      normal: [0, 1, 2].map((k) => normals[3 * v + k] ?? 0) as [number, number, number],
-    }))
-    .sort((a, b) => a.at[0] - b.at[0])
-  let best: (typeof fromLeft)[number] | null = null
+  const middle = centroid(surface.outline.polygon)
+  let best: Vec2 | null = null
   let least = Number.POSITIVE_INFINITY
-  let first = 0
-  for (const place of fromLeft) {
-    const { at, normal } = place
-    while (at[0] - fromLeft[first]!.at[0] > reach) first++
+  for (const { at, normal } of spots) {
     if (rim.nearest(at, 0).distanceMm < reach * 0.6) continue
-    const sum = [0, 0, 0]
+    let agree = 0
     let near = 0
-    for (let n = first; n < fromLeft.length; n++) {
-      const other = fromLeft[n]!
-      const dx = other.at[0] - at[0]
-      const dy = other.at[1] - at[1]
-      if (dx > reach) break
-      if (dx * dx + dy * dy > reach * reach) continue
-      for (let k = 0; k < 3; k++) sum[k]! += other.normal[k]!
+    for (const other of spots) {
+      if (distance(other.at, at) > reach) continue
+      agree += normal[0] * other.normal[0] + normal[1] * other.normal[1] + normal[2] * other.normal[2]
       near++
     }
-    const turn = near - (normal[0] * sum[0]! + normal[1] * sum[1]! + normal[2] * sum[2]!)
-    if (near > 3 && turn / near < least) {
-      least = turn / near
-      best = place
+    const turnRad = Math.sqrt(Math.max(0, 2 * (1 - agree / near)))
+    const worth = turnRad + (turnPerPart * distance(at, middle)) / size
+    if (near > 3 && worth < least) {
+      least = worth
+      best = at
     }
   }
   if (best === null) return centreOf(form, surface)
-  return { at: best.at, label: whereOnForm(say`flattest place`, form, surface, best.at) }
+  return { at: best, label: whereOnForm(say`flattest place`, form, surface, best) }
 }
 
-/** How much each vertex stands out of its surroundings (positive) or lies in a hollow, mm over a reach. */
-export function standingOut(surface: PartSurface): Float64Array {
-  const { plan, mesh } = surface
-  const count = vertexCount(mesh)
-  const reach = Math.sqrt(surface.figures.areaMm2) / 8
-  const normals = vertexNormals(mesh)
-  const stride = Math.max(1, Math.floor(count / 800))
-  const out = new Float64Array(count)
-  for (let v = 0; v < count; v++) {
+/** The spot that stands out most of its surroundings (sign 1) or lies deepest in them (sign -1). */
+function extremeOf(surface: PartSurface, sign: 1 | -1): Vec2 {
+  const spots = spotsOver(surface)
+  const size = Math.sqrt(surface.figures.areaMm2)
+  const reach = size / 6
+  const rim = outlineGauge(surface.outline.polygon)
+  const middle = centroid(surface.outline.polygon)
+  let best: Vec2 | null = null
+  let most = Number.NEGATIVE_INFINITY
+  for (const { at, normal, position } of spots) {
+    // Near the rim half of what surrounds a place is missing.
+    if (rim.nearest(at, 0).distanceMm < reach * 0.6) continue
     let sum = 0
     let near = 0
-    for (let w = 0; w < count; w += stride) {
-      const dx = (plan[2 * w] ?? 0) - (plan[2 * v] ?? 0)
-      const dy = (plan[2 * w + 1] ?? 0) - (plan[2 * v + 1] ?? 0)
-      if (dx * dx + dy * dy > reach * reach) continue
-      for (let k = 0; k < 3; k++)
-        sum += (normals[3 * v + k] ?? 0) * (mesh.position[3 * v + k]! - mesh.position[3 * w + k]!)
+    for (const other of spots) {
+      if (distance(other.at, at) > reach) continue
+      for (let k = 0; k < 3; k++) sum += normal[k]! * (position[k]! - other.position[k]!)
       near++
     }
-    out[v] = near === 0 ? 0 : sum / near
+    // What turns by an angle over a reach stands out by about a quarter of their product.
+    const outMm = (sign * sum) / near - (5 * turnPerPart * reach * distance(at, middle)) / (4 * size)
+    if (outMm > most) {
+      most = outMm
+      best = at
+    }
   }
-  return out
+  return best ?? middle
+}
+
+/** A spot of the part, on the drawing and in space, mm, with the direction in which its surface faces. */
+interface SpotOnPart {
+  readonly at: Vec2
+  readonly position: readonly [number, number, number]
+  readonly normal: readonly [number, number, number]
+}
+
+/** Fine enough that a place is found to a few centimetres on a bonnet; all pairs are looked at. */
+const spotsOnPart = 900
+
+/** Spots in rows over the whole part, at places that do not depend on its mesh. */
+function spotsOver({ mesh, plan, outline, holes }: PartSurface): SpotOnPart[] {
+  const { min, max } = boundsOf(outline.polygon)
+  const [wide, high] = [max[0] - min[0], max[1] - min[1]]
+  const stepMm = Math.sqrt((wide * high) / spotsOnPart)
+  const [columns, rows] = [Math.max(3, Math.round(wide / stepMm)), Math.max(3, Math.round(high / stepMm))]
+  const locate = triangleLocator(plan, mesh.triangle)
+  const normals = vertexNormals(mesh)
+  const spots: SpotOnPart[] = []
+  for (let row = 0; row < rows; row++) {
+    for (let column = 0; column < columns; column++) {
+      const at: Vec2 = [min[0] + ((column + 0.5) * wide) / columns, min[1] + ((row + 0.5) * high) / rows]
+      if (!contains(outline.polygon, at) || holes.some((hole) => contains(hole.polygon, at))) continue
+      const { triangle, weight } = locate.nearest(at)
+      const between = (of: Float64Array): [number, number, number] => {
+        const sum: [number, number, number] = [0, 0, 0]
+        for (let c = 0; c < 3; c++)
+          for (let k = 0; k < 3; k++) sum[k]! += weight[c]! * of[3 * mesh.triangle[3 * triangle + c]! + k]!
+        return sum
+      }
+      const normal = between(normals)
+      const length = Math.hypot(...normal) || 1
+      const facing: [number, number, number] = [normal[0] / length, normal[1] / length, normal[2] / length]
+      spots.push({ at, position: between(mesh.position), normal: facing })
+    }
+  }
+  return spots
 }
 
 /** The bottoms of recesses and channels; on a form without any, the place that lies deepest in its surroundings. */
@@ -207,20 +240,4 @@ export function highestOf(form: FormDoc, surface: PartSurface): NamedSpot[] {
   if (raised.length > 0) return raised
   const at = extremeOf(surface, 1)
   return [{ at, label: whereOnForm(say`highest place`, form, surface, at) }]
-}
-
-function extremeOf(surface: PartSurface, sign: 1 | -1): Vec2 {
-  const out = standingOut(surface)
-  const rim = new Set(surface.loops.flatMap((loop) => [...loop]))
-  let best = 0
-  let most = Number.NEGATIVE_INFINITY
-  for (let v = 0; v < out.length; v++) {
-    if (rim.has(v)) continue
-    const value = sign * out[v]!
-    if (value > most) {
-      most = value
-      best = v
-    }
-  }
-  return spotOf(surface, best)
 }

@@ -5,7 +5,8 @@ import { type FilmMesh, matrixOf } from '../internal/filmMesh.ts'
 import { type Box, filmPatch } from '../internal/filmPatch.ts'
 import { triangleShape } from '../internal/triangleShape.ts'
 import { figuresOf } from './figures.ts'
-import { frontTimes, shortestWays, verticesNear } from './frontTimes.ts'
+import { beginningAt, frontTimes } from './frontTimes.ts'
+import { marchedWays } from './marchedWays.ts'
 import type { PreparedStage } from './stage.ts'
 import type { LayOrder, Rehearsal, RehearsalStep, StepPull } from './orderTypes.ts'
 import { name, say, type Sentence } from '../../say/index.ts'
@@ -66,7 +67,7 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
     label: Sentence,
     laid: readonly number[],
     pull: StepPull | null,
-    lifted: boolean,
+    lift: number,
     front: RehearsalStep['front'],
   ) => {
     const number = steps.length + 1
@@ -82,21 +83,22 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
       frontExcessMmPer100: excessAlongFront(stage, uv, stepOf),
       mostStretch: Math.max(steps[steps.length - 1]?.mostStretch ?? 1, mostOf(film, uv, fresh)),
       pull,
-      lifted,
+      lift,
+      lifted: lift > 0.5,
     })
   }
 
   const radius = Math.min(use.anchorRadiusMm, Math.sqrt(surface.figures.areaMm2) / 8)
   for (const anchor of order.anchors) {
-    const seed = verticesNear(surface, [anchor.at])
-    const away = shortestWays(film, seed, (_, __, lengthMm) => lengthMm)
+    const away = marchedWays(film, beginningAt(film, surface, [anchor.at]))
+    const nearest = away.reduce((best, mm) => Math.min(best, mm), Number.POSITIVE_INFINITY)
     const fixed: number[] = []
-    for (let v = 0; v < vertices; v++) if (stepOf[v] === 0 && away[v]! <= radius) fixed.push(v)
+    for (let v = 0; v < vertices; v++) if (stepOf[v] === 0 && away[v]! <= Math.max(radius, nearest)) fixed.push(v)
     if (fixed.length === 0) continue
     for (const v of fixed) {
       for (const k of [v, vertices + v]) uv[k] = reference[k]! + anchor.pullShare * (worked[k]! - reference[k]!)
     }
-    record('anchor', anchor.label, fixed, null, false, [])
+    record('anchor', anchor.label, fixed, null, 0, [])
   }
 
   const time = frontTimes(film, surface, order)
@@ -114,18 +116,21 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
     const own = ownTriangles(film, patch.triangles, band, stepOf)
     patch.settle(uv)
     let pull: StepPull | null = null
-    let lifted = false
-    if (!use.unpulled && wrinkled(film, uv, own, handling.take) > use.liftShare) {
-      lifted = true
-      const most = 1 / (1 - handling.take)
-      const boxes: [StepPull['heat'], Box, number][] = [
-        ['cold', { least: 1 / (1 + handling.coldStretch), most }, coldSteps],
-        ['warm', { least: 1 / (1 + handling.warmStretch), most }, warmSteps],
-      ]
-      for (const [heat, box, steps] of boxes) {
-        patch.pull(uv, box, steps)
-        pull = pullOf(stage, uv, own, heat)
-        if (wrinkled(film, uv, own, handling.take) <= use.liftShare) break
+    let lifted = 0
+    if (!use.unpulled) {
+      const leftOver = () => tooMuch(film, uv, own, handling.take)
+      lifted = Math.min(1, leftOver() / (2 * use.liftShare))
+      if (lifted > 0) {
+        const floating = uv.slice()
+        const most = 1 / (1 - handling.take)
+        patch.pull(uv, { least: 1 / (1 + handling.coldStretch), most }, coldSteps)
+        const warmed = Math.min(1, leftOver() / (8 * use.liftShare))
+        if (warmed > 0) {
+          const stretch = handling.coldStretch + warmed * Math.max(0, handling.warmStretch - handling.coldStretch)
+          patch.pull(uv, { least: 1 / (1 + stretch), most }, warmSteps)
+        }
+        if (lifted < 1) for (const v of free) for (const k of [v, vertices + v]) uv[k] = floating[k]! + lifted * (uv[k]! - floating[k]!)
+        pull = pullOf(stage, uv, own, handling.coldStretch)
       }
     }
     record('sweep', sweepLabel(stage, band), band, pull, lifted, contour(stage, time, untilMm))
@@ -174,12 +179,18 @@ interface Band {
   untilMm: number
 }
 
-/** Vertices that are still free, in strokes as the front reaches them; a last sliver joins the stroke before it. */
-function bandsOf(time: Float64Array, stepOf: Int32Array, bandMm: number): Band[] {
+/**
+ * Vertices that are still free, in strokes as the front reaches them. All strokes are equally long, so that none is left
+ * with a sliver at the end.
+ */
+function bandsOf(time: Float64Array, stepOf: Int32Array, wantedMm: number): Band[] {
+  let mostMm = 0
+  for (const mm of time) mostMm = Math.max(mostMm, mm)
+  const bandMm = mostMm / Math.max(1, Math.round(mostMm / wantedMm))
   const bands: Band[] = []
   for (let v = 0; v < time.length; v++) {
     if (stepOf[v] !== 0) continue
-    const number = Math.floor(time[v]! / bandMm)
+    const number = Math.max(0, Math.ceil(time[v]! / bandMm - 1e-9) - 1)
     bands[number] ??= { vertices: [], untilMm: (number + 1) * bandMm }
     bands[number].vertices.push(v)
   }
@@ -219,7 +230,7 @@ function contour({ surface, film }: PreparedStage, time: Float64Array, value: nu
 
 /** A stroke with the free film that settles ahead of it. */
 function withAhead(film: FilmMesh, band: readonly number[], stepOf: Int32Array, aheadMm: number): Int32Array {
-  const away = shortestWays(film, band, (_, w, lengthMm) => (stepOf[w] === 0 ? lengthMm : Number.POSITIVE_INFINITY))
+  const away = marchedWays(film, new Map(band.map((v) => [v, 0])), { open: (v) => stepOf[v] === 0 })
   const free: number[] = []
   for (let v = 0; v < film.vertices; v++) if (stepOf[v] === 0 && away[v]! <= aheadMm) free.push(v)
   return Int32Array.from(free)
@@ -259,17 +270,21 @@ function ownTriangles(film: FilmMesh, triangles: Int32Array, band: readonly numb
   })
 }
 
-/** Share of the area of some triangles that has more film than it takes up. */
-function wrinkled(film: FilmMesh, uv: Float64Array, triangles: readonly number[], take: number): number {
+/**
+ * Share of the area of some triangles that has more film than it takes up; a place counts in full when it has twice as
+ * much as that, and by degrees between.
+ */
+function tooMuch(film: FilmMesh, uv: Float64Array, triangles: readonly number[], take: number): number {
   const m = new Float64Array(4)
-  const most = 1 / (1 - take) + 1e-3
+  const most = 1 / (1 - take)
+  const whole = Math.max(take, 1e-3)
   let over = 0
   let all = 0
   for (const t of triangles) {
     matrixOf(film, uv, t, m, 0)
     const [larger] = singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)
     all += film.area[t]!
-    if (larger > most) over += film.area[t]!
+    over += film.area[t]! * Math.min(1, Math.max(0, (larger - most) / whole))
   }
   return all === 0 ? 0 : over / all
 }
@@ -290,7 +305,7 @@ function pullOf(
   { surface, film }: PreparedStage,
   uv: Float64Array,
   own: readonly number[],
-  heat: StepPull['heat'],
+  coldStretch: number,
 ): StepPull | null {
   const m = new Float64Array(4)
   const stretches = own.map((t) => {
@@ -319,7 +334,7 @@ function pullOf(
     yy += w * shape.direction[1] ** 2
   })
   const angle = Math.atan2(2 * xy, xx - yy) / 2
-  return { stretch: most, heat, at: [x / weight, y / weight], direction: [Math.cos(angle), Math.sin(angle)] }
+  return { stretch: most, heat: most > 1.05 * coldStretch ? 'warm' : 'cold', at: [x / weight, y / weight], direction: [Math.cos(angle), Math.sin(angle)] }
 }
 
 function newlyLaid(film: FilmMesh, stepOf: Int32Array, laid: Uint8Array): number[] {

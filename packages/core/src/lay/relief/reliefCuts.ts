@@ -3,11 +3,11 @@ import type { FormDoc, PartSurface } from '../../form/index.ts'
 import { edgeAt, rimExcess } from '../fingerForecast.ts'
 import type { FilmMesh } from '../internal/filmMesh.ts'
 import { naturalLay } from '../naturalLay.ts'
-import { shortestWays } from '../rehearsal/frontTimes.ts'
 import type { PreparedStage } from '../rehearsal/stage.ts'
 import { workedLay } from '../workedLay.ts'
 import { type CutMesh, cutMesh } from './cutMesh.ts'
 import { name, say, type Sentence } from '../../say/index.ts'
+import { waysAlongSides } from './waysAlongSides.ts'
 
 /** One cut that lets film part instead of stretch or bunch. */
 export interface ReliefCut {
@@ -190,7 +190,7 @@ function candidatePaths({ form, surface, film, handling, natural }: PreparedStag
   return starts
     .flatMap(({ vertex, at, edge }): Path[] => {
       // Only through the inside: a slit must not run along the rim.
-      const away = shortestWays(film, [vertex], (_, w, lengthMm) => (inside(w) ? lengthMm : Number.POSITIVE_INFINITY))
+      const away = waysAlongSides(film, vertex, inside)
       const near = targets
         .filter((t) => distance(t.at, at) < longestShare * size)
         .sort((a, b) => distance(a.at, at) - distance(b.at, at))[0]

@@ -1,0 +1,71 @@
+import FlatQueue from 'flatqueue'
+import type { FilmMesh } from '../internal/filmMesh.ts'
+
+/** Vertices from which ways are counted, each with how far it is itself, mm. */
+export type Beginning = ReadonlyMap<number, number>
+
+export interface MarchOptions {
+  /** How many times its length a way counts over each triangle; 1 where it is not given. */
+  readonly slowness?: Float64Array | undefined
+  /** Which vertices may be gone over. */
+  readonly open?: (vertex: number) => boolean
+}
+
+/**
+ * Length of the shortest way over the surface from a beginning to each vertex, mm, infinite where none leads: fast
+ * marching over the triangles (Kimmel and Sethian, "Computing geodesic paths on manifolds", 1998). A way crosses
+ * triangles, so that it is not longer for following their sides; in a triangle with an obtuse corner it may follow them.
+ */
+export function marchedWays(film: FilmMesh, beginning: Beginning, options: MarchOptions = {}): Float64Array {
+  const { slowness, open = () => true } = options
+  const { corner, around, position: p } = film
+  const time = new Float64Array(film.vertices).fill(Number.POSITIVE_INFINITY)
+  const done = new Uint8Array(film.vertices)
+  const queue = new FlatQueue<number>()
+  for (const [v, mm] of beginning) {
+    time[v] = mm
+    queue.push(v, mm)
+  }
+  const side = (a: number, b: number) =>
+    Math.hypot(p[3 * a]! - p[3 * b]!, p[3 * a + 1]! - p[3 * b + 1]!, p[3 * a + 2]! - p[3 * b + 2]!)
+  while (queue.length > 0) {
+    const v = queue.pop() ?? 0
+    if (done[v]) continue
+    done[v] = 1
+    for (let q = around.start[v]!; q < around.start[v + 1]!; q++) {
+      const t = around.triangle[q]!
+      const slow = slowness?.[t] ?? 1
+      for (let c = 0; c < 3; c++) {
+        const w = corner[3 * t + c]!
+        if (w === v || done[w] || !open(w)) continue
+        const third = corner[3 * t]! + corner[3 * t + 1]! + corner[3 * t + 2]! - v - w
+        const own = side(v, w)
+        let best = time[v]! + slow * own
+        if (done[third]) best = Math.min(best, across(time[v]!, time[third]!, own, side(third, w), side(v, third), slow))
+        if (best >= time[w]!) continue
+        time[w] = best
+        queue.push(w, best)
+      }
+    }
+  }
+  return time
+}
+
+/**
+ * When a straight front that reached two corners of a triangle at `ta` and `tb` reaches the third, which is `b` from the
+ * first and `a` from the second; infinite where it comes from outside the triangle.
+ */
+function across(ta: number, tb: number, b: number, a: number, c: number, slow: number): number {
+  if (ta > tb) return across(tb, ta, a, b, c, slow)
+  const u = tb - ta
+  const cos = (a * a + b * b - c * c) / (2 * a * b)
+  const sin2 = Math.max(0, 1 - cos * cos)
+  const half = b * u * (a * cos - b)
+  const square = c * c
+  const root = half * half - square * b * b * (u * u - slow * slow * a * a * sin2)
+  if (root < 0) return Number.POSITIVE_INFINITY
+  const t = (Math.sqrt(root) - half) / square
+  const from = (b * (t - u)) / t
+  if (!(t > u && from > a * cos && (cos <= 0 || from < a / cos))) return Number.POSITIVE_INFINITY
+  return ta + t
+}
