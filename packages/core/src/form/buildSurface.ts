@@ -2,6 +2,7 @@ import {
   boundaryFlags,
   checkSheet,
   contains,
+  distance,
   surfaceArea,
   type TriangleMesh,
   triangleCount,
@@ -14,6 +15,7 @@ import type { BowFit, BowReading, FormDoc, FormFigures, PartSurface, TracedOutli
 import { relaxMesh, sideKey } from './internal/relaxMesh.ts'
 import { triangulatePlan } from './internal/triangulatePlan.ts'
 import { hexagonInside, sampleOutline, sampleStretch } from './internal/samplePlan.ts'
+import { wallRings } from './internal/wallRings.ts'
 import { curvatureAt } from './curvature.ts'
 import { reliefHeight } from './relief.ts'
 import { traceOutline, tracePolygon } from './traceOutline.ts'
@@ -103,8 +105,17 @@ function meshOver(
     points.push(...line)
     for (let i = 0; i + 1 < line.length; i++) sides.push([first + i, first + i + 1])
   }
+  const walls = apart(
+    wallRings(form, planSpacingMm, triangles / 4).filter(
+      (p) => clearOf(outline, p, 0.2 * planSpacingMm) && holes.every((h) => clearOf(h, p, 0.2 * planSpacingMm, true)),
+    ),
+    [...rim, ...holeRims.flat(), ...lines.flat()],
+    planSpacingMm / 8,
+  )
+  points.push(...walls)
   const firstFree = points.length
-  points.push(...hexagonInside(rim, holeRims, lines, planSpacingMm, 0.62 * planSpacingMm))
+  const taken = [...lines, ...walls.map((p) => [p])]
+  points.push(...hexagonInside(rim, holeRims, taken, planSpacingMm, 0.62 * planSpacingMm))
 
   const plan = new Float64Array(points.length * 2)
   points.forEach(([x, y], i) => {
@@ -121,6 +132,27 @@ function meshOver(
     position.set([p[0], p[1], height(p)], 3 * v)
   }
   return { mesh: { position, triangle }, plan }
+}
+
+/** Points that come no nearer to each other or to others than a distance, the first ones first. */
+function apart(points: readonly Vec2[], others: readonly Vec2[], leastMm: number): Vec2[] {
+  const cells = new Map<string, Vec2[]>()
+  const cell = ([x, y]: Vec2, dx: number, dy: number) =>
+    `${Math.floor(x / leastMm) + dx},${Math.floor(y / leastMm) + dy}`
+  const put = (p: Vec2) => {
+    const key = cell(p, 0, 0)
+    const list = cells.get(key)
+    if (list) list.push(p)
+    else cells.set(key, [p])
+  }
+  for (const p of others) put(p)
+  return points.filter((p) => {
+    for (const dx of [-1, 0, 1])
+      for (const dy of [-1, 0, 1])
+        for (const q of cells.get(cell(p, dx, dy)) ?? []) if (distance(p, q) < leastMm) return false
+    put(p)
+    return true
+  })
 }
 
 function clearOf(outline: TracedOutline, p: Vec2, clearanceMm: number, outside = false): boolean {

@@ -71,7 +71,7 @@ export function sampleStretch(
   return points
 }
 
-/** A hexagonal grid of points inside the outline, at least `clearanceMm` from every outline, hole and line. */
+/** A hexagonal grid of points inside the outline, at least `clearanceMm` from every outline, hole and line (a line of one point: that point). */
 export function hexagonInside(
   outline: readonly Vec2[],
   holes: readonly (readonly Vec2[])[],
@@ -106,10 +106,11 @@ function nearChecker(lines: readonly (readonly Vec2[])[], clearanceMm: number): 
   const cell = clearanceMm
   const spots = new Map<string, Vec2[]>()
   for (const line of lines) {
-    for (let i = 0; i + 1 < line.length; i++) {
-      const parts = Math.max(1, Math.ceil(distance(line[i]!, line[i + 1]!) / (0.25 * clearanceMm)))
+    for (let i = 0; i < Math.max(1, line.length - 1); i++) {
+      const [a, b] = [line[i]!, line[i + 1] ?? line[i]!]
+      const parts = Math.max(1, Math.ceil(distance(a, b) / (0.25 * clearanceMm)))
       for (let k = 0; k <= parts; k++) {
-        const p = lerp(line[i]!, line[i + 1]!, k / parts)
+        const p = lerp(a, b, k / parts)
         const key = `${Math.floor(p[0] / cell)},${Math.floor(p[1] / cell)}`
         const list = spots.get(key)
         if (list) list.push(p)

@@ -25,6 +25,8 @@ const settleSteps = 60
 const settledMm = 1e-3
 const penalty = 12
 const mixed = 4
+/** Most that a triangle carries on from step to step of what it misses the box by, as a change of stretch. */
+const mostCarried = 0.3
 
 /**
  * @param free numbers of the vertices that may move
@@ -127,10 +129,16 @@ export function filmPatch(film: FilmMesh, free: Int32Array, lies: (vertex: numbe
       for (let step = 0; step < steps; step++) {
         for (let i = 0; i < size; i++) shifted[i] = matrices[i]! + carried[i]!
         intoBox(shifted, box.least, box.most, 1 / (1 + penalty), wanted)
-        for (let i = 0; i < size; i++) {
-          const gap = shifted[i]! - wanted[i]!
-          carried[i] = gap
-          wanted[i]! -= gap
+        for (let i = 0; i < size; i += 4) {
+          let square = 0
+          for (let k = i; k < i + 4; k++) square += (shifted[k]! - wanted[k]!) ** 2
+          // In an empty box what is carried on would grow without end.
+          const kept = Math.min(1, mostCarried / Math.sqrt(square))
+          for (let k = i; k < i + 4; k++) {
+            const gap = kept * (shifted[k]! - wanted[k]!)
+            carried[k] = gap
+            wanted[k]! -= gap
+          }
         }
         stepTowards()
         free.forEach((v, k) => {

@@ -116,7 +116,7 @@ export function endOf(
  * How much nearer to the middle a place has to be to be taken though its surroundings turn more: radians over the length
  * of the part. Of places that are alike the one is taken from which the ways are shortest.
  */
-const turnPerPart = 0.02
+const turnPerPart = 0.04
 
 /** The place whose surroundings turn least: where normals within a sixth of the part agree best. */
 export function flattestOf(form: FormDoc, surface: PartSurface): NamedSpot {
@@ -125,8 +125,7 @@ export function flattestOf(form: FormDoc, surface: PartSurface): NamedSpot {
   const reach = size / 6
   const rim = outlineGauge(surface.outline.polygon)
   const middle = centroid(surface.outline.polygon)
-  let best: Vec2 | null = null
-  let least = Number.POSITIVE_INFINITY
+  const worths: Worth[] = []
   for (const { at, normal } of spots) {
     if (rim.nearest(at, 0).distanceMm < reach * 0.6) continue
     let agree = 0
@@ -137,12 +136,9 @@ export function flattestOf(form: FormDoc, surface: PartSurface): NamedSpot {
       near++
     }
     const turnRad = Math.sqrt(Math.max(0, 2 * (1 - agree / near)))
-    const worth = turnRad + (turnPerPart * distance(at, middle)) / size
-    if (near > 3 && worth < least) {
-      least = worth
-      best = at
-    }
+    if (near > 3) worths.push({ at, worth: -turnRad - (turnPerPart * distance(at, middle)) / size })
   }
+  const best = bestOf(worths, reach, turnPerPart / 10)
   if (best === null) return centreOf(form, surface)
   return { at: best, label: whereOnForm(say`flattest place`, form, surface, best) }
 }
@@ -154,8 +150,7 @@ function extremeOf(surface: PartSurface, sign: 1 | -1): Vec2 {
   const reach = size / 6
   const rim = outlineGauge(surface.outline.polygon)
   const middle = centroid(surface.outline.polygon)
-  let best: Vec2 | null = null
-  let most = Number.NEGATIVE_INFINITY
+  const worths: Worth[] = []
   for (const { at, normal, position } of spots) {
     // Near the rim half of what surrounds a place is missing.
     if (rim.nearest(at, 0).distanceMm < reach * 0.6) continue
@@ -167,13 +162,33 @@ function extremeOf(surface: PartSurface, sign: 1 | -1): Vec2 {
       near++
     }
     // What turns by an angle over a reach stands out by about a quarter of their product.
-    const outMm = (sign * sum) / near - (5 * turnPerPart * reach * distance(at, middle)) / (4 * size)
-    if (outMm > most) {
-      most = outMm
-      best = at
-    }
+    worths.push({ at, worth: (sign * sum) / near - (turnPerPart * reach * distance(at, middle)) / (2 * size) })
   }
-  return best ?? middle
+  return bestOf(worths, reach, (turnPerPart * reach) / 10) ?? middle
+}
+
+/** What a spot is worth as a place of some kind, more being better. */
+interface Worth {
+  readonly at: Vec2
+  readonly worth: number
+}
+
+/**
+ * The place that is worth most: the mean of the spots round the best one, those counting that are worth as much to within
+ * `alike`. So the place does not jump when two spots are nearly worth the same.
+ */
+function bestOf(spots: readonly Worth[], reachMm: number, alike: number): Vec2 | null {
+  const best = spots.reduce<Worth | null>((most, spot) => (most === null || spot.worth > most.worth ? spot : most), null)
+  if (best === null) return null
+  let [x, y, sum] = [0, 0, 0]
+  for (const { at, worth } of spots) {
+    if (distance(at, best.at) > reachMm) continue
+    const weight = Math.exp((worth - best.worth) / alike)
+    x += weight * at[0]
+    y += weight * at[1]
+    sum += weight
+  }
+  return [x / sum, y / sum]
 }
 
 /** A spot of the part, on the drawing and in space, mm, with the direction in which its surface faces. */
