@@ -1,4 +1,12 @@
-import { contains, distance, distanceToLine, lerp, nearestOnOutline, type Vec2 } from '../../geometry/index.ts'
+import {
+  contains,
+  distance,
+  distanceToLine,
+  lerp,
+  nearestOnOutline,
+  signedArea,
+  type Vec2,
+} from '../../geometry/index.ts'
 import { wallRunMm } from '../featureHeight.ts'
 import type { FormDoc } from '../formTypes.ts'
 
@@ -45,7 +53,7 @@ function wallsOf(form: FormDoc): Wall[] {
     return {
       runMm: wallRunMm(feature),
       lengthMm: lengthOf(foot),
-      feet: [turnsLeft(feature.outline) ? foot : [...foot].reverse()],
+      feet: [signedArea(feature.outline) > 0 ? foot : [...foot].reverse()],
       up: (p) => (contains(feature.outline, p) ? 1 : -1) * nearestOnOutline(feature.outline, p).distanceMm,
     }
   })
@@ -94,13 +102,4 @@ function shifted(line: readonly Vec2[], leftMm: number): Vec2[] {
     const long = distance(a, b) || 1
     return [p[0] - ((b[1] - a[1]) / long) * leftMm, p[1] + ((b[0] - a[0]) / long) * leftMm]
   })
-}
-
-function turnsLeft(outline: readonly Vec2[]): boolean {
-  let twice = 0
-  outline.forEach((p, i) => {
-    const q = outline[(i + 1) % outline.length]!
-    twice += p[0] * q[1] - q[0] * p[1]
-  })
-  return twice > 0
 }

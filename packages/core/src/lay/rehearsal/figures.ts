@@ -93,7 +93,10 @@ export function figuresOf(stage: PreparedStage, order: LayOrder, made: Made): Re
     anchors: made.steps.filter((s) => s.kind === 'anchor').length,
     lifts: made.steps.filter((s) => s.lifted).length,
     warmPulls: made.steps.filter((s) => s.pull?.heat === 'warm').length,
-    liftedShare: made.steps.reduce((sum, s, i) => sum + s.lift * (s.laidShare - (made.steps[i - 1]?.laidShare ?? 0)), 0),
+    liftedShare: made.steps.reduce(
+      (sum, s, i) => sum + s.lift * (s.laidShare - (made.steps[i - 1]?.laidShare ?? 0)),
+      0,
+    ),
     warmShare: warm / area,
     patternWarp: warp.value,
   }

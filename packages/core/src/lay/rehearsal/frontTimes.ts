@@ -88,8 +88,7 @@ export function beginningAt(
     const inside = weight.map((w) => Math.max(0, w))
     const sum = inside[0]! + inside[1]! + inside[2]!
     for (let c = 0; c < 3; c++)
-      for (let k = 0; k < 3; k++)
-        at[k]! += (inside[c]! / sum) * film.position[3 * film.corner[3 * triangle + c]! + k]!
+      for (let k = 0; k < 3; k++) at[k]! += (inside[c]! / sum) * film.position[3 * film.corner[3 * triangle + c]! + k]!
     for (const v of around(film, triangle, at, nearSides * sideMm)) {
       const mm = away(film, v, at) * (slowness?.[triangle] ?? 1)
       if (mm < (known.get(v) ?? Number.POSITIVE_INFINITY)) known.set(v, mm)

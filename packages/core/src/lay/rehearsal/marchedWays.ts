@@ -41,7 +41,8 @@ export function marchedWays(film: FilmMesh, beginning: Beginning, options: March
         const third = corner[3 * t]! + corner[3 * t + 1]! + corner[3 * t + 2]! - v - w
         const own = side(v, w)
         let best = time[v]! + slow * own
-        if (done[third]) best = Math.min(best, across(time[v]!, time[third]!, own, side(third, w), side(v, third), slow))
+        if (done[third])
+          best = Math.min(best, across(time[v]!, time[third]!, own, side(third, w), side(v, third), slow))
         if (best >= time[w]!) continue
         time[w] = best
         queue.push(w, best)

@@ -5,11 +5,10 @@ import {
   distance,
   nearestOnOutline,
   outlineGauge,
-  triangleLocator,
   type Vec2,
-  vertexNormals,
 } from '../../geometry/index.ts'
 import type { FormDoc, PartSurface } from '../../form/index.ts'
+import { bestPlace, outOf, type SpotOnPart, spotsOver, turnAround, type Worth } from './spotsOver.ts'
 import { list, name, say, type Sentence, verbatim } from '../../say/index.ts'
 
 /** A spot of the drawing with what an installer would call it. */
@@ -86,7 +85,14 @@ export function centreOf(form: FormDoc, surface: PartSurface): NamedSpot {
   return { at: point, label }
 }
 
-/** One end of the part along its longer side: the one with a reference mark, else the left or the lower one. */
+/** How much flatter the upper or right end has to be to be begun at, rad; and how much nearer to it its mark, mm. */
+const clearlyFlatterRad = 0.01
+const clearlyNearerMm = 1
+
+/**
+ * One end of the part along its longer side: the one with the nearer reference mark, else the flatter one, else the left
+ * or the lower one. A mirrored part is begun at the same end of its own.
+ */
 export function endOf(
   form: FormDoc,
   surface: PartSurface,
@@ -94,140 +100,100 @@ export function endOf(
   const { min, max } = boundsOf(surface.outline.polygon)
   const wide = max[0] - min[0] >= max[1] - min[1]
   const middle: Vec2 = [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2]
-  const low: Vec2 = wide ? [min[0], middle[1]] : [middle[0], min[1]]
-  const mark = [...form.marks].sort((a, b) => distance(a.at, low) - distance(b.at, low))[0]
   const k = wide ? 0 : 1
-  const near = mark !== undefined && mark.at[k] - min[k] < 0.25 * (max[k] - min[k]) ? mark : undefined
-  const line = surface.outline.polygon.filter((p) => p[k] - min[k] < 0.06 * (max[k] - min[k]))
-  const at = near?.at ?? line[Math.floor(line.length / 2)] ?? low
+  const long = max[k] - min[k]
+  const [lower, upper] = ([-1, 1] as const).map((way) => {
+    const at: Vec2 = wide ? [middle[0] + (way * long) / 2, middle[1]] : [middle[0], middle[1] + (way * long) / 2]
+    const nearest = [...form.marks].sort((a, b) => distance(a.at, at) - distance(b.at, at))[0]
+    const inMm = (p: Vec2) => (way < 0 ? p[k] - min[k] : max[k] - p[k])
+    const mark = nearest !== undefined && inMm(nearest.at) < 0.25 * long ? nearest : undefined
+    return { way, at, inMm, mark, markMm: mark === undefined ? Number.POSITIVE_INFINITY : inMm(mark.at) }
+  }) as [End, End]
+  const end = betterEnd(lower, upper, surface, long)
+  const line = surface.outline.polygon.filter((p) => end.inMm(p) < 0.06 * long)
+  const at = end.mark?.at ?? line[Math.floor(line.length / 2)] ?? end.at
   const inward: Vec2 = [middle[0] - at[0], middle[1] - at[1]]
   const length = Math.hypot(...inward) || 1
-  const end = name(wide ? form.directions.left : form.directions.down)
+  const { left, right, down, up } = form.directions
+  const word = name(wide ? (end.way < 0 ? left : right) : end.way < 0 ? down : up)
   const reach = Math.min(25, 0.05 * length + 10)
   return {
     at: [at[0] + (reach * inward[0]) / length, at[1] + (reach * inward[1]) / length],
-    label: near === undefined ? say`end towards ${end}` : verbatim(near.label),
+    label: end.mark === undefined ? say`end towards ${word}` : verbatim(end.mark.label),
     line,
-    lineLabel: say`the end towards ${end}`,
+    lineLabel: say`the end towards ${word}`,
   }
+}
+
+interface End {
+  /** -1 = left or lower. */
+  readonly way: -1 | 1
+  readonly at: Vec2
+  /** How far a place is from this end, mm. */
+  readonly inMm: (p: Vec2) => number
+  readonly mark: FormDoc['marks'][number] | undefined
+  readonly markMm: number
+}
+
+function betterEnd(lower: End, upper: End, surface: PartSurface, longMm: number): End {
+  if (upper.markMm < lower.markMm - clearlyNearerMm) return upper
+  if (lower.markMm < upper.markMm - clearlyNearerMm) return lower
+  const turn = ({ inMm }: End) => {
+    const spots = spotsOver(surface).spots.filter((spot) => inMm(spot.at) < longMm / 6)
+    return spots.length === 0 ? 0 : spots.reduce((sum, spot) => sum + turnAround(spot, spots), 0) / spots.length
+  }
+  return turn(upper) < turn(lower) - clearlyFlatterRad ? upper : lower
 }
 
 /**
  * How much nearer to the middle a place has to be to be taken though its surroundings turn more: radians over the length
  * of the part. Of places that are alike the one is taken from which the ways are shortest.
  */
-const turnPerPart = 0.04
+const turnPerPart = 0.06
+
+/** How far around it a place is looked at, as a share of the part's size, and how far from the rim it has to be. */
+const reachShare = 1 / 6
+const fromRimShare = 0.1
 
 /** The place whose surroundings turn least: where normals within a sixth of the part agree best. */
 export function flattestOf(form: FormDoc, surface: PartSurface): NamedSpot {
-  const spots = spotsOver(surface)
-  const size = Math.sqrt(surface.figures.areaMm2)
-  const reach = size / 6
-  const rim = outlineGauge(surface.outline.polygon)
-  const middle = centroid(surface.outline.polygon)
-  const worths: Worth[] = []
-  for (const { at, normal } of spots) {
-    if (rim.nearest(at, 0).distanceMm < reach * 0.6) continue
-    let agree = 0
-    let near = 0
-    for (const other of spots) {
-      if (distance(other.at, at) > reach) continue
-      agree += normal[0] * other.normal[0] + normal[1] * other.normal[1] + normal[2] * other.normal[2]
-      near++
-    }
-    const turnRad = Math.sqrt(Math.max(0, 2 * (1 - agree / near)))
-    if (near > 3) worths.push({ at, worth: -turnRad - (turnPerPart * distance(at, middle)) / size })
-  }
-  const best = bestOf(worths, reach, turnPerPart / 10)
-  if (best === null) return centreOf(form, surface)
-  return { at: best, label: whereOnForm(say`flattest place`, form, surface, best) }
+  const at = bestBy(surface, turnPerPart / 10, (spot, near, away) => -turnAround(spot, near) - turnPerPart * away)
+  return at === null ? centreOf(form, surface) : { at, label: whereOnForm(say`flattest place`, form, surface, at) }
 }
 
 /** The spot that stands out most of its surroundings (sign 1) or lies deepest in them (sign -1). */
 function extremeOf(surface: PartSurface, sign: 1 | -1): Vec2 {
-  const spots = spotsOver(surface)
-  const size = Math.sqrt(surface.figures.areaMm2)
-  const reach = size / 6
-  const rim = outlineGauge(surface.outline.polygon)
-  const middle = centroid(surface.outline.polygon)
-  const worths: Worth[] = []
-  for (const { at, normal, position } of spots) {
-    // Near the rim half of what surrounds a place is missing.
-    if (rim.nearest(at, 0).distanceMm < reach * 0.6) continue
-    let sum = 0
-    let near = 0
-    for (const other of spots) {
-      if (distance(other.at, at) > reach) continue
-      for (let k = 0; k < 3; k++) sum += normal[k]! * (position[k]! - other.position[k]!)
-      near++
-    }
-    // What turns by an angle over a reach stands out by about a quarter of their product.
-    worths.push({ at, worth: (sign * sum) / near - (turnPerPart * reach * distance(at, middle)) / (2 * size) })
-  }
-  return bestOf(worths, reach, (turnPerPart * reach) / 10) ?? middle
-}
-
-/** What a spot is worth as a place of some kind, more being better. */
-interface Worth {
-  readonly at: Vec2
-  readonly worth: number
+  // What turns by an angle over a reach stands out by about a quarter of their product.
+  const perPart = (turnPerPart * reachShare * Math.sqrt(surface.figures.areaMm2)) / 4
+  const at = bestBy(surface, perPart / 5, (spot, near, away) => sign * outOf(spot, near) - 2 * perPart * away)
+  return at ?? centroid(surface.outline.polygon)
 }
 
 /**
- * The place that is worth most: the mean of the spots round the best one, those counting that are worth as much to within
- * `alike`. So the place does not jump when two spots are nearly worth the same.
+ * The best place off the rim, where nothing of its surroundings is missing; null where the part is all rim.
+ *
+ * @param alike how much two places may differ to count as alike
+ * @param worthOf what a spot is worth, from those near by and how far it is from the middle as a share of the part's size
  */
-function bestOf(spots: readonly Worth[], reachMm: number, alike: number): Vec2 | null {
-  const best = spots.reduce<Worth | null>((most, spot) => (most === null || spot.worth > most.worth ? spot : most), null)
-  if (best === null) return null
-  let [x, y, sum] = [0, 0, 0]
-  for (const { at, worth } of spots) {
-    if (distance(at, best.at) > reachMm) continue
-    const weight = Math.exp((worth - best.worth) / alike)
-    x += weight * at[0]
-    y += weight * at[1]
-    sum += weight
+function bestBy(
+  surface: PartSurface,
+  alike: number,
+  worthOf: (spot: SpotOnPart, near: readonly SpotOnPart[], away: number) => number,
+): Vec2 | null {
+  const { spots, near } = spotsOver(surface)
+  const size = Math.sqrt(surface.figures.areaMm2)
+  const rim = outlineGauge(surface.outline.polygon)
+  const middle = centroid(surface.outline.polygon)
+  const worths: Worth[] = []
+  let side = 0
+  for (const spot of spots) {
+    const onRim = rim.nearest(spot.at, side)
+    side = onRim.side
+    if (onRim.distanceMm < fromRimShare * size) continue
+    const around = near(spot, reachShare * size)
+    if (around.length > 3) worths.push({ at: spot.at, worth: worthOf(spot, around, distance(spot.at, middle) / size) })
   }
-  return [x / sum, y / sum]
-}
-
-/** A spot of the part, on the drawing and in space, mm, with the direction in which its surface faces. */
-interface SpotOnPart {
-  readonly at: Vec2
-  readonly position: readonly [number, number, number]
-  readonly normal: readonly [number, number, number]
-}
-
-/** Fine enough that a place is found to a few centimetres on a bonnet; all pairs are looked at. */
-const spotsOnPart = 900
-
-/** Spots in rows over the whole part, at places that do not depend on its mesh. */
-function spotsOver({ mesh, plan, outline, holes }: PartSurface): SpotOnPart[] {
-  const { min, max } = boundsOf(outline.polygon)
-  const [wide, high] = [max[0] - min[0], max[1] - min[1]]
-  const stepMm = Math.sqrt((wide * high) / spotsOnPart)
-  const [columns, rows] = [Math.max(3, Math.round(wide / stepMm)), Math.max(3, Math.round(high / stepMm))]
-  const locate = triangleLocator(plan, mesh.triangle)
-  const normals = vertexNormals(mesh)
-  const spots: SpotOnPart[] = []
-  for (let row = 0; row < rows; row++) {
-    for (let column = 0; column < columns; column++) {
-      const at: Vec2 = [min[0] + ((column + 0.5) * wide) / columns, min[1] + ((row + 0.5) * high) / rows]
-      if (!contains(outline.polygon, at) || holes.some((hole) => contains(hole.polygon, at))) continue
-      const { triangle, weight } = locate.nearest(at)
-      const between = (of: Float64Array): [number, number, number] => {
-        const sum: [number, number, number] = [0, 0, 0]
-        for (let c = 0; c < 3; c++)
-          for (let k = 0; k < 3; k++) sum[k]! += weight[c]! * of[3 * mesh.triangle[3 * triangle + c]! + k]!
-        return sum
-      }
-      const normal = between(normals)
-      const length = Math.hypot(...normal) || 1
-      const facing: [number, number, number] = [normal[0] / length, normal[1] / length, normal[2] / length]
-      spots.push({ at, position: between(mesh.position), normal: facing })
-    }
-  }
-  return spots
+  return bestPlace(worths, reachShare * size, alike)
 }
 
 /** The bottoms of recesses and channels; on a form without any, the place that lies deepest in its surroundings. */

@@ -129,7 +129,9 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
           const stretch = handling.coldStretch + warmed * Math.max(0, handling.warmStretch - handling.coldStretch)
           patch.pull(uv, { least: 1 / (1 + stretch), most }, warmSteps)
         }
-        if (lifted < 1) for (const v of free) for (const k of [v, vertices + v]) uv[k] = floating[k]! + lifted * (uv[k]! - floating[k]!)
+        if (lifted < 1)
+          for (const v of free)
+            for (const k of [v, vertices + v]) uv[k] = floating[k]! + lifted * (uv[k]! - floating[k]!)
         pull = pullOf(stage, uv, own, handling.coldStretch)
       }
     }
@@ -334,7 +336,12 @@ function pullOf(
     yy += w * shape.direction[1] ** 2
   })
   const angle = Math.atan2(2 * xy, xx - yy) / 2
-  return { stretch: most, heat: most > 1.05 * coldStretch ? 'warm' : 'cold', at: [x / weight, y / weight], direction: [Math.cos(angle), Math.sin(angle)] }
+  return {
+    stretch: most,
+    heat: most > 1.05 * coldStretch ? 'warm' : 'cold',
+    at: [x / weight, y / weight],
+    direction: [Math.cos(angle), Math.sin(angle)],
+  }
 }
 
 function newlyLaid(film: FilmMesh, stepOf: Int32Array, laid: Uint8Array): number[] {

@@ -14,10 +14,12 @@ export const byDegrees = (value: number, from: number, whole: number): number =>
 export function percentileByArea(
   areaMm2: Float64Array,
   triangles: readonly number[],
-  valueOf: (triangle: number) => number,
+  figureOf: (triangle: number) => number,
   share: number,
 ): { value: number; triangle: number } {
-  const sorted = triangles.map((triangle) => ({ triangle, value: valueOf(triangle) })).sort((a, b) => a.value - b.value)
+  const sorted = triangles
+    .map((triangle) => ({ triangle, value: figureOf(triangle) }))
+    .sort((a, b) => a.value - b.value)
   const goal = share * triangles.reduce((sum, t) => sum + areaMm2[t]!, 0)
   let below = 0
   for (const [i, { triangle, value }] of sorted.entries()) {

@@ -15,7 +15,8 @@ export function waysAlongSides(film: FilmMesh, from: number, open: (vertex: numb
     for (let q = graph.start[v]!; q < graph.start[v + 1]!; q++) {
       const w = graph.column[q]!
       if (w === v || !open(w)) continue
-      const through = d + Math.hypot(p[3 * v]! - p[3 * w]!, p[3 * v + 1]! - p[3 * w + 1]!, p[3 * v + 2]! - p[3 * w + 2]!)
+      const through =
+        d + Math.hypot(p[3 * v]! - p[3 * w]!, p[3 * v + 1]! - p[3 * w + 1]!, p[3 * v + 2]! - p[3 * w + 2]!)
       if (through >= best[w]!) continue
       best[w] = through
       queue.push(w, through)
