@@ -103,7 +103,7 @@ function gunOf({ shop }: JobBundle) {
 function orderFor(wish: Exclude<OrderWish, 'all'>, { lay, work }: PartQuestion): ChosenOrder {
   const stage = valueOrBadInput(setStage(lay.form, lay.film))
   if (wish === 'search') {
-    const { best, because } = searched(lay.form, work.film, stage)
+    const { best, because } = searched(stage)
     return { order: best.order, because }
   }
   return { order: orderBySchool(wish, lay.form, stage.surface, orderPractice(work.practice)), because: nothing }

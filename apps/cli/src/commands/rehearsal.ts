@@ -3,6 +3,7 @@ import {
   compareOrders,
   explainBetter,
   orderBySchool,
+  orderMatters,
   orderName,
   orderWords,
   type PreparedStage,
@@ -11,11 +12,9 @@ import {
   type SchoolName,
   schoolNames,
   searchOrder,
+  setSearchStages,
   setStage,
-  stageTriangles,
 } from '@truelay/core/lay'
-import type { FilmDoc } from '@truelay/core/plan'
-import type { FormDoc } from '@truelay/core/form'
 import { BadInput, readDocument, valueOrBadInput } from '../input.ts'
 import { nothing } from '@truelay/core/say'
 
@@ -35,12 +34,13 @@ export function rehearsal(file: string | undefined, filmFile: string | undefined
   const film = readDocument(filmFile, filmDoc)
   const fine = valueOrBadInput(setStage(form, film))
   if (wish !== 'all' && wish !== 'search') return { form: form.id, film: film.id, orders: [told(bySchool(fine, wish))] }
-  const { best, schools, because, tried } = searched(form, film, fine, wish === 'search' ? undefined : 0)
+  const { best, schools, because, tried, matters } = searched(fine, wish === 'search' ? undefined : 0)
   const first = schools[0]
   return {
     form: form.id,
     film: film.id,
     orders: schools.map(told),
+    matters,
     ...(wish === 'all'
       ? {}
       : {
@@ -56,20 +56,20 @@ const bySchool = (stage: PreparedStage, school: SchoolName) =>
   rehearse(stage, orderBySchool(school, stage.form, stage.surface))
 
 /** All schools, least trouble first, and the best order that a search finds. */
-export function searched(form: FormDoc, film: FilmDoc, fine: PreparedStage, tries?: number) {
+export function searched(fine: PreparedStage, tries?: number) {
+  const { form, patterned } = fine
   if (tries === 0) {
     const schools = schoolNames
       .map((school) => bySchool(fine, school))
       .sort((a, b) => a.figures.trouble - b.figures.trouble)
     const best = schools[0] ?? bySchool(fine, 'centre out')
-    return { best, schools, because: nothing, tried: schools.length }
+    return { best, schools, because: nothing, tried: schools.length, matters: orderMatters(fine.surface, schools) }
   }
-  const coarse = valueOrBadInput(setStage(form, film, stageTriangles.coarse))
-  const search = searchOrder(coarse, fine)
+  const search = searchOrder(valueOrBadInput(setSearchStages(fine)))
   let next = search.next()
   while (!next.done) next = search.next()
-  const { best, schools, tried } = next.value
-  return { best, schools, tried, because: explainBetter(form, schools[0] ?? best, best, film.patterned) }
+  const { best, schools, tried, matters } = next.value
+  return { best, schools, tried, matters, because: explainBetter(form, schools[0] ?? best, best, patterned) }
 }
 
 const told = ({ order, steps, figures, flipped }: Rehearsal) => ({

@@ -8,9 +8,10 @@ import {
   type Rehearsal,
   rehearse,
   type SchoolName,
+  type SearchStages,
   searchOrder,
+  setSearchStages,
   setStage,
-  stageTriangles,
 } from '@truelay/core/lay'
 import { orderPractice, rehearsalOptions } from '@truelay/core/plan'
 import { done, failure, type Result, refused } from '@truelay/core/result'
@@ -21,7 +22,7 @@ import type { FoundOrder, RehearsalQuestion, RehearsalStage, SearchNews, ShownRe
 interface Bench {
   readonly question: RehearsalQuestion
   readonly fine: PreparedStage
-  coarse: PreparedStage | null
+  stages: SearchStages | null
 }
 
 let bench: Bench | null = null
@@ -37,7 +38,7 @@ const rehearsalWorker = {
   open(question: RehearsalQuestion): Result<RehearsalStage> {
     const fine = setStage(question.form, question.film)
     if (!fine.ok) return fine
-    bench = { question, fine: fine.value, coarse: null }
+    bench = { question, fine: fine.value, stages: null }
     return done({ surface: fine.value.surface })
   },
 
@@ -56,12 +57,12 @@ const rehearsalWorker = {
   async search(tries: number, onNews: (news: SearchNews) => void): Promise<Result<FoundOrder>> {
     const current = opened()
     stopped = false
-    if (current.coarse === null) {
-      const coarse = setStage(current.question.form, current.question.film, stageTriangles.coarse)
-      if (!coarse.ok) return coarse
-      current.coarse = coarse.value
+    if (current.stages === null) {
+      const stages = setSearchStages(current.fine)
+      if (!stages.ok) return stages
+      current.stages = stages.value
     }
-    const search = searchOrder(current.coarse, current.fine, {
+    const search = searchOrder(current.stages, {
       tries,
       practice: orderPractice(current.question.practice),
       rehearsal: rehearsalOptions(current.question.practice),
@@ -69,13 +70,14 @@ const rehearsalWorker = {
     for (;;) {
       const next = search.next()
       if (next.done) {
-        const { best, schools, tried } = next.value
+        const { best, schools, tried, matters } = next.value
         const school = schools[0] ?? best
         return done({
           best: shown(current.fine, best),
           school: shown(current.fine, school),
           because: explainBetter(current.fine.form, school, best, current.fine.patterned),
           tried,
+          matters,
         })
       }
       onNews({ share: next.value.share, tried: next.value.tried, best: next.value.best })

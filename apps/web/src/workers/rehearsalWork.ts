@@ -37,4 +37,6 @@ export interface FoundOrder {
   readonly school: ShownRehearsal
   readonly because: Sentence
   readonly tried: number
+  /** Whether it changes much in which order this part is laid. */
+  readonly matters: boolean
 }

@@ -48,10 +48,13 @@ export {
   type SearchProgress,
   type SearchResult,
   searchDefaults,
+  type SearchStages,
+  isSmallPart,
+  orderMatters,
   searchOrder,
 } from './rehearsal/searchOrder.ts'
 export { type FingerSpot, fingerProfile } from './rehearsal/fingerProfile.ts'
-export { type StageFilm, setStage, stageTriangles } from './rehearsal/setStage.ts'
+export { type StageFilm, setSearchStages, setStage, stageTriangles } from './rehearsal/setStage.ts'
 export { type CornerNotch, cornerNotches } from './relief/cornerNotches.ts'
 export { type CutMesh, cutMesh } from './relief/cutMesh.ts'
 export { type ReliefAdvice, type ReliefCut, reliefCuts } from './relief/reliefCuts.ts'

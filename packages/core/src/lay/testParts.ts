@@ -57,6 +57,25 @@ export const hollowPart = squarePart([], {
   ],
 })
 
+/** Like nothing mirrored: one side slants, it is bowed more at its right, and its mark is at its left. */
+export const skewPart: FormDoc = {
+  ...squarePart([
+    { name: 'across', from: [-150, 0], to: [150, 0], sagittaMm: 22 },
+    { name: 'up, right', from: [100, -90], to: [100, 90], sagittaMm: 11 },
+    { name: 'up, left', from: [-110, -90], to: [-110, 60], sagittaMm: 4 },
+  ]),
+  start: [-180, -90],
+  outline: (
+    [
+      [150, -90],
+      [150, 110],
+      [-140, 60],
+      [-180, -90],
+    ] as const
+  ).map((to, i) => ({ kind: 'line', to, edge: names[i] ?? '' })),
+  marks: [{ name: 'tip', label: 'tip', at: [-150, -10], weight: 1 }],
+}
+
 export const softFilm = { ...usualHandling, take: 0.003, coldStretch: 0.01, warmStretch: 0.2, glueLineStretch: 0.05 }
 
 export function stageOf(

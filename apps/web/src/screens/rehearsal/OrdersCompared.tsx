@@ -20,6 +20,8 @@ interface OrdersComparedProps {
   readonly part: Part
   readonly form: FormDoc
   readonly patterned: boolean
+  /** A part on which the order seldom changes much. */
+  readonly small: boolean
   readonly a: ShownRehearsal | null
   readonly b: ShownRehearsal | null
   readonly search: SearchState
@@ -70,7 +72,8 @@ export function OrdersCompared(props: OrdersComparedProps) {
   )
 }
 
-function SearchBox({ search, onLook, onStop }: OrdersComparedProps) {
+function SearchBox(props: OrdersComparedProps) {
+  const { search, onLook, onStop } = props
   const t = useWords()
   return (
     <section aria-label={t`Search for a better order`} className="px-4 py-3">
@@ -98,13 +101,21 @@ function SearchBox({ search, onLook, onStop }: OrdersComparedProps) {
                   : t`A better order`}
               </strong>
               {t(search.found.because)}
+              {search.found.matters ? null : (
+                <span className="mt-1 block">{t`On this part the order hardly matters: the schools lie close together. Lay it as suits your hand.`}</span>
+              )}
             </Notice>
           ) : search.phase === 'refused' ? (
             <Notice look="caution" role="alert">
               {t(wholeFailure(search.failure))}
             </Notice>
           ) : (
-            <p className="text-note leading-snug">{t`Tries all schools, then other anchors, pulls and starts, and says what they change.`}</p>
+            <p className="text-note leading-snug">
+              {t`Tries all schools, then other anchors, pulls and starts, and says what they change.`}{' '}
+              {props.small
+                ? t`On a small part the order seldom changes much: the search says whether it does here.`
+                : ''}
+            </p>
           )}
           <Button look={search.phase === 'found' ? 'plain' : 'go'} className="mt-2.5 w-full" onClick={onLook}>
             <Search size={20} /> {search.phase === 'found' ? t`Look again` : t`Look for a better order`}

@@ -1,4 +1,5 @@
 import { useWords } from '../../ui/words.ts'
+import { isSmallPart } from '@truelay/core/lay'
 import { usualSchools } from '@truelay/core/plan'
 import { useEffect, useMemo, useState } from 'react'
 import { Busy, Failed } from '../../ui/Failed.tsx'
@@ -69,6 +70,7 @@ export function RehearsalScreen() {
         part={part}
         form={form}
         patterned={asked.work.film.patterned ?? false}
+        small={stage.phase === 'known' && isSmallPart(stage.value.surface)}
         a={a}
         b={b}
         search={search}

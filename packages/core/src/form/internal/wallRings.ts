@@ -23,7 +23,7 @@ const longer = 1.6
  * @param most how many points there may be; where walls are longer the points stand further apart along them
  */
 export function wallRings(form: FormDoc, spacingMm: number, most: number): Vec2[] {
-  const walls = wallsOf(form).filter(({ runMm }) => runMm / (rowsOfWall - 1) < 0.8 * spacingMm)
+  const walls = wallsOf(form).filter(({ runMm }) => runMm / (rowsOfWall - 1) < 1.2 * spacingMm)
   const wanted = walls.reduce((sum, w) => sum + (rowsOfWall * w.lengthMm) / alongMm(w, spacingMm), 0)
   const sparser = Math.max(1, wanted / Math.max(1, most))
   return walls.flatMap((wall) => {

@@ -37,7 +37,7 @@ const atEdge = (more: Partial<RehearsalFigures['edges'][number]>): Partial<Rehea
   edges: calm.edges.map((e) => (e.edge === edge ? { ...e, ...more } : e)),
 })
 const hollow = (risk: 'none' | 'some' | 'high', floorFirst = false) => ({
-  hollows: [{ name: 'scoop', stretch: 0.02, floorFirst, risk }],
+  hollows: [{ name: 'scoop', stretch: 0.02, floorFirst, bridging: { none: 0, some: 0.3, high: 1 }[risk], risk }],
 })
 const differences = (from: Partial<RehearsalFigures>, to: Partial<RehearsalFigures>, patterned = false) =>
   compareOrders(bulgedPart, { ...calm, ...from }, { ...calm, ...to }, patterned)

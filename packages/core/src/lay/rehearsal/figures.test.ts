@@ -39,7 +39,13 @@ const edges = (...fingers: number[]) =>
     stretch: 0,
     marginShiftMm: 0,
   }))
-const hollow = (risk: 'none' | 'some' | 'high') => ({ name: 'scoop', stretch: 0.1, floorFirst: false, risk })
+const hollow = (bridging: number) => ({
+  name: 'scoop',
+  stretch: 0.1,
+  floorFirst: false,
+  bridging,
+  risk: 'some' as const,
+})
 
 describe('trouble', () => {
   test('a part that lies down by itself has none', () => {
@@ -50,9 +56,9 @@ describe('trouble', () => {
     ['stretch, a per cent', { largestStretch: 0.05 }, 0.3 * 5],
     ['area that may show a glue line, a per cent', { glueLineShare: 0.1 }, 0.15 * 10],
     ['area that wrinkles, a per cent', { wrinkledShare: 0.1 }, 0.1 * 10],
-    ['a hollow that may bridge', { hollows: [hollow('some')] }, 0.5],
-    ['one that will', { hollows: [hollow('high'), hollow('none')] }, 3],
-    ['two that may', { hollows: [hollow('some'), hollow('some')] }, 1],
+    ['a hollow that may bridge', { hollows: [hollow(0.25)] }, 0.75],
+    ['one that will', { hollows: [hollow(1), hollow(0)] }, 3],
+    ['two that may', { hollows: [hollow(0.5), hollow(0.25)] }, 2.25],
     ['what had to be lifted', { liftedShare: 0.2, lifts: 9 }, 0.015 * 20],
     ['what had to be pulled warm', { warmShare: 0.2, warmPulls: 9 }, 0.025 * 20],
     ['a far end that comes out off, either way', { farEnd: { edge: 'a', shiftMm: -4 } }, 0.05 * 4],
@@ -73,22 +79,20 @@ describe('trouble', () => {
       largestStretch: 0.1,
       glueLineShare: 0.1,
       wrinkledShare: 0.1,
-      hollows: [hollow('some'), hollow('high')],
+      hollows: [hollow(0.5)],
       farEnd: { edge: 'a', shiftMm: 1 },
       anchors: 2,
       liftedShare: 0.1,
       warmShare: 0.1,
       patternWarp: 0.1,
     }
-    const { perBridge, ...plain } = troubleWeights
-    const parts = Object.keys(plain).map((key) => {
-      const none = Object.fromEntries(
-        Object.keys(plain).map((k) => [k, k === key ? plain[k as keyof typeof plain] : 0]),
-      )
-      return troubleOf(all, true, { ...(none as Omit<TroubleWeights, 'perBridge'>), perBridge: { some: 0, high: 0 } })
+    const kinds = Object.keys(troubleWeights) as (keyof TroubleWeights)[]
+    const parts = kinds.map((kind) => {
+      const only = Object.fromEntries(kinds.map((k) => [k, k === kind ? troubleWeights[k] : 0]))
+      return troubleOf(all, true, only as unknown as TroubleWeights)
     })
     for (const part of parts) expect(part).toBeGreaterThan(0)
-    const whole = parts.reduce((sum, part) => sum + part, 0) + perBridge.some + perBridge.high
+    const whole = parts.reduce((sum, part) => sum + part, 0)
     expect(troubleOf(all, true)).toBeCloseTo(whole, 9)
   })
   test('more of anything is never less trouble', () => {

@@ -12,7 +12,8 @@ export interface TroubleWeights {
   readonly perStretchPercent: number
   readonly perGlueLinePercentOfArea: number
   readonly perWrinkledPercentOfArea: number
-  readonly perBridge: { readonly some: number; readonly high: number }
+  /** A hollow that will bridge; one that may counts by degrees. */
+  readonly perBridge: number
   /** Per per cent of the part that had to be lifted and laid again, and that had to be pulled warm. */
   readonly perLiftedPercent: number
   readonly perWarmPercent: number
@@ -32,7 +33,7 @@ export const troubleWeights: TroubleWeights = {
   perStretchPercent: 0.3,
   perGlueLinePercentOfArea: 0.15,
   perWrinkledPercentOfArea: 0.1,
-  perBridge: { some: 0.5, high: 3 },
+  perBridge: 3,
   perLiftedPercent: 0.015,
   perWarmPercent: 0.025,
   perFarEndMm: 0.05,
@@ -115,7 +116,7 @@ export function troubleOf(
     weights.perStretchPercent * 100 * f.largestStretch +
     weights.perGlueLinePercentOfArea * 100 * f.glueLineShare +
     weights.perWrinkledPercentOfArea * 100 * f.wrinkledShare +
-    f.hollows.reduce((sum, h) => sum + (h.risk === 'none' ? 0 : weights.perBridge[h.risk]), 0) +
+    weights.perBridge * f.hollows.reduce((sum, h) => sum + h.bridging, 0) +
     weights.perLiftedPercent * 100 * f.liftedShare +
     weights.perWarmPercent * 100 * f.warmShare +
     weights.perFarEndMm * Math.abs(f.farEnd.shiftMm) +
@@ -194,8 +195,12 @@ function farEndOf({ surface }: PreparedStage, order: LayOrder, shifts: Map<strin
   return { edge: far, shiftMm: shifts.get(far) ?? 0 }
 }
 
-/** Film laid before a hollow's bottom by more than this share of its rim spans it. */
+/** Film laid before a hollow's bottom round this share of its rim spans it; a little less or more by degrees. */
 const spannedShare = 0.5
+const spannedBand = 0.15
+/** From which risk of bridging on one speaks of some, and of a high one. */
+const someRisk = 0.05
+const highRisk = 0.8
 
 function hollowFigures({ form, surface, film, handling }: PreparedStage, made: Made): HollowFigure[] {
   const { plan } = surface
@@ -231,13 +236,12 @@ function hollowFigures({ form, surface, film, handling }: PreparedStage, made: M
         : Math.max(0, percentileByArea(film.area, within, (t) => made.stretch[2 * t]! - 1, 0.95).value)
     const floorBegins = Math.min(...floor)
     const before = rim.filter((step) => step < floorBegins).length / Math.max(1, rim.length)
-    const floorFirst = before < spannedShare
-    const risk =
-      stretch > handling.warmStretch || (!floorFirst && stretch > handling.coldStretch)
-        ? 'high'
-        : (!floorFirst && stretch > handling.coldStretch / 4) || stretch > handling.glueLineStretch
-          ? 'some'
-          : 'none'
-    return { name, stretch, floorFirst, risk }
+    const spanned = byDegrees(before, spannedShare - spannedBand, spannedShare + spannedBand)
+    // Film that spans a hollow has to give its stretch as it is pressed down; film laid from the bottom, only when it is too much.
+    const ifSpanned = byDegrees(stretch, handling.coldStretch / 4, handling.coldStretch)
+    const ifNot = byDegrees(stretch, handling.glueLineStretch, handling.warmStretch)
+    const bridging = Math.max(ifNot, spanned * ifSpanned)
+    const risk = bridging >= highRisk ? 'high' : bridging > someRisk ? 'some' : 'none'
+    return { name, stretch, floorFirst: before < spannedShare, bridging, risk }
   })
 }

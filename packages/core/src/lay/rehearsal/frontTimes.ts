@@ -1,8 +1,10 @@
-import { type Vec2, distance, lerp, triangleLocator, vertexNormals } from '../../geometry/index.ts'
+import { type Vec2, distance, lerp, triangleLocator } from '../../geometry/index.ts'
 import type { PartSurface } from '../../form/index.ts'
 import type { FilmMesh } from '../internal/filmMesh.ts'
 import { type Beginning, marchedWays } from './marchedWays.ts'
 import type { LayOrder } from './orderTypes.ts'
+import { type SpotOnPart, spotsOver, turnAround } from './spotsOver.ts'
+import { middleOfTriangle } from './stage.ts'
 
 /** How many times its length a place counts that turns as much in a stroke as a quarter circle. */
 const turnDelay = 12
@@ -26,42 +28,48 @@ export function frontTimes(film: FilmMesh, surface: PartSurface, order: LayOrder
   })
 }
 
-/** How much slower the front runs over each triangle, as it turns between its corners; 1 = as over a flat one. */
+/** How far around a place its turning is looked at, as a share of the part's size. */
+const turnReachShare = 1 / 12
+
+/** How much slower the front runs over each triangle, as the part turns round it; 1 = as over a flat one. */
 function slownessOf(film: FilmMesh, surface: PartSurface, order: LayOrder): Float64Array {
-  const normals = vertexNormals(surface.mesh)
-  const { position: p, corner } = film
+  const over = spotsOver(surface)
+  const reachMm = turnReachShare * Math.sqrt(surface.figures.areaMm2)
+  const turns = new Map<SpotOnPart, number>()
   return Float64Array.from({ length: film.triangles }, (_, t) => {
-    let turnRad = 0
-    let lengthMm = 0
-    for (let c = 0; c < 3; c++) {
-      const a = corner[3 * t + c]!
-      const b = corner[3 * t + ((c + 1) % 3)]!
-      let agree = 0
-      for (let k = 0; k < 3; k++) agree += normals[3 * a + k]! * normals[3 * b + k]!
-      turnRad += Math.acos(Math.min(1, Math.max(-1, agree)))
-      lengthMm += Math.hypot(p[3 * a]! - p[3 * b]!, p[3 * a + 1]! - p[3 * b + 1]!, p[3 * a + 2]! - p[3 * b + 2]!)
+    const spot = over.nearest(middleOfTriangle(surface, film, t))
+    if (spot === null) return 1
+    let turnRad = turns.get(spot)
+    if (turnRad === undefined) {
+      turnRad = turnAround(spot, over.near(spot, reachMm))
+      turns.set(spot, turnRad)
     }
-    return 1 + (order.flatFirst * turnDelay * (turnRad / lengthMm) * order.strokeMm * 2) / Math.PI
+    // On a ball the normals within a reach turn by 0.71 of what they turn over the whole of it (root of the mean square).
+    const perMm = (Math.SQRT2 * turnRad) / reachMm
+    return 1 + (order.flatFirst * turnDelay * perMm * order.strokeMm * 2) / Math.PI
   })
 }
 
 /**
  * Where a front that winds begins its first turn, and which way it winds (1 = anticlockwise on the drawing): towards the
- * outline's farthest place, and over the wider side of the part first. A mirrored part is wound the other way round.
+ * outline's farthest place, and over the side first on which the part reaches farther. A mirrored part is wound the other way round.
  */
 function windingOf({ outline }: PartSurface, centre: Vec2): { beginsRad: number; sign: 1 | -1 } {
   let farthest: Vec2 = centre
   for (const p of outline.polygon) if (distance(p, centre) > distance(farthest, centre) + 1e-6) farthest = p
   const way: Vec2 = [farthest[0] - centre[0], farthest[1] - centre[1]]
   let lean = 0
+  let whole = 0
   outline.polygon.forEach((p, i) => {
     const q = outline.polygon[(i + 1) % outline.polygon.length]!
     const [ax, ay] = [p[0] - centre[0], p[1] - centre[1]]
     const [bx, by] = [q[0] - centre[0], q[1] - centre[1]]
     const area = (ax * by - ay * bx) / 2
-    lean += area * (way[0] * (ay + by) - way[1] * (ax + bx))
+    whole += area
+    // What is far to one side tells the sides apart: about its middle a part weighs the same on both.
+    lean += area * (way[0] * (ay + by) - way[1] * (ax + bx)) ** 3
   })
-  return { beginsRad: Math.atan2(way[1], way[0]), sign: lean < 0 ? -1 : 1 }
+  return { beginsRad: Math.atan2(way[1], way[0]), sign: lean * whole < 0 ? -1 : 1 }
 }
 
 /** How near a spot vertices are told their distance to it outright, in mean sides of the mesh. */

@@ -107,6 +107,8 @@ export interface HollowFigure {
   readonly stretch: number
   /** Its floor lay before its rim did, all round. */
   readonly floorFirst: boolean
+  /** How surely it bridges: 0 = not at all, 1 = surely. */
+  readonly bridging: number
   readonly risk: 'none' | 'some' | 'high'
 }
 

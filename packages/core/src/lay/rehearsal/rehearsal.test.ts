@@ -102,13 +102,19 @@ describe('a bulge', () => {
   })
   test('figures tell the truth about the lay', () => {
     const { figures, stretch } = inOrder(bulge, 'centre out')
-    let over = 0
-    let all = 0
-    for (let t = 0; t < stretch.length / 2; t++) {
-      all += bulge.film.area[t]!
-      if (stretch[2 * t + 1]! < 1 - softFilm.take - 1e-3) over += bulge.film.area[t]!
+    const beyond = (compression: number) => {
+      let over = 0
+      let all = 0
+      for (let t = 0; t < stretch.length / 2; t++) {
+        all += bulge.film.area[t]!
+        if (stretch[2 * t + 1]! < 1 - compression) over += bulge.film.area[t]!
+      }
+      return over / all
     }
-    expect(figures.wrinkledShare).toBeCloseTo(over / all, 12)
+    // What is beyond by a little counts by degrees: between what is beyond at all and what is beyond twice as far.
+    expect(figures.wrinkledShare).toBeLessThanOrEqual(beyond(softFilm.take))
+    expect(figures.wrinkledShare).toBeGreaterThanOrEqual(beyond(2.1 * softFilm.take))
+    expect(beyond(softFilm.take)).toBeGreaterThan(0)
     expect(figures.largestStretch + 1).toBeLessThanOrEqual(Math.max(...stretch))
   })
   test('film that takes more up needs no more pulling', () => {
@@ -202,7 +208,7 @@ describe('the search', () => {
   const fine = stageOf(bulgedPart, softFilm, 400)
   const run = (seed: number) => {
     const shares: number[] = []
-    const search = searchOrder(coarse, fine, { tries: 24, seed })
+    const search = searchOrder({ coarse, fine, judges: [] }, { tries: 24, seed })
     for (;;) {
       const next = search.next()
       if (next.done) return { result: next.value, shares }
@@ -222,7 +228,7 @@ describe('the search', () => {
     expect(run(3).result.best.order).toEqual(result.best.order)
   })
   test('can be left at any time', () => {
-    const search = searchOrder(coarse, fine, { tries: 24 })
+    const search = searchOrder({ coarse, fine, judges: [] }, { tries: 24 })
     expect(search.next().done).toBe(false)
     expect(search.return(undefined as never).done).toBe(true)
   })

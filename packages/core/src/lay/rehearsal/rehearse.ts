@@ -2,7 +2,7 @@ import { cross2, fitRigid, rotate, subtract, unit, type Vec2 } from '../../geome
 import type { PartSurface } from '../../form/index.ts'
 import { singularValues2x2 } from '../../numerics/index.ts'
 import { type FilmMesh, matrixOf } from '../internal/filmMesh.ts'
-import { type Box, filmPatch } from '../internal/filmPatch.ts'
+import { filmPatch } from '../internal/filmPatch.ts'
 import { triangleShape } from '../internal/triangleShape.ts'
 import { figuresOf } from './figures.ts'
 import { beginningAt, frontTimes } from './frontTimes.ts'
@@ -126,7 +126,7 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
         patch.pull(uv, { least: 1 / (1 + handling.coldStretch), most }, coldSteps)
         const warmed = Math.min(1, leftOver() / (8 * use.liftShare))
         if (warmed > 0) {
-          const stretch = handling.coldStretch + warmed * Math.max(0, handling.warmStretch - handling.coldStretch)
+          const stretch = handling.coldStretch * Math.max(1, handling.warmStretch / handling.coldStretch) ** warmed
           patch.pull(uv, { least: 1 / (1 + stretch), most }, warmSteps)
         }
         if (lifted < 1)

@@ -1,7 +1,7 @@
-import { boundsOf, type Vec2 } from '../../geometry/index.ts'
+import { boundsOf, centroid, distance, type Vec2 } from '../../geometry/index.ts'
 import type { FormDoc, PartSurface } from '../../form/index.ts'
 import type { LayOrder, SchoolName } from './orderTypes.ts'
-import { centreOf, cornersOf, deepestOf, edgeLine, endOf, flattestOf, highestOf } from './places.ts'
+import { centreOf, cornersOf, deepestOf, edgeLine, endOf, flattestOf, highestOf, type NamedSpot } from './places.ts'
 import { name, say, type Sentence } from '../../say/index.ts'
 
 /** Figures of practice that orders are made from. */
@@ -36,13 +36,9 @@ export function orderBySchool(
       const corners = cornersOf(form, surface)
       const begin = form.edges.find((e) => e.code === 'stop-short')?.name ?? form.edges[0]?.name ?? ''
       const line = edgeLine(surface, begin)
-      const start = line[0] ?? corners[0]?.at ?? [0, 0]
-      const nearest = corners
-        .map((c, i) => ({ i, d: Math.hypot(c.at[0] - start[0], c.at[1] - start[1]) }))
-        .sort((a, b) => a.d - b.d)[0]
-      const first = nearest?.i ?? 0
-      const inOrder = corners.map((_, k) => corners[(first + k) % corners.length]!)
-      const from = form.edges.length < 3 ? [inOrder[0]?.at ?? start] : line
+      const inOrder = fromEdge(corners, line, form, surface)
+      const start = inOrder[0]?.at ?? line[0] ?? [0, 0]
+      const from = form.edges.length < 3 ? [start] : line
       const label = form.edges.find((e) => e.name === begin)?.label
       const fromLabel = form.edges.length < 3 || label === undefined ? null : say`the ${name(label)}`
       return { ...base, anchors: inOrder.map((c) => anchor(c, 1)), from, fromLabel, strokeMm: long / practice.sweeps }
@@ -89,3 +85,30 @@ export function orderBySchool(
     }
   }
 }
+
+/**
+ * Corners in the order in which they are fixed: from the end of an edge that lies nearer to a mark, or failing that farther
+ * from the middle, along that edge and on round the part. A mirrored part is begun at the same corner of its own.
+ */
+function fromEdge(
+  corners: readonly NamedSpot[],
+  edge: readonly Vec2[],
+  form: FormDoc,
+  surface: PartSurface,
+): NamedSpot[] {
+  const first: Vec2 = edge[0] ?? [0, 0]
+  const last: Vec2 = edge[edge.length - 1] ?? first
+  const middle = centroid(surface.outline.polygon)
+  const toMark = (p: Vec2) => Math.min(...form.marks.map((m) => distance(m.at, p)))
+  const gain = form.marks.length > 0 ? toMark(first) - toMark(last) : 0
+  const fromLast = Math.abs(gain) > clearlyMm ? gain > 0 : distance(last, middle) > distance(first, middle) + clearlyMm
+  const begin = fromLast ? last : first
+  const nearest = corners.reduce(
+    (best, c, i) => (distance(c.at, begin) < distance(corners[best]!.at, begin) ? i : best),
+    0,
+  )
+  const way = fromLast ? corners.length - 1 : 1
+  return corners.map((_, k) => corners[(nearest + k * way) % corners.length]!)
+}
+
+const clearlyMm = 1

@@ -1,7 +1,16 @@
 import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
 import { boundsOf, contains, distance } from '../../geometry/index.ts'
-import { orderBySchool, orderDefaults, rehearse, schoolNames, searchOrder } from '../index.ts'
+import {
+  isSmallPart,
+  orderBySchool,
+  orderDefaults,
+  orderMatters,
+  type Rehearsal,
+  rehearse,
+  schoolNames,
+  searchOrder,
+} from '../index.ts'
 import { bulgedPart, flatPart, hollowPart, softFilm, stageOf } from '../testParts.ts'
 
 const stages = [
@@ -64,8 +73,8 @@ describe('the search', () => {
   const coarse = stageOf(bulgedPart, softFilm, 200)
   const fine = stageOf(bulgedPart, softFilm, 400)
   const options = { tries: 16, fineTries: 4 }
-  function search(more: Partial<Parameters<typeof searchOrder>[2]> = {}) {
-    const run = searchOrder(coarse, fine, { ...options, ...more })
+  function search(more: Parameters<typeof searchOrder>[1] = {}, judges: readonly (typeof fine)[] = []) {
+    const run = searchOrder({ coarse, fine, judges }, { ...options, ...more })
     const shares: number[] = []
     let step = run.next()
     while (step.done !== true) {
@@ -107,9 +116,34 @@ describe('the search', () => {
   })
   test('where film lies down by itself the best school stays', () => {
     const [, flat] = stages[0]
-    const run = searchOrder(flat, flat, options)
+    const run = searchOrder({ coarse: flat, fine: flat, judges: [] }, options)
     let step = run.next()
     while (step.done !== true) step = run.next()
     expect(step.value.best.figures.trouble).toBeLessThan(0.1)
+  })
+  test('what wins on one mesh only is not called better', () => {
+    expect(found.best.order.made).toBe('by search')
+    // On a flat part nothing is better than anything else.
+    const [, flat] = stages[0]
+    expect(search({}, [flat]).best.order.made).toBe('by school')
+    // On itself it wins again.
+    expect(search({}, [fine]).best.order).toEqual(found.best.order)
+  })
+})
+
+describe('whether the order matters', () => {
+  const small = stages[1][1]
+  const large = {
+    outline: { ...small.surface.outline, polygon: small.surface.outline.polygon.map(([x, y]) => [2 * x, y] as const) },
+  }
+  const troubles = (...values: number[]) => values.map((trouble) => ({ figures: { trouble } }) as unknown as Rehearsal)
+  test('on a large part it always does', () => {
+    expect(isSmallPart(large)).toBe(false)
+    expect(orderMatters(large, troubles(2, 2, 2, 2, 2, 2, 2, 2))).toBe(true)
+  })
+  test('on a small one where the best school stands out', () => {
+    expect(isSmallPart(small.surface)).toBe(true)
+    expect(orderMatters(small.surface, troubles(2.0, 2.1, 2.2, 2.3, 2.4, 2.5, 2.6, 9))).toBe(false)
+    expect(orderMatters(small.surface, troubles(1.0, 2.1, 2.2, 2.3, 2.4, 2.5, 2.6, 9))).toBe(true)
   })
 })

@@ -3,6 +3,7 @@ import { done, type Result } from '../../result/index.ts'
 import type { FilmHandling } from '../handling/filmHandling.ts'
 import { naturalLay } from '../naturalLay.ts'
 import { workedLay, workedOptions } from '../workedLay.ts'
+import type { SearchStages } from './searchOrder.ts'
 import { type PreparedStage, prepareStage } from './stage.ts'
 
 /** What a rehearsal has to know about a film. */
@@ -12,8 +13,11 @@ export interface StageFilm {
   readonly patterned?: boolean | undefined
 }
 
-/** Triangles on which orders are compared, and on which a search tries them out first. */
-export const stageTriangles = { fine: 1500, coarse: 500 } as const
+/**
+ * Triangles on which orders are compared, on which a search tries them out first, and on which what it finds has to be
+ * better as well.
+ */
+export const stageTriangles = { fine: 1500, coarse: 500, judges: [1200, 1900] } as const
 
 /**
  * A form built coarsely enough that a rehearsal answers while one waits, with the lays that it starts from.
@@ -42,4 +46,19 @@ export function setStage(
       patterned,
     }),
   )
+}
+
+/** The further stages that a search needs beside the fine one. Can be refused: what `setStage` finds. */
+export function setSearchStages(fine: PreparedStage): Result<SearchStages> {
+  const { form, handling, laid, patterned } = fine
+  const film = { handling, laid, patterned }
+  const coarse = setStage(form, film, stageTriangles.coarse)
+  if (!coarse.ok) return coarse
+  const judges: PreparedStage[] = []
+  for (const triangles of stageTriangles.judges) {
+    const judge = setStage(form, film, triangles)
+    if (!judge.ok) return judge
+    judges.push(judge.value)
+  }
+  return done({ coarse: coarse.value, fine, judges })
 }

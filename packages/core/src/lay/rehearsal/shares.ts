@@ -6,8 +6,7 @@ export const byDegrees = (value: number, from: number, whole: number): number =>
   Math.min(1, Math.max(0, (value - from) / Math.max(whole - from, 1e-12)))
 
 /**
- * The value that a share of the area of some triangles does not pass, and the triangle that has it. Between two triangles
- * the value is interpolated, by area.
+ * The value that a share of the area of some triangles does not pass, and the triangle that has it.
  *
  * @param triangles at least one
  */
@@ -22,16 +21,9 @@ export function percentileByArea(
     .sort((a, b) => a.value - b.value)
   const goal = share * triangles.reduce((sum, t) => sum + areaMm2[t]!, 0)
   let below = 0
-  for (const [i, { triangle, value }] of sorted.entries()) {
-    // A triangle's value stands for the middle of its area.
-    const here = below + areaMm2[triangle]! / 2
-    if (here >= goal) {
-      const before = sorted[i - 1]
-      if (before === undefined) return { value, triangle }
-      const gap = (areaMm2[before.triangle]! + areaMm2[triangle]!) / 2
-      return { value: value - ((here - goal) / gap) * (value - before.value), triangle }
-    }
-    below += areaMm2[triangle]!
+  for (const place of sorted) {
+    below += areaMm2[place.triangle]!
+    if (below >= goal) return place
   }
   return sorted[sorted.length - 1]!
 }

@@ -13,6 +13,8 @@ export interface SpotsOver {
   readonly spots: readonly SpotOnPart[]
   /** All spots within a distance of one, itself included. */
   near(spot: SpotOnPart, reachMm: number): readonly SpotOnPart[]
+  /** The spot nearest to a place of the part; null where none is within two rows. */
+  nearest(p: Vec2): SpotOnPart | null
 }
 
 /** Fine enough that a place is found to a few centimetres on a bonnet. */
@@ -56,12 +58,12 @@ function inRows({ mesh, plan, outline, holes }: PartSurface): SpotsOver {
       }),
     )
   }
+  const rowOf = (y: number) => ((y - min[1]) / high) * rows - 0.5
+  const columnOf = (x: number) => ((x - min[0]) / wide) * columns - 0.5
   return {
     spots: inRow.flat().filter((spot) => spot !== null),
     near({ at }, reachMm) {
       const found: SpotOnPart[] = []
-      const rowOf = (y: number) => ((y - min[1]) / high) * rows - 0.5
-      const columnOf = (x: number) => ((x - min[0]) / wide) * columns - 0.5
       for (
         let r = Math.max(0, Math.ceil(rowOf(at[1] - reachMm) - 1e-9));
         r <= Math.min(rows - 1, rowOf(at[1] + reachMm));
@@ -75,6 +77,17 @@ function inRows({ mesh, plan, outline, holes }: PartSurface): SpotsOver {
         }
       }
       return found
+    },
+    nearest(p) {
+      let best: SpotOnPart | null = null
+      const [r, c] = [Math.round(rowOf(p[1])), Math.round(columnOf(p[0]))]
+      for (let row = r - 2; row <= r + 2; row++) {
+        for (let column = c - 2; column <= c + 2; column++) {
+          const spot = inRow[row]?.[column]
+          if (spot != null && (best === null || distance(spot.at, p) < distance(best.at, p))) best = spot
+        }
+      }
+      return best
     },
   }
 }
