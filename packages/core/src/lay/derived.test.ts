@@ -64,7 +64,7 @@ describe('a ball-like panel', () => {
   })
 
   test('the stretch plan has a pull beside each edge, no more than the lay needs, warm only where cold is not enough', () => {
-    const pulls = stretchPlan(surface, worked, film)
+    const pulls = stretchPlan(surface, worked, film, ball)
     expect(new Set(pulls.map((p) => p.edge)).size).toBe(4)
     const most = 100 * (Math.max(...worked.stretch) - 1)
     for (const pull of pulls) {
@@ -77,7 +77,7 @@ describe('a ball-like panel', () => {
 
   test('a flat panel needs no pull and leaves no finger', () => {
     const flat = laid({ ...ball, bow: [] })
-    expect(stretchPlan(flat.surface, flat.worked, film)).toEqual([])
+    expect(stretchPlan(flat.surface, flat.worked, film, ball)).toEqual([])
     for (const { excessMmPer100 } of fingerForecast(flat.surface, { flat: flat.natural }, 0))
       expect(excessMmPer100).toBeLessThan(1e-6)
   })

@@ -2,6 +2,8 @@ import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
 import type { TriangleMesh } from '../geometry/index.ts'
 import { grade, layFigures, naturalLay, type Lay, workedLay } from './index.ts'
+import { done } from '../result/index.ts'
+import { unfolded } from './unfolded.ts'
 import { cap, coneSector, cylinder, plate, saddle } from './testForms.ts'
 
 const laid = (mesh: TriangleMesh): Lay => {
@@ -174,6 +176,39 @@ describe('worked lay', () => {
     expect(lay.leftCompression).toBeGreaterThan(0.02)
     expect(layFigures(mesh, lay).major.max).toBeLessThan(1.12)
   })
+  test('the limit of a film is kept to the last digit, whatever slack may be given away', () => {
+    const mesh = cap(40, 12)
+    for (const limit of [1.02, 1.05, 1.08]) {
+      const lay = worked(mesh, 0.006, limit)
+      expect(layFigures(mesh, lay).major.max, `${limit}`).toBeLessThan(limit + 1e-9)
+      // What cannot be stretched away is left, and told in full.
+      expect(1 - layFigures(mesh, lay).minor.min).toBeLessThan(lay.leftCompression + 1e-9)
+    }
+  })
+  test('one ear does not stretch the whole piece: it is let off and told', () => {
+    const mesh = plate(300, 300, 40)
+    const position = mesh.position.slice()
+    for (let i = 0; i < position.length; i += 3) {
+      const r = Math.hypot(position[i]! - 75, position[i + 1]! - 75) / 10
+      if (r < 1) position[i + 2] = 14 * (1 - r)
+    }
+    const eared = { ...mesh, position }
+    const lay = worked(eared, 0.004)
+    const stretched =
+      Array.from(lay.stretch).filter((s, i) => i % 2 === 0 && s > 1.05).length / (lay.stretch.length / 2)
+    expect(stretched).toBeLessThan(0.02)
+    expect(lay.neededStretch).toBeLessThan(1.2)
+    expect(lay.flipped).toBe(0)
+    const spot = lay.badSpot
+    if (spot === null) throw new Error('no spot was told')
+    const v = 3 * eared.triangle[3 * spot.triangle]!
+    expect(Math.hypot(position[v]! - 75, position[v + 1]! - 75)).toBeLessThan(15)
+    expect(spot.areaMm2).toBeLessThan(0.006 * 300 * 300 * 1.2)
+    expect(Math.max(spot.stretch - 1, spot.compression)).toBeGreaterThan(0.05)
+  })
+  test('what is hard all over has no such spot', () => {
+    for (const degrees of [30, 60]) expect(worked(cap(degrees, 12), 0.006).badSpot).toBeNull()
+  })
   test('a plate needs no work', () => {
     expect(worked(plate(200, 200, 8), 0).neededStretch).toBeLessThan(1.001)
   })
@@ -196,6 +231,13 @@ function minorAtRim(mesh: TriangleMesh, lay: Lay, rings: number): number {
   }
   return sum / count
 }
+
+test('a lay that is folded over itself is refused, any other goes through', () => {
+  const lay = laid(plate(100, 100, 5))
+  expect(unfolded(done(lay))).toEqual(done(lay))
+  const folded = unfolded(done({ ...lay, flipped: 3 }))
+  expect(folded.ok ? null : folded.failure).toMatchObject({ code: 'LAY_TURNED_OVER', facts: { triangles: 3 } })
+})
 
 test('grades follow the unevenness', () => {
   const of = (mesh: TriangleMesh) => grade(layFigures(mesh, laid(mesh)))

@@ -5,6 +5,7 @@ import { naturalLay } from './naturalLay.ts'
 import type { LayOrder, Rehearsal } from './rehearsal/orderTypes.ts'
 import { type RehearsalOptions, rehearse } from './rehearsal/rehearse.ts'
 import { setStage, type StageFilm } from './rehearsal/setStage.ts'
+import { unfolded } from './unfolded.ts'
 import { type WorkedLay, workedLay, workedOptions } from './workedLay.ts'
 
 /** All that a lay hangs on, and nothing else: two that are alike are the same lay. */
@@ -38,7 +39,7 @@ export interface LayPartOptions {
 
 /**
  * Lays a film on a form, and rehearses the order that was chosen. Pure: the same input gives the same bits.
- * Can be refused: what `buildSurface`, `naturalLay` and `workedLay` find.
+ * Can be refused: what `buildSurface`, `naturalLay` and `workedLay` find, and `LAY_TURNED_OVER`.
  */
 export function layPart(input: LayInput, options: LayPartOptions = {}): Result<LaidPart> {
   const natural = layNaturally(input.form, options.triangles)
@@ -49,7 +50,7 @@ export function layPart(input: LayInput, options: LayPartOptions = {}): Result<L
 export function layNaturally(form: FormDoc, triangles?: number): Result<NaturalPart> {
   const surface = buildSurface(form, triangles === undefined ? {} : { triangles })
   if (!surface.ok) return surface
-  const natural = naturalLay(surface.value.mesh)
+  const natural = unfolded(naturalLay(surface.value.mesh))
   return natural.ok ? done({ form, surface: surface.value, natural: natural.value }) : natural
 }
 
@@ -59,7 +60,7 @@ export function layWorked(
   { film, order, rehearsal }: Pick<LayInput, 'film' | 'order' | 'rehearsal'>,
   onProgress?: (share: number) => void,
 ): Result<LaidPart> {
-  const worked = workedLay(natural.surface.mesh, workedOptions(film.handling), onProgress)
+  const worked = unfolded(workedLay(natural.surface.mesh, workedOptions(film.handling), onProgress))
   if (!worked.ok) return worked
   if (order === null) return done({ ...natural, film, worked: worked.value, rehearsal: null })
   const stage = setStage(natural.form, film)

@@ -1,5 +1,5 @@
-import { dot2, nearestOnOutline, subtract, unit, type Vec2 } from '../geometry/index.ts'
-import type { PartSurface } from '../form/index.ts'
+import { contains, distanceToLine, dot2, nearestOnOutline, subtract, unit, type Vec2 } from '../geometry/index.ts'
+import type { FormDoc, PartSurface } from '../form/index.ts'
 import { edgeFinder } from './fingerForecast.ts'
 import type { FilmHandling } from './handling/filmHandling.ts'
 import { triangleShape } from './internal/triangleShape.ts'
@@ -34,16 +34,25 @@ const leastAreaShare = 0.01
 
 /**
  * Where to pull, which way and how much: the stretched places of a worked lay, gathered by the edge they lie next to.
- * Each pull takes the area-weighted mean direction of the larger stretch. Pulls of less than 0.5 % are left out.
+ * Each pull takes the area-weighted mean direction of the larger stretch. Pulls of less than 0.5 % are left out, and so is
+ * what lies on a raised feature, in a recess or in a channel: that is stretched where it is pressed on or in, by its own step.
  */
-export function stretchPlan(surface: PartSurface, lay: Pick<Lay, 'flat' | 'stretch'>, film: FilmHandling): Pull[] {
-  const triangles = lay.stretch.length / 2
+export function stretchPlan(
+  surface: PartSurface,
+  lay: Pick<Lay, 'flat' | 'stretch'>,
+  film: FilmHandling,
+  features: Features,
+): Pull[] {
+  const drawn: number[] = []
   let most = 0
-  for (let t = 0; t < triangles; t++) most = Math.max(most, lay.stretch[2 * t]! - 1)
+  for (let t = 0; t < lay.stretch.length / 2; t++) {
+    most = Math.max(most, lay.stretch[2 * t]! - 1)
+    if (!onFeature(features, middleOf(surface, t))) drawn.push(t)
+  }
   const worth = Math.max(leastPercent / 100, worthPullingShare * most)
   const zones = new Map<string, Zone>()
   const nearestEdge = edgeFinder(surface)
-  for (let t = 0; t < triangles; t++) {
+  for (const t of drawn) {
     const excess = lay.stretch[2 * t]! - 1
     if (excess < worth) continue
     const shape = triangleShape(surface, lay.flat, t)
@@ -65,6 +74,20 @@ export function stretchPlan(surface: PartSurface, lay: Pick<Lay, 'flat' | 'stret
     .map(([edge, zone]) => toPull(surface, edge, zone, film))
     .sort((a, b) => b.percent * b.areaMm2 - a.percent * a.areaMm2)
   return pulls.map((pull, i) => ({ ...pull, letter: String.fromCharCode(65 + i) }))
+}
+
+type Features = Pick<FormDoc, 'recesses' | 'raised' | 'channels'>
+
+const onFeature = ({ recesses, raised = [], channels = [] }: Features, p: Vec2): boolean =>
+  [...recesses, ...raised].some(({ outline }) => contains(outline, p)) ||
+  channels.some(({ along, widthMm }) => distanceToLine(along, p) < widthMm / 2)
+
+function middleOf({ mesh, plan }: PartSurface, t: number): Vec2 {
+  const [a, b, c] = [0, 1, 2].map((k) => mesh.triangle[3 * t + k]!) as [number, number, number]
+  return [
+    (plan[2 * a]! + plan[2 * b]! + plan[2 * c]!) / 3,
+    (plan[2 * a + 1]! + plan[2 * b + 1]! + plan[2 * c + 1]!) / 3,
+  ]
 }
 
 interface Zone {

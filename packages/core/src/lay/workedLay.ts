@@ -1,9 +1,10 @@
 import { checkSheet, type TriangleMesh } from '../geometry/index.ts'
 import { singularValues2x2 } from '../numerics/index.ts'
 import { done, failure, type Result, refused } from '../result/index.ts'
+import { badSpotOf } from './internal/badSpot.ts'
 import { finishLay } from './internal/finishLay.ts'
 import { type LayOperator, layOperator } from './internal/layOperator.ts'
-import { intoBox, outsideBox } from './internal/localSteps.ts'
+import { intoBox, letOff, outsideBox } from './internal/localSteps.ts'
 import { startingLay } from './internal/startingLay.ts'
 import type { Lay } from './layTypes.ts'
 import { naturalDefaults, settle } from './naturalLay.ts'
@@ -35,9 +36,20 @@ export const workedOptions = ({ take, warmStretch }: FilmHandling): Pick<WorkedO
   limit: 1 + warmStretch,
 })
 
+/** One small spot that a piece is laid without, since nothing that the rest could give would help it. */
+export interface BadSpot {
+  /** Its worst triangle. */
+  readonly triangle: number
+  /** Largest stretch and largest compression there, ratios. */
+  readonly stretch: number
+  readonly compression: number
+  readonly areaMm2: number
+}
+
 export interface WorkedLay extends Lay {
-  /** The least largest stretch that leaves no triangle compressed below `take`, ratio. */
+  /** The least largest stretch that leaves no triangle compressed below `take`, but for a bad spot, ratio. */
   readonly neededStretch: number
+  readonly badSpot: BadSpot | null
   /** Compression that is left because the film cannot be stretched enough; `take` when it can. */
   readonly leftCompression: number
 }
@@ -47,7 +59,9 @@ export interface WorkedLay extends Lay {
  * stretch (sought by halving an interval; each question "can it be laid within this box?" is answered by
  * Douglas-Rachford steps on the factored Laplacian); and among lays within `slackShare` of that, the least stretch in
  * total (ADMM; Boyd et al., "Distributed optimization and statistical learning via the alternating direction method
- * of multipliers", 2011). The result is scaled by the last remaining fraction so that `take` holds exactly.
+ * of multipliers", 2011). The result is scaled by the last remaining fraction so that `take` holds exactly, or where the film
+ * is at its limit, so that this does. A small spot that fits far worse than all else is let off: it is told, and does not
+ * stretch the whole piece.
  *
  * The problem is not convex: that no better lay exists is not proven, except where a closed form is known.
  * Can be refused: what `checkSheet` finds, `LAY_TAKE_OUT_OF_RANGE`, `LAY_NOT_SETTLED`.
@@ -66,7 +80,8 @@ export function workedLay(
   if (!natural.settled) return refused(failure('LAY_NOT_SETTLED', { movingMm: natural.movingMm, steps: natural.steps }))
   onProgress(0.15)
 
-  const search = boxSearch(operator, natural.uv, mostStepsEach)
+  const off = badSpotOf(operator, natural.uv)
+  const search = boxSearch(operator, natural.uv, mostStepsEach, off)
   const most = 1 / (1 - take)
   let compression = take
   let [needed, uv, steps] = search.leastStretch(most, fineness, (share) => onProgress(0.15 + 0.55 * share))
@@ -78,15 +93,16 @@ export function workedLay(
   // Slack is given away only where the film itself has some left.
   const largest = Math.min(1 + (needed - 1) * (1 + slackShare), Math.max(needed, limit))
   const box: Box = { least: 1 / largest, most: 1 / (1 - compression) }
-  const quiet = leastTotal(operator, uv, box, 2 * mostStepsEach, (share) => onProgress(0.7 + 0.3 * share))
-  const chosen = closerToBox(operator, quiet, uv, box)
-  scaleInto(operator, chosen, box.most)
+  const quiet = leastTotal(operator, uv, box, off, 2 * mostStepsEach, (share) => onProgress(0.7 + 0.3 * share))
+  const chosen = closerToBox(operator, quiet, uv, box, off)
+  scaleInto(operator, chosen, box.most, off)
+  compression = Math.max(compression, withinLimit(operator, chosen, limit, off))
   const lay = finishLay('worked', mesh, operator, {
     uv: chosen,
     movingMm: natural.movingMm,
     steps: natural.steps + steps,
   })
-  return done({ ...lay, neededStretch, leftCompression: compression })
+  return done({ ...lay, neededStretch, leftCompression: compression, badSpot: spotOf(operator, lay, off) })
 }
 
 /** Allowed singular values of surface -> flat. */
@@ -95,13 +111,14 @@ interface Box {
   readonly most: number
 }
 
-function boxSearch(operator: LayOperator, start: Float64Array, mostSteps: number) {
+function boxSearch(operator: LayOperator, start: Float64Array, mostSteps: number, off: readonly number[]) {
+  const offBox = new Set(off)
   const matrices = new Float64Array(4 * operator.triangles)
   operator.matricesOf(start, matrices)
   let steps = 0
 
   const tryBox = (from: Float64Array, box: Box, tolerance: number): Float64Array | null => {
-    const found = fitIntoBox(operator, from, box, tolerance, mostSteps)
+    const found = fitIntoBox(operator, from, box, off, tolerance, mostSteps)
     steps += found.steps
     return found.uv
   }
@@ -109,7 +126,7 @@ function boxSearch(operator: LayOperator, start: Float64Array, mostSteps: number
   return {
     leastStretch(most: number, fineness: number, onProgress: (share: number) => void): [number, Float64Array, number] {
       operator.matricesOf(start, matrices)
-      const range = rangeOf(matrices)
+      const range = rangeOf(matrices, offBox)
       const shrink = Math.min(1, most / range.most)
       let best: Float64Array = start.map((x) => x * shrink)
       let high = Math.max(1, 1 / (range.least * shrink))
@@ -129,7 +146,7 @@ function boxSearch(operator: LayOperator, start: Float64Array, mostSteps: number
     },
     leastCompression(limit: number, take: number, fineness: number): [number, Float64Array, number] {
       operator.matricesOf(start, matrices)
-      const range = rangeOf(matrices)
+      const range = rangeOf(matrices, offBox)
       const grow = Math.max(1, 1 / limit / range.least)
       let best: Float64Array = start.map((x) => x * grow)
       let high = 1 - 1 / (range.most * grow)
@@ -147,11 +164,12 @@ function boxSearch(operator: LayOperator, start: Float64Array, mostSteps: number
   }
 }
 
-/** Smallest and largest singular value of all. */
-function rangeOf(matrices: Float64Array): Box {
+/** Smallest and largest singular value of all that are held. */
+function rangeOf(matrices: Float64Array, off: ReadonlySet<number>): Box {
   let least = Number.POSITIVE_INFINITY
   let most = 0
   for (let i = 0; i < matrices.length; i += 4) {
+    if (off.has(i >> 2)) continue
     const [larger, smaller] = singularValues2x2(matrices[i]!, matrices[i + 1]!, matrices[i + 2]!, matrices[i + 3]!)
     if (smaller < least) least = smaller
     if (larger > most) most = larger
@@ -160,7 +178,8 @@ function rangeOf(matrices: Float64Array): Box {
 }
 
 /** Film coordinates on their way into a box: one step carries them towards it and pulls their stretches towards 1. */
-function boxStepper(operator: LayOperator, from: Float64Array, box: Box, pull: number) {
+function boxStepper(operator: LayOperator, from: Float64Array, box: Box, off: readonly number[], pull: number) {
+  const offBox = new Set(off)
   const size = 4 * operator.triangles
   const matrices = new Float64Array(size)
   const carried = new Float64Array(size)
@@ -171,10 +190,11 @@ function boxStepper(operator: LayOperator, from: Float64Array, box: Box, pull: n
   return {
     uv,
     /** How far outside the box the worst stretch is now. */
-    outside: () => outsideBox(matrices, box.least, box.most),
+    outside: () => outsideBox(matrices, box.least, box.most, offBox),
     step() {
       for (let i = 0; i < size; i++) shifted[i] = matrices[i]! + carried[i]!
       intoBox(shifted, box.least, box.most, pull, wanted)
+      letOff(shifted, off, pull, wanted)
       for (let i = 0; i < size; i++) {
         const gap = shifted[i]! - wanted[i]!
         carried[i] = gap
@@ -196,10 +216,11 @@ function fitIntoBox(
   operator: LayOperator,
   from: Float64Array,
   box: Box,
+  off: readonly number[],
   tolerance: number,
   mostSteps: number,
 ): { uv: Float64Array | null; steps: number } {
-  const film = boxStepper(operator, from, box, 0)
+  const film = boxStepper(operator, from, box, off, 0)
   let before = Number.POSITIVE_INFINITY
   for (let step = 1; step <= mostSteps; step++) {
     const outside = film.outside()
@@ -221,10 +242,11 @@ function leastTotal(
   operator: LayOperator,
   from: Float64Array,
   box: Box,
+  off: readonly number[],
   steps: number,
   onProgress: (share: number) => void,
 ): Float64Array {
-  const film = boxStepper(operator, from, box, 1 / (1 + penalty))
+  const film = boxStepper(operator, from, box, off, 1 / (1 + penalty))
   for (let step = 0; step < steps; step++) {
     film.step()
     if (step % 20 === 0) onProgress(step / steps)
@@ -232,19 +254,52 @@ function leastTotal(
   return film.uv
 }
 
-function closerToBox(operator: LayOperator, quiet: Float64Array, safe: Float64Array, box: Box): Float64Array {
+function closerToBox(
+  operator: LayOperator,
+  quiet: Float64Array,
+  safe: Float64Array,
+  box: Box,
+  off: readonly number[],
+): Float64Array {
   const matrices = new Float64Array(4 * operator.triangles)
   operator.matricesOf(quiet, matrices)
   const tolerance = Math.max(0.02 * (1 - box.least), 2e-4)
-  return outsideBox(matrices, box.least, box.most) <= tolerance ? quiet : safe
+  return outsideBox(matrices, box.least, box.most, new Set(off)) <= tolerance ? quiet : safe
 }
 
-/** Shrinks the flat film until no triangle is compressed beyond the box. */
-function scaleInto(operator: LayOperator, uv: Float64Array, most: number): void {
+/** Shrinks the flat film until no triangle that is held is compressed beyond the box. */
+function scaleInto(operator: LayOperator, uv: Float64Array, most: number, off: readonly number[]): void {
   const matrices = new Float64Array(4 * operator.triangles)
   operator.matricesOf(uv, matrices)
-  const over = outsideBox(matrices, Number.NEGATIVE_INFINITY, most)
-  if (over === 0) return
-  const k = most / (most + over)
-  for (let i = 0; i < uv.length; i++) uv[i]! *= k
+  const over = outsideBox(matrices, Number.NEGATIVE_INFINITY, most, new Set(off))
+  if (over > 0) scale(uv, most / (most + over))
+}
+
+/**
+ * Where that stretches it further than the film goes: lets the flat film out again until its limit holds exactly, and gives
+ * what stays compressed by that; 0 where nothing had to be let out.
+ */
+function withinLimit(operator: LayOperator, uv: Float64Array, limit: number, off: readonly number[]): number {
+  const matrices = new Float64Array(4 * operator.triangles)
+  operator.matricesOf(uv, matrices)
+  const { least, most } = rangeOf(matrices, new Set(off))
+  if (least * limit >= 1) return 0
+  const out = 1 / (least * limit)
+  scale(uv, out)
+  return 1 - 1 / (most * out)
+}
+
+function scale(uv: Float64Array, by: number): void {
+  for (let i = 0; i < uv.length; i++) uv[i]! *= by
+}
+
+function spotOf({ area }: LayOperator, { stretch }: Lay, off: readonly number[]): BadSpot | null {
+  if (off.length === 0) return null
+  const misfit = (t: number) => Math.max(stretch[2 * t]! - 1, 1 - stretch[2 * t + 1]!)
+  return {
+    triangle: off.reduce((worst, t) => (misfit(t) > misfit(worst) ? t : worst)),
+    stretch: Math.max(...off.map((t) => stretch[2 * t]!)),
+    compression: Math.max(0, ...off.map((t) => 1 - stretch[2 * t + 1]!)),
+    areaMm2: off.reduce((sum, t) => sum + area[t]!, 0),
+  }
 }

@@ -1,9 +1,11 @@
 import type { FormDoc, PartSurface } from '../form/index.ts'
+import type { Vec2 } from '../geometry/index.ts'
 import { edgeAt, type WorkedLay } from '../lay/index.ts'
 import { name, say, type Sentence } from '../say/index.ts'
 import type { FilmDoc } from './filmDoc.ts'
 import type { FoundOnPart } from './findings.ts'
 import type { PieceCut } from './pieceCut.ts'
+import type { PlanContext } from './planContext.ts'
 
 /**
  * Whether firm film goes down on a form in growing circles: dry, every edge ends on the crest of a lip, so that there is no bleed to
@@ -49,9 +51,26 @@ export function patternWarps(
     const minor = worked.stretch[2 * t + 1] ?? 1
     if (minor < least) [tightest, least] = [t, minor]
   }
-  const corners = [0, 1, 2].map((c) => surface.mesh.triangle[3 * tightest + c] ?? 0)
-  const at = (k: 0 | 1) => corners.reduce((sum, v) => sum + (surface.plan[2 * v + k] ?? 0), 0) / 3
-  return { edge: edgeAt(surface, [at(0), at(1)]), percent: 100 * (worked.neededStretch - 1), mostPercent: 100 * most }
+  const edge = edgeAt(surface, middleOf(surface, tightest))
+  return { edge, percent: 100 * (worked.neededStretch - 1), mostPercent: 100 * most }
+}
+
+/** The small spot that a piece is laid without, where there is one. */
+export function badSpotAt(surface: PartSurface, { badSpot }: Pick<WorkedLay, 'badSpot'>): PlanContext['badSpot'] {
+  if (badSpot === null) return null
+  const { triangle, areaMm2, stretch, compression } = badSpot
+  return {
+    edge: edgeAt(surface, middleOf(surface, triangle)),
+    areaMm2,
+    misfitPercent: 100 * Math.max(stretch - 1, compression),
+  }
+}
+
+/** Middle of a triangle on the drawing, mm. */
+function middleOf({ mesh, plan }: PartSurface, triangle: number): Vec2 {
+  const corners = [0, 1, 2].map((c) => mesh.triangle[3 * triangle + c] ?? 0)
+  const at = (k: 0 | 1) => corners.reduce((sum, v) => sum + (plan[2 * v + k] ?? 0), 0) / 3
+  return [at(0), at(1)]
 }
 
 /** What speaks against a film on a form: it is meant for something else. Null where nothing does. */

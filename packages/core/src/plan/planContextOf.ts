@@ -13,7 +13,7 @@ import type { EdgeMargin, EdgeRules } from '../align/index.ts'
 import type { FormDoc, PartSurface } from '../form/index.ts'
 import type { Pull, PullAcross } from '../lay/index.ts'
 import type { Practice } from '../practice/index.ts'
-import { drawnAcross, liesAsDome, patternWarps, takesItsOwnFilm } from './lying.ts'
+import { drawnAcross, liesAsDome, badSpotAt, patternWarps, takesItsOwnFilm } from './lying.ts'
 import type { PlanDrawing } from './partPlan.ts'
 import type { FilmDoc } from './filmDoc.ts'
 import { heatPlan } from './heatPlan.ts'
@@ -51,7 +51,7 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
       ? inOrder.map(({ steps: _, ...pull }) => pull)
       : liesAsDome(form, film) || takesItsOwnFilm(form, film)
         ? []
-        : worthPulling(stretchPlan(surface, laid.worked, film.handling), edges, practice)
+        : worthPulling(stretchPlan(surface, laid.worked, film.handling, form), edges, practice)
   const across =
     rehearsal === null && drawnAcross(form, film, placed.cut, found) && pulls[0] !== undefined
       ? pullAcross(surface, laid.worked, pulls[0].at)
@@ -108,6 +108,7 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
     pulls,
     across,
     warps: patternWarps(surface, laid.worked, film),
+    badSpot: badSpotAt(surface, laid.worked),
     rehearsed:
       rehearsal === null
         ? null

@@ -20,6 +20,7 @@ describe('sentences', () => {
     [failure('CHECKS_TOO_FEW', { found: 0 }), 'gaps are'],
     [failure('OUTLINE_OPEN', { what: '"bonnet"', gapMm: 12.3456 }), '12.3 mm'],
     [failure('OUTLINE_OPEN', { what: '"bonnet"', gapMm: 12 }), '12 mm'],
+    [failure('LAY_TURNED_OVER', { triangles: 1 }), '1 triangle of its mesh lies'],
     [failure('LAY_NOT_SETTLED', { movingMm: 0.01234, steps: 9 }), '0.012 mm'],
     [outOfRange('WAIT_OUT_OF_RANGE', say`room temperature`, temperature, [90, -10, 50]), 'between −10 °C and 50 °C'],
   ])('%o says %s', ({ sentence }, says) => {

@@ -138,6 +138,11 @@ const catalogue = {
       say`The film still moves by ${length(f.movingMm, 3)} a step after ${count(f.steps)} steps.`,
     fix: say`Check the form for a fold or a very sharp corner, or split the piece.`,
   },
+  LAY_TURNED_OVER: {
+    says: (f: { triangles: number }) =>
+      say`Film would lie folded over itself on this form: ${counted(f.triangles, '# triangle of its mesh lies', '# triangles of its mesh lie')} upside down in the flat piece.`,
+    fix: say`Look for an overhang, a fold or a wall that stands too steep in the form, or split the piece there.`,
+  },
   LAY_TAKE_OUT_OF_RANGE: {
     says: (f: { take: number }) => say`Film cannot take up ${percent(100 * f.take, 1)} of compression.`,
     fix: say`Give the compression the film takes up without a finger as a ratio from 0 to 0.2; 0.006 is usual.`,

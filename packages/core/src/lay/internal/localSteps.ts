@@ -32,10 +32,20 @@ export function intoBox(matrices: Float64Array, least: number, most: number, pul
   for (let i = 0; i < matrices.length; i += 4) clampSingularValues(matrices, i, least, most, pull, out)
 }
 
-/** How far outside [least, most] the worst singular value is; 0 = all inside. */
-export function outsideBox(matrices: Float64Array, least: number, most: number): number {
+/** What a triangle may do that no box holds, and how much it is drawn to lie as it would by itself. */
+const freely = { least: 0.2, most: 5, pull: 0.2 }
+
+/** Replaces what `intoBox` made of the triangles that are let off the box. */
+export function letOff(matrices: Float64Array, triangles: readonly number[], pull: number, out: Float64Array): void {
+  for (const t of triangles)
+    clampSingularValues(matrices, 4 * t, freely.least, freely.most, Math.max(pull, freely.pull), out)
+}
+
+/** How far outside [least, most] the worst singular value is, of those that are held; 0 = all inside. */
+export function outsideBox(matrices: Float64Array, least: number, most: number, off?: ReadonlySet<number>): number {
   let worst = 0
   for (let i = 0; i < matrices.length; i += 4) {
+    if (off?.has(i >> 2)) continue
     const [larger, smaller] = singularValues2x2(matrices[i]!, matrices[i + 1]!, matrices[i + 2]!, matrices[i + 3]!)
     if (larger - most > worst) worst = larger - most
     if (least - smaller > worst) worst = least - smaller

@@ -3,7 +3,7 @@ import { wallRunMm } from '../../form/index.ts'
 import { fingersAfterShrinking } from '../handling/heatedPull.ts'
 import { edgeAt, edgeFinder, fingerForecast } from '../fingerForecast.ts'
 import type { HollowFigure, LayOrder, Rehearsal, RehearsalFigures } from './orderTypes.ts'
-import { byDegrees, percentileByArea } from './shares.ts'
+import { byDegrees, percentileByArea } from '../shares.ts'
 import { middleOfTriangle, type PreparedStage } from './stage.ts'
 
 /** What each trouble counts when orders are ranked. */

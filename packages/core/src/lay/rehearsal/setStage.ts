@@ -1,6 +1,7 @@
 import { buildSurface, type FormDoc } from '../../form/index.ts'
 import { done, type Result } from '../../result/index.ts'
 import type { FilmHandling } from '../handling/filmHandling.ts'
+import { unfolded } from '../unfolded.ts'
 import { naturalLay } from '../naturalLay.ts'
 import { workedLay, workedOptions } from '../workedLay.ts'
 import type { SearchStages } from './searchOrder.ts'
@@ -21,7 +22,7 @@ export const stageTriangles = { fine: 1500, coarse: 500, judges: [1200, 1900] } 
 
 /**
  * A form built coarsely enough that a rehearsal answers while one waits, with the lays that it starts from.
- * Can be refused: what `buildSurface`, `naturalLay` and `workedLay` find.
+ * Can be refused: what `buildSurface`, `naturalLay` and `workedLay` find, and `LAY_TURNED_OVER`.
  */
 export function setStage(
   form: FormDoc,
@@ -30,10 +31,10 @@ export function setStage(
 ): Result<PreparedStage> {
   const surface = buildSurface(form, { triangles })
   if (!surface.ok) return surface
-  const natural = naturalLay(surface.value.mesh)
+  const natural = unfolded(naturalLay(surface.value.mesh))
   if (!natural.ok) return natural
   const { handling, laid, patterned } = film
-  const worked = workedLay(surface.value.mesh, workedOptions(handling))
+  const worked = unfolded(workedLay(surface.value.mesh, workedOptions(handling)))
   if (!worked.ok) return worked
   return done(
     prepareStage({
