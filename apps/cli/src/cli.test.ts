@@ -588,6 +588,17 @@ describe('bad input: nothing on standard output, one line on standard error, exi
     expect({ code, out }).toEqual({ code: 2, out: '' })
     expect(err).toContain('1 hole')
   })
+  test('a mesh whose seams are split is sewn together, and it is said', async () => {
+    const split = 'v 0 0 0\nv 1 0 0\nv 1 1 0\nv 0 0 0\nv 1 1 0\nv 0 1 0\nf 1 2 3\nf 4 5 6\n'
+    const { code, out } = await run(['lay', '--mesh', '-', '--units', 'm'], split)
+    expect(code).toBe(0)
+    expect(JSON.parse(out)).toMatchObject({
+      vertices: 4,
+      triangles: 2,
+      joinedCorners: 2,
+      flipped: 0,
+    })
+  })
   test('bow readings that contradict each other', async () => {
     const form = JSON.parse(readFileSync(bonnet, 'utf8'))
     form.bow.push({ ...form.bow[1], name: 'across, again', sagittaMm: 12 })

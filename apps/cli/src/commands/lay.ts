@@ -2,6 +2,7 @@ import { writeFileSync } from 'node:fs'
 import { performance } from 'node:perf_hooks'
 import { checkSheet, triangleCount, type TriangleMesh, vertexCount } from '@truelay/core/geometry'
 import { grade, layFigures, naturalLay, workedDefaults, workedLay } from '@truelay/core/lay'
+import { joinCorners } from '@truelay/formats/mesh'
 import { writeObj } from '@truelay/formats/obj'
 import { orderWish, rehearsal } from './rehearsal.ts'
 import { numberOption, valueOrBadInput, wordOption } from '../input.ts'
@@ -18,7 +19,7 @@ export async function lay(file: string | undefined, options: Record<string, stri
   const mode = wordOption(options.mode, 'mode', ['natural', 'worked'])
   const holes = wordOption(options.holes, 'holes', ['refuse', 'keep'])
   const take = numberOption(options.take, 'take', workedDefaults.take, 0, 0.2)
-  const mesh = await readMesh(name, units === 'm' ? 1000 : 1)
+  const { mesh, joinedCorners } = asOneSheet(await readMesh(name, units === 'm' ? 1000 : 1))
   valueOrBadInput(checkSheet(mesh, { holesExpected: holes === 'keep' }))
 
   const began = performance.now()
@@ -32,12 +33,23 @@ export async function lay(file: string | undefined, options: Record<string, stri
     vertices: vertexCount(mesh),
     triangles: triangleCount(mesh),
     solveMs,
+    ...(joinedCorners > 0 ? { joinedCorners } : {}),
     flipped: laid.flipped,
     ...figures,
     grade: grade(figures),
-    ...(worked ? { neededStretch: worked.neededStretch, leftCompression: worked.leftCompression } : {}),
+    ...(worked
+      ? { neededStretch: worked.neededStretch, leftCompression: worked.leftCompression, badSpot: worked.badSpot }
+      : {}),
     ...(options.flat === undefined ? {} : { flat: options.flat }),
   }
+}
+
+/** A mesh that falls into pieces along seams, where corners are written once for each face that has them, sewn together. */
+function asOneSheet(mesh: TriangleMesh): { mesh: TriangleMesh; joinedCorners: number } {
+  const sheet = checkSheet(mesh, { holesExpected: true })
+  if (sheet.ok || sheet.failure.code !== 'MESH_IN_PIECES') return { mesh, joinedCorners: 0 }
+  const sewn = joinCorners(mesh.position, mesh.triangle)
+  return { mesh: sewn, joinedCorners: vertexCount(mesh) - vertexCount(sewn) }
 }
 
 function flatMesh(mesh: TriangleMesh, flat: Float64Array): TriangleMesh {

@@ -5,7 +5,6 @@ import { name, say, type Sentence } from '../say/index.ts'
 import type { FilmDoc } from './filmDoc.ts'
 import type { FoundOnPart } from './findings.ts'
 import type { PieceCut } from './pieceCut.ts'
-import type { PlanContext } from './planContext.ts'
 
 /**
  * Whether firm film goes down on a form in growing circles: dry, every edge ends on the crest of a lip, so that there is no bleed to
@@ -55,8 +54,15 @@ export function patternWarps(
   return { edge, percent: 100 * (worked.neededStretch - 1), mostPercent: 100 * most }
 }
 
+/** One small spot that a piece is laid without: beside which edge, its size, and what film would have to do there. */
+export interface HardSpot {
+  readonly edge: string
+  readonly areaMm2: number
+  readonly misfitPercent: number
+}
+
 /** The small spot that a piece is laid without, where there is one. */
-export function badSpotAt(surface: PartSurface, { badSpot }: Pick<WorkedLay, 'badSpot'>): PlanContext['badSpot'] {
+export function badSpotAt(surface: PartSurface, { badSpot }: Pick<WorkedLay, 'badSpot'>): HardSpot | null {
   if (badSpot === null) return null
   const { triangle, areaMm2, stretch, compression } = badSpot
   return {

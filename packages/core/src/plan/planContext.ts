@@ -14,6 +14,7 @@ import type { PieceCut } from './pieceCut.ts'
 import type { Schools } from './schools.ts'
 import type { LinePlace, SetPlace } from './setPlace.ts'
 import type { Hands } from './workChoices.ts'
+import type { HardSpot } from './lying.ts'
 
 /** What the rules look at. */
 export interface PlanContext {
@@ -47,8 +48,7 @@ export interface PlanContext {
   /** One pull from side to side, where dry film is drawn over a lamp so; null elsewhere. */
   readonly across: PullAcross | null
   /** Where a printed pattern would have to be drawn further than it bears, and how far; null where it goes on. */
-  /** One small spot that the piece is laid without: beside which edge, its size, and what film would have to do there. */
-  readonly badSpot: { readonly edge: string; readonly areaMm2: number; readonly misfitPercent: number } | null
+  readonly badSpot: HardSpot | null
   readonly warps: { readonly edge: string; readonly percent: number; readonly mostPercent: number } | null
   /** The rehearsal that the work follows, step by step; null where the usual school is followed. */
   readonly rehearsed: {

@@ -1,0 +1,1 @@
+export { joinCorners } from './joinCorners.ts'
