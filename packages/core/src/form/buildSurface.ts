@@ -24,9 +24,11 @@ export interface BuildOptions {
   /** About how many triangles; 50 to 100 000. */
   readonly triangles: number
   readonly bow: BowOptions
+  /** Shows walls that are steeper than the mesh is fine by rows of points of their own, so that what is seen of them does not hang on it. */
+  readonly wallRows: boolean
 }
 
-export const buildDefaults: BuildOptions = { triangles: 3000, bow: bowDefaults }
+export const buildDefaults: BuildOptions = { triangles: 3000, bow: bowDefaults, wallRows: false }
 
 const leastTriangles = 50
 const mostTriangles = 100_000
@@ -40,7 +42,7 @@ const mostTriangles = 100_000
  * Can be refused: everything of `traceOutline` and `fitBow`, and `CHANNEL_TOO_NARROW`, `FORM_TOO_COARSE`, `FORM_TOO_FINE`.
  */
 export function buildSurface(form: FormDoc, options: Partial<BuildOptions> = {}): Result<PartSurface> {
-  const { triangles, bow } = { ...buildDefaults, ...options }
+  const { triangles, bow, wallRows } = { ...buildDefaults, ...options }
   if (triangles < leastTriangles) return refused(failure('FORM_TOO_COARSE', { triangles, least: leastTriangles }))
   if (triangles > mostTriangles) return refused(failure('FORM_TOO_FINE', { triangles, most: mostTriangles }))
   const traced = traceOutline(`"${form.name}"`, form.start, form.outline)
@@ -63,7 +65,7 @@ export function buildSurface(form: FormDoc, options: Partial<BuildOptions> = {})
   const scanned = form.relief === undefined ? null : reliefHeight(form.relief)
   const height = scanned ?? ((p: Vec2) => fitted.value.heightAt(p) + feature(p))
 
-  const meshed = meshOver(form, outline, holes, height, triangles)
+  const meshed = meshOver(form, outline, holes, height, triangles, wallRows)
   const sheet = checkSheet(meshed.mesh, { holesExpected: true })
   if (!sheet.ok) return refused(failure('FORM_TOO_COARSE', { triangles, least: triangles * 2 }))
   const figures = measureSurface(form, meshed.mesh, meshed.plan, sheet.value.loops, height)
@@ -77,6 +79,7 @@ function meshOver(
   holes: readonly TracedOutline[],
   height: (p: Vec2) => number,
   triangles: number,
+  wallRows: boolean,
 ): { mesh: TriangleMesh; plan: Float64Array } {
   const areaMm2 = areaOnSurface(outline, holes, height)
   const spacingMm = Math.sqrt((areaMm2 / triangles) * (4 / Math.sqrt(3)))
@@ -106,7 +109,7 @@ function meshOver(
     for (let i = 0; i + 1 < line.length; i++) sides.push([first + i, first + i + 1])
   }
   const walls = apart(
-    wallRings(form, planSpacingMm, triangles / 4).filter(
+    (wallRows ? wallRings(form, planSpacingMm, triangles / 4) : []).filter(
       (p) => clearOf(outline, p, 0.2 * planSpacingMm) && holes.every((h) => clearOf(h, p, 0.2 * planSpacingMm, true)),
     ),
     [...rim, ...holeRims.flat(), ...lines.flat()],

@@ -1663,7 +1663,7 @@ const ruleTable: readonly RuleRow[] = [
         phase: 'edges',
         headline: 'Come back: press what were fingers',
         detail:
-          'At the bottom edge, wing edge, top edge and edge beside the inner lamp: thumb or hard card from the middle of each out to the rim.',
+          'At the bottom edge, top edge and edge beside the inner lamp: thumb or hard card from the middle of each out to the rim.',
         tools: ['cloth over the squeegee'],
         liquids: [],
         cautions: [],

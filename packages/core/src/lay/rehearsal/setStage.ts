@@ -29,7 +29,7 @@ export function setStage(
   film: StageFilm,
   triangles: number = stageTriangles.fine,
 ): Result<PreparedStage> {
-  const surface = buildSurface(form, { triangles })
+  const surface = buildSurface(form, { triangles, wallRows: true })
   if (!surface.ok) return surface
   const natural = unfolded(naturalLay(surface.value.mesh))
   if (!natural.ok) return natural
