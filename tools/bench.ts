@@ -178,7 +178,9 @@ for (const [formFile, filmFile] of [
   )
 }
 say('')
-say('One order and the schools on about 1 500 triangles, the rest of the search and the cuts on about 500; what is found has to win on about 1 200 and 1 900 as well.')
+say(
+  'One order and the schools on about 1 500 triangles, the rest of the search and the cuts on about 500; what is found has to win on about 1 200 and 1 900 as well.',
+)
 
 say('')
 say('## Worked lay at 3 000 triangles')
