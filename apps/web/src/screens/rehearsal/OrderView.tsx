@@ -136,7 +136,13 @@ const Played = memo(function Played({ surface, form, shown, at, scale }: PlayedP
               {step.frontExcessMmPer100 > 0.15 && step.laidShare < 1
                 ? t`, ${inSpan(step.frontExcessMmPer100)} per ${span} pile up ahead of it`
                 : null}
-              {step.pull === null ? (step.lifted ? t`, lifted once` : '') : t`, lifted and pulled ${step.pull.heat}`}
+              {step.pull === null
+                ? step.lifted
+                  ? t`, lifted once`
+                  : ''
+                : step.pull.heat === 'warm'
+                  ? t`, lifted and pulled warm`
+                  : t`, lifted and pulled cold`}
             </>
           )}
         </p>
