@@ -38,7 +38,7 @@ export async function lay(file: string | undefined, options: Record<string, stri
     ...figures,
     grade: grade(figures),
     ...(worked
-      ? { neededStretch: worked.neededStretch, leftCompression: worked.leftCompression, badSpot: worked.badSpot }
+      ? { neededStretch: worked.neededStretch, leftCompression: worked.leftCompression, badSpots: worked.badSpots }
       : {}),
     ...(options.flat === undefined ? {} : { flat: options.flat }),
   }

@@ -186,28 +186,35 @@ describe('worked lay', () => {
     }
   })
   test('one ear does not stretch the whole piece: it is let off and told', () => {
-    const mesh = plate(300, 300, 40)
-    const position = mesh.position.slice()
-    for (let i = 0; i < position.length; i += 3) {
-      const r = Math.hypot(position[i]! - 75, position[i + 1]! - 75) / 10
-      if (r < 1) position[i + 2] = 14 * (1 - r)
-    }
-    const eared = { ...mesh, position }
+    const eared = withEars(300, [[75, 75]])
     const lay = worked(eared, 0.004)
     const stretched =
       Array.from(lay.stretch).filter((s, i) => i % 2 === 0 && s > 1.05).length / (lay.stretch.length / 2)
     expect(stretched).toBeLessThan(0.02)
     expect(lay.neededStretch).toBeLessThan(1.2)
     expect(lay.flipped).toBe(0)
-    const spot = lay.badSpot
-    if (spot === null) throw new Error('no spot was told')
+    const [spot, ...more] = lay.badSpots
+    if (spot === undefined) throw new Error('no spot was told')
+    expect(more).toEqual([])
     const v = 3 * eared.triangle[3 * spot.triangle]!
+    const { position } = eared
     expect(Math.hypot(position[v]! - 75, position[v + 1]! - 75)).toBeLessThan(15)
     expect(spot.areaMm2).toBeLessThan(0.006 * 300 * 300 * 1.2)
     expect(Math.max(spot.stretch - 1, spot.compression)).toBeGreaterThan(0.05)
   })
+  test('two ears are two spots, told apart', () => {
+    const spots = worked(
+      withEars(450, [
+        [75, 75],
+        [225, 210],
+      ]),
+      0.004,
+    ).badSpots
+    expect(spots).toHaveLength(2)
+    for (const { areaMm2 } of spots) expect(areaMm2).toBeLessThan(0.003 * 450 * 450 * 1.2)
+  })
   test('what is hard all over has no such spot', () => {
-    for (const degrees of [30, 60]) expect(worked(cap(degrees, 12), 0.006).badSpot).toBeNull()
+    for (const degrees of [30, 60]) expect(worked(cap(degrees, 12), 0.006).badSpots).toEqual([])
   })
   test('a plate needs no work', () => {
     expect(worked(plate(200, 200, 8), 0).neededStretch).toBeLessThan(1.001)
@@ -217,6 +224,19 @@ describe('worked lay', () => {
     expect(lay.ok ? 'fine' : lay.failure.code).toBe('LAY_TAKE_OUT_OF_RANGE')
   })
 })
+
+/** A plate with small spikes on it, in cells of 7.5 mm. */
+function withEars(sizeMm: number, at: readonly (readonly [number, number])[]): TriangleMesh {
+  const mesh = plate(sizeMm, sizeMm, sizeMm / 7.5)
+  const position = mesh.position.slice()
+  for (let i = 0; i < position.length; i += 3) {
+    for (const [x, y] of at) {
+      const r = Math.hypot(position[i]! - x, position[i + 1]! - y) / 10
+      if (r < 1) position[i + 2] = 14 * (1 - r)
+    }
+  }
+  return { ...mesh, position }
+}
 
 /** Mean smaller stretch of the triangles that touch the rim with a side. */
 function minorAtRim(mesh: TriangleMesh, lay: Lay, rings: number): number {

@@ -1,5 +1,5 @@
 import { contains, distanceToLine, dot2, nearestOnOutline, subtract, unit, type Vec2 } from '../geometry/index.ts'
-import type { FormDoc, PartSurface } from '../form/index.ts'
+import { type FormDoc, middleOfTriangle, type PartSurface } from '../form/index.ts'
 import { edgeFinder } from './fingerForecast.ts'
 import type { FilmHandling } from './handling/filmHandling.ts'
 import { triangleShape } from './internal/triangleShape.ts'
@@ -47,7 +47,7 @@ export function stretchPlan(
   let most = 0
   for (let t = 0; t < lay.stretch.length / 2; t++) {
     most = Math.max(most, lay.stretch[2 * t]! - 1)
-    if (!onFeature(features, middleOf(surface, t))) drawn.push(t)
+    if (!onFeature(features, middleOfTriangle(surface, t))) drawn.push(t)
   }
   const worth = Math.max(leastPercent / 100, worthPullingShare * most)
   const zones = new Map<string, Zone>()
@@ -81,14 +81,6 @@ type Features = Pick<FormDoc, 'recesses' | 'raised' | 'channels'>
 const onFeature = ({ recesses, raised = [], channels = [] }: Features, p: Vec2): boolean =>
   [...recesses, ...raised].some(({ outline }) => contains(outline, p)) ||
   channels.some(({ along, widthMm }) => distanceToLine(along, p) < widthMm / 2)
-
-function middleOf({ mesh, plan }: PartSurface, t: number): Vec2 {
-  const [a, b, c] = [0, 1, 2].map((k) => mesh.triangle[3 * t + k]!) as [number, number, number]
-  return [
-    (plan[2 * a]! + plan[2 * b]! + plan[2 * c]!) / 3,
-    (plan[2 * a + 1]! + plan[2 * b + 1]! + plan[2 * c + 1]!) / 3,
-  ]
-}
 
 interface Zone {
   weight: number

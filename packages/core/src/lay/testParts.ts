@@ -5,22 +5,27 @@ import { required } from '../result/index.ts'
 
 const names = ['bottom', 'right', 'top', 'left'] as const
 
+/** Four straight edges from corner to corner, the last corner being the first one's beginning. */
+export function fourEdges(corners: readonly [Vec2, Vec2, Vec2, Vec2]): Pick<FormDoc, 'start' | 'outline'> {
+  const outline = corners.map((to, i) => ({ kind: 'line' as const, to, edge: names[i] ?? '' }))
+  return { start: corners[3], outline }
+}
+
 /** A square panel of 300 mm with stop-short edges and the bow that is given. */
 export function squarePart(bow: readonly BowReading[], more: Partial<FormDoc> = {}): FormDoc {
-  const corners: Vec2[] = [
+  const square = fourEdges([
     [150, -150],
     [150, 150],
     [-150, 150],
     [-150, -150],
-  ]
+  ])
   return {
     id: 'square',
     name: 'Square',
     version: 1,
     family: 'panel',
     material: 'painted steel',
-    start: [-150, -150],
-    outline: corners.map((to, i) => ({ kind: 'line', to, edge: names[i] ?? '' })),
+    ...square,
     edges: names.map((name) => ({ name, label: `${name} edge`, code: 'stop-short' })),
     directions: { right: 'the right', left: 'the left', up: 'the top', down: 'the bottom' },
     bow,
@@ -64,15 +69,12 @@ export const skewPart: FormDoc = {
     { name: 'up, right', from: [100, -90], to: [100, 90], sagittaMm: 11 },
     { name: 'up, left', from: [-110, -90], to: [-110, 60], sagittaMm: 4 },
   ]),
-  start: [-180, -90],
-  outline: (
-    [
-      [150, -90],
-      [150, 110],
-      [-140, 60],
-      [-180, -90],
-    ] as const
-  ).map((to, i) => ({ kind: 'line', to, edge: names[i] ?? '' })),
+  ...fourEdges([
+    [150, -90],
+    [150, 110],
+    [-140, 60],
+    [-180, -90],
+  ]),
   marks: [{ name: 'tip', label: 'tip', at: [-150, -10], weight: 1 }],
 }
 

@@ -1,7 +1,7 @@
 import { checkSheet, type TriangleMesh } from '../geometry/index.ts'
 import { singularValues2x2 } from '../numerics/index.ts'
 import { done, failure, type Result, refused } from '../result/index.ts'
-import { badSpotOf } from './internal/badSpot.ts'
+import { badTrianglesOf, heapsOf } from './internal/badSpot.ts'
 import { finishLay } from './internal/finishLay.ts'
 import { type LayOperator, layOperator } from './internal/layOperator.ts'
 import { intoBox, letOff, outsideBox } from './internal/localSteps.ts'
@@ -36,7 +36,7 @@ export const workedOptions = ({ take, warmStretch }: FilmHandling): Pick<WorkedO
   limit: 1 + warmStretch,
 })
 
-/** One small spot that a piece is laid without, since nothing that the rest could give would help it. */
+/** A small spot that a piece is laid without, since nothing that the rest could give would help it. */
 export interface BadSpot {
   /** Its worst triangle. */
   readonly triangle: number
@@ -47,9 +47,10 @@ export interface BadSpot {
 }
 
 export interface WorkedLay extends Lay {
-  /** The least largest stretch that leaves no triangle compressed below `take`, but for a bad spot, ratio. */
+  /** The least largest stretch that leaves no triangle compressed below `take`, but for bad spots, ratio. */
   readonly neededStretch: number
-  readonly badSpot: BadSpot | null
+  /** The hardest first. */
+  readonly badSpots: readonly BadSpot[]
   /** Compression that is left because the film cannot be stretched enough; `take` when it can. */
   readonly leftCompression: number
 }
@@ -60,7 +61,7 @@ export interface WorkedLay extends Lay {
  * Douglas-Rachford steps on the factored Laplacian); and among lays within `slackShare` of that, the least stretch in
  * total (ADMM; Boyd et al., "Distributed optimization and statistical learning via the alternating direction method
  * of multipliers", 2011). The result is scaled by the last remaining fraction so that `take` holds exactly, or where the film
- * is at its limit, so that this does. A small spot that fits far worse than all else is let off: it is told, and does not
+ * is at its limit, so that this does. Small spots that fit far worse than all else are let off: they are told, and do not
  * stretch the whole piece.
  *
  * The problem is not convex: that no better lay exists is not proven, except where a closed form is known.
@@ -80,7 +81,7 @@ export function workedLay(
   if (!natural.settled) return refused(failure('LAY_NOT_SETTLED', { movingMm: natural.movingMm, steps: natural.steps }))
   onProgress(0.15)
 
-  const off = badSpotOf(operator, natural.uv)
+  const off = badTrianglesOf(operator, natural.uv)
   const search = boxSearch(operator, natural.uv, mostStepsEach, off)
   const most = 1 / (1 - take)
   let compression = take
@@ -102,7 +103,12 @@ export function workedLay(
     movingMm: natural.movingMm,
     steps: natural.steps + steps,
   })
-  return done({ ...lay, neededStretch, leftCompression: compression, badSpot: spotOf(operator, lay, off) })
+  return done({
+    ...lay,
+    neededStretch,
+    leftCompression: compression,
+    badSpots: spotsOf(operator, lay, heapsOf(mesh, off)),
+  })
 }
 
 /** Allowed singular values of surface -> flat. */
@@ -293,13 +299,14 @@ function scale(uv: Float64Array, by: number): void {
   for (let i = 0; i < uv.length; i++) uv[i]! *= by
 }
 
-function spotOf({ area }: LayOperator, { stretch }: Lay, off: readonly number[]): BadSpot | null {
-  if (off.length === 0) return null
+function spotsOf({ area }: LayOperator, { stretch }: Lay, heaps: readonly (readonly number[])[]): BadSpot[] {
   const misfit = (t: number) => Math.max(stretch[2 * t]! - 1, 1 - stretch[2 * t + 1]!)
-  return {
-    triangle: off.reduce((worst, t) => (misfit(t) > misfit(worst) ? t : worst)),
-    stretch: Math.max(...off.map((t) => stretch[2 * t]!)),
-    compression: Math.max(0, ...off.map((t) => 1 - stretch[2 * t + 1]!)),
-    areaMm2: off.reduce((sum, t) => sum + area[t]!, 0),
-  }
+  return heaps
+    .map((heap) => ({
+      triangle: heap.reduce((worst, t) => (misfit(t) > misfit(worst) ? t : worst)),
+      stretch: Math.max(...heap.map((t) => stretch[2 * t]!)),
+      compression: Math.max(0, ...heap.map((t) => 1 - stretch[2 * t + 1]!)),
+      areaMm2: heap.reduce((sum, t) => sum + area[t]!, 0),
+    }))
+    .sort((a, b) => misfit(b.triangle) - misfit(a.triangle))
 }

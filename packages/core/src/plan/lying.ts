@@ -1,5 +1,4 @@
-import type { FormDoc, PartSurface } from '../form/index.ts'
-import type { Vec2 } from '../geometry/index.ts'
+import { type FormDoc, middleOfTriangle, type PartSurface } from '../form/index.ts'
 import { edgeAt, type WorkedLay } from '../lay/index.ts'
 import { name, say, type Sentence } from '../say/index.ts'
 import type { FilmDoc } from './filmDoc.ts'
@@ -50,34 +49,24 @@ export function patternWarps(
     const minor = worked.stretch[2 * t + 1] ?? 1
     if (minor < least) [tightest, least] = [t, minor]
   }
-  const edge = edgeAt(surface, middleOf(surface, tightest))
+  const edge = edgeAt(surface, middleOfTriangle(surface, tightest))
   return { edge, percent: 100 * (worked.neededStretch - 1), mostPercent: 100 * most }
 }
 
-/** One small spot that a piece is laid without: beside which edge, its size, and what film would have to do there. */
+/** A small spot that a piece is laid without: beside which edge, its size, and what film would have to do there. */
 export interface HardSpot {
   readonly edge: string
   readonly areaMm2: number
   readonly misfitPercent: number
 }
 
-/** The small spot that a piece is laid without, where there is one. */
-export function badSpotAt(surface: PartSurface, { badSpot }: Pick<WorkedLay, 'badSpot'>): HardSpot | null {
-  if (badSpot === null) return null
-  const { triangle, areaMm2, stretch, compression } = badSpot
-  return {
-    edge: edgeAt(surface, middleOf(surface, triangle)),
+/** The small spots that a piece is laid without, the hardest first. */
+export const hardSpotsOf = (surface: PartSurface, { badSpots }: Pick<WorkedLay, 'badSpots'>): HardSpot[] =>
+  badSpots.map(({ triangle, areaMm2, stretch, compression }) => ({
+    edge: edgeAt(surface, middleOfTriangle(surface, triangle)),
     areaMm2,
     misfitPercent: 100 * Math.max(stretch - 1, compression),
-  }
-}
-
-/** Middle of a triangle on the drawing, mm. */
-function middleOf({ mesh, plan }: PartSurface, triangle: number): Vec2 {
-  const corners = [0, 1, 2].map((c) => mesh.triangle[3 * triangle + c] ?? 0)
-  const at = (k: 0 | 1) => corners.reduce((sum, v) => sum + (plan[2 * v + k] ?? 0), 0) / 3
-  return [at(0), at(1)]
-}
+  }))
 
 /** What speaks against a film on a form: it is meant for something else. Null where nothing does. */
 export function filmDoubt(

@@ -21,10 +21,10 @@ export function notesOf(c: PlanContext): PlanNote[] {
   const warmPulls = c.pulls.filter((pull) => pull.heat === 'warm')
   if (c.liquidRefused !== null) notes.push({ because: say`other liquids than chosen`, says: c.liquidRefused })
   if (c.warps !== null) notes.push({ because: say`pattern`, says: warpWords(c, c.warps) })
-  if (c.badSpot !== null)
+  for (const spot of c.hardSpots)
     notes.push({
-      because: say`one hard spot`,
-      says: say`By the ${edgeName(c, c.badSpot.edge)} ${area(c.badSpot.areaMm2)} do not lie with the rest: film would have to give or take ${percent(c.badSpot.misfitPercent)} there. The piece is laid without them; warm that spot by itself, or relieve it with a cut.`,
+      because: say`hard spot`,
+      says: say`By the ${edgeName(c, spot.edge)} ${area(spot.areaMm2)} do not lie with the rest: film would have to give or take ${percent(spot.misfitPercent)} there. The piece is laid without them; warm that spot by itself, or relieve it with a cut.`,
     })
   const doubt = filmDoubt(c.form, c.film)
   if (doubt !== null) notes.push({ because: say`film for something else`, says: doubt })

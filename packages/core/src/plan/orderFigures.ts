@@ -13,6 +13,7 @@ export const rehearsalOptions = (practice: Practice): Partial<RehearsalOptions> 
 export const orderPractice = (practice: Practice): OrderPractice => ({
   ...orderDefaults,
   releaseMm: practice.releaseLength,
+  smallMm: practice.orderSmallPart,
 })
 
 /** How well a line is carried from piece to piece: it is read, measured up and seen as the shop does. */

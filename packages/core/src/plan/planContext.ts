@@ -48,7 +48,7 @@ export interface PlanContext {
   /** One pull from side to side, where dry film is drawn over a lamp so; null elsewhere. */
   readonly across: PullAcross | null
   /** Where a printed pattern would have to be drawn further than it bears, and how far; null where it goes on. */
-  readonly badSpot: HardSpot | null
+  readonly hardSpots: readonly HardSpot[]
   readonly warps: { readonly edge: string; readonly percent: number; readonly mostPercent: number } | null
   /** The rehearsal that the work follows, step by step; null where the usual school is followed. */
   readonly rehearsed: {

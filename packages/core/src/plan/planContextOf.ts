@@ -13,7 +13,7 @@ import type { EdgeMargin, EdgeRules } from '../align/index.ts'
 import type { FormDoc, PartSurface } from '../form/index.ts'
 import type { Pull, PullAcross } from '../lay/index.ts'
 import type { Practice } from '../practice/index.ts'
-import { drawnAcross, liesAsDome, badSpotAt, patternWarps, takesItsOwnFilm } from './lying.ts'
+import { drawnAcross, liesAsDome, hardSpotsOf, patternWarps, takesItsOwnFilm } from './lying.ts'
 import type { PlanDrawing } from './partPlan.ts'
 import type { FilmDoc } from './filmDoc.ts'
 import { heatPlan } from './heatPlan.ts'
@@ -108,7 +108,7 @@ export function planContextOf(placed: PlacedPart, conditions: Conditions): Resul
     pulls,
     across,
     warps: patternWarps(surface, laid.worked, film),
-    badSpot: badSpotAt(surface, laid.worked),
+    hardSpots: hardSpotsOf(surface, laid.worked),
     rehearsed:
       rehearsal === null
         ? null

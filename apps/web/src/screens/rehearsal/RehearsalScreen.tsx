@@ -70,7 +70,7 @@ export function RehearsalScreen() {
         part={part}
         form={form}
         patterned={asked.work.film.patterned ?? false}
-        small={stage.phase === 'known' && isSmallPart(stage.value.surface)}
+        small={stage.phase === 'known' && isSmallPart(stage.value.surface, practice.orderSmallPart)}
         a={a}
         b={b}
         search={search}

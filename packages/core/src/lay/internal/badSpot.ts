@@ -1,3 +1,4 @@
+import type { TriangleMesh } from '../../geometry/index.ts'
 import { singularValues2x2 } from '../../numerics/index.ts'
 import { percentileByArea } from '../shares.ts'
 import type { LayOperator } from './layOperator.ts'
@@ -9,10 +10,10 @@ const timesWorse = 2
 const clearly = 0.03
 
 /**
- * Triangles of one small spot on which film fits far worse than anywhere else, as it lies by itself: an ear, a spike, the
+ * Triangles of small spots on which film fits far worse than anywhere else, as it lies by itself: an ear, a spike, the
  * corner of a badge. Empty where what is hard is spread over the part.
  */
-export function badSpotOf(operator: LayOperator, natural: Float64Array): number[] {
+export function badTrianglesOf(operator: LayOperator, natural: Float64Array): number[] {
   const matrices = new Float64Array(4 * operator.triangles)
   operator.matricesOf(natural, matrices)
   const misfit = new Float64Array(operator.triangles)
@@ -30,4 +31,16 @@ export function badSpotOf(operator: LayOperator, natural: Float64Array): number[
   const worst = misfit.reduce((most, m) => Math.max(most, m), 0)
   if (worst < timesWorse * usual || worst - usual < clearly) return []
   return all.filter((t) => misfit[t]! > usual)
+}
+
+/** Triangles that hang together by their corners, each heap by itself. */
+export function heapsOf({ triangle }: Pick<TriangleMesh, 'triangle'>, triangles: readonly number[]): number[][] {
+  const heapOf = new Map<number, number[]>()
+  for (const t of triangles) {
+    const corners = [0, 1, 2].map((c) => triangle[3 * t + c]!)
+    const met = new Set(corners.flatMap((v) => heapOf.get(v) ?? []).map((other) => heapOf.get(triangle[3 * other]!)!))
+    const heap = [...met].flat().concat(t)
+    for (const other of heap) for (let c = 0; c < 3; c++) heapOf.set(triangle[3 * other + c]!, heap)
+  }
+  return [...new Set(heapOf.values())]
 }

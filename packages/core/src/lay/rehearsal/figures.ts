@@ -1,10 +1,10 @@
 import { contains, distance, distanceToLine, nearestOnOutline, type Vec2 } from '../../geometry/index.ts'
-import { wallRunMm } from '../../form/index.ts'
+import { middleOfTriangle, wallRunMm } from '../../form/index.ts'
 import { fingersAfterShrinking } from '../handling/heatedPull.ts'
 import { edgeAt, edgeFinder, fingerForecast } from '../fingerForecast.ts'
 import type { HollowFigure, LayOrder, Rehearsal, RehearsalFigures } from './orderTypes.ts'
 import { byDegrees, percentileByArea } from '../shares.ts'
-import { middleOfTriangle, type PreparedStage } from './stage.ts'
+import type { PreparedStage } from './stage.ts'
 
 /** What each trouble counts when orders are ranked. */
 export interface TroubleWeights {
@@ -76,7 +76,7 @@ export function figuresOf(stage: PreparedStage, order: LayOrder, made: Made): Re
   }
   const all = Array.from({ length: film.triangles }, (_, t) => t)
   const top = percentileByArea(film.area, all, (t) => made.stretch[2 * t]! - 1, 0.995)
-  const at = middleOfTriangle(surface, film, top.triangle)
+  const at = middleOfTriangle(surface, top.triangle)
   const warp = percentileByArea(film.area, all, (t) => made.stretch[2 * t]! / made.stretch[2 * t + 1]! - 1, 0.99)
   const hollows = hollowFigures(stage, made)
   const farEnd = farEndOf(stage, order, shifts)

@@ -1,10 +1,9 @@
 import { type Vec2, distance, lerp, triangleLocator } from '../../geometry/index.ts'
-import type { PartSurface } from '../../form/index.ts'
+import { middleOfTriangle, type PartSurface } from '../../form/index.ts'
 import type { FilmMesh } from '../internal/filmMesh.ts'
 import { type Beginning, marchedWays } from './marchedWays.ts'
 import type { LayOrder } from './orderTypes.ts'
 import { type SpotOnPart, spotsOver, turnAround } from './spotsOver.ts'
-import { middleOfTriangle } from './stage.ts'
 
 /** How many times its length a place counts that turns as much in a stroke as a quarter circle. */
 const turnDelay = 12
@@ -37,7 +36,7 @@ function slownessOf(film: FilmMesh, surface: PartSurface, order: LayOrder): Floa
   const reachMm = turnReachShare * Math.sqrt(surface.figures.areaMm2)
   const turns = new Map<SpotOnPart, number>()
   return Float64Array.from({ length: film.triangles }, (_, t) => {
-    const spot = over.nearest(middleOfTriangle(surface, film, t))
+    const spot = over.nearest(middleOfTriangle(surface, t))
     if (spot === null) return 1
     let turnRad = turns.get(spot)
     if (turnRad === undefined) {

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { buildSurface, type FormDoc } from '../../form/index.ts'
 import { distance } from '../../geometry/index.ts'
 import { required } from '../../result/index.ts'
-import { bulgedPart, flatPart, hollowPart, squarePart } from '../testParts.ts'
+import { bulgedPart, flatPart, fourEdges, hollowPart, squarePart } from '../testParts.ts'
 import { centreOf, deepestOf, endOf, flattestOf, highestOf } from './places.ts'
 import { bestPlace, outOf, spotsOver, turnAround } from './spotsOver.ts'
 
@@ -52,15 +52,12 @@ describe('places that schools begin at', () => {
 describe('the end that is begun at', () => {
   const long = (more: Partial<FormDoc> = {}): FormDoc => ({
     ...squarePart([]),
-    start: [-300, -60],
-    outline: (
-      [
-        [300, -60],
-        [300, 60],
-        [-300, 60],
-        [-300, -60],
-      ] as const
-    ).map((to, i) => ({ kind: 'line', to, edge: ['bottom', 'right', 'top', 'left'][i] ?? '' })),
+    ...fourEdges([
+      [300, -60],
+      [300, 60],
+      [-300, 60],
+      [-300, -60],
+    ]),
     ...more,
   })
   const end = (form: FormDoc) => endOf(form, built(form))

@@ -10,10 +10,12 @@ export interface OrderPractice {
   readonly releaseMm: number
   /** Steps in which a part is swept, about. */
   readonly sweeps: number
+  /** On parts shorter than this the order seldom changes much, mm. */
+  readonly smallMm: number
 }
 
 /** 300 mm is what two hands keep level; a dozen sweeps is about a stroke width on a bonnet. */
-export const orderDefaults: OrderPractice = { releaseMm: 300, sweeps: 12 }
+export const orderDefaults: OrderPractice = { releaseMm: 300, sweeps: 12, smallMm: 450 }
 
 /**
  * An order of laying by the rule of a school. Every rule works on every form: where a form has no recess, no raised

@@ -138,11 +138,12 @@ describe('whether the order matters', () => {
   }
   const troubles = (...values: number[]) => values.map((trouble) => ({ figures: { trouble } }) as unknown as Rehearsal)
   test('on a large part it always does', () => {
-    expect(isSmallPart(large)).toBe(false)
+    expect(isSmallPart(large, 450)).toBe(false)
     expect(orderMatters(large, troubles(2, 2, 2, 2, 2, 2, 2, 2))).toBe(true)
   })
   test('on a small one where the best school stands out', () => {
-    expect(isSmallPart(small.surface)).toBe(true)
+    expect(isSmallPart(small.surface, 450)).toBe(true)
+    expect(isSmallPart(small.surface, 200)).toBe(false)
     expect(orderMatters(small.surface, troubles(2.0, 2.1, 2.2, 2.3, 2.4, 2.5, 2.6, 9))).toBe(false)
     expect(orderMatters(small.surface, troubles(1.0, 2.1, 2.2, 2.3, 2.4, 2.5, 2.6, 9))).toBe(true)
   })

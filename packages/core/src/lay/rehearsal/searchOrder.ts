@@ -150,20 +150,20 @@ export function* searchOrder(
     best = candidate
     break
   }
-  return { best, schools, tried: done, matters: orderMatters(fine.surface, schools) }
+  return { best, schools, tried: done, matters: orderMatters(fine.surface, schools, use.practice) }
 }
 
 /** A school's order as its rule makes it on another mesh. */
 const orderAgain = (order: LayOrder, stage: PreparedStage, practice: OrderPractice) =>
   orderBySchool(order.school, stage.form, stage.surface, practice)
 
-/** Below this length of its longer side a part is small, mm; schools that differ by less than this share lie close together. */
-const smallPartMm = 450
+/** Schools that differ by less than this share lie close together. */
 const closeTogether = 0.35
 
-export const isSmallPart = ({ outline }: Pick<PartSurface, 'outline'>): boolean => {
+/** Whether a part is shorter than a length, by the longer side of its box. */
+export function isSmallPart({ outline }: Pick<PartSurface, 'outline'>, smallMm: number): boolean {
   const { min, max } = boundsOf(outline.polygon)
-  return Math.max(max[0] - min[0], max[1] - min[1]) < smallPartMm
+  return Math.max(max[0] - min[0], max[1] - min[1]) < smallMm
 }
 
 /**
@@ -172,8 +172,12 @@ export const isSmallPart = ({ outline }: Pick<PartSurface, 'outline'>): boolean 
  *
  * @param schools least trouble first
  */
-export function orderMatters(surface: Pick<PartSurface, 'outline'>, schools: readonly Rehearsal[]): boolean {
-  if (!isSmallPart(surface)) return true
+export function orderMatters(
+  surface: Pick<PartSurface, 'outline'>,
+  schools: readonly Rehearsal[],
+  { smallMm }: Pick<OrderPractice, 'smallMm'> = orderDefaults,
+): boolean {
+  if (!isSmallPart(surface, smallMm)) return true
   const [best, middle] = [schools[0], schools[Math.floor(schools.length / 2)]]
   if (best === undefined || middle === undefined) return true
   return middle.figures.trouble - best.figures.trouble > closeTogether * middle.figures.trouble

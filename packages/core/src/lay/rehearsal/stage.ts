@@ -1,5 +1,5 @@
-import type { FormDoc, PartSurface } from '../../form/index.ts'
-import { nearestOnOutline, type Vec2 } from '../../geometry/index.ts'
+import { type FormDoc, middleOfTriangle, type PartSurface } from '../../form/index.ts'
+import { nearestOnOutline } from '../../geometry/index.ts'
 import type { FilmHandling } from '../handling/filmHandling.ts'
 import { type FilmMesh, filmMesh } from '../internal/filmMesh.ts'
 import type { Lay } from '../layTypes.ts'
@@ -35,19 +35,7 @@ function nearestEdges(
 ): readonly { edge: string; distanceMm: number }[] {
   const { polygon, edgeOfSide } = surface.outline
   return Array.from({ length: film.triangles }, (_, t) => {
-    const { side, distanceMm } = nearestOnOutline(polygon, middleOfTriangle(surface, film, t))
+    const { side, distanceMm } = nearestOnOutline(polygon, middleOfTriangle(surface, t))
     return { edge: edgeOfSide[side] ?? '', distanceMm }
   })
-}
-
-/** Middle of a triangle on the drawing, mm. */
-export function middleOfTriangle(surface: Pick<PartSurface, 'plan'>, film: Pick<FilmMesh, 'corner'>, t: number): Vec2 {
-  let x = 0
-  let y = 0
-  for (let c = 0; c < 3; c++) {
-    const v = film.corner[3 * t + c]!
-    x += surface.plan[2 * v]! / 3
-    y += surface.plan[2 * v + 1]! / 3
-  }
-  return [x, y]
 }

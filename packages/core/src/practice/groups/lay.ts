@@ -26,6 +26,14 @@ export const lay = figures(say`Film`, {
     max: 600,
     reason: say`What two hands keep level on a bar.`,
   },
+  orderSmallPart: {
+    label: say`The order of laying seldom changes much on parts shorter than`,
+    unit: 'mm',
+    value: 450,
+    min: 100,
+    max: 1000,
+    reason: say`Two hands reach over all of a small part, so film is taut wherever one begins.`,
+  },
   pullFrom: {
     label: say`Pull only where of an edge’s length at least this is left over`,
     unit: '%',
