@@ -38,6 +38,7 @@ const heatZone = z.discriminatedUnion('kind', [
 ])
 
 const plannedHeat = z.strictObject({
+  swept: z.enum(['lane', 'band']).optional(),
   use: heatUse,
   gun: sentence,
   leastC: figure,

@@ -31,6 +31,8 @@ export const filmDoc = z.strictObject({
       shrinkBack: figure('shrinkBack'),
       stiffnessNPerMm: figure('stiffnessNPerMm'),
       warmSoftness: figure('warmSoftness'),
+      narrowing: figure('narrowing'),
+      tackNPerCm: figure('tackNPerCm'),
     })
     .superRefine((handling, context) => {
       const problem = filmProblem(handling)

@@ -2,7 +2,7 @@ import type { PiecePattern } from '@truelay/core/align'
 import { cutsOf, layNaturally, layWorked, orderOnPart } from '@truelay/core/lay'
 import type { CutsAdvice, LaidPart, LayInput, NaturalPart, OrderOnPart } from '@truelay/core/lay'
 import { heatCoursesOf, holdUp, orderPractice, placeOn, planWork } from '@truelay/core/plan'
-import type { HeatCourseOfUse, HeatUse, HeldUp, PartPlan, PlacedPart, PlaceInput, Today } from '@truelay/core/plan'
+import type { HeatCourseOfUse, SweptUse, HeldUp, PartPlan, PlacedPart, PlaceInput, Today } from '@truelay/core/plan'
 import type { WorkInput } from '@truelay/core/plan'
 import { done, type Result } from '@truelay/core/result'
 import { enlargePattern, type GrowthByEdge } from '@truelay/core/stock'
@@ -53,7 +53,7 @@ const layWorker = {
     orderOnPart(input, work.schools.begin, orderPractice(work.practice)),
   cuts: (input: LayInput, limit: number, onProgress: (share: number) => void): Result<CutsAdvice> =>
     cutsOf(input, limit, onProgress),
-  heatCourses: (uses: readonly HeatUse[], work: WorkInput, today: Today): Result<HeatCourseOfUse[]> =>
+  heatCourses: (uses: readonly SweptUse[], work: WorkInput, today: Today): Result<HeatCourseOfUse[]> =>
     heatCoursesOf(needed(laid), uses, work, today),
 }
 

@@ -1,5 +1,5 @@
 import type { LayInput } from '@truelay/core/lay'
-import type { HeatUse, PartQuestion, PlaceInput, Today, WorkInput } from '@truelay/core/plan'
+import type { SweptUse, PartQuestion, PlaceInput, Today, WorkInput } from '@truelay/core/plan'
 import { failure, type Result, refused } from '@truelay/core/result'
 import { say } from '@truelay/core/say'
 import type { GrowthByEdge } from '@truelay/core/stock'
@@ -31,7 +31,7 @@ export function openLayWorker() {
     inOrder: (input: LayInput, work: WorkInput) => orStopped(remote.inOrder(input, work)),
     cuts: (input: LayInput, limit: number, onProgress: (share: number) => void) =>
       withProgress(onProgress, (news) => orStopped(remote.cuts(input, limit, proxy(news)))),
-    heatCourses: (uses: readonly HeatUse[], work: WorkInput, today: Today) =>
+    heatCourses: (uses: readonly SweptUse[], work: WorkInput, today: Today) =>
       orStopped(remote.heatCourses(uses, work, today)),
     /** The first storey whole, where nobody watches it grow. */
     async lay({ lay }: Pick<PartQuestion, 'lay'>) {

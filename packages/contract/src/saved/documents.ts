@@ -1,4 +1,3 @@
-import { usualHandling } from '@truelay/core/lay'
 import { bladeEntry } from '../blades.ts'
 import { dayPlan, dayWishes } from '../dayPlan.ts'
 import { fitEvent } from '../fit/fitEvents.ts'
@@ -25,11 +24,13 @@ import {
   choicesWithLight,
   devicesWithLabels,
   devicesWithPlotter,
+  filmWithAllFigures,
   fitEventWithCut,
   fitEventWithGapEdges,
   fitEventWithSentences,
   jobBundleWithChoices,
   jobBundleWithCut,
+  jobBundleWithFilmFigures,
   jobBundleWithLight,
   jobBundleWithRoles,
   jobBundleWithSentences,
@@ -43,18 +44,11 @@ import {
   shopWithPlaces,
 } from './olderDocuments.ts'
 import { savedDocument } from './savedDocument.ts'
-import { asOld } from './upcastWords.ts'
-
-/** Figures that a film was not asked for when it was kept take their usual value. */
-const filmWithAllFigures = (film: unknown) => {
-  const old = asOld(film)
-  return { ...old, handling: { ...usualHandling, ...asOld(old.handling) } }
-}
 
 /** Every kind of document that is kept anywhere: in the database, on a tablet, in a file. */
 export const documents = {
   shop: savedDocument(shop, [shopWithOneTake, shopWithPlaces]),
-  film: savedDocument(filmDoc, [filmWithAllFigures, filmWithAllFigures]),
+  film: savedDocument(filmDoc, [filmWithAllFigures, filmWithAllFigures, filmWithAllFigures]),
   form: savedDocument(formDoc),
   piece: savedDocument(pieceDoc),
   kit: savedDocument(kitDoc),
@@ -91,6 +85,7 @@ export const documents = {
     jobBundleWithSets,
     jobBundleWithLight,
     jobBundleWithRoles,
+    jobBundleWithFilmFigures,
   ]),
 } as const
 export type DocumentKind = keyof typeof documents

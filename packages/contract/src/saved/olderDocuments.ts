@@ -1,3 +1,4 @@
+import { usualHandling } from '@truelay/core/lay'
 import { recipes } from '@truelay/core/mix'
 import { nothingChosen } from '@truelay/core/plan'
 import { usualShop } from '../shop.ts'
@@ -122,6 +123,18 @@ export function jobBundleWithRoles(bundle: unknown): unknown {
     shop: shopWithPlaces(old.shop),
     people: eachOld(old.people, personWithRole),
   }
+}
+
+/** Figures that a film was not asked for when it was kept take their usual value. */
+export function filmWithAllFigures(film: unknown) {
+  const old = asOld(film)
+  return { ...old, handling: { ...usualHandling, ...asOld(old.handling) } }
+}
+
+/** A whole job from before a film said how it narrows and what it holds. */
+export function jobBundleWithFilmFigures(bundle: unknown): unknown {
+  const old = asOld(bundle)
+  return { ...old, films: eachOld(old.films, filmWithAllFigures) }
 }
 
 /** A whole job as it was exported, from before sentences were data. */

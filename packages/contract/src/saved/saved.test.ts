@@ -2,6 +2,7 @@ import { usualHandling } from '@truelay/core/lay'
 import { verbatim } from '@truelay/core/say'
 import { describe, expect, test } from 'vitest'
 import { documents } from '../index.ts'
+import { jobBundleWithFilmFigures } from './olderDocuments.ts'
 
 const square = [
   [0, 0],
@@ -111,6 +112,16 @@ describe('what was kept before film could be cut otherwise, or parts be fitted t
       },
     })
     expect(read.ok && read.value.handling).toMatchObject({ take: 0.004, patternStretch: usualHandling.patternStretch })
+  })
+  test('a film that was never asked how it narrows and what it holds takes the usual figures', () => {
+    const { narrowing, tackNPerCm, ...before } = { ...usualHandling, take: 0.004 }
+    const film = { id: 'old', name: 'Old film', type: 'paint film', laid: 'wet', thicknessUm: 180, damageC: 110 }
+    const read = documents.film.read({ v: 3, doc: { ...film, handling: before } })
+    expect(read.ok && read.value.handling).toEqual({ ...before, narrowing, tackNPerCm })
+    // Within a whole job that a tablet has kept, too.
+    expect(jobBundleWithFilmFigures({ films: [{ ...film, handling: before }] })).toEqual({
+      films: [{ ...film, handling: { ...before, narrowing, tackNPerCm } }],
+    })
   })
 })
 

@@ -1,4 +1,5 @@
 export { type CalibratedGun, calibrated, type GunDoc, type KeptReading, readingSources, usualGun } from './gunDoc.ts'
+export type { Swept } from './lane.ts'
 export {
   type CalibrationFigures,
   calibrateGun,

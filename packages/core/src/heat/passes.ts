@@ -2,13 +2,16 @@ import { done, failure, type Result, refused } from '../result/index.ts'
 import { length, say, speed, temperature } from '../say/index.ts'
 import { layerProblem, outside } from './checkLayers.ts'
 import type { Jet, Layer, Wash } from './heatTypes.ts'
-import { SlabMarch, type Slab, secondStage, slabOf } from './slab.ts'
+import { type Lane, LaneMarch, laneOf, type Swept } from './lane.ts'
+import { type Slab, secondStage, slabOf } from './slab.ts'
 import { stillAirHWm2K } from './steadyWash.ts'
 
 /** The gun swept to and fro along one stroke. */
 export interface Sweep {
   readonly speedMmS: number
   readonly strokeMm: number
+  /** One lane, as along an edge, or a band of lanes beside each other; left out = one lane. */
+  readonly swept?: Swept | undefined
 }
 
 /**
@@ -23,8 +26,9 @@ export interface UnitCourse {
   readonly back: Float64Array
   /** Number of the last time of each pass. */
   readonly passEnds: readonly number[]
-  /** The rise of every slice at the end of each pass. */
-  readonly slicesAtEnd: readonly Float64Array[]
+  /** What was marched, and the rise of every slice of its strips at the end of each pass. */
+  readonly lane: Lane
+  readonly slicesAtEnd: readonly (readonly Float64Array[])[]
 }
 
 export interface MarchOptions {
@@ -38,11 +42,15 @@ export const marchDefaults: MarchOptions = { pulseSteps: 14, restSteps: 4 }
 /** Slower than this is as good as holding still, mm/s. */
 export const slowestMmS = 50
 
-/** The air over the middle of the stroke when the spot's own middle is `offMm` away, for one kelvin of excess. */
+/**
+ * The air over a place that is `offMm` away from the spot's own middle, for one kelvin of excess: what the jet hands over
+ * is a bell across the spot, and what it leaves free is in still air.
+ */
 function washAt(offMm: number, jet: Jet): Wash {
   const width = jet.spotMm / 4
   const share = Math.exp(-(offMm * offMm) / (2 * width * width))
-  return { gasC: share, hWm2K: stillAirHWm2K + Math.max(0, jet.hWm2K - stillAirHWm2K) * share }
+  const hWm2K = stillAirHWm2K * (1 - share) + jet.hWm2K * share
+  return { gasC: (jet.hWm2K * share) / hWm2K, hWm2K }
 }
 
 /**
@@ -52,11 +60,12 @@ function washAt(offMm: number, jet: Jet): Wash {
 export function unitCourse(
   slab: Slab,
   jet: Jet,
-  { speedMmS, strokeMm }: Sweep,
+  { speedMmS, strokeMm, swept = 'lane' }: Sweep,
   passes: number,
   { pulseSteps, restSteps }: MarchOptions = marchDefaults,
 ): UnitCourse {
-  const march = new SlabMarch(slab, 0)
+  const lane = laneOf(slab, jet.spotMm, swept)
+  const march = new LaneMarch(lane, 0)
   const passS = strokeMm / speedMmS
   const pulseS = Math.min(passS, (1.6 * jet.spotMm) / speedMmS)
   const restS = (passS - pulseS) / 2
@@ -69,25 +78,21 @@ export function unitCourse(
     back: new Float64Array(size),
   }
   const passEnds: number[] = []
-  const slicesAtEnd: Float64Array[] = []
+  const slicesAtEnd: Float64Array[][] = []
   let at = 0
   let time = 0
   const go = (lastsS: number, steps: number, fromMm: number) => {
     const stepS = lastsS / steps
     for (let k = 0; k < steps; k++) {
       const off = fromMm + k * stepS * speedMmS
-      march.step(
-        stepS,
-        washAt(off, jet),
-        washAt(off + secondStage * stepS * speedMmS, jet),
-        washAt(off + stepS * speedMmS, jet),
-      )
+      const offs = [off, off + secondStage * stepS * speedMmS, off + stepS * speedMmS] as const
+      march.step(stepS, (besideMm, when) => washAt(Math.hypot(offs[when], besideMm), jet))
       at++
       time += stepS
       course.timesS[at] = time
-      course.surface[at] = march.surfaceC
-      course.underTop[at] = march.underTopC
-      course.back[at] = march.backC
+      course.surface[at] = march.middle.surfaceC
+      course.underTop[at] = march.middle.underTopC
+      course.back[at] = march.middle.backC
     }
   }
   for (let pass = 0; pass < passes; pass++) {
@@ -95,9 +100,9 @@ export function unitCourse(
     go(pulseS, pulseSteps, (-pulseS * speedMmS) / 2)
     if (restS > 1e-9) go(restS, restSteps, (pulseS * speedMmS) / 2)
     passEnds.push(at)
-    slicesAtEnd.push(march.temperatureC.slice())
+    slicesAtEnd.push(march.slices())
   }
-  return { ...course, passEnds, slicesAtEnd }
+  return { ...course, lane, passEnds, slicesAtEnd }
 }
 
 export interface PassesRequest extends Sweep {
@@ -165,16 +170,11 @@ export function passesTo(request: PassesRequest): Result<PassesOutcome> {
   if (targetC >= damageC) return refused(failure('HEAT_TARGET_DAMAGES', { targetC, damageC }))
   const slab = slabOf(layers)
   const unit = unitCourse(slab, jet, request, mostPasses)
-  return done(outcomeOf(slab, unit, jet, { ...request, speedMmS, strokeMm }))
+  return done(outcomeOf(unit, jet, { ...request, speedMmS, strokeMm }))
 }
 
 /** Reads a unit course for one excess of the air. */
-export function outcomeOf(
-  slab: Slab,
-  unit: UnitCourse,
-  jet: Jet,
-  request: Omit<PassesRequest, 'layers' | 'jet'>,
-): PassesOutcome {
+export function outcomeOf(unit: UnitCourse, jet: Jet, request: Omit<PassesRequest, 'layers' | 'jet'>): PassesOutcome {
   const { ambientC, targetC, damageC, pressC, cutC } = request
   const excess = jet.gasC - ambientC
   const rise = (at: number) => ambientC + excess * unit.surface[at]!
@@ -188,8 +188,8 @@ export function outcomeOf(
   const surfaceC = timesS.map((_, i) => rise(i))
   const underTopC = timesS.map((_, i) => ambientC + excess * unit.underTop[i]!)
   const peakSurfaceC = Math.max(...surfaceC)
-  const slices = unit.slicesAtEnd[passes - 1]!.map((share) => ambientC + excess * share)
-  const cooled = coolDown(slab, slices, ambientC, unit.timesS[end]!, [pressC, cutC])
+  const slices = unit.slicesAtEnd[passes - 1]!.map((strip) => strip.map((share) => ambientC + excess * share))
+  const cooled = coolDown(unit.lane, slices, ambientC, unit.timesS[end]!, [pressC, cutC])
   return {
     timesS: [...timesS, ...cooled.timesS],
     surfaceC: [...surfaceC, ...cooled.surfaceC],
@@ -222,8 +222,15 @@ function crossing(unit: UnitCourse, met: number, wanted: number): number {
 }
 
 /** Still air after the last pass, until the surface is below every limit. */
-function coolDown(slab: Slab, slicesC: Float64Array, ambientC: number, fromS: number, limitsC: readonly number[]) {
-  const march = new SlabMarch(slab, slicesC)
+function coolDown(
+  lane: Lane,
+  slicesC: readonly Float64Array[],
+  ambientC: number,
+  fromS: number,
+  limitsC: readonly number[],
+) {
+  const lanes = new LaneMarch(lane, slicesC)
+  const march = lanes.middle
   const air: Wash = { gasC: ambientC, hWm2K: stillAirHWm2K }
   const reached: (number | null)[] = limitsC.map((limit) => (march.surfaceC <= limit ? 0 : null))
   const course = { timesS: [] as number[], surfaceC: [] as number[], underTopC: [] as number[] }
@@ -232,7 +239,7 @@ function coolDown(slab: Slab, slicesC: Float64Array, ambientC: number, fromS: nu
   let stepS = 0.05
   while (after < longestCoolS && (after < 5 || reached.some((r, i) => r === null && limitsC[i]! > ambientC))) {
     const before = march.surfaceC
-    march.step(stepS, air, air, air)
+    lanes.step(stepS, () => air)
     peakBackC = Math.max(peakBackC, march.backC)
     limitsC.forEach((limit, i) => {
       if (reached[i] === null && march.surfaceC <= limit)

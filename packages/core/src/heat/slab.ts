@@ -13,17 +13,20 @@ export interface Slab {
   readonly conductanceWm2K: Float64Array
   /** Number of the node at the bottom of the top layer. */
   readonly underTop: number
+  /** Conductivity times thickness of what each node stands for: what it hands on sideways, W/K. */
+  readonly sidewaysWK: Float64Array
 }
 
 const firstSliceMm = 0.025
 const growth = 0.12
 const fewestSlices = 4
 
-/** Cuts layers into slices, top layer first. `finer` divides every slice, to see what the slicing costs. */
+/** Cuts layers into slices, top layer first. `finer` divides every slice, to see what the slicing costs; below 1 makes fewer. */
 export function slabOf(layers: readonly Layer[], finer = 1): Slab {
   const depthMm = [0]
   const capacity = [0]
   const conductance: number[] = []
+  const sideways = [0]
   let top = 0
   let underTop = 0
   layers.forEach((layer, number) => {
@@ -32,6 +35,9 @@ export function slabOf(layers: readonly Layer[], finer = 1): Slab {
       const half = ((thicknessMm / 1000) * layer.densityKgm3 * layer.specificHeatJkgK) / 2
       capacity[last] = (capacity[last] ?? 0) + half
       capacity.push(half)
+      const along = ((thicknessMm / 1000) * layer.conductivityWmK) / 2
+      sideways[last] = (sideways[last] ?? 0) + along
+      sideways.push(along)
       conductance.push(layer.conductivityWmK / (thicknessMm / 1000))
       depthMm.push((depthMm[last] ?? 0) + thicknessMm)
     }
@@ -43,6 +49,7 @@ export function slabOf(layers: readonly Layer[], finer = 1): Slab {
     capacityJm2K: Float64Array.from(capacity),
     conductanceWm2K: Float64Array.from(conductance),
     underTop,
+    sidewaysWK: Float64Array.from(sideways),
   }
 }
 

@@ -1,6 +1,6 @@
 import type { FormDoc, PartSurface } from '../form/index.ts'
 import { type GradeLimits, grade, gradeDefaults, gradeWords } from './grade.ts'
-import { type Bridging, bridging } from './handling/bridging.ts'
+import { type Bridging, bridging, type HollowSection } from './handling/bridging.ts'
 import type { FilmHandling } from './handling/filmHandling.ts'
 import type { LayFigures } from './layTypes.ts'
 import { angle, counted, length, name, say, type Sentence } from '../say/index.ts'
@@ -50,7 +50,7 @@ export function gradePart(
     const xs = raised.outline.map((p) => p[0])
     const ys = raised.outline.map((p) => p[1])
     const widthMm = Math.min(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys))
-    const { comesDown } = bridging({ widthMm, depthMm: raised.heightMm, wallDeg: raised.wallDeg }, film)
+    const { comesDown } = bridging({ widthMm, depthMm: raised.heightMm, wallDeg: raised.wallDeg, long: false }, film)
     found.push({
       grade: gradeOfHollow[comesDown],
       says: say`${name(raised.name)} stands up ${length(raised.heightMm)}: it takes film from all sides`,
@@ -72,8 +72,8 @@ export function gradePart(
   return { grade: most, reasons: found.map((f) => f.says) }
 }
 
-function hollow(called: string, section: { widthMm: number; depthMm: number; wallDeg: number }, film: FilmHandling) {
-  const { comesDown } = bridging(section, film)
+function hollow(called: string, section: Omit<HollowSection, 'long'>, film: FilmHandling) {
+  const { comesDown } = bridging({ ...section, long: false }, film)
   return {
     grade: gradeOfHollow[comesDown],
     says: say`${name(called)}, ${length(section.depthMm)} deep: ${hollowWords[comesDown]}`,

@@ -2,6 +2,7 @@ import { boundsOf, type Vec2 } from '../geometry/index.ts'
 import {
   type CalibratedGun,
   type GunOnPart,
+  type Swept,
   gunOnPart,
   heatStep,
   layersOf,
@@ -82,16 +83,23 @@ export interface HeatCourseOfUse {
   readonly passesEndS: number
 }
 
+/** A use of heat with how the gun goes over the places of it. */
+export type SweptUse = Pick<PlannedHeat, 'use' | 'swept'>
+
 /** The course of each use of heat that a plan names. Can be refused: what `gunOnPart` finds. */
-export function heatCourses(uses: readonly HeatUse[], sources: Parameters<typeof gunOn>[0]): Result<HeatCourseOfUse[]> {
+export function heatCourses(
+  uses: readonly SweptUse[],
+  sources: Parameters<typeof gunOn>[0],
+): Result<HeatCourseOfUse[]> {
   const on = gunOn(sources)
   if (!on.ok) return on
   const { film, practice } = sources
   const damageC = damageOf(film, practice)
   return done(
-    uses.map((use) => {
+    uses.map(({ use, swept }) => {
       const band = heatBand(use, practice)
-      const answer = heatStep(on.value, { ...band, damageC, pressC: practice.heatPress, cutC: practice.heatCut })
+      const limits = { ...band, damageC, pressC: practice.heatPress, cutC: practice.heatCut }
+      const answer = heatStep(on.value, limits, swept)
       const { timesS, surfaceC, underTopC } = answer.outcome
       return {
         use,
@@ -109,7 +117,7 @@ export function heatCourses(uses: readonly HeatUse[], sources: Parameters<typeof
 /** The same for a laid part on a day. */
 export const heatCoursesOf = (
   { form, surface }: Pick<LaidPart, 'form' | 'surface'>,
-  uses: readonly HeatUse[],
+  uses: readonly SweptUse[],
   { film, practice }: Pick<PlanContext, 'film' | 'practice'>,
   { gun, room }: { readonly gun: CalibratedGun | null; readonly room?: RoomClimate | undefined },
 ): Result<HeatCourseOfUse[]> =>
@@ -138,12 +146,15 @@ export function heatPlan(sources: HeatSources): Result<PlannedHeat[]> {
     const zones = zonesOf(use, sources)
     if (zones.length === 0) continue
     const band = heatBand(use, practice)
-    const answer = heatStep(on.value, { ...band, damageC, pressC: practice.heatPress, cutC: practice.heatCut })
+    const limits = { ...band, damageC, pressC: practice.heatPress, cutC: practice.heatCut }
+    const swept = sweptOver(zones, gun.gun.spotMm)
+    const answer = heatStep(on.value, limits, swept)
     const steam = steamSeconds(layers, ambientC, (band.leastC + band.mostC) / 2)
     if (!steam.ok) return steam
     const { outcome } = answer
     planned.push({
       use,
+      swept,
       gun: gun.name,
       ...band,
       words: answer.words,
@@ -166,6 +177,10 @@ export function heatPlan(sources: HeatSources): Result<PlannedHeat[]> {
   }
   return done(planned)
 }
+
+/** A place wider than the warmed spot takes a band of lanes; edges and small places are gone along in one. */
+const sweptOver = (zones: readonly HeatZone[], spotMm: number): Swept =>
+  zones.some((zone) => zone.kind === 'spot' && 2 * zone.radiusMm > spotMm) ? 'band' : 'lane'
 
 /** A hump, a hollow or a channel is heated over this radius, mm. */
 const featureSpotMm = 40

@@ -2,7 +2,15 @@ export { edgeAdvice, edgeCodeWords, edgeRulesOf, ruleOfCode } from './edgeRules.
 export { type FilmDoc, type FilmType, filmTypes, filmTypeWords, isTint, type WayLaid, waysLaid } from './filmDoc.ts'
 export { usualFilmOf } from './usualFilms.ts'
 export { type FindingKind, findingKinds, findingMeanings, type FoundOnPart, type RoomClimate } from './findings.ts'
-export { damageOf, gunOn, heatBand, type HeatCourseOfUse, heatCourses, heatCoursesOf } from './heatPlan.ts'
+export {
+  damageOf,
+  gunOn,
+  heatBand,
+  type HeatCourseOfUse,
+  heatCourses,
+  heatCoursesOf,
+  type SweptUse,
+} from './heatPlan.ts'
 export { type HeldUp, holdUp } from './holdUp.ts'
 export { heats, inHandWords, type Liquid, liquids, liquidWords, type Tool, tools, toolWords } from './inHand.ts'
 export { type LiquidOption, liquidOptions, liquidRefused } from './liquidOptions.ts'

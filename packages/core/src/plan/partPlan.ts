@@ -1,3 +1,4 @@
+import type { Swept } from '../heat/index.ts'
 import type { EdgeRule } from '../align/index.ts'
 import type { EdgeCode, FormDoc, PartMaterial } from '../form/index.ts'
 import type { Polygon, Vec2 } from '../geometry/index.ts'
@@ -75,6 +76,8 @@ export type HeatZone =
 /** How to hold the gun for one use of heat on this part, worked out beforehand. */
 export interface PlannedHeat {
   readonly use: HeatUse
+  /** Along edges in one lane, over wider places in a band of lanes; plans of old do not say. */
+  readonly swept?: Swept | undefined
   readonly gun: Sentence
   readonly leastC: number
   readonly mostC: number

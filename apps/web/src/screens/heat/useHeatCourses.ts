@@ -18,7 +18,7 @@ export function useHeatCourses(
     let current = true
     void worker
       .heatCourses(
-        heat.map((h) => h.use),
+        heat.map(({ use, swept }) => ({ use, swept })),
         work,
         today,
       )

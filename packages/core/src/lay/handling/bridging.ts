@@ -1,4 +1,5 @@
 import { wallRunMm } from '../../form/index.ts'
+import { radFromDeg } from '../../units/index.ts'
 import type { FilmHandling } from './filmHandling.ts'
 
 /** A hollow across its narrow side. */
@@ -8,6 +9,8 @@ export interface HollowSection {
   readonly depthMm: number
   /** Steepest wall against the surface around it. */
   readonly wallDeg: number
+  /** A groove that is much longer than wide: film cannot narrow along it. */
+  readonly long: boolean
 }
 
 export interface Bridging {
@@ -19,6 +22,10 @@ export interface Bridging {
   readonly forceWarmNPer100: number
   /** How it comes down when both shoulders lie already. */
   readonly comesDown: 'by itself' | 'with a finger' | 'warm' | 'not at all'
+  /** With what it lifts at the foot of the wall while it is cold and stretched, N on each cm, against what it holds there. */
+  readonly liftsNPerCm: number
+  /** Whether it then stays down by its tack alone; where not it has to be relaxed warm, or laid bottom first. */
+  readonly stays: boolean
   /** Deepest hollow of this width and wall that film still follows by hand, cold, and warm; mm. */
   readonly deepestColdMm: number
   readonly deepestWarmMm: number
@@ -27,7 +34,8 @@ export interface Bridging {
 /**
  * Whether film spans a hollow when its shoulders lie first: length of the section's profile against its width. The
  * profile is the form's own, two smooth walls of the wall's run and a flat bottom; friction under slip is left out, so film
- * that can still slide in from one side needs less. Laid bottom first, nothing of this arises.
+ * that can still slide in from one side needs less. Laid bottom first, nothing of this arises. Force and lift are those of a
+ * linear film; tack is that of freshly pressed film and grows for hours.
  */
 export function bridging(section: HollowSection, film: FilmHandling): Bridging {
   const stretch = stretchInto(section)
@@ -39,18 +47,25 @@ export function bridging(section: HollowSection, film: FilmHandling): Bridging {
         : stretch <= film.warmStretch
           ? 'warm'
           : 'not at all'
+  // In a long groove film is held to its length along it (plane strain), which makes it stiffer across.
+  const stiffness = film.stiffnessNPerMm / (section.long ? 1 - film.narrowing ** 2 : 1)
+  const warm = comesDown === 'warm' ? film.warmSoftness : 1
+  // A band under tension T that turns by an angle pulls at the line where it turns with T (1 - cos angle) against being peeled.
+  const liftsNPerCm = 10 * stiffness * warm * stretch * (1 - Math.cos(radFromDeg(section.wallDeg)))
   return {
     stretch,
-    forceColdNPer100: 100 * film.stiffnessNPerMm * stretch,
-    forceWarmNPer100: 100 * film.stiffnessNPerMm * film.warmSoftness * stretch,
+    forceColdNPer100: 100 * stiffness * stretch,
+    forceWarmNPer100: 100 * stiffness * film.warmSoftness * stretch,
     comesDown,
+    liftsNPerCm,
+    stays: liftsNPerCm < film.tackNPerCm,
     deepestColdMm: deepest(section, film.coldStretch),
     deepestWarmMm: deepest(section, film.warmStretch),
   }
 }
 
 /** Profile length over width, less 1. The wall is the smooth step h(t) = d (3t² - 2t³) over its run. */
-export function stretchInto({ widthMm, depthMm, wallDeg }: HollowSection): number {
+export function stretchInto({ widthMm, depthMm, wallDeg }: Omit<HollowSection, 'long'>): number {
   const run = Math.min(wallRunMm({ depthMm, wallDeg }), widthMm / 2)
   if (run <= 0 || depthMm <= 0) return 0
   const pieces = 64

@@ -24,11 +24,15 @@ export interface FilmHandling {
   readonly stiffnessNPerMm: number
   /** Stiffness warm as a share of cold. */
   readonly warmSoftness: number
+  /** How much it narrows across a pull, as a share of the stretch (Poisson's ratio); rubbery film keeps its volume: nearly a half. */
+  readonly narrowing: number
+  /** Pull square to the surface at which freshly pressed film lets go along a line, N/cm. */
+  readonly tackNPerCm: number
 }
 
 export interface FilmFigure {
   readonly label: Sentence
-  readonly unit: '%' | 'N/mm' | 'share'
+  readonly unit: '%' | 'N/mm' | 'N/cm' | 'share'
   readonly usual: number
   readonly min: number
   readonly max: number
@@ -124,6 +128,22 @@ export const filmFigures: Readonly<Record<keyof FilmHandling, FilmFigure>> = {
     min: 0.05,
     max: 1,
     reason: say`A warm band next to cold film takes nearly all of a pull: that is why one heats broadly.`,
+  },
+  narrowing: {
+    label: say`Narrows across a pull, against the stretch`,
+    unit: 'share',
+    usual: 0.48,
+    min: 0.2,
+    max: 0.5,
+    reason: say`Along a groove film cannot narrow, so it pulls harder: by a third where it keeps its volume.`,
+  },
+  tackNPerCm: {
+    label: say`Lets go, just pressed, from`,
+    unit: 'N/cm',
+    usual: 2,
+    min: 0.1,
+    max: 20,
+    reason: say`Film that is stretched into a hollow pulls at its bottom; beyond this it comes up again before it has bonded.`,
   },
 }
 

@@ -2,6 +2,7 @@ import { english } from '@truelay/words'
 import { nothing } from '../../say/index.ts'
 import { describe, expect, test } from 'vitest'
 import {
+  type Bridging,
   bridging,
   channelLengths,
   filmFigureKeys,
@@ -27,7 +28,7 @@ describe('a hollow that film has to follow', () => {
     expect(at(6, 25)).toBeLessThan(at(6, 55))
   })
   test('the deepest that a hand reaches needs exactly what a hand gives', () => {
-    const section = { widthMm: 60, depthMm: 9, wallDeg: 45 }
+    const section = { widthMm: 60, depthMm: 9, wallDeg: 45, long: false }
     const b = bridging(section, usualHandling)
     expect(stretchInto({ ...section, depthMm: b.deepestColdMm })).toBeCloseTo(usualHandling.coldStretch, 9)
     expect(stretchInto({ ...section, depthMm: b.deepestWarmMm })).toBeCloseTo(usualHandling.warmStretch, 9)
@@ -35,9 +36,34 @@ describe('a hollow that film has to follow', () => {
   })
   test('how it comes down goes from by itself to not at all', () => {
     const ways = [0.8, 2.5, 9, 40].map(
-      (depthMm) => bridging({ widthMm: 80, depthMm, wallDeg: 50 }, usualHandling).comesDown,
+      (depthMm) => bridging({ widthMm: 80, depthMm, wallDeg: 50, long: false }, usualHandling).comesDown,
     )
     expect(ways).toEqual(['by itself', 'with a finger', 'warm', 'not at all'])
+  })
+  test('along a groove film cannot narrow: it pulls harder by 1 / (1 - narrowing²)', () => {
+    const section = { widthMm: 60, depthMm: 5, wallDeg: 40 }
+    const film = { ...usualHandling, narrowing: 0.48 }
+    const [round, groove] = [false, true].map((long) => bridging({ ...section, long }, film)) as [Bridging, Bridging]
+    expect(groove.forceColdNPer100 / round.forceColdNPer100).toBeCloseTo(1 / (1 - 0.48 ** 2), 12)
+    expect(groove.stretch).toBe(round.stretch)
+    const stiff = bridging({ ...section, long: true }, { ...film, narrowing: 0.2 })
+    expect(stiff.forceColdNPer100 / round.forceColdNPer100).toBeCloseTo(1 / 0.96, 12)
+  })
+  test('it lifts at the foot of the wall with T (1 - cos angle), and stays while its tack holds more', () => {
+    const section = { widthMm: 60, depthMm: 3, wallDeg: 60, long: false }
+    const film = { ...usualHandling, stiffnessNPerMm: 8, coldStretch: 0.2 }
+    const into = bridging(section, film)
+    // Half of the tension lifts at 60 degrees; N/mm are ten N/cm.
+    expect(into.liftsNPerCm).toBeCloseTo(10 * 8 * into.stretch * 0.5, 9)
+    expect(bridging(section, { ...film, tackNPerCm: 1.01 * into.liftsNPerCm }).stays).toBe(true)
+    expect(bridging(section, { ...film, tackNPerCm: 0.99 * into.liftsNPerCm }).stays).toBe(false)
+  })
+  test('relaxed warm it lifts less', () => {
+    const section = { widthMm: 60, depthMm: 9, wallDeg: 50, long: false }
+    const cold = bridging(section, { ...usualHandling, coldStretch: 0.3, warmStretch: 0.3 })
+    const warm = bridging(section, { ...usualHandling, coldStretch: 0.01, warmStretch: 0.3 })
+    expect([cold.comesDown, warm.comesDown]).toEqual(['with a finger', 'warm'])
+    expect(warm.liftsNPerCm / cold.liftsNPerCm).toBeCloseTo(usualHandling.warmSoftness, 12)
   })
   test('a channel is worked in even lengths, none longer than a hand reaches', () => {
     expect(channelLengths(1200, 500)).toEqual([400, 400, 400])

@@ -17,6 +17,9 @@ interface Hollow {
   readonly marks: readonly PictureMark[]
 }
 
+/** A recess so many times as long as wide is a groove. */
+const longFrom = 3
+
 /** Hollows that film would span: those it does not follow by itself. */
 export function hollowsOf(c: PlanContext): Hollow[] {
   const film = c.film.handling
@@ -26,7 +29,7 @@ export function hollowsOf(c: PlanContext): Hollow[] {
     return {
       name: channel.name,
       depthMm: channel.depthMm,
-      into: bridging(channel, film),
+      into: bridging({ ...channel, long: true }, film),
       lengthsMm: channelLengths(lengthMm, c.practice.channelMost),
       widthMm: channel.widthMm,
       marks: along.slice(1).map((to, i) => ({
@@ -43,7 +46,10 @@ export function hollowsOf(c: PlanContext): Hollow[] {
     return {
       name: recess.name,
       depthMm: recess.depthMm,
-      into: bridging({ ...recess, widthMm }, film),
+      into: bridging(
+        { ...recess, widthMm, long: Math.max(max[0] - min[0], max[1] - min[1]) > longFrom * widthMm },
+        film,
+      ),
       lengthsMm: [],
       widthMm,
       marks: [
@@ -101,6 +107,9 @@ export function hollowStep(c: PlanContext, hollow: Hollow, number: number): Step
     detail: paragraph(how, warm && !barsHeat(c) && say`Relax it warm, ${temperature(c.practice.heatSoften)}.`),
     why: paragraph(
       spans,
+      !into.stays &&
+        into.comesDown !== 'not at all' &&
+        say`Stretched in like that it would not stay: it lifts at the foot of the wall with more than its tack holds before it has bonded.`,
       lengthsMm.length > 0
         ? say`Film that bridges lets go there; the cord lets the air out.`
         : say`Film that bridges lets go there.`,

@@ -1,0 +1,111 @@
+import { describe, expect, test } from 'vitest'
+import { layersOf } from './materials.ts'
+import { LaneMarch, laneOf } from './lane.ts'
+import { jetOf } from './jet.ts'
+import { unitCourse } from './passes.ts'
+import { slabOf, SlabMarch } from './slab.ts'
+
+const film = { type: 'paint film', thicknessUm: 180 } as const
+const spotMm = 50
+const jet = { h: 110, still: 10 }
+const bell = (mm2: number) => Math.exp(-mm2 / (2 * (spotMm / 4) ** 2))
+const washOf = (share: number) => {
+  const hWm2K = jet.still + (jet.h - jet.still) * share
+  return { gasC: (jet.h * share) / hWm2K, hWm2K }
+}
+const strokeMm = 300
+const speedMmS = 200
+/** Where the gun is along the stroke after so many seconds of going to and fro. */
+const gunAt = (seconds: number) => {
+  const run = (seconds * speedMmS) % (2 * strokeMm)
+  return (run < strokeMm ? run : 2 * strokeMm - run) - strokeMm / 2
+}
+
+function inStrips(material: Parameters<typeof layersOf>[1], passes: number): number {
+  const lane = laneOf(slabOf(layersOf(film, material)), spotMm, 'lane')
+  const march = new LaneMarch(lane, 0)
+  const dt = 0.03
+  const steps = Math.round((passes * strokeMm) / speedMmS / dt)
+  for (let k = 0; k < steps; k++) {
+    const at = [k * dt, (k + 0.5858) * dt, (k + 1) * dt].map(gunAt)
+    march.step(dt, (besideMm, when) => washOf(bell(at[when]! ** 2 + besideMm ** 2)))
+  }
+  return march.middle.surfaceC
+}
+
+/** The whole patch: a column under every 6 mm square, sideways in both directions, explicit and in small steps. */
+function inSpace(material: Parameters<typeof layersOf>[1], passes: number): number {
+  const slab = slabOf(layersOf(film, material))
+  const cell = 6
+  const nx = Math.round((strokeMm / 2 + 90) / cell)
+  const ny = Math.round(130 / cell)
+  // Both halves of the stroke see the same over a pass to and a pass fro only in the middle: the whole length is kept.
+  const width = 2 * nx + 1
+  const columns = Array.from({ length: width * ny }, () => new SlabMarch(slab, 0))
+  const nodes = Array.from(slab.sidewaysWK.keys()).filter((i) => slab.sidewaysWK[i]! > 0.002)
+  const dt = 0.03
+  const steps = Math.round((passes * strokeMm) / speedMmS / dt)
+  const parts = nodes.length === 0 ? 1 : 3
+  for (let k = 0; k < steps; k++) {
+    const at = [k * dt, (k + 0.5858) * dt, (k + 1) * dt].map(gunAt)
+    columns.forEach((column, c) => {
+      const x = ((c % width) - nx) * cell
+      const y = (Math.floor(c / width) + 0.5) * cell
+      const [a, b, e] = at.map((g) => washOf(bell((x - g) ** 2 + y * y))) as [never, never, never]
+      column.step(dt, a, b, e)
+    })
+    for (const node of nodes) {
+      const rate = slab.sidewaysWK[node]! / slab.capacityJm2K[node]! / (cell / 1000) ** 2
+      for (let p = 0; p < parts; p++) {
+        const now = columns.map((c) => c.temperatureC[node]!)
+        columns.forEach((column, c) => {
+          const [i, j] = [c % width, Math.floor(c / width)]
+          let sum = 0
+          if (i > 0) sum += now[c - 1]! - now[c]!
+          if (i < width - 1) sum += now[c + 1]! - now[c]!
+          if (j > 0) sum += now[c - width]! - now[c]!
+          if (j < ny - 1) sum += now[c + width]! - now[c]!
+          column.temperatureC[node] = now[c]! + (dt / parts) * rate * sum
+        })
+      }
+    }
+  }
+  return columns[nx]!.surfaceC
+}
+
+test.each([
+  ['painted plastic', 6],
+  ['painted plastic', 12],
+  ['painted steel', 6],
+  ['painted steel', 12],
+  ['painted aluminium', 6],
+  ['painted aluminium', 12],
+] as const)('a lane on %s after %d passes comes to what the whole patch in space does', (material, passes) => {
+  const [strips, space] = [inStrips(material, passes), inSpace(material, passes)]
+  expect(Math.abs(strips / space - 1)).toBeLessThan(0.05)
+})
+
+describe('a lane and a band', () => {
+  const held = jetOf({ outletC: 400, distanceMm: 90, spotMm: 60 }, 20)
+  const end = (material: Parameters<typeof layersOf>[1], swept: 'lane' | 'band') => {
+    const { surface } = unitCourse(slabOf(layersOf(film, material)), held, { speedMmS: 200, strokeMm: 300, swept }, 10)
+    return surface[surface.length - 1]!
+  }
+  test('differ on metal, which carries heat off sideways, aluminium more than steel', () => {
+    const over = (material: Parameters<typeof layersOf>[1]) => end(material, 'band') / end(material, 'lane')
+    expect(over('painted steel')).toBeGreaterThan(1.1)
+    expect(over('painted aluminium')).toBeGreaterThan(1.5)
+  })
+  test('are the same on plastic and glass', () => {
+    for (const material of ['painted plastic', 'lens plastic', 'glass'] as const)
+      expect(end(material, 'lane')).toBe(end(material, 'band'))
+  })
+  test('heat that goes sideways is neither lost nor made', () => {
+    const lane = laneOf(slabOf(layersOf(film, 'painted steel')), spotMm, 'lane')
+    const march = new LaneMarch(lane, 0)
+    for (let k = 0; k < 50; k++) march.step(0.05, (besideMm) => washOf(bell(besideMm ** 2)))
+    const stored = march.strips.reduce((sum, s, i) => sum + s.storedJm2(0) * lane.strips[i]!.widthMm, 0)
+    const came = march.strips.reduce((sum, s, i) => sum + s.heatInJm2 * lane.strips[i]!.widthMm, 0)
+    expect(stored / came).toBeCloseTo(1, 6)
+  })
+})
