@@ -1,21 +1,23 @@
 import { parseArgs } from 'node:util'
-import { align } from './commands/align.ts'
-import { form } from './commands/form.ts'
-import { heat } from './commands/heat.ts'
-import { judge } from './commands/judge.ts'
-import { lay } from './commands/lay.ts'
-import { light } from './commands/light.ts'
-import { mix } from './commands/mix.ts'
-import { nest } from './commands/nest.ts'
-import { order } from './commands/order.ts'
-import { pattern } from './commands/pattern.ts'
-import { plan } from './commands/plan.ts'
-import { story } from './commands/story.ts'
-import { wait } from './commands/wait.ts'
 import { BadInput, NoneFound } from './input.ts'
 import { inEnglish } from './inEnglish.ts'
 
-const commands = { form, lay, align, mix, heat, wait, light, judge, plan, story, order, nest, pattern }
+/** Each loaded only when it is asked for: most of what one needs is of no use to the others. */
+const commands = {
+  form: async () => (await import('./commands/form.ts')).form,
+  lay: async () => (await import('./commands/lay.ts')).lay,
+  align: async () => (await import('./commands/align.ts')).align,
+  mix: async () => (await import('./commands/mix.ts')).mix,
+  heat: async () => (await import('./commands/heat.ts')).heat,
+  wait: async () => (await import('./commands/wait.ts')).wait,
+  light: async () => (await import('./commands/light.ts')).light,
+  judge: async () => (await import('./commands/judge.ts')).judge,
+  plan: async () => (await import('./commands/plan.ts')).plan,
+  story: async () => (await import('./commands/story.ts')).story,
+  order: async () => (await import('./commands/order.ts')).order,
+  nest: async () => (await import('./commands/nest.ts')).nest,
+  pattern: async () => (await import('./commands/pattern.ts')).pattern,
+}
 const text = { type: 'string' } as const
 const optionsOf: Record<keyof typeof commands, Record<string, typeof text>> = {
   form: { triangles: text, out: text },
@@ -50,7 +52,8 @@ async function run(words: string[]): Promise<unknown> {
   }
   if (parsed.positionals.length > 1)
     throw new BadInput(`${command}: one file at a time; "${parsed.positionals[1]}" is too many`)
-  return commands[command](parsed.positionals[0], parsed.values as Record<string, string | undefined>)
+  const answerTo = await commands[command]()
+  return answerTo(parsed.positionals[0], parsed.values as Record<string, string | undefined>)
 }
 
 try {

@@ -1,3 +1,4 @@
+import { firstFlatTriangle, sideEnd, sidesOf } from '../kernel/index.ts'
 import { failure, type Result, refused, done } from '../result/index.ts'
 
 /** A triangle mesh in space. Triangles run counter-clockwise seen from the outside. */
@@ -17,6 +18,9 @@ export interface Sheet {
   readonly loops: readonly Int32Array[]
 }
 
+/** A triangle is flat whose area is no more than this share of the square of the mean side. */
+const flatShare = 1e-9
+
 /**
  * Whether film can be laid on this mesh: one connected, orientable sheet with an outline, no doubled faces, and no
  * holes unless they are expected. Triangles that run the other way round than their neighbours count as doubled.
@@ -25,52 +29,44 @@ export function checkSheet(mesh: TriangleMesh, options: { holesExpected: boolean
   const vertices = vertexCount(mesh)
   const triangles = triangleCount(mesh)
   if (triangles === 0) return refused(failure('MESH_EMPTY', {}))
-  for (let i = 0; i < mesh.triangle.length; i++) {
-    const vertex = mesh.triangle[i]!
-    if (vertex < 0 || vertex >= vertices)
-      return refused(failure('MESH_BAD_INDEX', { triangle: Math.floor(i / 3) + 1, vertex: vertex + 1, vertices }))
-  }
-  const size = meanEdgeLength(mesh)
-  for (let t = 0; t < triangles; t++) {
-    if (!(triangleArea(mesh, t) > 1e-9 * size * size))
-      return refused(failure('MESH_TRIANGLE_FLAT', { triangle: t + 1 }))
+  const strange = mesh.triangle.findIndex((vertex) => vertex < 0 || vertex >= vertices)
+  if (strange >= 0)
+    return refused(
+      failure('MESH_BAD_INDEX', {
+        triangle: Math.floor(strange / 3) + 1,
+        vertex: mesh.triangle[strange]! + 1,
+        vertices,
+      }),
+    )
+  const flat = firstFlatTriangle(mesh.triangle, mesh.position, flatShare)
+  if (flat >= 0) return refused(failure('MESH_TRIANGLE_FLAT', { triangle: flat + 1 }))
+
+  const { opposite, clash, before } = sidesOf(mesh.triangle, vertices)
+  if (clash >= 0) {
+    const t = Math.floor(clash / 3)
+    if (before === 1 && !isDoubled(mesh, t)) return refused(failure('MESH_TURNED', { triangle: t + 1 }))
+    return refused(
+      failure('MESH_NOT_MANIFOLD', { vertexA: mesh.triangle[clash]! + 1, vertexB: sideEnd(mesh.triangle, clash) + 1 }),
+    )
   }
 
-  const uses = new Map<number, number>()
-  const directed = new Set<number>()
-  for (let t = 0; t < triangles; t++) {
-    for (let c = 0; c < 3; c++) {
-      const a = mesh.triangle[3 * t + c]!
-      const b = mesh.triangle[3 * t + ((c + 1) % 3)]!
-      const key = edgeKey(a, b, vertices)
-      const count = (uses.get(key) ?? 0) + 1
-      if (count === 2 && directed.has(a * vertices + b) && !isDoubled(mesh, t))
-        return refused(failure('MESH_TURNED', { triangle: t + 1 }))
-      if (count > 2 || directed.has(a * vertices + b))
-        return refused(failure('MESH_NOT_MANIFOLD', { vertexA: a + 1, vertexB: b + 1 }))
-      uses.set(key, count)
-      directed.add(a * vertices + b)
-    }
-  }
-
-  const pieces = countPieces(mesh)
+  const { pieces, used } = countPieces(mesh)
   if (pieces > 1) return refused(failure('MESH_IN_PIECES', { pieces }))
 
-  const after = new Map<number, number>()
-  for (let t = 0; t < triangles; t++) {
-    for (let c = 0; c < 3; c++) {
-      const a = mesh.triangle[3 * t + c]!
-      const b = mesh.triangle[3 * t + ((c + 1) % 3)]!
-      if (uses.get(edgeKey(a, b, vertices)) !== 1) continue
-      if (after.has(a)) return refused(failure('MESH_PINCHED', { vertex: a + 1 }))
-      after.set(a, b)
-    }
+  const after = new Int32Array(vertices).fill(-1)
+  const rim: number[] = []
+  for (let i = 0; i < opposite.length; i++) {
+    if (opposite[i]! >= 0) continue
+    const a = mesh.triangle[i]!
+    if (after[a]! >= 0) return refused(failure('MESH_PINCHED', { vertex: a + 1 }))
+    after[a] = sideEnd(mesh.triangle, i)
+    rim.push(a)
   }
-  if (after.size === 0) return refused(failure('MESH_CLOSED', {}))
-  const loops = collectLoops(after).sort((p, q) => loopLength(mesh, q) - loopLength(mesh, p))
+  if (rim.length === 0) return refused(failure('MESH_CLOSED', {}))
+  const loops = collectLoops(rim, after).sort((p, q) => loopLength(mesh, q) - loopLength(mesh, p))
 
-  const used = new Set(mesh.triangle).size
-  const euler = used - uses.size + triangles
+  const sides = (opposite.length + rim.length) / 2
+  const euler = used - sides + triangles
   const handles = 2 - loops.length - euler
   if (handles !== 0) return refused(failure('MESH_NOT_A_SHEET', { handles: Math.max(1, handles / 2) }))
   if (loops.length > 1 && !options.holesExpected) return refused(failure('MESH_HAS_HOLES', { holes: loops.length - 1 }))
@@ -84,10 +80,10 @@ function isDoubled({ triangle }: TriangleMesh, t: number): boolean {
   return false
 }
 
-const edgeKey = (a: number, b: number, vertices: number) => (a < b ? a * vertices + b : b * vertices + a)
-
-function countPieces(mesh: TriangleMesh): number {
-  const root = Int32Array.from({ length: vertexCount(mesh) }, (_, i) => i)
+/** Pieces that do not hang together, and how many vertices any triangle uses. */
+function countPieces(mesh: TriangleMesh): { pieces: number; used: number } {
+  const root = new Int32Array(vertexCount(mesh))
+  for (let v = 0; v < root.length; v++) root[v] = v
   const find = (v: number) => {
     let r = v
     while (root[r] !== r) r = root[r] = root[root[r]!]!
@@ -98,19 +94,28 @@ function countPieces(mesh: TriangleMesh): number {
     root[find(mesh.triangle[i + 1]!)] = a
     root[find(mesh.triangle[i + 2]!)] = a
   }
-  const roots = new Set<number>()
-  for (const v of mesh.triangle) roots.add(find(v))
-  return roots.size
+  const seen = new Uint8Array(root.length)
+  let pieces = 0
+  let used = 0
+  for (const v of mesh.triangle) {
+    if (seen[v]) continue
+    seen[v] = 1
+    used++
+    // Every piece has one vertex that is its own root.
+    if (root[v] === v) pieces++
+  }
+  return { pieces, used }
 }
 
-function collectLoops(after: Map<number, number>): Int32Array[] {
+/** Closed rows of vertices, from where each goes on to. */
+function collectLoops(rim: readonly number[], after: Int32Array): Int32Array[] {
   const loops: Int32Array[] = []
-  const seen = new Set<number>()
-  for (const first of after.keys()) {
-    if (seen.has(first)) continue
+  const seen = new Uint8Array(after.length)
+  for (const first of rim) {
+    if (seen[first]) continue
     const loop: number[] = []
-    for (let v: number | undefined = first; v !== undefined && !seen.has(v); v = after.get(v)) {
-      seen.add(v)
+    for (let v = first; v >= 0 && !seen[v]; v = after[v]!) {
+      seen[v] = 1
       loop.push(v)
     }
     loops.push(Int32Array.from(loop))
@@ -127,13 +132,16 @@ export function loopLength(mesh: TriangleMesh, loop: Int32Array): number {
 
 export function vertexDistance(mesh: TriangleMesh, a: number, b: number): number {
   const p = mesh.position
-  return Math.hypot(p[3 * a]! - p[3 * b]!, p[3 * a + 1]! - p[3 * b + 1]!, p[3 * a + 2]! - p[3 * b + 2]!)
+  const x = p[3 * a]! - p[3 * b]!
+  const y = p[3 * a + 1]! - p[3 * b + 1]!
+  const z = p[3 * a + 2]! - p[3 * b + 2]!
+  return Math.sqrt(x * x + y * y + z * z)
 }
 
 /** Area of one triangle, mm². */
 export function triangleArea(mesh: TriangleMesh, t: number): number {
   const [nx, ny, nz] = doubleAreaNormal(mesh, t)
-  return Math.hypot(nx, ny, nz) / 2
+  return Math.sqrt(nx * nx + ny * ny + nz * nz) / 2
 }
 
 /** Cross product of two sides: points outside, its length is twice the area. */
@@ -156,15 +164,6 @@ export function surfaceArea(mesh: TriangleMesh): number {
   let sum = 0
   for (let t = 0; t < triangleCount(mesh); t++) sum += triangleArea(mesh, t)
   return sum
-}
-
-function meanEdgeLength(mesh: TriangleMesh): number {
-  let sum = 0
-  for (let i = 0; i < mesh.triangle.length; i++) {
-    const next = i % 3 === 2 ? i - 2 : i + 1
-    sum += vertexDistance(mesh, mesh.triangle[i]!, mesh.triangle[next]!)
-  }
-  return sum / mesh.triangle.length
 }
 
 /** 1 at vertices on an outline or hole, 0 inside. */

@@ -1,10 +1,9 @@
 import { checkSheet, type TriangleMesh } from '../geometry/index.ts'
-import { andersonMixer } from '../numerics/index.ts'
+import { type FilmSystem, inKernel } from '../kernel/index.ts'
 import { done, failure, type Result, refused } from '../result/index.ts'
 import { finishLay } from './internal/finishLay.ts'
-import { type LayOperator, layOperator } from './internal/layOperator.ts'
-import { toRotations } from './internal/localSteps.ts'
 import { conformal, startingLay } from './internal/startingLay.ts'
+import { wholeFilm } from './internal/wholeFilm.ts'
 import type { Lay } from './layTypes.ts'
 
 export interface NaturalOptions {
@@ -26,15 +25,17 @@ export const naturalDefaults: NaturalOptions = { settledShare: 1e-9, mostSteps: 
 export function naturalLay(mesh: TriangleMesh, options: Partial<NaturalOptions> = {}): Result<Lay> {
   const sheet = checkSheet(mesh, { holesExpected: true })
   if (!sheet.ok) return sheet
-  const operator = layOperator(mesh)
-  const first = settle(operator, startingLay(mesh, operator), { ...naturalDefaults, ...options })
-  if (!first.settled) return refused(failure('LAY_NOT_SETTLED', { movingMm: first.movingMm, steps: first.steps }))
-  const lay = finishLay('natural', mesh, operator, first)
-  if (lay.flipped === 0) return done(lay)
-  // A projection can start with folds that never open; the conformal map seldom has any.
-  const again = settle(operator, conformal(mesh), { ...naturalDefaults, ...options })
-  const second = finishLay('natural', mesh, operator, again)
-  return done(again.settled && second.flipped < lay.flipped ? second : lay)
+  return inKernel(() => {
+    const film = wholeFilm(mesh)
+    const first = settle(film, startingLay(mesh, film), { ...naturalDefaults, ...options })
+    if (!first.settled) return refused(failure('LAY_NOT_SETTLED', { movingMm: first.movingMm, steps: first.steps }))
+    const lay = finishLay('natural', mesh, film, first)
+    if (lay.flipped === 0) return done(lay)
+    // A projection can start with folds that never open; the conformal map seldom has any.
+    const again = settle(film, conformal(mesh), { ...naturalDefaults, ...options })
+    const second = finishLay('natural', mesh, film, again)
+    return done(again.settled && second.flipped < lay.flipped ? second : lay)
+  })
 }
 
 export interface Settling {
@@ -48,51 +49,36 @@ export interface Settling {
 const memory = 6
 
 /** Local/global steps from `uv` until the energy settles. */
-export function settle(operator: LayOperator, start: Float64Array, options: NaturalOptions): Settling {
-  const matrices = new Float64Array(4 * operator.triangles)
-  const rotations = new Float64Array(4 * operator.triangles)
-  const mixer = andersonMixer(start.length, memory)
-  let uv = start.slice()
-  let plain = start.slice()
-  let energy = Number.POSITIVE_INFINITY
-  let quiet = 0
-  let steps = 0
-  let movingMm = Number.POSITIVE_INFINITY
-  let area = 0
-  for (const a of operator.area) area += a
-  const negligible = 1e-12 * area
-
-  while (steps < options.mostSteps) {
-    operator.matricesOf(uv, matrices)
-    let now = toRotations(matrices, operator.area, rotations)
-    if (now > energy) {
-      // The mixed step went uphill: take the plain one instead.
-      uv.set(plain)
-      mixer.reset()
-      operator.matricesOf(uv, matrices)
-      now = toRotations(matrices, operator.area, rotations)
+export function settle(film: FilmSystem, start: Float64Array, options: NaturalOptions): Settling {
+  return inKernel(() => {
+    const mixed = film.mixed(memory)
+    let energy = Number.POSITIVE_INFINITY
+    let quiet = 0
+    let steps = 0
+    let area = 0
+    for (const a of film.area) area += a
+    const negligible = 1e-12 * area
+    film.put(start)
+    for (;;) {
+      film.measure()
+      let now = film.wantRotations()
+      if (now > energy) {
+        // The mixed step went uphill: take the plain one instead.
+        mixed.back()
+        film.measure()
+        now = film.wantRotations()
+      }
+      const fell = energy - now
+      quiet = fell <= options.settledShare * now || now <= negligible ? quiet + 1 : 0
+      energy = now
+      film.solve()
+      steps++
+      if (quiet >= 3 || steps >= options.mostSteps) break
+      mixed.next()
     }
-    const fell = energy - now
-    quiet = fell <= options.settledShare * now || now <= negligible ? quiet + 1 : 0
-    energy = now
-    operator.nearestTo(rotations, plain)
-    movingMm = largestMove(uv, plain, operator.vertices)
-    steps++
-    if (quiet >= 3) return { uv: plain, settled: true, movingMm, steps }
-    const next = new Float64Array(uv.length)
-    mixer.next(uv, plain, next)
-    uv = next
-    plain = plain.slice()
-  }
-  return { uv: plain, settled: false, movingMm, steps }
-}
-
-function largestMove(a: Float64Array, b: Float64Array, vertices: number): number {
-  let most = 0
-  for (let v = 0; v < vertices; v++) {
-    const dx = a[v]! - b[v]! - a[0]! + b[0]!
-    const dy = a[vertices + v]! - b[vertices + v]! - a[vertices]! + b[vertices]!
-    most = Math.max(most, dx * dx + dy * dy)
-  }
-  return Math.sqrt(most)
+    const movingMm = film.move()
+    const uv = new Float64Array(start.length)
+    film.take(uv)
+    return { uv, settled: quiet >= 3, movingMm, steps }
+  })
 }

@@ -1,11 +1,10 @@
 import { checkSheet, type TriangleMesh } from '../geometry/index.ts'
-import { singularValues2x2 } from '../numerics/index.ts'
+import { type FilmSystem, inKernel, type StretchRange } from '../kernel/index.ts'
 import { done, failure, type Result, refused } from '../result/index.ts'
 import { badTrianglesOf, heapsOf } from './internal/badSpot.ts'
 import { finishLay } from './internal/finishLay.ts'
-import { type LayOperator, layOperator } from './internal/layOperator.ts'
-import { intoBox, letOff, outsideBox } from './internal/localSteps.ts'
 import { startingLay } from './internal/startingLay.ts'
+import { freely, wholeFilm } from './internal/wholeFilm.ts'
 import type { Lay } from './layTypes.ts'
 import { naturalDefaults, settle } from './naturalLay.ts'
 import { type FilmHandling, usualHandling } from './handling/filmHandling.ts'
@@ -76,63 +75,56 @@ export function workedLay(
   if (!(take >= 0 && take <= 0.2)) return refused(failure('LAY_TAKE_OUT_OF_RANGE', { take }))
   const sheet = checkSheet(mesh, { holesExpected: true })
   if (!sheet.ok) return sheet
-  const operator = layOperator(mesh)
-  const natural = settle(operator, startingLay(mesh, operator), naturalDefaults)
-  if (!natural.settled) return refused(failure('LAY_NOT_SETTLED', { movingMm: natural.movingMm, steps: natural.steps }))
-  onProgress(0.15)
+  return inKernel(() => {
+    const film = wholeFilm(mesh)
+    const natural = settle(film, startingLay(mesh, film), naturalDefaults)
+    if (!natural.settled)
+      return refused(failure('LAY_NOT_SETTLED', { movingMm: natural.movingMm, steps: natural.steps }))
+    onProgress(0.15)
 
-  const off = badTrianglesOf(operator, natural.uv)
-  const search = boxSearch(operator, natural.uv, mostStepsEach, off)
-  const most = 1 / (1 - take)
-  let compression = take
-  let [needed, uv, steps] = search.leastStretch(most, fineness, (share) => onProgress(0.15 + 0.55 * share))
-  const neededStretch = needed
-  if (needed > limit) {
-    ;[compression, uv, steps] = search.leastCompression(limit, take, fineness)
-    needed = limit
-  }
-  // Slack is given away only where the film itself has some left.
-  const largest = Math.min(1 + (needed - 1) * (1 + slackShare), Math.max(needed, limit))
-  const box: Box = { least: 1 / largest, most: 1 / (1 - compression) }
-  const quiet = leastTotal(operator, uv, box, off, 2 * mostStepsEach, (share) => onProgress(0.7 + 0.3 * share))
-  const chosen = closerToBox(operator, quiet, uv, box, off)
-  scaleInto(operator, chosen, box.most, off)
-  compression = Math.max(compression, withinLimit(operator, chosen, limit, off))
-  const lay = finishLay('worked', mesh, operator, {
-    uv: chosen,
-    movingMm: natural.movingMm,
-    steps: natural.steps + steps,
-  })
-  return done({
-    ...lay,
-    neededStretch,
-    leftCompression: compression,
-    badSpots: spotsOf(operator, lay, heapsOf(mesh, off)),
+    const off = badTrianglesOf(film, natural.uv)
+    film.letOff(off)
+    const search = boxSearch(film, natural.uv, mostStepsEach)
+    const most = 1 / (1 - take)
+    let compression = take
+    let [needed, uv, steps] = search.leastStretch(most, fineness, (share) => onProgress(0.15 + 0.55 * share))
+    const neededStretch = needed
+    if (needed > limit) {
+      ;[compression, uv, steps] = search.leastCompression(limit, take, fineness)
+      needed = limit
+    }
+    // Slack is given away only where the film itself has some left.
+    const largest = Math.min(1 + (needed - 1) * (1 + slackShare), Math.max(needed, limit))
+    const box: StretchRange = { least: 1 / largest, most: 1 / (1 - compression) }
+    const quiet = leastTotal(film, uv, box, 2 * mostStepsEach, (share) => onProgress(0.7 + 0.3 * share))
+    const chosen = isNear(film, quiet, box) ? quiet : uv
+    scaleInto(film, chosen, box.most)
+    compression = Math.max(compression, withinLimit(film, chosen, limit))
+    const lay = finishLay('worked', mesh, film, {
+      uv: chosen,
+      movingMm: natural.movingMm,
+      steps: natural.steps + steps,
+    })
+    return done({
+      ...lay,
+      neededStretch,
+      leftCompression: compression,
+      badSpots: spotsOf(film, lay, heapsOf(mesh, off)),
+    })
   })
 }
 
-/** Allowed singular values of surface -> flat. */
-interface Box {
-  readonly least: number
-  readonly most: number
-}
-
-function boxSearch(operator: LayOperator, start: Float64Array, mostSteps: number, off: readonly number[]) {
-  const offBox = new Set(off)
-  const matrices = new Float64Array(4 * operator.triangles)
-  operator.matricesOf(start, matrices)
+function boxSearch(film: FilmSystem, start: Float64Array, mostSteps: number) {
   let steps = 0
-
-  const tryBox = (from: Float64Array, box: Box, tolerance: number): Float64Array | null => {
-    const found = fitIntoBox(operator, from, box, off, tolerance, mostSteps)
+  const tryBox = (from: Float64Array, box: StretchRange, tolerance: number): Float64Array | null => {
+    const found = fitIntoBox(film, from, box, tolerance, mostSteps)
     steps += found.steps
     return found.uv
   }
 
   return {
     leastStretch(most: number, fineness: number, onProgress: (share: number) => void): [number, Float64Array, number] {
-      operator.matricesOf(start, matrices)
-      const range = rangeOf(matrices, offBox)
+      const range = rangeOf(film, start)
       const shrink = Math.min(1, most / range.most)
       let best: Float64Array = start.map((x) => x * shrink)
       let high = Math.max(1, 1 / (range.least * shrink))
@@ -151,8 +143,7 @@ function boxSearch(operator: LayOperator, start: Float64Array, mostSteps: number
       return [high, best, steps]
     },
     leastCompression(limit: number, take: number, fineness: number): [number, Float64Array, number] {
-      operator.matricesOf(start, matrices)
-      const range = rangeOf(matrices, offBox)
+      const range = rangeOf(film, start)
       const grow = Math.max(1, 1 / limit / range.least)
       let best: Float64Array = start.map((x) => x * grow)
       let high = 1 - 1 / (range.most * grow)
@@ -170,46 +161,36 @@ function boxSearch(operator: LayOperator, start: Float64Array, mostSteps: number
   }
 }
 
-/** Smallest and largest singular value of all that are held. */
-function rangeOf(matrices: Float64Array, off: ReadonlySet<number>): Box {
-  let least = Number.POSITIVE_INFINITY
-  let most = 0
-  for (let i = 0; i < matrices.length; i += 4) {
-    if (off.has(i >> 2)) continue
-    const [larger, smaller] = singularValues2x2(matrices[i]!, matrices[i + 1]!, matrices[i + 2]!, matrices[i + 3]!)
-    if (smaller < least) least = smaller
-    if (larger > most) most = larger
-  }
-  return { least, most }
+/** Smallest and largest singular value of all that are held, where the film lies so. */
+function rangeOf(film: FilmSystem, uv: Float64Array): StretchRange {
+  film.put(uv)
+  film.measure()
+  return film.range()
 }
 
-/** Film coordinates on their way into a box: one step carries them towards it and pulls their stretches towards 1. */
-function boxStepper(operator: LayOperator, from: Float64Array, box: Box, off: readonly number[], pull: number) {
-  const offBox = new Set(off)
-  const size = 4 * operator.triangles
-  const matrices = new Float64Array(size)
-  const carried = new Float64Array(size)
-  const shifted = new Float64Array(size)
-  const wanted = new Float64Array(size)
-  const uv = from.slice()
-  operator.matricesOf(uv, matrices)
-  return {
-    uv,
-    /** How far outside the box the worst stretch is now. */
-    outside: () => outsideBox(matrices, box.least, box.most, offBox),
-    step() {
-      for (let i = 0; i < size; i++) shifted[i] = matrices[i]! + carried[i]!
-      intoBox(shifted, box.least, box.most, pull, wanted)
-      letOff(shifted, off, pull, wanted)
-      for (let i = 0; i < size; i++) {
-        const gap = shifted[i]! - wanted[i]!
-        carried[i] = gap
-        wanted[i]! -= gap
-      }
-      operator.nearestTo(wanted, uv)
-      operator.matricesOf(uv, matrices)
-    },
-  }
+/** How far outside the box the worst stretch is. */
+const outsideOf = (range: StretchRange, box: StretchRange) =>
+  Math.max(0, range.most - box.most, box.least - range.least)
+
+/** One step towards a box; what misses it is carried on in full. */
+function step(film: FilmSystem, box: StretchRange, softness: number): void {
+  const off = { ...freely, softness: Math.max(softness, freely.softness) }
+  film.wantBox({ box, softness, off, mostCarried: Number.POSITIVE_INFINITY })
+  film.solve()
+  film.move()
+  film.measure()
+}
+
+function begin(film: FilmSystem, from: Float64Array): void {
+  film.put(from)
+  film.carryNothing()
+  film.measure()
+}
+
+function taken(film: FilmSystem): Float64Array {
+  const uv = new Float64Array(2 * film.vertices)
+  film.take(uv)
+  return uv
 }
 
 /** How often the search looks whether the worst stretch still falls fast enough to get inside in time. */
@@ -219,24 +200,23 @@ const hopeless = 1.5
 
 /** Douglas-Rachford steps towards film coordinates whose stretches all lie in the box; null when it seems empty. */
 function fitIntoBox(
-  operator: LayOperator,
+  film: FilmSystem,
   from: Float64Array,
-  box: Box,
-  off: readonly number[],
+  box: StretchRange,
   tolerance: number,
   mostSteps: number,
 ): { uv: Float64Array | null; steps: number } {
-  const film = boxStepper(operator, from, box, off, 0)
+  begin(film, from)
   let before = Number.POSITIVE_INFINITY
-  for (let step = 1; step <= mostSteps; step++) {
-    const outside = film.outside()
-    if (outside < tolerance) return { uv: film.uv, steps: step }
-    if (step % lookEvery === 0) {
-      const rest = (mostSteps - step) / lookEvery
-      if (outside * Math.min(1, outside / before) ** rest > hopeless * tolerance) return { uv: null, steps: step }
+  for (let count = 1; count <= mostSteps; count++) {
+    const outside = outsideOf(film.range(), box)
+    if (outside < tolerance) return { uv: taken(film), steps: count }
+    if (count % lookEvery === 0) {
+      const rest = (mostSteps - count) / lookEvery
+      if (outside * Math.min(1, outside / before) ** rest > hopeless * tolerance) return { uv: null, steps: count }
       before = outside
     }
-    film.step()
+    step(film, box, 0)
   }
   return { uv: null, steps: mostSteps }
 }
@@ -245,50 +225,38 @@ const penalty = 4
 
 /** The least total stretch inside the box, from a lay that is (nearly) inside it. */
 function leastTotal(
-  operator: LayOperator,
+  film: FilmSystem,
   from: Float64Array,
-  box: Box,
-  off: readonly number[],
+  box: StretchRange,
   steps: number,
   onProgress: (share: number) => void,
 ): Float64Array {
-  const film = boxStepper(operator, from, box, off, 1 / (1 + penalty))
-  for (let step = 0; step < steps; step++) {
-    film.step()
-    if (step % 20 === 0) onProgress(step / steps)
+  begin(film, from)
+  for (let count = 0; count < steps; count++) {
+    step(film, box, 1 / (1 + penalty))
+    if (count % 20 === 0) onProgress(count / steps)
   }
-  return film.uv
+  return taken(film)
 }
 
-function closerToBox(
-  operator: LayOperator,
-  quiet: Float64Array,
-  safe: Float64Array,
-  box: Box,
-  off: readonly number[],
-): Float64Array {
-  const matrices = new Float64Array(4 * operator.triangles)
-  operator.matricesOf(quiet, matrices)
+/** Whether the lay is inside the box, but for what a last scaling mends. */
+function isNear(film: FilmSystem, uv: Float64Array, box: StretchRange): boolean {
   const tolerance = Math.max(0.02 * (1 - box.least), 2e-4)
-  return outsideBox(matrices, box.least, box.most, new Set(off)) <= tolerance ? quiet : safe
+  return outsideOf(rangeOf(film, uv), box) <= tolerance
 }
 
 /** Shrinks the flat film until no triangle that is held is compressed beyond the box. */
-function scaleInto(operator: LayOperator, uv: Float64Array, most: number, off: readonly number[]): void {
-  const matrices = new Float64Array(4 * operator.triangles)
-  operator.matricesOf(uv, matrices)
-  const over = outsideBox(matrices, Number.NEGATIVE_INFINITY, most, new Set(off))
-  if (over > 0) scale(uv, most / (most + over))
+function scaleInto(film: FilmSystem, uv: Float64Array, most: number): void {
+  const range = rangeOf(film, uv)
+  if (range.most > most) scale(uv, most / range.most)
 }
 
 /**
  * Where that stretches it further than the film goes: lets the flat film out again until its limit holds exactly, and gives
  * what stays compressed by that; 0 where nothing had to be let out.
  */
-function withinLimit(operator: LayOperator, uv: Float64Array, limit: number, off: readonly number[]): number {
-  const matrices = new Float64Array(4 * operator.triangles)
-  operator.matricesOf(uv, matrices)
-  const { least, most } = rangeOf(matrices, new Set(off))
+function withinLimit(film: FilmSystem, uv: Float64Array, limit: number): number {
+  const { least, most } = rangeOf(film, uv)
   if (least * limit >= 1) return 0
   const out = 1 / (least * limit)
   scale(uv, out)
@@ -299,7 +267,7 @@ function scale(uv: Float64Array, by: number): void {
   for (let i = 0; i < uv.length; i++) uv[i]! *= by
 }
 
-function spotsOf({ area }: LayOperator, { stretch }: Lay, heaps: readonly (readonly number[])[]): BadSpot[] {
+function spotsOf({ area }: FilmSystem, { stretch }: Lay, heaps: readonly (readonly number[])[]): BadSpot[] {
   const misfit = (t: number) => Math.max(stretch[2 * t]! - 1, 1 - stretch[2 * t + 1]!)
   return heaps
     .map((heap) => ({

@@ -1,7 +1,4 @@
-export { andersonMixer, dot } from './andersonMixer.ts'
-export { nestedDissection } from './nestedDissection.ts'
-export { clampSingularValues, singularValues2x2 } from './polar2x2.ts'
+export { singularValues2x2 } from './polar2x2.ts'
 export { seededNormal } from './seededNormal.ts'
 export { seededRandom } from './seededRandom.ts'
-export { addToEntry, type CholeskyFactor, type SymmetricMatrix, sparseCholesky } from './sparseCholesky.ts'
 export { lastAnswers } from './lastAnswers.ts'

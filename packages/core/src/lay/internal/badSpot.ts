@@ -1,7 +1,6 @@
 import type { TriangleMesh } from '../../geometry/index.ts'
-import { singularValues2x2 } from '../../numerics/index.ts'
+import type { FilmSystem } from '../../kernel/index.ts'
 import { percentileByArea } from '../shares.ts'
-import type { LayOperator } from './layOperator.ts'
 
 /** This share of the area may be let off, so that one bad spot does not decide for a whole piece. */
 const spotShare = 0.005
@@ -13,21 +12,14 @@ const clearly = 0.03
  * Triangles of small spots on which film fits far worse than anywhere else, as it lies by itself: an ear, a spike, the
  * corner of a badge. Empty where what is hard is spread over the part.
  */
-export function badTrianglesOf(operator: LayOperator, natural: Float64Array): number[] {
-  const matrices = new Float64Array(4 * operator.triangles)
-  operator.matricesOf(natural, matrices)
-  const misfit = new Float64Array(operator.triangles)
-  for (let t = 0; t < misfit.length; t++) {
-    const [larger, smaller] = singularValues2x2(
-      matrices[4 * t]!,
-      matrices[4 * t + 1]!,
-      matrices[4 * t + 2]!,
-      matrices[4 * t + 3]!,
-    )
-    misfit[t] = Math.max(larger - 1, 1 - smaller)
-  }
+export function badTrianglesOf(film: FilmSystem, natural: Float64Array): number[] {
+  film.put(natural)
+  film.measure()
+  const values = film.singularValues()
+  const misfit = new Float64Array(film.triangles)
+  for (let t = 0; t < misfit.length; t++) misfit[t] = Math.max(values[2 * t]! - 1, 1 - values[2 * t + 1]!)
   const all = Array.from(misfit, (_, t) => t)
-  const usual = percentileByArea(operator.area, all, (t) => misfit[t]!, 1 - spotShare).value
+  const usual = percentileByArea(film.area, all, (t) => misfit[t]!, 1 - spotShare).value
   const worst = misfit.reduce((most, m) => Math.max(most, m), 0)
   if (worst < timesWorse * usual || worst - usual < clearly) return []
   return all.filter((t) => misfit[t]! > usual)

@@ -1,5 +1,5 @@
 import { type TriangleMesh, triangleCount, vertexCount } from '../../geometry/index.ts'
-import { gradients, vertexGraph } from './layOperator.ts'
+import { gradients } from '../../kernel/index.ts'
 
 /** A form's mesh with what every question about a region of film on it needs; made once. */
 export interface FilmMesh {
@@ -28,15 +28,40 @@ export function filmMesh(mesh: TriangleMesh): FilmMesh {
   mesh.triangle.forEach((v, i) => {
     triangle[next[v]!++] = Math.floor(i / 3)
   })
+  const around = { start, triangle }
   return {
     vertices,
     triangles,
     corner: mesh.triangle,
     position: mesh.position,
-    ...gradients(mesh),
-    graph: vertexGraph(mesh),
-    around: { start, triangle },
+    ...gradients(mesh.triangle, mesh.position),
+    graph: vertexGraph(mesh, around),
+    around,
   }
+}
+
+/** Row starts and columns of the vertex graph, each vertex its own first neighbour. */
+function vertexGraph(mesh: TriangleMesh, around: FilmMesh['around']): FilmMesh['graph'] {
+  const vertices = vertexCount(mesh)
+  const start = new Int32Array(vertices + 1)
+  // Every triangle round a vertex has two others; with itself that is room enough.
+  const column = new Int32Array(2 * around.triangle.length + vertices)
+  const seenBy = new Int32Array(vertices).fill(-1)
+  let count = 0
+  for (let v = 0; v < vertices; v++) {
+    seenBy[v] = v
+    column[count++] = v
+    for (let p = around.start[v]!; p < around.start[v + 1]!; p++) {
+      for (let c = 0; c < 3; c++) {
+        const other = mesh.triangle[3 * around.triangle[p]! + c]!
+        if (seenBy[other] === v) continue
+        seenBy[other] = v
+        column[count++] = other
+      }
+    }
+    start[v + 1] = count
+  }
+  return { start, column: column.slice(0, count) }
 }
 
 /** The matrix surface -> flat of one triangle, row by row, written to `out[at..at+3]`. `uv` is `[u0…, v0…]`. */

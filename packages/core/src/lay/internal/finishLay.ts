@@ -1,39 +1,48 @@
-import { fitRigid, rotate, type TriangleMesh, type Vec2 } from '../../geometry/index.ts'
-import { singularValues2x2 } from '../../numerics/index.ts'
+import { fitRigid, type TriangleMesh, type Vec2 } from '../../geometry/index.ts'
+import type { FilmSystem } from '../../kernel/index.ts'
 import type { Lay, LayMode } from '../layTypes.ts'
-import type { LayOperator } from './layOperator.ts'
 
 /** Stretches, flips and a sensible position of settled film coordinates: turned and moved to lie like the part. */
 export function finishLay(
   mode: LayMode,
   mesh: TriangleMesh,
-  operator: LayOperator,
+  film: FilmSystem,
   { uv, movingMm, steps }: { uv: Float64Array; movingMm: number; steps: number },
 ): Lay {
-  const { vertices, triangles } = operator
-  const matrices = new Float64Array(4 * triangles)
-  operator.matricesOf(uv, matrices)
+  const { triangles } = film
+  film.put(uv)
+  film.measure()
+  const values = film.singularValues()
   const stretch = new Float64Array(2 * triangles)
   let flipped = 0
   for (let t = 0; t < triangles; t++) {
-    const i = 4 * t
-    const [larger, smaller] = singularValues2x2(matrices[i]!, matrices[i + 1]!, matrices[i + 2]!, matrices[i + 3]!)
+    const larger = values[2 * t]!
+    const smaller = values[2 * t + 1]!
     if (smaller <= 0) flipped++
     stretch[2 * t] = 1 / Math.abs(smaller)
     stretch[2 * t + 1] = 1 / larger
   }
-  const film: Vec2[] = []
+  return { mode, flat: turnedLike(mesh, uv), stretch, movingMm, steps, flipped }
+}
+
+/** Film coordinates turned and moved to lie like the part seen from above, `[u0, v0, …]`. */
+function turnedLike({ position }: TriangleMesh, uv: Float64Array): Float64Array {
+  const vertices = uv.length / 2
+  const laid: Vec2[] = []
   const seen: Vec2[] = []
   for (let v = 0; v < vertices; v++) {
-    film.push([uv[v]!, uv[vertices + v]!])
-    seen.push([mesh.position[3 * v]!, mesh.position[3 * v + 1]!])
+    laid.push([uv[v]!, uv[vertices + v]!])
+    seen.push([position[3 * v]!, position[3 * v + 1]!])
   }
-  const { turnRad, moveMm } = fitRigid(film, seen)
+  const { turnRad, moveMm } = fitRigid(laid, seen)
+  const cosine = Math.cos(turnRad)
+  const sine = Math.sin(turnRad)
   const flat = new Float64Array(2 * vertices)
-  film.forEach((p, v) => {
-    const [x, y] = rotate(p, turnRad)
-    flat[2 * v] = x + moveMm[0]
-    flat[2 * v + 1] = y + moveMm[1]
-  })
-  return { mode, flat, stretch, movingMm, steps, flipped }
+  for (let v = 0; v < vertices; v++) {
+    const x = uv[v]!
+    const y = uv[vertices + v]!
+    flat[2 * v] = x * cosine - y * sine + moveMm[0]
+    flat[2 * v + 1] = x * sine + y * cosine + moveMm[1]
+  }
+  return flat
 }

@@ -1,6 +1,14 @@
 import { doubleAreaNormal, type TriangleMesh, triangleCount, vertexCount } from '../../geometry/index.ts'
-import { addToEntry, nestedDissection, sparseCholesky } from '../../numerics/index.ts'
-import { gradients, hold, type LayOperator, vertexGraph } from './layOperator.ts'
+import {
+  cholesky,
+  doubles,
+  eliminationOrder,
+  type Entry,
+  type FilmSystem,
+  gradients,
+  inKernel,
+  upperTriangle,
+} from '../../kernel/index.ts'
 import { unfoldedLay } from './unfoldedLay.ts'
 
 /** Least slope between a triangle and the plane it is projected to, as a cosine, for the projection to be a start. */
@@ -10,40 +18,52 @@ const leastCosine = 0.2
  * A first guess of the film coordinates, `[u0…, v0…]`: the part seen straight on where that shows every triangle,
  * otherwise unrolled.
  */
-export function startingLay(mesh: TriangleMesh, operator: LayOperator): Float64Array {
-  return projected(mesh) ?? unfoldedLay(mesh, operator)
+export function startingLay(mesh: TriangleMesh, film: FilmSystem): Float64Array {
+  return projected(mesh) ?? unfoldedLay(mesh, film)
 }
 
 function projected(mesh: TriangleMesh): Float64Array | null {
-  const mean = [0, 0, 0]
-  for (let t = 0; t < triangleCount(mesh); t++) {
-    const n = doubleAreaNormal(mesh, t)
-    for (let k = 0; k < 3; k++) mean[k]! += n[k]!
-  }
-  const length = Math.hypot(mean[0]!, mean[1]!, mean[2]!)
-  if (length === 0) return null
-  const n = mean.map((x) => x / length) as [number, number, number]
-  for (let t = 0; t < triangleCount(mesh); t++) {
-    const m = doubleAreaNormal(mesh, t)
-    const cosine = (m[0] * n[0] + m[1] * n[1] + m[2] * n[2]) / Math.hypot(m[0], m[1], m[2])
-    if (cosine < leastCosine) return null
-  }
+  const n = meanNormal(mesh)
+  if (n === null || !facesAll(mesh, n)) return null
   // Two axes square to n: the first as near to x as can be.
   const seed = Math.abs(n[0]) < 0.9 ? [1, 0, 0] : [0, 1, 0]
   const along = seed[0]! * n[0] + seed[1]! * n[1] + seed[2]! * n[2]
   const e = seed.map((x, k) => x - along * n[k]!)
   const el = Math.hypot(e[0]!, e[1]!, e[2]!)
-  const a = e.map((x) => x / el)
-  const b = [n[1] * a[2]! - n[2] * a[1]!, n[2] * a[0]! - n[0] * a[2]!, n[0] * a[1]! - n[1] * a[0]!]
+  const [ax, ay, az] = e.map((x) => x / el) as [number, number, number]
+  const [bx, by, bz] = [n[1] * az - n[2] * ay, n[2] * ax - n[0] * az, n[0] * ay - n[1] * ax]
   const vertices = vertexCount(mesh)
   const uv = new Float64Array(2 * vertices)
   for (let v = 0; v < vertices; v++) {
-    for (let k = 0; k < 3; k++) {
-      uv[v]! += mesh.position[3 * v + k]! * a[k]!
-      uv[vertices + v]! += mesh.position[3 * v + k]! * b[k]!
-    }
+    const x = mesh.position[3 * v]!
+    const y = mesh.position[3 * v + 1]!
+    const z = mesh.position[3 * v + 2]!
+    uv[v] = x * ax + y * ay + z * az
+    uv[vertices + v] = x * bx + y * by + z * bz
   }
   return uv
+}
+
+function meanNormal(mesh: TriangleMesh): [number, number, number] | null {
+  let [x, y, z] = [0, 0, 0]
+  for (let t = 0; t < triangleCount(mesh); t++) {
+    const n = doubleAreaNormal(mesh, t)
+    x += n[0]
+    y += n[1]
+    z += n[2]
+  }
+  const length = Math.hypot(x, y, z)
+  return length === 0 ? null : [x / length, y / length, z / length]
+}
+
+/** Whether every triangle faces a direction steeply enough. */
+function facesAll(mesh: TriangleMesh, n: readonly [number, number, number]): boolean {
+  for (let t = 0; t < triangleCount(mesh); t++) {
+    const m = doubleAreaNormal(mesh, t)
+    const along = m[0] * n[0] + m[1] * n[1] + m[2] * n[2]
+    if (along < leastCosine * Math.sqrt(m[0] * m[0] + m[1] * m[1] + m[2] * m[2])) return false
+  }
+  return true
 }
 
 /**
@@ -52,53 +72,66 @@ function projected(mesh: TriangleMesh): Float64Array | null {
  */
 export function conformal(mesh: TriangleMesh): Float64Array {
   const vertices = vertexCount(mesh)
-  const { area, gradient } = gradients(mesh)
-  const graph = vertexGraph(mesh)
-  const degree = (v: number) => graph.start[v + 1]! - graph.start[v]!
-  const start = new Int32Array(2 * vertices + 1)
-  for (let v = 0; v < 2 * vertices; v++) start[v + 1] = start[v]! + 2 * degree(v % vertices)
-  const column = new Int32Array(start[2 * vertices]!)
-  const value = new Float64Array(start[2 * vertices]!)
-  for (let v = 0; v < 2 * vertices; v++) {
-    const from = graph.start[v % vertices]!
-    for (let k = 0; k < degree(v % vertices); k++) {
-      column[start[v]! + 2 * k] = graph.column[from + k]!
-      column[start[v]! + 2 * k + 1] = graph.column[from + k]! + vertices
+  const [a, b] = farApart(mesh)
+  const distanceMm = Math.hypot(...[0, 1, 2].map((k) => mesh.position[3 * a + k]! - mesh.position[3 * b + k]!))
+  const uv = new Float64Array(2 * vertices)
+  uv[b] = distanceMm
+  // Unknowns are u of vertex v at 2 v and its v at 2 v + 1, in the order of elimination of the vertices.
+  const unknowns = Int32Array.from({ length: vertices }, (_, v) => v).filter((v) => v !== a && v !== b)
+  const order = eliminationOrder(mesh.triangle, mesh.position, unknowns)
+  const place = new Int32Array(vertices).fill(-1)
+  order.forEach((v, k) => {
+    place[v] = 2 * k
+  })
+  inKernel(() => {
+    const right = doubles(4 * order.length)
+    right.values.fill(0)
+    const entries: Entry[] = []
+    for (const { of, with: other, value } of conformalEntries(mesh)) {
+      const row = place[of.vertex]! + of.axis
+      if (place[of.vertex] === -1) continue
+      // What is held moves to the right-hand side.
+      if (place[other.vertex] === -1) right.values[2 * row]! -= value * uv[other.vertex + other.axis * vertices]!
+      else if (place[other.vertex]! + other.axis <= row)
+        entries.push({ row, column: place[other.vertex]! + other.axis, value })
     }
-  }
-  const system = { size: 2 * vertices, start, column, value }
+    cholesky(
+      upperTriangle(
+        Int32Array.from({ length: 2 * order.length }, (_, k) => k),
+        entries,
+      ),
+    ).solve(right)
+    order.forEach((v, k) => {
+      uv[v] = right.values[4 * k]!
+      uv[vertices + v] = right.values[4 * k + 2]!
+    })
+  })
+  return rescaled(mesh, uv)
+}
+
+interface Coordinate {
+  readonly vertex: number
+  readonly axis: 0 | 1
+}
+
+/** Every entry of the conformal energy's matrix, of each triangle. */
+function* conformalEntries(mesh: TriangleMesh): Generator<{ of: Coordinate; with: Coordinate; value: number }> {
+  const { area, gradient } = gradients(mesh.triangle, mesh.position)
   for (let t = 0; t < area.length; t++) {
     for (let i = 0; i < 3; i++) {
       for (let j = 0; j < 3; j++) {
-        const vi = mesh.triangle[3 * t + i]!
-        const vj = mesh.triangle[3 * t + j]!
+        const [vi, vj] = [mesh.triangle[3 * t + i]!, mesh.triangle[3 * t + j]!]
         const [xi, yi] = [gradient[6 * t + 2 * i]!, gradient[6 * t + 2 * i + 1]!]
         const [xj, yj] = [gradient[6 * t + 2 * j]!, gradient[6 * t + 2 * j + 1]!]
         const dirichlet = area[t]! * (xi * xj + yi * yj)
         const turned = area[t]! * (xi * yj - yi * xj)
-        addToEntry(system, vi, vj, dirichlet)
-        addToEntry(system, vi + vertices, vj + vertices, dirichlet)
-        addToEntry(system, vi, vj + vertices, -turned)
-        addToEntry(system, vi + vertices, vj, turned)
+        yield { of: { vertex: vi, axis: 0 }, with: { vertex: vj, axis: 0 }, value: dirichlet }
+        yield { of: { vertex: vi, axis: 1 }, with: { vertex: vj, axis: 1 }, value: dirichlet }
+        yield { of: { vertex: vi, axis: 0 }, with: { vertex: vj, axis: 1 }, value: -turned }
+        yield { of: { vertex: vi, axis: 1 }, with: { vertex: vj, axis: 0 }, value: turned }
       }
     }
   }
-  const [a, b] = farApart(mesh)
-  const distanceMm = Math.hypot(...[0, 1, 2].map((k) => mesh.position[3 * a + k]! - mesh.position[3 * b + k]!))
-  // Vertex a lies at 0; vertex b at (distance, 0): its column moves to the right-hand side before it is held.
-  const uv = new Float64Array(2 * vertices)
-  for (let p = start[b]!; p < start[b + 1]!; p++) uv[column[p]!] = -value[p]! * distanceMm
-  for (const unknown of [a, a + vertices, b, b + vertices]) {
-    hold(unknown, system)
-    uv[unknown] = 0
-  }
-  uv[b] = distanceMm
-  const position = new Float64Array(6 * vertices)
-  position.set(mesh.position)
-  position.set(mesh.position, 3 * vertices)
-  const factor = sparseCholesky(system, nestedDissection(start, column, position))
-  factor.solveInPlace(uv, 1)
-  return rescaled(mesh, uv)
 }
 
 /** Brings the flat area to the surface area. */

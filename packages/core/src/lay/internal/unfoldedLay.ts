@@ -1,5 +1,5 @@
 import type { TriangleMesh } from '../../geometry/index.ts'
-import type { LayOperator } from './layOperator.ts'
+import { type FilmSystem, sidesOf } from '../../kernel/index.ts'
 
 /**
  * A first guess for forms that cannot be seen straight on: the triangles are unrolled one after the other from the
@@ -8,41 +8,15 @@ import type { LayOperator } from './layOperator.ts'
  *
  * @returns `[u0…, v0…]`, length 2·V, mm
  */
-export function unfoldedLay(mesh: TriangleMesh, operator: LayOperator): Float64Array {
-  const { triangles, vertices } = operator
-  const turn = turns(mesh, neighbours(mesh))
-  const wanted = new Float64Array(4 * triangles)
-  for (let t = 0; t < triangles; t++) {
-    const c = Math.cos(turn[t]!)
-    const s = Math.sin(turn[t]!)
-    wanted[4 * t] = c
-    wanted[4 * t + 1] = -s
-    wanted[4 * t + 2] = s
-    wanted[4 * t + 3] = c
-  }
-  const uv = new Float64Array(2 * vertices)
-  operator.nearestTo(wanted, uv)
+export function unfoldedLay(mesh: TriangleMesh, film: FilmSystem): Float64Array {
+  const uv = new Float64Array(2 * film.vertices)
+  film.put(uv)
+  film.measure()
+  film.wantTurns(turns(mesh, sidesOf(mesh.triangle, mesh.position.length / 3).opposite))
+  film.solve()
+  film.move()
+  film.take(uv)
   return uv
-}
-
-/** Neighbour of each triangle over its side from corner c to the next, or -1 at the rim; length 3·T. */
-function neighbours(mesh: TriangleMesh): Int32Array {
-  const count = mesh.triangle.length
-  const sides = new Map<number, number>()
-  const vertices = mesh.position.length / 3
-  const over = new Int32Array(count).fill(-1)
-  for (let i = 0; i < count; i++) {
-    const a = mesh.triangle[i]!
-    const b = mesh.triangle[i % 3 === 2 ? i - 2 : i + 1]!
-    const key = a < b ? a * vertices + b : b * vertices + a
-    const other = sides.get(key)
-    if (other === undefined) sides.set(key, i)
-    else {
-      over[i] = other
-      over[other] = i
-    }
-  }
-  return over
 }
 
 /** Turn of each triangle's own axes in the film plane, radians, by a walk over the sides from a middle triangle. */

@@ -1,5 +1,6 @@
 import { cross2, fitRigid, rotate, subtract, unit, type Vec2 } from '../../geometry/index.ts'
 import type { PartSurface } from '../../form/index.ts'
+import { inKernel } from '../../kernel/index.ts'
 import { singularValues2x2 } from '../../numerics/index.ts'
 import { type FilmMesh, matrixOf } from '../internal/filmMesh.ts'
 import { filmPatch } from '../internal/filmPatch.ts'
@@ -52,7 +53,7 @@ const warmSteps = 70
  */
 export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial<RehearsalOptions> = {}): Rehearsal {
   const use = { ...rehearsalDefaults, ...options }
-  const { film, surface, handling } = stage
+  const { film, surface } = stage
   const { vertices } = film
   const aheadMm = stage.laid === 'wet' ? use.settleAheadWetMm : use.settleAheadDryMm
   const uv = planar(stage.natural.flat)
@@ -112,29 +113,7 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
     const taut = furthestAnchorMm > untilMm
     const free = withAhead(film, band, stepOf, taut ? Number.MAX_VALUE : aheadMm)
     guess(film, uv, reference, free, stepOf)
-    const patch = filmPatch(film, free, (v) => stepOf[v] !== 0)
-    const own = ownTriangles(film, patch.triangles, band, stepOf)
-    patch.settle(uv)
-    let pull: StepPull | null = null
-    let lifted = 0
-    if (!use.unpulled) {
-      const leftOver = () => tooMuch(film, uv, own, handling.take)
-      lifted = Math.min(1, leftOver() / (2 * use.liftShare))
-      if (lifted > 0) {
-        const floating = uv.slice()
-        const most = 1 / (1 - handling.take)
-        patch.pull(uv, { least: 1 / (1 + handling.coldStretch), most }, coldSteps)
-        const warmed = Math.min(1, leftOver() / (8 * use.liftShare))
-        if (warmed > 0) {
-          const stretch = handling.coldStretch * Math.max(1, handling.warmStretch / handling.coldStretch) ** warmed
-          patch.pull(uv, { least: 1 / (1 + stretch), most }, warmSteps)
-        }
-        if (lifted < 1)
-          for (const v of free)
-            for (const k of [v, vertices + v]) uv[k] = floating[k]! + lifted * (uv[k]! - floating[k]!)
-        pull = pullOf(stage, uv, own, handling.coldStretch)
-      }
-    }
+    const { pull, lifted } = inKernel(() => layStroke(stage, uv, { band, free, stepOf }, use))
     record('sweep', sweepLabel(stage, band), band, pull, lifted, contour(stage, time, untilMm))
   }
 
@@ -162,6 +141,43 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
     flipped,
     figures: figuresOf(stage, order, { flat, stretch, stepOfVertex: stepOf, steps }),
   }
+}
+
+/** What a stroke lays, and what may move with it. */
+interface Stroke {
+  readonly band: readonly number[]
+  readonly free: Int32Array
+  /** 0 for vertices that do not lie yet. */
+  readonly stepOf: Int32Array
+}
+
+/** Lays one stroke in `uv`: at rest first; what is left over then is lifted and pulled by degrees, cold and warm. */
+function layStroke(
+  stage: PreparedStage,
+  uv: Float64Array,
+  { band, free, stepOf }: Stroke,
+  use: RehearsalOptions,
+): { pull: StepPull | null; lifted: number } {
+  const { film, handling } = stage
+  const { vertices } = film
+  const patch = filmPatch(film, free, (v) => stepOf[v] !== 0)
+  const own = ownTriangles(film, patch.triangles, band, stepOf)
+  patch.settle(uv)
+  if (use.unpulled) return { pull: null, lifted: 0 }
+  const leftOver = () => tooMuch(film, uv, own, handling.take)
+  const lifted = Math.min(1, leftOver() / (2 * use.liftShare))
+  if (lifted === 0) return { pull: null, lifted }
+  const floating = uv.slice()
+  const most = 1 / (1 - handling.take)
+  patch.pull(uv, { least: 1 / (1 + handling.coldStretch), most }, coldSteps)
+  const warmed = Math.min(1, leftOver() / (8 * use.liftShare))
+  if (warmed > 0) {
+    const stretch = handling.coldStretch * Math.max(1, handling.warmStretch / handling.coldStretch) ** warmed
+    patch.pull(uv, { least: 1 / (1 + stretch), most }, warmSteps)
+  }
+  if (lifted < 1)
+    for (const v of free) for (const k of [v, vertices + v]) uv[k] = floating[k]! + lifted * (uv[k]! - floating[k]!)
+  return { pull: pullOf(stage, uv, own, handling.coldStretch), lifted }
 }
 
 /** `[u0, v0, …]` as `[u0…, v0…]`. */

@@ -1,0 +1,14 @@
+export { type Cholesky, cholesky, type Entry, upperTriangle, type UpperTriangle } from './cholesky.ts'
+export { eliminationOrder } from './eliminationOrder.ts'
+export {
+  type BoxStep,
+  type FilmSheet,
+  type FilmSystem,
+  filmSystem,
+  gradients,
+  type Mixed,
+  type StretchRange,
+} from './filmSystem.ts'
+export { doubles, inKernel, ints } from './instance.ts'
+export { type Mixing, mixing } from './mixing.ts'
+export { firstFlatTriangle, sideEnd, type Sides, sidesOf } from './sides.ts'
