@@ -16,13 +16,24 @@ export interface WordsChoice {
 /** Turns a sentence into what stands on a screen, on paper or in a terminal. */
 export type Words = (sentence: Sentence) => string
 
+/** Made when it is first asked for: a date format costs twenty milliseconds, and many sentences have no date. */
+function once<T>(make: () => T): () => T {
+  let made: T | undefined
+  return () => {
+    made ??= make()
+    return made
+  }
+}
+
 /** The words of one shop: its units, its language, its number format. */
 export function wordsIn({ units = metricUnits, locale = 'en-GB', catalogue = asWritten }: WordsChoice = {}): Words {
   const figure = figureIn(locale)
   const measured = measuresIn(units, figure)
-  const lists = new Intl.ListFormat(locale, { type: 'conjunction' })
-  const clocks = new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
-  const dates = new Intl.DateTimeFormat(locale, { weekday: 'long', day: 'numeric', month: 'long' })
+  const lists = once(() => new Intl.ListFormat(locale, { type: 'conjunction' }))
+  const clocks = once(
+    () => new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }),
+  )
+  const dates = once(() => new Intl.DateTimeFormat(locale, { weekday: 'long', day: 'numeric', month: 'long' }))
   const messages = new Map<string, IntlMessageFormat>()
 
   const messageOf = (text: string): IntlMessageFormat => {
@@ -57,9 +68,9 @@ export function wordsIn({ units = metricUnits, locale = 'en-GB', catalogue = asW
       case 'duration':
         return duration(value.minutes, value.in)
       case 'day':
-        return dates.format(new Date(value.at))
+        return dates().format(new Date(value.at))
       case 'clock':
-        return clocks.format(new Date(value.at))
+        return clocks().format(new Date(value.at))
       case 'count':
         return figure(value.n, 0)
       case 'figure':
@@ -67,7 +78,7 @@ export function wordsIn({ units = metricUnits, locale = 'en-GB', catalogue = asW
       case 'name':
         return value.name
       case 'list':
-        return lists.format(value.of.map(render))
+        return lists().format(value.of.map(render))
       case 'sentence':
         return value.begins ? capital(render(value.sentence), locale) : render(value.sentence)
     }
