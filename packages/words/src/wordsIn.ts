@@ -30,9 +30,7 @@ export function wordsIn({ units = metricUnits, locale = 'en-GB', catalogue = asW
   const figure = figureIn(locale)
   const measured = measuresIn(units, figure)
   const lists = once(() => new Intl.ListFormat(locale, { type: 'conjunction' }))
-  const clocks = once(
-    () => new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }),
-  )
+  const clocks = once(() => new Intl.DateTimeFormat(locale, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }))
   const dates = once(() => new Intl.DateTimeFormat(locale, { weekday: 'long', day: 'numeric', month: 'long' }))
   const messages = new Map<string, IntlMessageFormat>()
 

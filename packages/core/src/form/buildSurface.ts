@@ -1,8 +1,10 @@
 import {
   boundaryFlags,
+  boundsOf,
   checkSheet,
   contains,
   distance,
+  insideOf,
   surfaceArea,
   type TriangleMesh,
   triangleCount,
@@ -81,9 +83,9 @@ function meshOver(
   triangles: number,
   wallRows: boolean,
 ): { mesh: TriangleMesh; plan: Float64Array } {
-  const areaMm2 = areaOnSurface(outline, holes, height)
-  const spacingMm = Math.sqrt((areaMm2 / triangles) * (4 / Math.sqrt(3)))
-  const planSpacingMm = spacingMm * Math.sqrt(areaOnPlan(outline, holes) / areaMm2)
+  const area = areasOf(outline, holes, height)
+  const spacingMm = Math.sqrt((area.onSurface / triangles) * (4 / Math.sqrt(3)))
+  const planSpacingMm = spacingMm * Math.sqrt(area.onPlan / area.onSurface)
   const cutMm = Math.min(0.5, spacingMm / 20)
 
   const points: Vec2[] = []
@@ -171,37 +173,35 @@ function clearOf(outline: TracedOutline, p: Vec2, clearanceMm: number, outside =
 
 const quadratureSteps = 60
 
-function sampleGrid(outline: TracedOutline, holes: readonly TracedOutline[], visit: (p: Vec2, cellMm: number) => void) {
-  const xs = outline.polygon.map((p) => p[0])
-  const ys = outline.polygon.map((p) => p[1])
-  const minX = Math.min(...xs)
-  const minY = Math.min(...ys)
-  const cellMm = Math.max(Math.max(...xs) - minX, Math.max(...ys) - minY) / quadratureSteps
+/** Spots of a grid over the part, with the side of their cell. */
+function spotsOver(outline: TracedOutline, holes: readonly TracedOutline[]): { spots: Vec2[]; cellMm: number } {
+  const { min, max } = boundsOf(outline.polygon)
+  const cellMm = Math.max(max[0] - min[0], max[1] - min[1]) / quadratureSteps
+  const onPart = insideOf(outline.polygon)
+  const inHoles = holes.map((hole) => insideOf(hole.polygon))
+  const spots: Vec2[] = []
   for (let i = 0; i < quadratureSteps; i++) {
     for (let j = 0; j < quadratureSteps; j++) {
-      const p: Vec2 = [minX + (i + 0.5) * cellMm, minY + (j + 0.5) * cellMm]
-      if (contains(outline.polygon, p) && !holes.some((h) => contains(h.polygon, p))) visit(p, cellMm)
+      const p: Vec2 = [min[0] + (i + 0.5) * cellMm, min[1] + (j + 0.5) * cellMm]
+      if (onPart(p) && !inHoles.some((inHole) => inHole(p))) spots.push(p)
     }
   }
+  return { spots, cellMm }
 }
 
-function areaOnPlan(outline: TracedOutline, holes: readonly TracedOutline[]): number {
-  let area = 0
-  sampleGrid(outline, holes, (_, cellMm) => {
-    area += cellMm * cellMm
-  })
-  return area
-}
-
-function areaOnSurface(outline: TracedOutline, holes: readonly TracedOutline[], height: (p: Vec2) => number): number {
-  let area = 0
-  sampleGrid(outline, holes, ([x, y], cellMm) => {
-    const half = cellMm / 2
+/** Area of the surface and of the drawing under it, mm². */
+function areasOf(outline: TracedOutline, holes: readonly TracedOutline[], height: (p: Vec2) => number) {
+  const { spots, cellMm } = spotsOver(outline, holes)
+  const half = cellMm / 2
+  let onSurface = 0
+  let onPlan = 0
+  for (const [x, y] of spots) {
     const sx = (height([x + half, y]) - height([x - half, y])) / cellMm
     const sy = (height([x, y + half]) - height([x, y - half])) / cellMm
-    area += cellMm * cellMm * Math.sqrt(1 + sx * sx + sy * sy)
-  })
-  return area
+    onSurface += cellMm * cellMm * Math.sqrt(1 + sx * sx + sy * sy)
+    onPlan += cellMm * cellMm
+  }
+  return { onSurface, onPlan }
 }
 
 function measureSurface(

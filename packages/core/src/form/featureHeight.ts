@@ -1,4 +1,4 @@
-import { boundsOf, contains, distanceToLine, nearestOnOutline, type Vec2 } from '../geometry/index.ts'
+import { boundsOf, distanceToLine, insideOf, nearestOnOutline, type Vec2 } from '../geometry/index.ts'
 import { radFromDeg } from '../units/index.ts'
 import type { BodyLine, Channel, FormDoc, RaisedFeature, Recess } from './formTypes.ts'
 
@@ -43,9 +43,10 @@ function bodyLineHeight({ along, turnDeg, radiusMm, reachMm }: BodyLine): (p: Ve
 function recessHeight({ outline, depthMm, wallDeg }: Recess): (p: Vec2) => number {
   const wallMm = wallRunMm({ depthMm, wallDeg })
   const box = boundsOf(outline)
+  const inside = insideOf(outline)
   return (p) => {
     if (p[0] < box.min[0] || p[0] > box.max[0] || p[1] < box.min[1] || p[1] > box.max[1]) return 0
-    if (!contains(outline, p)) return 0
+    if (!inside(p)) return 0
     const t = Math.min(1, nearestOnOutline(outline, p).distanceMm / wallMm)
     return -depthMm * smoothStep(t)
   }

@@ -6,6 +6,7 @@ import {
   checkSheet,
   contains,
   fitRigid,
+  insideOf,
   nearestOnOutline,
   outlineGauge,
   perimeter,
@@ -20,6 +21,7 @@ import {
   vertexNormals,
   type Vec2,
 } from './index.ts'
+import { seededRandom } from '../numerics/index.ts'
 
 const square: Vec2[] = [
   [0, 0],
@@ -233,4 +235,22 @@ describe('places on a triangulation', () => {
       expect(y).toBeCloseTo(p[1], 9)
     }
   })
+})
+
+test('inside of a polygon, asked for many points, is what it is asked for one', () => {
+  const chance = seededRandom(5)
+  for (let k = 0; k < 30; k++) {
+    const corners = 3 + Math.floor(40 * chance())
+    // Stars with some corners on one height, where a crossing is counted once.
+    const star = Array.from({ length: corners }, (_, i): Vec2 => {
+      const r = 40 + 60 * chance()
+      const turn = (2 * Math.PI * i) / corners
+      return [r * Math.cos(turn), Math.round((r * Math.sin(turn)) / 20) * 20]
+    })
+    const inside = insideOf(star)
+    for (let n = 0; n < 200; n++) {
+      const p: Vec2 = [240 * chance() - 120, n % 3 === 0 ? Math.round(12 * chance() - 6) * 20 : 240 * chance() - 120]
+      expect(inside(p)).toBe(contains(star, p))
+    }
+  }
 })

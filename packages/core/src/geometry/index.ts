@@ -1,4 +1,5 @@
 export { alignTurns } from './alignTurns.ts'
+export { insideOf } from './insideOf.ts'
 export {
   boundaryFlags,
   checkSheet,

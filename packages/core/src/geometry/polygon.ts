@@ -73,10 +73,16 @@ export function distanceToLine(line: readonly Vec2[], p: Vec2): number {
     const b = line[i + 1]!
     const dx = b[0] - a[0]
     const dy = b[1] - a[1]
-    const t = Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / (dx * dx + dy * dy || 1)))
-    best = Math.min(best, Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy))
+    const px = p[0] - a[0]
+    const py = p[1] - a[1]
+    const t = (px * dx + py * dy) / (dx * dx + dy * dy || 1)
+    const clipped = t < 0 ? 0 : t > 1 ? 1 : t
+    const x = px - clipped * dx
+    const y = py - clipped * dy
+    const square = x * x + y * y
+    if (square < best) best = square
   }
-  return best
+  return Math.sqrt(best)
 }
 
 /** Where two sides of the polygon cross each other, or null when it is simple. */

@@ -1,4 +1,4 @@
-import { contains, distance, lerp, type Vec2 } from '../../geometry/index.ts'
+import { distance, insideOf, lerp, type Vec2 } from '../../geometry/index.ts'
 import { seededRandom } from '../../numerics/index.ts'
 import type { TracedOutline } from '../formTypes.ts'
 
@@ -87,6 +87,8 @@ export function hexagonInside(
   const maxY = Math.max(...ys)
   const rowMm = (spacingMm * Math.sqrt(3)) / 2
   const near = nearChecker([...lines, ...[outline, ...holes].map((o) => [...o, o[0]!])], clearanceMm)
+  const onPart = insideOf(outline)
+  const inHoles = holes.map(insideOf)
   const points: Vec2[] = []
   // A hair off the grid: rows of points on exact lines and circles make robust predicates slow.
   const chance = seededRandom(1)
@@ -94,7 +96,7 @@ export function hexagonInside(
   for (let r = 0, y = minY + rowMm / 2; y < maxY; r++, y += rowMm) {
     for (let x = minX + (r % 2 === 0 ? 0.25 : 0.75) * spacingMm; x < maxX; x += spacingMm) {
       const p: Vec2 = [x + offGrid(), y + offGrid()]
-      if (near(p) || !contains(outline, p) || holes.some((h) => contains(h, p))) continue
+      if (near(p) || !onPart(p) || inHoles.some((inHole) => inHole(p))) continue
       points.push(p)
     }
   }

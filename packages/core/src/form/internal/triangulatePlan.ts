@@ -1,7 +1,7 @@
 /// <reference path="./cdt2d.d.ts" />
 import cdt2d from 'cdt2d'
 import Delaunator from 'delaunator'
-import { contains, type Polygon, type Vec2 } from '../../geometry/index.ts'
+import { insideOf, type Polygon, type Vec2 } from '../../geometry/index.ts'
 import { sideKey } from './relaxMesh.ts'
 
 /**
@@ -21,6 +21,8 @@ export function triangulatePlan(
     present.add(sideKey(plain[i]!, plain[i % 3 === 2 ? i - 2 : i + 1]!, points.length))
   if (!sides.every(([a, b]) => present.has(sideKey(a, b, points.length))))
     return counterClockwise(points, cdt2d(points, sides, { exterior: false }))
+  const onPart = insideOf(outline)
+  const inHoles = holes.map(insideOf)
   const kept: [number, number, number][] = []
   for (let i = 0; i < plain.length; i += 3) {
     const [a, b, c] = [plain[i]!, plain[i + 1]!, plain[i + 2]!]
@@ -29,7 +31,7 @@ export function triangulatePlan(
       (points[a]![0] + points[b]![0] + points[c]![0]) / 3,
       (points[a]![1] + points[b]![1] + points[c]![1]) / 3,
     ]
-    if (contains(outline, middle) && !holes.some((hole) => contains(hole, middle))) kept.push([a, b, c])
+    if (onPart(middle) && !inHoles.some((inHole) => inHole(middle))) kept.push([a, b, c])
   }
   return counterClockwise(points, kept)
 }
