@@ -256,12 +256,17 @@ export function solvePairs(size: i32, columns: usize, rowOf: usize, factor: usiz
   for (let j = size - 1; j >= 0; j--) {
     const from = int(columns, j)
     const at = b + ((<usize>j) << 4)
-    let x = v128.load(at)
+    // Two sums side by side: one would wait for itself at every entry.
+    let even = v128.load(at)
+    let odd = f64x2.splat(0)
     const stop = rowOf + ((<usize>int(columns, j + 1)) << 2)
     let v = factor + ((<usize>(from + 1)) << 3)
-    for (let p = rowOf + ((<usize>(from + 1)) << 2); p < stop; p += 4, v += 8) {
-      x = f64x2.sub(x, f64x2.mul(v128.load64_splat(v), v128.load(b + ((<usize>load<i32>(p)) << 4))))
+    let p = rowOf + ((<usize>(from + 1)) << 2)
+    for (; p + 4 < stop; p += 8, v += 16) {
+      even = f64x2.sub(even, f64x2.mul(v128.load64_splat(v), v128.load(b + ((<usize>load<i32>(p)) << 4))))
+      odd = f64x2.add(odd, f64x2.mul(v128.load64_splat(v, 8), v128.load(b + ((<usize>load<i32>(p, 4)) << 4))))
     }
-    v128.store(at, f64x2.mul(x, f64x2.splat(num(factor, from))))
+    if (p < stop) even = f64x2.sub(even, f64x2.mul(v128.load64_splat(v), v128.load(b + ((<usize>load<i32>(p)) << 4))))
+    v128.store(at, f64x2.mul(f64x2.sub(even, odd), f64x2.splat(num(factor, from))))
   }
 }

@@ -165,46 +165,43 @@ export function boxStep(
   triangles: i32, off: usize, matrix: usize, carried: usize, wanted: usize,
   least: f64, most: f64, softness: f64, offLeast: f64, offMost: f64, offSoftness: f64, mostCarried: f64,
 ): void {
+  const mostSquare = mostCarried * mostCarried
+  const plusMinus = f64x2.replace_lane(f64x2.splat(1), 1, -1)
+  const half = f64x2.splat(0.5)
+  const one = f64x2.splat(1)
   for (let t = 0; t < triangles; t++) {
     const free = load<u8>(off + <usize>t) !== 0
     const low = free ? offLeast : least
     const high = free ? offMost : most
     const soft = free ? offSoftness : softness
-    const i = 4 * t
     const s0 = f64x2.add(pair(matrix, 2 * t), pair(carried, 2 * t))
     const s1 = f64x2.add(pair(matrix, 2 * t + 1), pair(carried, 2 * t + 1))
-    const m00 = f64x2.extract_lane(s0, 0)
-    const m10 = f64x2.extract_lane(s0, 1)
-    const m01 = f64x2.extract_lane(s1, 0)
-    const m11 = f64x2.extract_lane(s1, 1)
-    const px = (m00 + m11) / 2
-    const py = (m10 - m01) / 2
-    const qx = (m00 - m11) / 2
-    const qy = (m10 + m01) / 2
-    const p = sqrt<f64>(px * px + py * py)
-    const q = sqrt<f64>(qx * qx + qy * qy)
-    let larger = p + q
-    let smaller = p - q
-    larger += soft * (1 - larger)
-    smaller += soft * (1 - smaller)
-    larger = larger < low ? low : larger > high ? high : larger
-    smaller = smaller < low ? low : smaller > high ? high : smaller
-    const mean = (larger + smaller) / 2
-    const half = (larger - smaller) / 2
-    const kp = p > 1e-100 ? mean / p : 0
-    const kq = q > 1e-100 ? half / q : 0
-    const cx = p > 1e-100 ? px * kp : mean
-    const cy = py * kp
-    const sx = q > 1e-100 ? qx * kq : half
-    const sy = qy * kq
-    const w0 = f64x2.replace_lane(f64x2.splat(cx + sx), 1, sy + cy)
-    const w1 = f64x2.replace_lane(f64x2.splat(sy - cy), 1, cx - sx)
+    // Twice the turning part p and the stretching part q of the matrix: singular values are |p| + |q| and |p| - |q|.
+    const turned = f64x2.mul(swapped(s1), plusMinus)
+    const p = f64x2.add(s0, turned)
+    const q = f64x2.sub(s0, turned)
+    const pp = f64x2.mul(p, p)
+    const qq = f64x2.mul(q, q)
+    const lengths = f64x2.mul(f64x2.sqrt(f64x2.add(v128.shuffle<f64>(pp, qq, 0, 2), v128.shuffle<f64>(pp, qq, 1, 3))), half)
+    const pLength = f64x2.extract_lane(lengths, 0)
+    const qLength = f64x2.extract_lane(lengths, 1)
+    let values = f64x2.add(f64x2.splat(pLength), f64x2.mul(f64x2.splat(qLength), plusMinus))
+    values = f64x2.add(values, f64x2.mul(f64x2.splat(soft), f64x2.sub(one, values)))
+    values = f64x2.pmin(f64x2.pmax(values, f64x2.splat(low)), f64x2.splat(high))
+    const other = swapped(values)
+    // Mean and half difference of the two, as shares of what they were.
+    const parts = f64x2.mul(f64x2.add(v128.shuffle<f64>(values, other, 0, 0), f64x2.mul(v128.shuffle<f64>(other, other, 0, 0), plusMinus)), half)
+    const shares = f64x2.div(parts, lengths)
+    const c = pLength > 1e-100 ? f64x2.mul(f64x2.mul(p, half), f64x2.splat(f64x2.extract_lane(shares, 0))) : f64x2.replace_lane(f64x2.splat(0), 0, f64x2.extract_lane(parts, 0))
+    const d = qLength > 1e-100 ? f64x2.mul(f64x2.mul(q, half), f64x2.splat(f64x2.extract_lane(shares, 1))) : f64x2.replace_lane(f64x2.splat(0), 0, f64x2.extract_lane(parts, 1))
+    const w0 = f64x2.add(c, d)
+    const w1 = f64x2.mul(swapped(f64x2.sub(d, c)), plusMinus)
     let g0 = f64x2.sub(s0, w0)
     let g1 = f64x2.sub(s1, w1)
-    const square = f64x2.add(f64x2.mul(g0, g0), f64x2.mul(g1, g1))
-    const gap = sqrt<f64>(f64x2.extract_lane(square, 0) + f64x2.extract_lane(square, 1))
-    if (gap > mostCarried) {
-      const kept = f64x2.splat(mostCarried / gap)
+    const squares = f64x2.add(f64x2.mul(g0, g0), f64x2.mul(g1, g1))
+    const square = f64x2.extract_lane(squares, 0) + f64x2.extract_lane(squares, 1)
+    if (square > mostSquare) {
+      const kept = f64x2.splat(mostCarried / sqrt<f64>(square))
       g0 = f64x2.mul(g0, kept)
       g1 = f64x2.mul(g1, kept)
     }
@@ -214,6 +211,9 @@ export function boxStep(
     setPair(wanted, 2 * t + 1, f64x2.sub(w1, g1))
   }
 }
+
+// @ts-ignore: decorator
+@inline function swapped(xy: v128): v128 { return v128.shuffle<f64>(xy, xy, 1, 0) }
 
 /** Larger and smaller singular value of each matrix; the smaller is negative where the triangle is turned over. */
 export function singularValues(triangles: i32, matrix: usize, out: usize): void {

@@ -1,5 +1,5 @@
-import { contains, distance, distanceToLine, nearestOnOutline, type Vec2 } from '../../geometry/index.ts'
-import { middleOfTriangle, wallRunMm } from '../../form/index.ts'
+import { distance, type Vec2 } from '../../geometry/index.ts'
+import { middleOfTriangle } from '../../form/index.ts'
 import { fingersAfterShrinking } from '../handling/heatedPull.ts'
 import { edgeAt, edgeFinder, fingerForecast } from '../fingerForecast.ts'
 import type { HollowFigure, LayOrder, Rehearsal, RehearsalFigures } from './orderTypes.ts'
@@ -202,34 +202,10 @@ const spannedBand = 0.15
 const someRisk = 0.05
 const highRisk = 0.8
 
-function hollowFigures({ form, surface, film, handling }: PreparedStage, made: Made): HollowFigure[] {
-  const { plan } = surface
-  const spot = (v: number): Vec2 => [plan[2 * v]!, plan[2 * v + 1]!]
-  const hollows = [
-    ...form.recesses.map((r) => ({
-      name: r.name,
-      // Depth into the hollow from its shoulder, mm; negative outside.
-      inside: (p: Vec2) => (contains(r.outline, p) ? 1 : -1) * nearestOnOutline(r.outline, p).distanceMm,
-      wallMm: wallRunMm(r),
-    })),
-    ...(form.channels ?? []).map((c) => ({
-      name: c.name,
-      inside: (p: Vec2) => c.widthMm / 2 - distanceToLine(c.along, p),
-      wallMm: wallRunMm(c),
-    })),
-  ]
-  return hollows.map(({ name, inside, wallMm }) => {
-    const floor: number[] = []
-    const rim: number[] = []
-    for (let v = 0; v < film.vertices; v++) {
-      const depth = inside(spot(v))
-      if (depth > 0.6 * wallMm) floor.push(made.stepOfVertex[v]!)
-      else if (depth < 0 && depth > -Math.max(15, wallMm)) rim.push(made.stepOfVertex[v]!)
-    }
-    const within: number[] = []
-    for (let t = 0; t < film.triangles; t++) {
-      if ([0, 1, 2].some((c) => inside(spot(film.corner[3 * t + c]!)) > 0)) within.push(t)
-    }
+function hollowFigures({ hollows, film, handling }: PreparedStage, made: Made): HollowFigure[] {
+  return hollows.map(({ name, within, ...places }) => {
+    const floor = places.floor.map((v) => made.stepOfVertex[v]!)
+    const rim = places.rim.map((v) => made.stepOfVertex[v]!)
     const stretch =
       within.length === 0
         ? 0

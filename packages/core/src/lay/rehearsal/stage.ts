@@ -1,8 +1,9 @@
 import { type FormDoc, middleOfTriangle, type PartSurface } from '../../form/index.ts'
-import { nearestOnOutline } from '../../geometry/index.ts'
+import { outlineGauge } from '../../geometry/index.ts'
 import type { FilmHandling } from '../handling/filmHandling.ts'
 import { type FilmMesh, filmMesh } from '../internal/filmMesh.ts'
 import type { Lay } from '../layTypes.ts'
+import { type HollowPlace, hollowPlaces } from './hollowPlaces.ts'
 
 /** What a rehearsal is made on: the form, the film, and how the film wants to lie by itself and when worked. */
 export interface Stage {
@@ -21,11 +22,13 @@ export interface Stage {
 export interface PreparedStage extends Stage {
   readonly film: FilmMesh
   readonly nearestEdge: readonly { readonly edge: string; readonly distanceMm: number }[]
+  readonly hollows: readonly HollowPlace[]
 }
 
 export function prepareStage(stage: Stage): PreparedStage {
   const film = filmMesh(stage.surface.mesh)
-  return { ...stage, film, nearestEdge: nearestEdges(stage.surface, film) }
+  const { form, surface } = stage
+  return { ...stage, film, nearestEdge: nearestEdges(surface, film), hollows: hollowPlaces(form, surface) }
 }
 
 /** Nearest edge of each triangle's middle, worked out once for a stage. */
@@ -34,8 +37,12 @@ function nearestEdges(
   film: PreparedStage['film'],
 ): readonly { edge: string; distanceMm: number }[] {
   const { polygon, edgeOfSide } = surface.outline
+  const gauge = outlineGauge(polygon)
+  let side = 0
   return Array.from({ length: film.triangles }, (_, t) => {
-    const { side, distanceMm } = nearestOnOutline(polygon, middleOfTriangle(surface, t))
+    const nearest = gauge.nearest(middleOfTriangle(surface, t), side)
+    const { distanceMm } = nearest
+    side = nearest.side
     return { edge: edgeOfSide[side] ?? '', distanceMm }
   })
 }
