@@ -274,3 +274,38 @@ export function longest(free: i32, step: usize): f64 {
   }
   return most
 }
+
+/**
+ * The turn and move that bring film coordinates nearest to where the vertices are seen from above: cosine, sine, and the move
+ * after the turn, written to `out`.
+ */
+export function turnLikeSeen(vertices: i32, uv: usize, position: usize, out: usize): void {
+  let film = f64x2.splat(0)
+  let seen = f64x2.splat(0)
+  for (let v = 0; v < vertices; v++) {
+    film = f64x2.add(film, pair(uv, v))
+    seen = f64x2.add(seen, v128.load(position + 24 * <usize>v))
+  }
+  const share = f64x2.splat(1 / <f64>vertices)
+  film = f64x2.mul(film, share)
+  seen = f64x2.mul(seen, share)
+  let along = 0.0
+  let across = 0.0
+  for (let v = 0; v < vertices; v++) {
+    const a = f64x2.sub(pair(uv, v), film)
+    const b = f64x2.sub(v128.load(position + 24 * <usize>v), seen)
+    const same = f64x2.mul(a, b)
+    const crossed = f64x2.mul(a, swapped(b))
+    along += f64x2.extract_lane(same, 0) + f64x2.extract_lane(same, 1)
+    across += f64x2.extract_lane(crossed, 0) - f64x2.extract_lane(crossed, 1)
+  }
+  const length = sqrt<f64>(along * along + across * across)
+  const c = length > 0 ? along / length : 1
+  const s = length > 0 ? across / length : 0
+  const x = f64x2.extract_lane(film, 0)
+  const y = f64x2.extract_lane(film, 1)
+  setNum(out, 0, c)
+  setNum(out, 1, s)
+  setNum(out, 2, f64x2.extract_lane(seen, 0) - (c * x - s * y))
+  setNum(out, 3, f64x2.extract_lane(seen, 1) - (s * x + c * y))
+}

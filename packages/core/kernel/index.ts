@@ -10,7 +10,7 @@ export {
   rangeOf,
   rotations,
   singularValues,
-  steady,
+  steady, turnLikeSeen,
 } from './film'
 export { dot, remember, takeAway } from './mixing'
-export { firstFlat, opposites } from './sheet'
+export { facing, firstFlat, opposites } from './sheet'

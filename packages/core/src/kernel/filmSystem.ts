@@ -50,6 +50,8 @@ export interface FilmSystem {
   /** Film coordinates `[u0…, v0…]`, length 2·V, in and out. */
   put(uv: Float64Array): void
   take(uv: Float64Array): void
+  /** The film as it is, turned and moved to lie like the part seen from above: `[u0, v0, …]`, length 2·V. */
+  takeLikeSeen(): Float64Array
   /** Takes the matrices of what is there now. */
   measure(): void
   /** What is wanted: the nearest rotation to each matrix. Gives the energy sum A((s1-1)² + (s2-1)²) of what is there. */
@@ -129,6 +131,20 @@ export function filmSystem({ corner, position, free, steadyShare }: FilmSheet): 
         to[v] = from[2 * place[v]!]!
         to[vertices + v] = from[2 * place[v]! + 1]!
       }
+    },
+    takeLikeSeen() {
+      const move = doubles(4)
+      k.turnLikeSeen(vertices, uv.at, at.at, move.at)
+      const [c, s, moveX, moveY] = move.values as unknown as [number, number, number, number]
+      const from = uv.values
+      const flat = new Float64Array(2 * vertices)
+      for (let v = 0; v < vertices; v++) {
+        const x = from[2 * place[v]!]!
+        const y = from[2 * place[v]! + 1]!
+        flat[2 * v] = c * x - s * y + moveX
+        flat[2 * v + 1] = s * x + c * y + moveY
+      }
+      return flat
     },
     measure: () => k.measure(triangles, corners.at, gradient.at, uv.at, matrix.at),
     wantRotations: () => k.rotations(triangles, area.at, matrix.at, wanted.at),

@@ -11,4 +11,4 @@ export {
 } from './filmSystem.ts'
 export { doubles, inKernel, ints } from './instance.ts'
 export { type Mixing, mixing } from './mixing.ts'
-export { firstFlatTriangle, sideEnd, type Sides, sidesOf } from './sides.ts'
+export { facingOf, firstFlatTriangle, sideEnd, type Sides, sidesOf } from './sides.ts'

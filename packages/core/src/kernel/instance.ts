@@ -90,6 +90,8 @@ interface Kernel {
     last: number,
     previous: number,
   ): number
+  facing(triangles: number, corner: number, position: number, out: number): number
+  turnLikeSeen(vertices: number, uv: number, position: number, out: number): void
   firstFlat(triangles: number, corner: number, position: number, leastShare: number): number
   takeAway(pairs: number, y: number, share: number, x: number): void
 }
@@ -119,8 +121,10 @@ let loaded: Kernel | undefined
 /** The kernel, compiled when it is first asked for. */
 export function kernel(): Kernel {
   if (loaded === undefined) {
-    const bytes = Uint8Array.from(atob(kernelBytes), (c) => c.charCodeAt(0))
-    loaded = new Instance(new Module(bytes), { env: { memory } }).exports as Kernel
+    const text = atob(kernelBytes)
+    const binary = new Uint8Array(text.length)
+    for (let i = 0; i < text.length; i++) binary[i] = text.charCodeAt(i)
+    loaded = new Instance(new Module(binary), { env: { memory } }).exports as Kernel
   }
   return loaded
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { fitRigid, rotate, type Vec2 } from '../geometry/index.ts'
 import { cap, gridForm } from '../lay/testForms.ts'
 import { seededRandom, singularValues2x2 } from '../numerics/index.ts'
 import {
@@ -7,6 +8,7 @@ import {
   doubles,
   eliminationOrder,
   type Entry,
+  facingOf,
   type FilmSystem,
   filmSystem,
   firstFlatTriangle,
@@ -297,6 +299,25 @@ describe('a film system', () => {
     expect(plain(back)).toEqual(plain(somewhere))
   })
 
+  test('is given as it lies most like the part from above: the fit by all vertices', () => {
+    const laid: Vec2[] = Array.from({ length: vertices }, (_, v) => [
+      -somewhere[vertices + v]! + 300,
+      somewhere[v]! - 40,
+    ])
+    const seen: Vec2[] = Array.from({ length: vertices }, (_, v) => [mesh.position[3 * v]!, mesh.position[3 * v + 1]!])
+    const { turnRad, moveMm } = fitRigid(laid, seen)
+    const flat = inKernel(() => {
+      const film = filmSystem(sheet)
+      film.put(Float64Array.from([...laid.map(([u]) => u), ...laid.map(([, v]) => v)]))
+      return film.takeLikeSeen()
+    })
+    laid.forEach((p, v) => {
+      const [x, y] = rotate(p, turnRad)
+      expect(flat[2 * v]).toBeCloseTo(x + moveMm[0], 9)
+      expect(flat[2 * v + 1]).toBeCloseTo(y + moveMm[1], 9)
+    })
+  })
+
   test('energy and singular values are those of the matrices worked out plainly', () => {
     const { area } = gradients(mesh.triangle, mesh.position)
     let energy = 0
@@ -464,6 +485,19 @@ describe('sides of triangles', () => {
   ])('%s is a clash', (_, corner, clash, before) => {
     expect(sidesOf(Int32Array.from(corner), 5)).toMatchObject({ clash, before })
   })
+})
+
+test('a mesh faces where its area does, as steeply as its steepest triangle lets it', () => {
+  const { triangle, position } = cap(50, 6)
+  const { normal, leastCosine } = facingOf(triangle, position)!
+  expect(normal[0]).toBeCloseTo(0, 9)
+  expect(normal[1]).toBeCloseTo(0, 9)
+  expect(Math.abs(normal[2])).toBeCloseTo(1, 12)
+  // The outermost triangles of a cap lie a little flatter than its rim.
+  expect(leastCosine).toBeGreaterThan(Math.cos((50 * Math.PI) / 180))
+  expect(leastCosine).toBeLessThan(Math.cos((40 * Math.PI) / 180))
+  // Two triangles back to back face nowhere.
+  expect(facingOf(Int32Array.of(0, 1, 2, 0, 2, 1), Float64Array.of(0, 0, 0, 1, 0, 0, 0, 1, 0))).toBeNull()
 })
 
 test('the first flat triangle is found, by the mean side', () => {

@@ -36,3 +36,19 @@ export function firstFlatTriangle(corner: Int32Array, position: Float64Array, le
     return kernel().firstFlat(corner.length / 3, corners.at, at.at, leastShare)
   })
 }
+
+/** The direction that a mesh faces on the whole (its mean normal by area), and the least cosine of any triangle to it; null where it has none. */
+export function facingOf(
+  corner: Int32Array,
+  position: Float64Array,
+): { readonly normal: readonly [number, number, number]; readonly leastCosine: number } | null {
+  return inKernel(() => {
+    const [corners, at, normal] = [ints(corner.length), doubles(position.length), doubles(3)]
+    corners.values.set(corner)
+    at.values.set(position)
+    normal.values.fill(0)
+    const leastCosine = kernel().facing(corner.length / 3, corners.at, at.at, normal.at)
+    const [x, y, z] = normal.values as unknown as [number, number, number]
+    return x === 0 && y === 0 && z === 0 ? null : { normal: [x, y, z], leastCosine }
+  })
+}

@@ -29,11 +29,11 @@ export function naturalLay(mesh: TriangleMesh, options: Partial<NaturalOptions> 
     const film = wholeFilm(mesh)
     const first = settle(film, startingLay(mesh, film), { ...naturalDefaults, ...options })
     if (!first.settled) return refused(failure('LAY_NOT_SETTLED', { movingMm: first.movingMm, steps: first.steps }))
-    const lay = finishLay('natural', mesh, film, first)
+    const lay = finishLay('natural', film, first)
     if (lay.flipped === 0) return done(lay)
     // A projection can start with folds that never open; the conformal map seldom has any.
     const again = settle(film, conformal(mesh), { ...naturalDefaults, ...options })
-    const second = finishLay('natural', mesh, film, again)
+    const second = finishLay('natural', film, again)
     return done(again.settled && second.flipped < lay.flipped ? second : lay)
   })
 }

@@ -100,7 +100,7 @@ export function workedLay(
     const chosen = isNear(film, quiet, box) ? quiet : uv
     scaleInto(film, chosen, box.most)
     compression = Math.max(compression, withinLimit(film, chosen, limit))
-    const lay = finishLay('worked', mesh, film, {
+    const lay = finishLay('worked', film, {
       uv: chosen,
       movingMm: natural.movingMm,
       steps: natural.steps + steps,

@@ -4,6 +4,7 @@ import {
   doubles,
   eliminationOrder,
   type Entry,
+  facingOf,
   type FilmSystem,
   gradients,
   inKernel,
@@ -23,8 +24,9 @@ export function startingLay(mesh: TriangleMesh, film: FilmSystem): Float64Array 
 }
 
 function projected(mesh: TriangleMesh): Float64Array | null {
-  const n = meanNormal(mesh)
-  if (n === null || !facesAll(mesh, n)) return null
+  const facing = facingOf(mesh.triangle, mesh.position)
+  if (facing === null || facing.leastCosine < leastCosine) return null
+  const n = facing.normal
   // Two axes square to n: the first as near to x as can be.
   const seed = Math.abs(n[0]) < 0.9 ? [1, 0, 0] : [0, 1, 0]
   const along = seed[0]! * n[0] + seed[1]! * n[1] + seed[2]! * n[2]
@@ -42,28 +44,6 @@ function projected(mesh: TriangleMesh): Float64Array | null {
     uv[vertices + v] = x * bx + y * by + z * bz
   }
   return uv
-}
-
-function meanNormal(mesh: TriangleMesh): [number, number, number] | null {
-  let [x, y, z] = [0, 0, 0]
-  for (let t = 0; t < triangleCount(mesh); t++) {
-    const n = doubleAreaNormal(mesh, t)
-    x += n[0]
-    y += n[1]
-    z += n[2]
-  }
-  const length = Math.hypot(x, y, z)
-  return length === 0 ? null : [x / length, y / length, z / length]
-}
-
-/** Whether every triangle faces a direction steeply enough. */
-function facesAll(mesh: TriangleMesh, n: readonly [number, number, number]): boolean {
-  for (let t = 0; t < triangleCount(mesh); t++) {
-    const m = doubleAreaNormal(mesh, t)
-    const along = m[0] * n[0] + m[1] * n[1] + m[2] * n[2]
-    if (along < leastCosine * Math.sqrt(m[0] * m[0] + m[1] * m[1] + m[2] * m[2])) return false
-  }
-  return true
 }
 
 /**
