@@ -2,11 +2,12 @@
  * The benchmark of the core and of the built app: `./truelay bench`. Prints a table and writes docs/bench.md.
  * Times are the least of a few runs in one process on a machine that may be shared: read them as a scale.
  */
-import { spawn } from 'node:child_process'
+import { execFileSync, spawn } from 'node:child_process'
 import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { cpus, tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { performance } from 'node:perf_hooks'
+import { Worker } from 'node:worker_threads'
 import { gzipSync } from 'node:zlib'
 import { factsOfStories, type Film, filmDoc, type Form, formDoc, pieceDoc, stories } from '@truelay/contract'
 import {
@@ -116,6 +117,31 @@ const shapes: Record<string, (triangles: number) => TriangleMesh> = {
 
 say(`Node ${process.version}, ${cpus().length} cores, ${cpus()[0]?.model ?? 'unknown processor'}.`)
 say('')
+/** One lay in a thread of its own, ms. */
+const coldMs = (mesh: TriangleMesh): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const worker = new Worker(new URL('./testing/coldLay.mjs', import.meta.url), { workerData: mesh })
+    worker.once('message', resolve)
+    worker.once('error', reject)
+  })
+/** The median of a native program's own runs, ms; it is given a mesh and prints `name, triangles, method, scaling, runs, median, …`. */
+function nativeMs(program: string, { position, triangle }: TriangleMesh): number {
+  const folder = mkdtempSync(join(tmpdir(), 'truelay-native-'))
+  try {
+    const rows = (values: ArrayLike<number>, letter: string, add: number) =>
+      Array.from({ length: values.length / 3 }, (_, i) =>
+        [letter, ...[0, 1, 2].map((k) => values[3 * i + k]! + add)].join(' '),
+      ).join('\n')
+    const file = join(folder, 'mesh.obj')
+    writeFileSync(file, `${rows(position, 'v', 0)}\n${rows(triangle, 'f', 1)}\n`)
+    return Number(
+      execFileSync(program, [file, '5'], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] }).split(',')[5],
+    )
+  } finally {
+    rmSync(folder, { recursive: true })
+  }
+}
+
 say('## Natural lay, ms (solver with its factorisation)')
 say('')
 const sizes = [1000, 3000, 5000, 20_000, 80_000]
@@ -151,6 +177,22 @@ say('')
 say(
   'A plain native local/global solver that factorises once needs 4-7 ms at 1 000, 33-41 at 5 000, 212-331 at 20 000 and 1350-2550 at 80 000 triangles (measured elsewhere; twice that is the mark). Least energies: of the smooth problem.',
 )
+say('')
+const native = process.env.NATIVE_ARAP
+say('## Natural lay in a thread that has laid nothing before, ms (least of three threads)')
+say('')
+say(`| shape | triangles | cold | warm |${native === undefined ? '' : ' native | cold to native | warm to native |'}`)
+say(`|---|--:|--:|--:|${native === undefined ? '' : '--:|--:|--:|'}`)
+for (const name of ['saddle', 'spherical cap, half-angle 60', 'torus patch']) {
+  for (const size of [1000, 5000, 20_000]) {
+    const mesh = shapes[name]!(size)
+    const cold = Math.min(await coldMs(mesh), await coldMs(mesh), await coldMs(mesh))
+    const warm = bestOf(4, () => required(naturalLay(mesh)))
+    const other = native === undefined ? null : nativeMs(native, mesh)
+    const ratios = other === null ? '' : ` ${ms(other)} | ${(cold / other).toFixed(2)} | ${(warm / other).toFixed(2)} |`
+    say(`| ${name} | ${size} | ${ms(cold)} | ${ms(warm)} |${ratios}`)
+  }
+}
 say('')
 say('## Rehearsal and search')
 say('')
