@@ -21,7 +21,7 @@ import {
 } from '@truelay/core/align'
 import { buildSurface } from '@truelay/core/form'
 import { centroid, type TriangleMesh, triangleArea } from '@truelay/core/geometry'
-import { gunOnPart, heatStep, layersOf, usualGun } from '@truelay/core/heat'
+import { gunOnPart, heatStep, layersOf, type Swept, usualGun } from '@truelay/core/heat'
 import {
   layFigures,
   naturalLay,
@@ -246,22 +246,25 @@ for (const [name, take] of [
 }
 
 say('')
-say('## Heat plan of a part, ms (one gun on one part: nine marches; then its uses of heat), and one wait')
+say(
+  '## Heat plan of a part, ms (soften, seal and post-heat with one gun: nine marches of a lane, nine of a band), and one wait',
+)
 say('')
-say('| part of | marches | soften, seal and post-heat | both |')
-say('|---|--:|--:|--:|')
+say('| part of | lanes alone, as along edges | lanes and bands |')
+say('|---|--:|--:|')
 for (const material of ['painted steel', 'painted aluminium', 'painted plastic', 'lens plastic', 'glass'] as const) {
   const practice = practiceWith()
   const layers = layersOf({ type: 'paint film', thicknessUm: 180 }, material)
   const question = { ...usualGun, ambientC: 20, strokeMm: practice.heatStroke }
-  const march = bestOf(8, () => required(gunOnPart(layers, question)))
-  const on = required(gunOnPart(layers, question))
   const limits = { damageC: practice.heatDamage, pressC: practice.heatPress, cutC: practice.heatCut }
-  const steps = bestOf(8, () => {
-    for (const middle of [practice.heatSoften, practice.heatSeal, practice.heatPost])
-      heatStep(on, { ...limits, leastC: middle - practice.heatSpread, mostC: middle + practice.heatSpread })
-  })
-  say(`| ${material} | ${ms(march)} | ${ms(steps)} | ${ms(march + steps)} |`)
+  const planned = (ways: readonly Swept[]) =>
+    bestOf(8, () => {
+      const on = required(gunOnPart(layers, question))
+      for (const middle of [practice.heatSoften, practice.heatSeal, practice.heatPost])
+        for (const swept of ways)
+          heatStep(on, { ...limits, leastC: middle - practice.heatSpread, mostC: middle + practice.heatSpread }, swept)
+    })
+  say(`| ${material} | ${ms(planned(['lane']))} | ${ms(planned(['lane', 'band']))} |`)
 }
 const wait = bestOf(5, () => {
   for (let i = 0; i < 1000; i++)

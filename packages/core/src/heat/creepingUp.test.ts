@@ -64,7 +64,7 @@ describe('with a gun that nobody has read', () => {
   test('one pass more could do it: no safe one is left away', () => {
     const answer = heatStep(gun, limits(92, 110))
     const held = gun.held.find((h) => h.distanceMm === answer.distanceMm && h.speedMmS === answer.speedMmS)
-    const unit = held?.unit.lane
+    const unit = held?.unit('lane')
     const end = unit?.passEnds[answer.outcome.passes - 1] ?? 0
     const excess = (answer.outcome.readingC - 20) / (unit?.surface[end] ?? 1)
     const next = unit?.passEnds[answer.outcome.passes] ?? 0

@@ -4,7 +4,7 @@ import { unreadRiseSigma } from './calibrateGun.ts'
 import { layerProblem, outside } from './checkLayers.ts'
 import type { Layer } from './heatTypes.ts'
 import { type GunFactors, type JetFigures, jetOf, unmeasured, usualJet } from './jet.ts'
-import type { Swept } from './lane.ts'
+import { laneOf, type Swept } from './lane.ts'
 import { meets, outcomeOf, type PassesOutcome, type UnitCourse, unitCourse } from './passes.ts'
 import { type Slab, slabOf } from './slab.ts'
 import { heatWords, settingWords } from './words.ts'
@@ -35,7 +35,8 @@ export interface GunOnPart {
   readonly held: readonly {
     readonly distanceMm: number
     readonly speedMmS: number
-    readonly unit: Readonly<Record<Swept, UnitCourse>>
+    /** Marched when it is first asked for. */
+    readonly unit: (swept: Swept) => UnitCourse
   }[]
 }
 
@@ -78,7 +79,7 @@ const evenMmS = 200
 const safetyC = 8
 
 /**
- * Marches three distances and three paces; the jet's shape does not depend on the setting, so nine marches answer for all,
+ * Three distances and three paces; the jet's shape does not depend on the setting, so nine marches answer for all,
  * and nine more on metal, where a lane stays cooler than a band.
  * Can be refused: `HEAT_NO_LAYER`, `HEAT_OUT_OF_RANGE`.
  */
@@ -103,10 +104,15 @@ export function gunOnPart(
   const held = distancesMm.flatMap((distanceMm) => {
     const shape = jetOf({ outletC: hottestC, distanceMm, spotMm: gun.spotMm }, ambientC, factors, jetFigures)
     return speedsMmS.map((speedMmS) => {
-      const over = (swept: Swept) => unitCourse(slab, shape, { speedMmS, strokeMm, swept }, passesTried)
-      const lane = over('lane')
-      // Where nothing is handed on sideways a lane is as warm as a band.
-      return { distanceMm, speedMmS, unit: { lane, band: lane.lane.strips.length === 1 ? lane : over('band') } }
+      const known = new Map<number, UnitCourse>()
+      const unit = (swept: Swept) => {
+        // Where nothing is handed on sideways a lane is one strip, as a band is.
+        const strips = laneOf(slab, shape.spotMm, swept).strips.length
+        const course = known.get(strips) ?? unitCourse(slab, shape, { speedMmS, strokeMm, swept }, passesTried)
+        known.set(strips, course)
+        return course
+      }
+      return { distanceMm, speedMmS, unit }
     })
   })
   return done({ gun, factors, riseSigma: question.riseSigma, ambientC, strokeMm, jetFigures, slab, held })
@@ -121,8 +127,9 @@ export function heatStep(on: GunOnPart, limits: HeatLimits, swept: Swept = 'lane
   const { ambientC, strokeMm, gun, riseSigma } = on
   const { leastC, mostC, damageC } = limits
   const targetC = (leastC + mostC) / 2
-  const ways = on.held.flatMap(({ distanceMm, speedMmS, unit: { [swept]: unit } }) =>
-    gun.settings.flatMap((setting) => {
+  const ways = on.held.flatMap(({ distanceMm, speedMmS, unit: unitOf }) => {
+    const unit = unitOf(swept)
+    return gun.settings.flatMap((setting) => {
       const jet = jetOf(
         { outletC: setting.outletC, distanceMm, spotMm: gun.spotMm },
         ambientC,
@@ -147,8 +154,8 @@ export function heatStep(on: GunOnPart, limits: HeatLimits, swept: Swept = 'lane
           cost: costOf(tried, { speedMmS, mostC, damageC, riseSigma, ambientC }),
         },
       ]
-    }),
-  )
+    })
+  })
   const cheapest = (of: typeof ways) => of.reduce((a, b) => (b.cost < a.cost ? b : a))
   const inOne = ways.filter((way) => way.inOne && way.meets)
   const creeping = ways.filter((way) => way.meets && !way.inOne && way.safe > 0)

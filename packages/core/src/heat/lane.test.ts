@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { layersOf } from './materials.ts'
 import { LaneMarch, laneOf } from './lane.ts'
+import type { Wash } from './heatTypes.ts'
 import { jetOf } from './jet.ts'
 import { unitCourse } from './passes.ts'
 import { slabOf, SlabMarch } from './slab.ts'
@@ -28,7 +29,10 @@ function inStrips(material: Parameters<typeof layersOf>[1], passes: number): num
   const steps = Math.round((passes * strokeMm) / speedMmS / dt)
   for (let k = 0; k < steps; k++) {
     const at = [k * dt, (k + 0.5858) * dt, (k + 1) * dt].map(gunAt)
-    march.step(dt, (besideMm, when) => washOf(bell(at[when]! ** 2 + besideMm ** 2)))
+    march.step(
+      dt,
+      lane.strips.map(({ middleMm }) => at.map((mm) => washOf(bell(mm ** 2 + middleMm ** 2))) as [Wash, Wash, Wash]),
+    )
   }
   return march.middle.surfaceC
 }
@@ -103,7 +107,11 @@ describe('a lane and a band', () => {
   test('heat that goes sideways is neither lost nor made', () => {
     const lane = laneOf(slabOf(layersOf(film, 'painted steel')), spotMm, 'lane')
     const march = new LaneMarch(lane, 0)
-    for (let k = 0; k < 50; k++) march.step(0.05, (besideMm) => washOf(bell(besideMm ** 2)))
+    const washes = lane.strips.map(({ middleMm }) => {
+      const wash = washOf(bell(middleMm ** 2))
+      return [wash, wash, wash] as const
+    })
+    for (let k = 0; k < 50; k++) march.step(0.05, washes)
     const stored = march.strips.reduce((sum, s, i) => sum + s.storedJm2(0) * lane.strips[i]!.widthMm, 0)
     const came = march.strips.reduce((sum, s, i) => sum + s.heatInJm2 * lane.strips[i]!.widthMm, 0)
     expect(stored / came).toBeCloseTo(1, 6)

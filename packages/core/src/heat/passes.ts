@@ -2,7 +2,7 @@ import { done, failure, type Result, refused } from '../result/index.ts'
 import { length, say, speed, temperature } from '../say/index.ts'
 import { layerProblem, outside } from './checkLayers.ts'
 import type { Jet, Layer, Wash } from './heatTypes.ts'
-import { type Lane, LaneMarch, laneOf, type Swept } from './lane.ts'
+import { type Lane, LaneMarch, laneOf, type StepWashes, type Swept } from './lane.ts'
 import { type Slab, secondStage, slabOf } from './slab.ts'
 import { stillAirHWm2K } from './steadyWash.ts'
 
@@ -81,28 +81,46 @@ export function unitCourse(
   const slicesAtEnd: Float64Array[][] = []
   let at = 0
   let time = 0
-  const go = (lastsS: number, steps: number, fromMm: number) => {
-    const stepS = lastsS / steps
-    for (let k = 0; k < steps; k++) {
-      const off = fromMm + k * stepS * speedMmS
-      const offs = [off, off + secondStage * stepS * speedMmS, off + stepS * speedMmS] as const
-      march.step(stepS, (besideMm, when) => washAt(Math.hypot(offs[when], besideMm), jet))
+  const onePass = stepsOfPass(lane, jet, speedMmS, [
+    ...(restS > 1e-9 ? [{ lastsS: restS, steps: restSteps, fromMm: -strokeMm / 2 }] : []),
+    { lastsS: pulseS, steps: pulseSteps, fromMm: (-pulseS * speedMmS) / 2 },
+    ...(restS > 1e-9 ? [{ lastsS: restS, steps: restSteps, fromMm: (pulseS * speedMmS) / 2 }] : []),
+  ])
+  for (let pass = 0; pass < passes; pass++) {
+    for (const { seconds, washes } of onePass) {
+      march.step(seconds, washes)
       at++
-      time += stepS
+      time += seconds
       course.timesS[at] = time
       course.surface[at] = march.middle.surfaceC
       course.underTop[at] = march.middle.underTopC
       course.back[at] = march.middle.backC
     }
-  }
-  for (let pass = 0; pass < passes; pass++) {
-    if (restS > 1e-9) go(restS, restSteps, -strokeMm / 2)
-    go(pulseS, pulseSteps, (-pulseS * speedMmS) / 2)
-    if (restS > 1e-9) go(restS, restSteps, (pulseS * speedMmS) / 2)
     passEnds.push(at)
     slicesAtEnd.push(march.slices())
   }
   return { ...course, lane, passEnds, slicesAtEnd }
+}
+
+/** The steps of one pass, the same every time: how long each lasts, and the air over every strip. */
+function stepsOfPass(
+  { strips }: Lane,
+  jet: Jet,
+  speedMmS: number,
+  stretches: readonly { readonly lastsS: number; readonly steps: number; readonly fromMm: number }[],
+): { readonly seconds: number; readonly washes: readonly StepWashes[] }[] {
+  return stretches.flatMap(({ lastsS, steps, fromMm }) =>
+    Array.from({ length: steps }, (_, k) => {
+      const seconds = lastsS / steps
+      const off = fromMm + k * seconds * speedMmS
+      const offs = [off, off + secondStage * seconds * speedMmS, off + seconds * speedMmS]
+      const washes = strips.map(({ middleMm }) => {
+        const [start, between, end] = offs.map((mm) => washAt(Math.hypot(mm, middleMm), jet)) as [Wash, Wash, Wash]
+        return [start, between, end] as const
+      })
+      return { seconds, washes }
+    }),
+  )
 }
 
 export interface PassesRequest extends Sweep {
@@ -232,6 +250,7 @@ function coolDown(
   const lanes = new LaneMarch(lane, slicesC)
   const march = lanes.middle
   const air: Wash = { gasC: ambientC, hWm2K: stillAirHWm2K }
+  const still = lanes.strips.map(() => [air, air, air] as const)
   const reached: (number | null)[] = limitsC.map((limit) => (march.surfaceC <= limit ? 0 : null))
   const course = { timesS: [] as number[], surfaceC: [] as number[], underTopC: [] as number[] }
   let peakBackC = march.backC
@@ -239,7 +258,7 @@ function coolDown(
   let stepS = 0.05
   while (after < longestCoolS && (after < 5 || reached.some((r, i) => r === null && limitsC[i]! > ambientC))) {
     const before = march.surfaceC
-    lanes.step(stepS, () => air)
+    lanes.step(stepS, still)
     peakBackC = Math.max(peakBackC, march.backC)
     limitsC.forEach((limit, i) => {
       if (reached[i] === null && march.surfaceC <= limit)

@@ -69,6 +69,54 @@ const gamma = 2 - Math.SQRT2
 const trapezoid = gamma / 2
 const ends = Math.SQRT2 / 4
 
+/** Elimination of (C + weight·K) from the back upwards: all of it that does not hang on the air at the surface. */
+interface Elimination {
+  /** What of a node's right-hand side goes to the one above it. */
+  readonly up: Float64Array
+  /** One over the pivot of each node; of the surface, without what the air takes. */
+  readonly inverse: Float64Array
+  readonly surfacePivot: number
+  /** What of a node's answer goes to the one below it, its pivot counted in. */
+  readonly down: Float64Array
+}
+
+/** So many lengths of step are remembered; a sweep has two. */
+const remembered = 4
+
+/** Eliminations of one slab by length of step, for all marches over it. */
+export class Eliminations {
+  private readonly known = new Map<number, Elimination>()
+
+  constructor(readonly slab: Slab) {}
+
+  of(weight: number): Elimination {
+    const known = this.known.get(weight)
+    if (known !== undefined) return known
+    if (this.known.size >= remembered) this.known.clear()
+    const made = this.eliminate(weight)
+    this.known.set(weight, made)
+    return made
+  }
+
+  private eliminate(weight: number): Elimination {
+    const { capacityJm2K: capacity, conductanceWm2K: conductance } = this.slab
+    const last = capacity.length - 1
+    const up = new Float64Array(last + 1)
+    const inverse = new Float64Array(last + 1)
+    const down = new Float64Array(last + 1)
+    let pivot = capacity[last]! + weight * conductance[last - 1]!
+    for (let i = last - 1; i >= 0; i--) {
+      inverse[i + 1] = 1 / pivot
+      const below = weight * conductance[i]!
+      down[i + 1] = below / pivot
+      up[i] = below / pivot
+      pivot = capacity[i]! + below + (i === 0 ? 0 : weight * conductance[i - 1]!) - up[i]! * below
+    }
+    inverse[0] = 1 / pivot
+    return { up, inverse, surfacePivot: pivot, down }
+  }
+}
+
 /**
  * March of a slab in time. Space: conservative slices; time: TR-BDF2 (Bank et al. 1985), second order and damping, so that a
  * sudden start leaves no ringing. The surface exchanges heat with the air above it, the back is insulated.
@@ -77,21 +125,23 @@ export class SlabMarch {
   readonly temperatureC: Float64Array
   /** What came in through the surface so far, J/m². */
   heatInJm2 = 0
+  private readonly slab: Slab
   private readonly middle: Float64Array
   private readonly right: Float64Array
-  private readonly pivot: Float64Array
 
-  /** @param startC of every slice, or of each. */
-  constructor(
-    private readonly slab: Slab,
-    startC: number | Float64Array,
-  ) {
-    const count = slab.depthMm.length
+  /**
+   * @param over a slab, or its eliminations where several marches share them
+   * @param startC of every slice, or of each
+   */
+  constructor(over: Slab | Eliminations, startC: number | Float64Array) {
+    this.eliminations = over instanceof Eliminations ? over : new Eliminations(over)
+    this.slab = this.eliminations.slab
+    const count = this.slab.depthMm.length
     this.temperatureC = typeof startC === 'number' ? new Float64Array(count).fill(startC) : startC.slice()
     this.middle = new Float64Array(count)
     this.right = new Float64Array(count)
-    this.pivot = new Float64Array(count)
   }
+  private readonly eliminations: Eliminations
 
   get surfaceC(): number {
     return this.temperatureC[0]!
@@ -107,38 +157,37 @@ export class SlabMarch {
   step(seconds: number, atStart: Wash, between: Wash, atEnd: Wash): void {
     const { temperatureC: before, middle, right } = this
     const { capacityJm2K: capacity, conductanceWm2K: conductance } = this.slab
-    const count = before.length
+    const last = before.length - 1
     const quarter = trapezoid * seconds
+    const elimination = this.eliminations.of(quarter)
     const inAtStart = atStart.hWm2K * (atStart.gasC - before[0]!)
-    for (let i = 0; i < count; i++) {
-      const up = i === 0 ? inAtStart : conductance[i - 1]! * (before[i - 1]! - before[i]!)
-      const down = i === count - 1 ? 0 : conductance[i]! * (before[i + 1]! - before[i]!)
+    let up = inAtStart
+    for (let i = 0; i < last; i++) {
+      const down = conductance[i]! * (before[i + 1]! - before[i]!)
       right[i] = capacity[i]! * before[i]! + quarter * (up + down)
+      up = -down
     }
-    this.solve(quarter, between, middle)
+    right[last] = capacity[last]! * before[last]! + quarter * up
+    this.solve(quarter, elimination, between, middle)
     const inBetween = between.hWm2K * (between.gasC - middle[0]!)
     const fromMiddle = 1 / (gamma * (2 - gamma))
-    for (let i = 0; i < count; i++) right[i] = capacity[i]! * (fromMiddle * middle[i]! - (fromMiddle - 1) * before[i]!)
-    this.solve(quarter, atEnd, before)
+    const fromBefore = fromMiddle - 1
+    for (let i = 0; i <= last; i++) right[i] = capacity[i]! * (fromMiddle * middle[i]! - fromBefore * before[i]!)
+    this.solve(quarter, elimination, atEnd, before)
     this.heatInJm2 += seconds * (ends * (inAtStart + inBetween) + trapezoid * atEnd.hWm2K * (atEnd.gasC - before[0]!))
   }
 
   /** Solves (C + weight·K) x = right + weight·h·gas at the surface, by elimination from the back upwards. */
-  private solve(weight: number, air: Wash, into: Float64Array): void {
-    const { right, pivot } = this
-    const { capacityJm2K: capacity, conductanceWm2K: conductance } = this.slab
-    const last = capacity.length - 1
-    right[0]! += weight * air.hWm2K * air.gasC
-    pivot[last] = capacity[last]! + weight * conductance[last - 1]!
-    for (let i = last - 1; i >= 0; i--) {
-      const below = weight * conductance[i]!
-      const above = weight * (i === 0 ? air.hWm2K : conductance[i - 1]!)
-      const factor = below / pivot[i + 1]!
-      pivot[i] = capacity[i]! + below + above - factor * below
-      right[i]! += factor * right[i + 1]!
+  private solve(weight: number, { up, inverse, surfacePivot, down }: Elimination, air: Wash, into: Float64Array): void {
+    const { right } = this
+    const last = right.length - 1
+    for (let i = last - 1; i >= 0; i--) right[i]! += up[i]! * right[i + 1]!
+    let x = (right[0]! + weight * air.hWm2K * air.gasC) / (surfacePivot + weight * air.hWm2K)
+    into[0] = x
+    for (let i = 1; i <= last; i++) {
+      x = right[i]! * inverse[i]! + down[i]! * x
+      into[i] = x
     }
-    into[0] = right[0]! / pivot[0]!
-    for (let i = 1; i <= last; i++) into[i] = (right[i]! + weight * conductance[i - 1]! * into[i - 1]!) / pivot[i]!
   }
 
   /** Heat stored above `fromC`, J/m². */
