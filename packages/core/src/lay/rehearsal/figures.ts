@@ -1,4 +1,4 @@
-import type { Vec2 } from '../../geometry/index.ts'
+import { distance } from '../../geometry/index.ts'
 import { middleOfTriangle } from '../../form/index.ts'
 import { fingersAfterShrinking } from '../handling/heatedPull.ts'
 import { edgeAt, edgeFinder, fingerForecast } from '../fingerForecast.ts'
