@@ -2,11 +2,13 @@ import { Title } from '../../ui/Title.tsx'
 import { name, say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import { type JobBundle, jobId as jobIdSchema, type Part } from '@truelay/contract'
+import { useEffect } from 'react'
 import { NavLink, Outlet, useOutletContext, useParams } from 'react-router'
 import { useJobQuery } from '../../remote/jobApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { ToBay } from '../../ui/ToBay.tsx'
+import { warmLayWorker } from '../../workers/openLayWorker.ts'
 import { RoomAir } from '../frame/RoomAir.tsx'
 
 interface JobContext {
@@ -23,6 +25,11 @@ export function JobFrame() {
   const { jobId = '', partId } = useParams()
   const id = jobIdSchema.safeParse(jobId)
   const { data: bundle, error } = useJobQuery(id.success ? id.data : jobIdSchema.parse('none'), { skip: !id.success })
+  // Whoever has a job open will ask for one of its parts.
+  useEffect(() => {
+    const soon = setTimeout(warmLayWorker, 500)
+    return () => clearTimeout(soon)
+  }, [])
   if (!id.success) return <NoSuch what={say`a job "${name(jobId)}"`} />
   if (bundle === undefined)
     return error === undefined ? (

@@ -39,7 +39,15 @@ export function FilmScreen() {
 }
 
 const wayLaidWords = { wet: say`wet`, dry: say`dry` }
-const cold: readonly (keyof FilmHandling)[] = ['take', 'easyStretch', 'coldStretch', 'recovery', 'stiffnessNPerMm']
+const cold: readonly (keyof FilmHandling)[] = [
+  'take',
+  'easyStretch',
+  'coldStretch',
+  'recovery',
+  'stiffnessNPerMm',
+  'narrowing',
+  'tackNPerCm',
+]
 
 function FilmFigures({ film }: { readonly film: Film }) {
   const t = useWords()

@@ -1,5 +1,6 @@
 import { screen, within } from '@testing-library/react'
 import type { Piece } from '@truelay/contract'
+import { filmFigureKeys } from '@truelay/core/lay'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { type OpenShop, openShop } from '../../testing/openShop.tsx'
 
@@ -70,6 +71,19 @@ describe('a piece', () => {
 describe('a film', () => {
   const film = async () =>
     (await shop.server.get('/api/shelf')).body.films.find((f: { id: string }) => f.id === 'clearcoat-hull-180')
+  test('tells what it does cold, and what heat changes, each by itself', async () => {
+    const visit = shop.visit('/shelf/films/clearcoat-hull-180')
+    await visit.sees('Narrows across a pull, against the stretch')
+    const fields = (group: string) =>
+      within(screen.getByRole('region', { name: group }))
+        .getAllByRole('textbox')
+        .map((field) => (field as HTMLInputElement).labels?.[0]?.textContent)
+    expect(fields('Cold')).toEqual(
+      expect.arrayContaining(['Narrows across a pull, against the stretch', 'Lets go, just pressed, from']),
+    )
+    expect(fields('Warm')).toEqual(expect.arrayContaining(['Takes up without a finger, warm']))
+    expect(fields('Cold').concat(fields('Warm'))).toHaveLength(filmFigureKeys.length)
+  })
   test('shows its figures with their range and reason', async () => {
     const { sees } = shop.visit('/shelf/films/clearcoat-hull-180')
     await sees(/Hullskin 180 clear.*paint film, laid wet, 180 µm, damaged from 112 °C/)
