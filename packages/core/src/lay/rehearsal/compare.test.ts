@@ -95,9 +95,14 @@ describe('two orders that differ in one thing', () => {
       3,
       'The bottom of the scoop lies before its rim, so it cannot bridge.',
     ],
-    ['lifts', { lifts: 3 }, { lifts: 1 }, 0.2, 'One lift instead of 3.'],
-    ['lifts', { lifts: 5 }, { lifts: 2 }, 0.3, '2 lifts instead of 5.'],
-    ['lifts', { lifts: 2 }, {}, 0.2, 'No lift instead of 2.'],
+    [
+      'lifts',
+      { liftedShare: 0.6 },
+      { liftedShare: 0.2 },
+      0.6,
+      '20 % of it has to be lifted and laid again instead of 60 %.',
+    ],
+    ['lifts', { liftedShare: 0.4 }, {}, 0.6, 'Nothing has to be lifted and laid again, instead of 40 % of it.'],
     [
       'far end',
       { farEnd: { edge, shiftMm: -3 } },
@@ -118,7 +123,7 @@ describe('two orders that differ in one thing', () => {
     ['largest', { largestStretch: 0.02 }, { largestStretch: 0.06 }],
     ['glue line', {}, { glueLineShare: 0.25 }],
     ['bridging', hollow('none'), hollow('high')],
-    ['lifts', {}, { lifts: 2 }],
+    ['lifts', {}, { liftedShare: 0.3 }],
     ['far end', {}, { farEnd: { edge, shiftMm: 3 } }],
   ])('%s that got worse is told as worse, and weighs the same', (what, from, to) => {
     const [there] = differences(from, to)
@@ -128,7 +133,9 @@ describe('two orders that differ in one thing', () => {
     expect(there?.weight).toBeCloseTo(back?.weight ?? Number.NaN, 12)
   })
   test('the first lift of an order that had none', () => {
-    expect(differences({}, { lifts: 1 })[0]?.says).toSay('One lift instead of none.')
+    expect(differences({}, { liftedShare: 0.1 })[0]?.says).toSay(
+      '10 % of it has to be lifted and laid again instead of nothing.',
+    )
   })
   test('a pattern warps only where there is one', () => {
     const warped = { patternWarp: 0.05 }
@@ -159,7 +166,7 @@ describe('changes that no hand would notice are left out', () => {
 })
 
 describe('several differences', () => {
-  const worse = { ...atEdge({ fingersMmPer100: 2, stretch: 0.02 }), lifts: 4, glueLineShare: 0.5 }
+  const worse = { ...atEdge({ fingersMmPer100: 2, stretch: 0.02 }), liftedShare: 0.3, glueLineShare: 0.5 }
   test('stand in the order of what they weigh', () => {
     const found = differences(worse, {})
     expect(found.map((d) => d.what)).toEqual(['glue line', 'fingers', 'stretch', 'lifts'])

@@ -1,8 +1,6 @@
 import type { FormDoc } from '../../form/index.ts'
 import {
   atStart,
-  count,
-  counted,
   length,
   list,
   name,
@@ -13,6 +11,7 @@ import {
   inSpan,
   span,
 } from '../../say/index.ts'
+import { troubleWeights } from './figures.ts'
 import { type LayOrder, type Rehearsal, type RehearsalFigures, schoolWords } from './orderTypes.ts'
 
 /** One difference between two orders, told from the better one's side. */
@@ -91,13 +90,15 @@ export function compareOrders(
         : say`Risk of bridging the ${name(before.name)}: ${riskWords[after.risk]} instead of ${riskWords[before.risk]}.`,
     )
   }
-  if (from.lifts !== to.lifts)
+  // By area, not by number: one lift of a whole stroke is no less work than three of its parts.
+  const lifted = from.liftedShare - to.liftedShare
+  if (Math.abs(lifted) > 0.02)
     add(
       'lifts',
-      0.1 * (from.lifts - to.lifts),
-      to.lifts === 0
-        ? say`No lift instead of ${count(from.lifts)}.`
-        : say`${counted(to.lifts, 'One lift', '# lifts')} instead of ${from.lifts === 0 ? say`none` : count(from.lifts)}.`,
+      100 * troubleWeights.perLiftedPercent * lifted,
+      to.liftedShare < hardlyLifted
+        ? say`Nothing has to be lifted and laid again, instead of ${share(from.liftedShare)} of it.`
+        : say`${share(to.liftedShare)} of it has to be lifted and laid again instead of ${from.liftedShare < hardlyLifted ? say`nothing` : share(from.liftedShare)}.`,
     )
   const far = Math.abs(from.farEnd.shiftMm) - Math.abs(to.farEnd.shiftMm)
   if (Math.abs(far) > 0.5)
@@ -111,6 +112,9 @@ export function compareOrders(
     add('warp', 40 * warp, say`The pattern warps by ${share(to.patternWarp)} instead of ${share(from.patternWarp)}.`)
   return found.sort((a, b) => b.weight - a.weight)
 }
+
+/** Less than this of a part is lifted in passing. */
+const hardlyLifted = 0.005
 
 const riskWords: Readonly<Record<RehearsalFigures['hollows'][number]['risk'], Sentence>> = {
   none: say`none`,

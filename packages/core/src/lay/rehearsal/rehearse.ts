@@ -197,6 +197,9 @@ interface Band {
   untilMm: number
 }
 
+/** Nobody lays a whole part in one stroke: the film would be stretched all over at once. */
+const fewestStrokes = 3
+
 /**
  * Vertices that are still free, in strokes as the front reaches them. All strokes are equally long, so that none is left
  * with a sliver at the end.
@@ -204,7 +207,7 @@ interface Band {
 function bandsOf(time: Float64Array, stepOf: Int32Array, wantedMm: number): Band[] {
   let mostMm = 0
   for (const mm of time) mostMm = Math.max(mostMm, mm)
-  const bandMm = mostMm / Math.max(1, Math.round(mostMm / wantedMm))
+  const bandMm = mostMm / Math.max(fewestStrokes, Math.round(mostMm / wantedMm))
   const bands: Band[] = []
   for (let v = 0; v < time.length; v++) {
     if (stepOf[v] !== 0) continue
