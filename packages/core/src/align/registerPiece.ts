@@ -154,20 +154,87 @@ function wantedAreaMm2({ polygon, edgeOfSide }: FlatPart['outline'], rules: Edge
 /** Turns are counted in mm at this distance, so that all three unknowns are of like size. */
 const leverMm = 300
 
+/** Each time the margins are measured anew where the piece has come to lie; between, they are taken to grow evenly. */
+const relinearised = 3
+const weighings = 60
+
 /**
- * From where the piece lies now, the move that leaves the most room to every rule: the largest departure from the
- * middle of the rules is made small by reweighted least squares (about the 8-norm).
+ * From where the piece lies now, the move that leaves the most room to every rule: the largest departure from the middle
+ * of the rules, as a share of their half width, is made as small as it can be (Chebyshev fit by C. Lawson's weights, 1961). Never worse than
+ * where the piece lies.
  */
 export function roomiestMove(piece: PlacedPiece, spots: EdgeSpots, rules: EdgeRules): RigidMove {
   let total: RigidMove = { turnRad: 0, moveMm: [0, 0] }
-  let now = piece
-  for (let round = 0; round < 8; round++) {
-    const step = stepToMiddle(now, spots, rules, (departure) => Math.max(0.05, departure) ** 3, [])
-    total = thenRigid(total, step)
-    now = movePiece(piece, total)
+  let best = total
+  let least = Number.POSITIVE_INFINITY
+  for (let round = 0; round <= relinearised; round++) {
+    const now = movePiece(piece, total)
+    const departures = departuresOf(now, spots, rules)
+    const largest = largestOf(departures, [0, 0, 0])
+    if (largest < least) {
+      least = largest
+      best = total
+    }
+    if (round < relinearised) total = thenRigid(total, asMove(leastLargest(departures), now))
   }
-  return total
+  return best
 }
+
+/** How far a margin is from the middle of its rule, in half widths of the rule, and how that grows with a move. */
+interface Departure {
+  readonly at: number
+  /** Per mm to the side, per mm up, per mm that a turn moves at the lever. */
+  readonly growth: readonly [number, number, number]
+}
+
+function departuresOf(piece: PlacedPiece, spots: EdgeSpots, rules: EdgeRules): Departure[] {
+  const about = centroid(piece.outline)
+  return edgeMargins(spots, piece).flatMap((margin) => {
+    const rule = ruleAt(margin, rules)
+    if (rule === undefined) return []
+    const half = Math.max(0.1, (rule.maxMm - rule.minMm) / 2)
+    const [x, y] = margin.growth
+    return [
+      {
+        at: (margin.marginMm - (rule.minMm + rule.maxMm) / 2) / half,
+        growth: [x / half, y / half, growthPerRad(margin, about) / leverMm / half] as const,
+      },
+    ]
+  })
+}
+
+const after = ({ at, growth }: Departure, [x, y, turn]: readonly [number, number, number]) =>
+  Math.abs(at + growth[0] * x + growth[1] * y + growth[2] * turn)
+
+const largestOf = (departures: readonly Departure[], move: readonly [number, number, number]) =>
+  departures.reduce((most, d) => Math.max(most, after(d, move)), 0)
+
+/** The move that makes the largest departure least: least squares whose weights grow where most is left. */
+function leastLargest(departures: readonly Departure[]): readonly [number, number, number] {
+  const weights = new Float64Array(departures.length).fill(1 / departures.length)
+  let best: readonly [number, number, number] = [0, 0, 0]
+  let least = largestOf(departures, best)
+  for (let k = 0; k < weighings; k++) {
+    const { value } = estimate(
+      departures.map(({ at, growth }, i) => ({ row: growth, wanted: -at, sigma: 1 / Math.sqrt(weights[i]!) })),
+    )
+    const largest = largestOf(departures, value)
+    if (largest < least) {
+      least = largest
+      best = value
+    }
+    let sum = 0
+    departures.forEach((d, i) => {
+      weights[i]! *= Math.max(1e-9, after(d, value))
+      sum += weights[i]!
+    })
+    for (let i = 0; i < weights.length; i++) weights[i] = Math.max(1e-12, weights[i]! / sum)
+  }
+  return best
+}
+
+const asMove = ([x, y, turn]: readonly [number, number, number], piece: PlacedPiece): RigidMove =>
+  turnAbout(centroid(piece.outline), turn / leverMm, [x, y])
 
 function stepToMiddle(
   piece: PlacedPiece,

@@ -176,7 +176,38 @@ function heightFunction(functionals: readonly Functional[], weights: Matrix, rea
   }
 }
 
-/** The reading that the others leave no room for, named together with the one it clashes with most. */
+/** Beyond so many standard deviations a reading has no room among the others. */
+const noRoomFrom = 4
+
+/**
+ * How far each reading is from what the others say of it, in standard deviations of what they leave open
+ * (leave-one-out), from the inverse covariance and its product with the readings.
+ */
+function departuresOf(inverse: Matrix, weights: Matrix, amplitude: number, options: BowOptions): number[] {
+  return Array.from({ length: inverse.rows }, (_, i) => {
+    const missMm = weights.get(i, 0) / inverse.get(i, i)
+    return Math.abs(missMm) / Math.hypot(amplitude * Math.sqrt(1 / inverse.get(i, i)), options.readingToleranceMm)
+  })
+}
+
+/** Inverse and weights as they are without one reading (a rank-one step down; its own row and column are nothing then). */
+function without(left: number, inverse: Matrix, weights: Matrix): { inverse: Matrix; weights: Matrix } {
+  const others = Array.from({ length: inverse.rows }, (_, i) => i).filter((i) => i !== left)
+  const pivot = inverse.get(left, left)
+  return {
+    inverse: new Matrix(
+      others.map((i) => others.map((j) => inverse.get(i, j) - (inverse.get(i, left) * inverse.get(left, j)) / pivot)),
+    ),
+    weights: Matrix.columnVector(
+      others.map((i) => weights.get(i, 0) - (inverse.get(i, left) * weights.get(left, 0)) / pivot),
+    ),
+  }
+}
+
+/**
+ * The reading that is wrong where some have no room: the one without which the others agree best (next to a wrong reading
+ * right ones have no room either). Named together with the one it clashes with most.
+ */
 function findContradiction(
   readings: readonly BowReading[],
   covariance: Matrix,
@@ -185,18 +216,21 @@ function findContradiction(
   options: BowOptions,
 ) {
   const amplitude = amplitudeMm(readings, options)
+  const departures = departuresOf(inverse, weights, amplitude, options)
+  if (Math.max(...departures) <= noRoomFrom) return null
   let worst = -1
-  let worstRatio = 4
-  for (let i = 0; i < readings.length; i++) {
-    const missMm = weights.get(i, 0) / inverse.get(i, i)
-    const roomMm = Math.hypot(amplitude * Math.sqrt(1 / inverse.get(i, i)), options.readingToleranceMm)
-    const ratio = Math.abs(missMm) / roomMm
-    if (ratio > worstRatio) {
+  let least = Number.POSITIVE_INFINITY
+  departures.forEach((departure, i) => {
+    if (departure <= noRoomFrom) return
+    const rest = readings.length < 2 ? null : without(i, inverse, weights)
+    const left = rest === null ? [] : departuresOf(rest.inverse, rest.weights, amplitude, options)
+    // Of two that would leave the others alike, the one that is farther off itself.
+    const cost = Math.max(0, ...left) - 1e-6 * departure
+    if (cost < least) {
+      least = cost
       worst = i
-      worstRatio = ratio
     }
-  }
-  if (worst < 0) return null
+  })
   let partner = worst === 0 ? 1 : 0
   let closest = -1
   for (let j = 0; j < readings.length; j++) {

@@ -254,3 +254,36 @@ test('inside of a polygon, asked for many points, is what it is asked for one', 
     }
   }
 })
+
+test('whether a polygon crosses itself, and where, is what trying all pairs of sides says', () => {
+  const chance = seededRandom(9)
+  const side = (a: Vec2, b: Vec2, p: Vec2) => (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])
+  let crossed = 0
+  for (let k = 0; k < 300; k++) {
+    const n = 4 + Math.floor(5 * chance())
+    const polygon = Array.from({ length: n }, (_, i): Vec2 => {
+      const r = 20 + 80 * chance()
+      const turn = (2 * Math.PI * (i + 1.6 * (chance() - 0.5))) / n
+      return [r * Math.cos(turn), r * Math.sin(turn)]
+    })
+    const pairs: [number, number][] = []
+    for (let i = 0; i < n; i++)
+      for (let j = i + 1; j < n; j++) {
+        if (j === i + 1 || (i === 0 && j === n - 1)) continue
+        const [a, b, c, d] = [polygon[i]!, polygon[(i + 1) % n]!, polygon[j]!, polygon[(j + 1) % n]!]
+        if (side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0) pairs.push([i, j])
+      }
+    const found = selfCrossing(polygon)
+    expect(found !== null).toBe(pairs.length > 0)
+    if (found === null) continue
+    crossed++
+    // It lies on two sides that are not neighbours.
+    expect(
+      pairs.some(([i, j]) =>
+        [i, j].every((s) => Math.abs(side(polygon[s]!, polygon[(s + 1) % n]!, found)) < 1e-6 * 100 * 100),
+      ),
+    ).toBe(true)
+  }
+  expect(crossed).toBeGreaterThan(30)
+  expect(crossed).toBeLessThan(270)
+})
