@@ -1,6 +1,9 @@
 import { expect, goOnTo, headline, startFit, test } from './shop.ts'
 
-test('two orders are compared on the bumper, a better one is found and taken into the fit', async ({ page, shop }) => {
+test('two orders are compared on the bumper and played; where nothing beats the best school, that is said', async ({
+  page,
+  shop,
+}) => {
   await page.goto(`${shop.url}/jobs/0415/lay-sheets/0415-02`)
   await expect(page.getByTestId('worst-edge')).toBeVisible({ timeout: 90_000 })
   await page.getByRole('link', { name: 'Rehearse' }).click()
@@ -30,6 +33,16 @@ test('two orders are compared on the bumper, a better one is found and taken int
   await page.getByRole('button', { name: 'Stop looking' }).click()
   await expect(page.getByRole('button', { name: 'Look for a better order' })).toBeVisible({ timeout: 60_000 })
   await page.getByRole('button', { name: 'Look for a better order' }).click()
+  await expect(page.getByText('Nothing beats “spiral”', { exact: true })).toBeVisible({ timeout: 180_000 })
+})
+
+test('a better order is found on a mirror cap and taken into the fit', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/jobs/0415/lay-sheets/0415-05/rehearsal`)
+  const first = page.getByRole('region', { name: 'First order' })
+  const second = page.getByRole('region', { name: 'Second order' })
+  const changes = page.getByRole('region', { name: 'What the second order changes' })
+  await expect(page.getByTestId('most-second')).toBeVisible({ timeout: 90_000 })
+  await page.getByRole('button', { name: 'Look for a better order' }).click()
   await expect(page.getByText('A better order', { exact: true })).toBeVisible({ timeout: 180_000 })
   await expect(second.getByRole('combobox')).toHaveValue('found')
   // Rows that differ only in their values stay rows of their own.
@@ -48,7 +61,7 @@ test('two orders are compared on the bumper, a better one is found and taken int
   expect(words).toContain(anchor)
 
   // It is still there after a reload, and can be taken back.
-  await page.goto(`${shop.url}/jobs/0415/lay-sheets/0415-02/rehearsal`)
+  await page.goto(`${shop.url}/jobs/0415/lay-sheets/0415-05/rehearsal`)
   await expect(first.getByRole('combobox')).toHaveValue('chosen', { timeout: 90_000 })
   await page.getByRole('button', { name: 'Back to the usual school' }).click()
   await expect(page.getByRole('button', { name: 'Back to the usual school' })).toBeHidden()

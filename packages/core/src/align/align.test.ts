@@ -106,17 +106,20 @@ describe('spots along an edge', () => {
       return [200 + r * Math.cos(angle), 150 + r * Math.sin(angle)]
     })
   const outlineOf = (polygon: Polygon) => ({ polygon, edgeOfSide: polygon.map(() => 'rim'), corners: [0] })
-  test.each([1, -1] as const)('of a disc look to its middle, of a hole away from it; drawn either way round: %d', (turn) => {
-    const disc = { outline: outlineOf(circle(100, turn)), holes: [outlineOf(circle(30, turn))] }
-    const all = edgeSpots(disc, 5).spots
-    expect(all.some((s) => s.hole === 0)).toBe(true)
-    for (const { at, inward, hole } of all) {
-      const away = Math.hypot(at[0] - 200, at[1] - 150)
-      const outward = ((at[0] - 200) * inward[0] + (at[1] - 150) * inward[1]) / away
-      expect(outward).toBeCloseTo(hole < 0 ? -1 : 1, 2)
-      expect(Math.hypot(...inward)).toBeCloseTo(1, 12)
-    }
-  })
+  test.each([1, -1] as const)(
+    'of a disc look to its middle, of a hole away from it; drawn either way round: %d',
+    (turn) => {
+      const disc = { outline: outlineOf(circle(100, turn)), holes: [outlineOf(circle(30, turn))] }
+      const all = edgeSpots(disc, 5).spots
+      expect(all.some((s) => s.hole === 0)).toBe(true)
+      for (const { at, inward, hole } of all) {
+        const away = Math.hypot(at[0] - 200, at[1] - 150)
+        const outward = ((at[0] - 200) * inward[0] + (at[1] - 150) * inward[1]) / away
+        expect(outward).toBeCloseTo(hole < 0 ? -1 : 1, 2)
+        expect(Math.hypot(...inward)).toBeCloseTo(1, 12)
+      }
+    },
+  )
   test('are no farther apart than asked', () => {
     const { spots: at } = edgeSpots(part, 7)
     at.forEach((s, i) => {

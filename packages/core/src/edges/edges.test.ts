@@ -104,6 +104,17 @@ describe('how an edge ends', () => {
     )
     expect(blades).toEqual(angle === 0 ? [] : [angle])
   })
+  test('a notch is as wide as what is turned under: the wrap’s overhang, else the least tuck', () => {
+    const wide = (code: EdgeCode) => {
+      const form = plate({ code, behind: 'open flange, 25 mm' })
+      return { notch: worked(form).edges[0]?.notches[0], rule: edgeRulesOf(form, practice).front }
+    }
+    // At a square corner twice the overhang.
+    const wrap = wide('wrap')
+    expect(wrap.notch?.mouthMm).toBeCloseTo(-2 * (wrap.rule?.minMm ?? 0), 6)
+    expect(wide('tuck').notch?.mouthMm).toBeCloseTo(2 * practice.tuckLeast, 6)
+    expect(wrap.notch?.mouthMm).not.toBeCloseTo(2 * practice.tuckLeast, 1)
+  })
   test('segments: one for the part, and one more every three metres', () => {
     expect(worked(plate({ code: 'stop-short' }))).toMatchObject({ cutMm: 0, segments: 0 })
     const cut = worked(plate({ code: 'gap-cut', behind: 'gap' }))

@@ -304,3 +304,67 @@ test('how to hold a gun, in words', () => {
     'along and back three times, and along once more',
   ])
 })
+
+describe('slices through a stack of layers', () => {
+  const stack: Layer[] = [
+    { name: 'film', thicknessMm: 0.18, conductivityWmK: 0.2, densityKgm3: 1200, specificHeatJkgK: 1700 },
+    { name: 'paint', thicknessMm: 0.12, conductivityWmK: 0.25, densityKgm3: 1400, specificHeatJkgK: 1500 },
+    { name: 'steel', thicknessMm: 0.8, conductivityWmK: 50, densityKgm3: 7850, specificHeatJkgK: 470 },
+  ]
+  const slab = slabOf(stack)
+  test('end at every joint: what is called under the top is the depth of the film', () => {
+    expect(slab.depthMm[slab.underTop]).toBeCloseTo(0.18, 12)
+    expect(slab.depthMm[slab.depthMm.length - 1]).toBeCloseTo(1.1, 12)
+    expect(Array.from(slab.depthMm).some((d) => Math.abs(d - 0.3) < 1e-12)).toBe(true)
+    for (let i = 1; i < slab.depthMm.length; i++) expect(slab.depthMm[i]).toBeGreaterThan(slab.depthMm[i - 1]!)
+  })
+  test('store what the layers store, let through what they let through, and hand on sideways what they do', () => {
+    const sum = (values: Iterable<number>) => [...values].reduce((total, x) => total + x, 0)
+    const stored = stack.map((l) => (l.thicknessMm / 1000) * l.densityKgm3 * l.specificHeatJkgK)
+    expect(sum(slab.capacityJm2K)).toBeCloseTo(sum(stored), 6)
+    const resistance = sum(Array.from(slab.conductanceWm2K, (c) => 1 / c))
+    expect(resistance).toBeCloseTo(sum(stack.map((l) => l.thicknessMm / 1000 / l.conductivityWmK)), 12)
+    expect(sum(slab.sidewaysWK)).toBeCloseTo(sum(stack.map((l) => (l.thicknessMm / 1000) * l.conductivityWmK)), 12)
+  })
+})
+
+describe('after the last pass', () => {
+  // A sheet so thin and conductive that it is one lump: its cooling is an exponential.
+  const foil: Layer = { name: 'foil', thicknessMm: 1, conductivityWmK: 400, densityKgm3: 2700, specificHeatJkgK: 900 }
+  const request = {
+    ambientC: 20,
+    layers: [foil],
+    jet: jetOf({ outletC: 450, distanceMm: 90, spotMm: 110 }, 20),
+    speedMmS: 200,
+    strokeMm: 300,
+    swept: 'band' as const,
+    targetC: 60,
+    damageC: 200,
+    pressC: 45,
+    cutC: 30,
+    until: 'held' as const,
+  }
+  const outcome = must(passesTo(request))
+  test('it cools as a lump in still air does, to pressing and to cutting', () => {
+    const perKelvin = (0.001 * 2700 * 900) / 10
+    const from = outcome.readingC - 20
+    expect(outcome.coolToPressS! / (perKelvin * Math.log(from / 25))).toBeCloseTo(1, 2)
+    expect(outcome.coolToCutS! / (perKelvin * Math.log(from / 10))).toBeCloseTo(1, 2)
+  })
+  test('what the thermometer reads is the end of the last pass, and the hottest is what the course shows', () => {
+    const passS = 300 / 200
+    const end = outcome.timesS.findIndex((t) => t >= outcome.passes * passS - 1e-9)
+    // The course goes on into the cooling; what is read is known from it as well.
+    expect(outcome.peakSurfaceC).toBeGreaterThanOrEqual(outcome.surfaceC[end]! - 1e-9)
+    expect(outcome.peakSurfaceC).toBeCloseTo(Math.max(...outcome.surfaceC), 9)
+    expect(outcome.marginToDamageC).toBeCloseTo(200 - outcome.peakSurfaceC, 12)
+    expect(outcome.surfaceC[end]).toBeGreaterThanOrEqual(60)
+    const before = must(passesTo({ ...request, exactly: outcome.passes - 1 }))
+    expect(before.surfaceC[before.timesS.findIndex((t) => t >= (outcome.passes - 1) * passS - 1e-9)]).toBeLessThan(60)
+  })
+  test('in a room warmer than the limit it never gets there, and that is no number', () => {
+    const warm = must(passesTo({ ...request, ambientC: 46, cutC: 30, pressC: 47 }))
+    expect(warm.coolToPressS).not.toBeNull()
+    expect(warm.coolToCutS).toBeNull()
+  })
+})

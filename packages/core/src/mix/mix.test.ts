@@ -121,6 +121,34 @@ describe('repair of a wrong batch', () => {
     expect(repair.value).toMatchObject({ pourOffMl: 0, finalMl: 450, add: [{ what: 'water' }] })
     expect(repair.value.strength.alcoholPercent).toBeCloseTo(80, 9)
   })
+  test('soap alone is put right without any stock of alcohol, and alcohol counts as pure where none is named', () => {
+    const soapy = repairBatch({
+      have: { volumeMl: 500, soapMlPerL: 2 },
+      target: { soapMlPerL: 4 },
+      stock: {},
+      bottleMl: 1000,
+    })
+    if (!soapy.ok) throw new Error(english(soapy.failure.sentence))
+    expect(soapy.value.pourOffMl).toBe(0)
+    expect(soapy.value.add.map((a) => a.what)).toEqual(['soap'])
+    expect(soapy.value.strength.soapMlPerL).toBeCloseTo(4, 9)
+    const strong = repairBatch({
+      have: { volumeMl: 500, alcoholPercent: 10 },
+      target: { alcoholPercent: 20 },
+      stock: { alcoholPercent: 100 },
+      bottleMl: 1000,
+    })
+    if (!strong.ok) throw new Error(english(strong.failure.sentence))
+    // 50 mL are in it; x more make a fifth of 500 + x: x = 62.5.
+    expect(strong.value.finalMl).toBeCloseTo(562.5, 6)
+    const none = repairBatch({
+      have: { volumeMl: 500, alcoholPercent: 10 },
+      target: { alcoholPercent: 20 },
+      stock: {},
+      bottleMl: 1000,
+    })
+    expect(none.ok ? 'fine' : none.failure.code).toBe('MIX_NO_STOCK')
+  })
   test('as strong as its stock already: nothing is needed', () => {
     const repair = repairBatch({
       have: { volumeMl: 400, alcoholPercent: 70 },

@@ -1,16 +1,5 @@
 import type { FormDoc } from '../../form/index.ts'
-import {
-  atStart,
-  length,
-  list,
-  name,
-  paragraph,
-  percent,
-  say,
-  type Sentence,
-  inSpan,
-  span,
-} from '../../say/index.ts'
+import { atStart, length, list, name, paragraph, percent, say, type Sentence, inSpan, span } from '../../say/index.ts'
 import { troubleWeights } from './figures.ts'
 import { type LayOrder, type Rehearsal, type RehearsalFigures, schoolWords } from './orderTypes.ts'
 

@@ -25,7 +25,10 @@ describe('where a hollow lies on the mesh', () => {
   const [hollow] = hollows
   const [recess] = form.recesses
   if (hollow === undefined || recess === undefined) throw new Error('no recess')
-  const middle = recess.outline.reduce((sum, [x, y]) => [sum[0] + x / recess.outline.length, sum[1] + y / recess.outline.length] as [number, number], [0, 0] as [number, number])
+  const middle = recess.outline.reduce(
+    (sum, [x, y]) => [sum[0] + x / recess.outline.length, sum[1] + y / recess.outline.length] as [number, number],
+    [0, 0] as [number, number],
+  )
   const radius = distance(recess.outline[0] ?? [0, 0], middle)
   const away = (v: number) => distance([surface.plan[2 * v] ?? 0, surface.plan[2 * v + 1] ?? 0], middle)
   test('its bottom within, its rim around, and nothing of either farther off', () => {
