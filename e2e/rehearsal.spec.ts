@@ -36,8 +36,8 @@ test('two orders are compared on the bumper and played; where nothing beats the 
   await expect(page.getByText('Nothing beats “spiral”', { exact: true })).toBeVisible({ timeout: 180_000 })
 })
 
-test('a better order is found on a mirror cap and taken into the fit', async ({ page, shop }) => {
-  await page.goto(`${shop.url}/jobs/0415/lay-sheets/0415-05/rehearsal`)
+test('a better order is found on the bonnet and taken into the fit', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/jobs/0412/lay-sheets/0412-bonnet/rehearsal`)
   const first = page.getByRole('region', { name: 'First order' })
   const second = page.getByRole('region', { name: 'Second order' })
   const changes = page.getByRole('region', { name: 'What the second order changes' })
@@ -61,7 +61,7 @@ test('a better order is found on a mirror cap and taken into the fit', async ({ 
   expect(words).toContain(anchor)
 
   // It is still there after a reload, and can be taken back.
-  await page.goto(`${shop.url}/jobs/0415/lay-sheets/0415-05/rehearsal`)
+  await page.goto(`${shop.url}/jobs/0412/lay-sheets/0412-bonnet/rehearsal`)
   await expect(first.getByRole('combobox')).toHaveValue('chosen', { timeout: 90_000 })
   await page.getByRole('button', { name: 'Back to the usual school' }).click()
   await expect(page.getByRole('button', { name: 'Back to the usual school' })).toBeHidden()

@@ -86,8 +86,8 @@ export function compareOrders(
       'lifts',
       100 * troubleWeights.perLiftedPercent * lifted,
       to.liftedShare < hardlyLifted
-        ? say`Nothing has to be lifted and laid again, instead of ${share(from.liftedShare)} of it.`
-        : say`${share(to.liftedShare)} of it has to be lifted and laid again instead of ${from.liftedShare < hardlyLifted ? say`nothing` : share(from.liftedShare)}.`,
+        ? say`Nothing has to be lifted and laid again, instead of ${percent(100 * from.liftedShare, 0)} of it.`
+        : say`${percent(100 * to.liftedShare, 0)} of it has to be lifted and laid again instead of ${from.liftedShare < hardlyLifted ? say`nothing` : percent(100 * from.liftedShare, 0)}.`,
     )
   const far = Math.abs(from.farEnd.shiftMm) - Math.abs(to.farEnd.shiftMm)
   if (Math.abs(far) > 0.5)

@@ -3,7 +3,7 @@ import type { PartSurface } from '../../form/index.ts'
 import { seededRandom } from '../../numerics/index.ts'
 import { nothing, type Sentence } from '../../say/index.ts'
 import { candidatePlaces, changedOrder } from './changeOrder.ts'
-import { orderWords } from './compare.ts'
+import { compareOrders, orderWords } from './compare.ts'
 import { type LayOrder, type Rehearsal, schoolNames } from './orderTypes.ts'
 import { rehearse, type RehearsalOptions } from './rehearse.ts'
 import { type OrderPractice, orderBySchool, orderDefaults } from './schools.ts'
@@ -65,7 +65,7 @@ const heard = 3
  * Looks for a better order, better anchors and better pulls: all schools first, then small changes of the best ones (an
  * anchor more or less, drawn or not, another start, flats first, longer or shorter strokes), on a coarse form; the best few
  * and all schools are rehearsed on the fine form, and the best is changed further there. What is found counts as better only
- * when it beats the best school on every mesh. Never worse than the best school. A generator, so that whoever runs it can
+ * when a hand would notice it, and it beats the best school on every mesh. Never worse than the best school. A generator, so that whoever runs it can
  * show progress and stop; the same seed gives the same result.
  */
 export function* searchOrder(
@@ -140,7 +140,10 @@ export function* searchOrder(
   found.sort((a, b) => a.figures.trouble - b.figures.trouble)
   best = school
   const schoolOn = judges.map((judge) => rehearse(judge, orderAgain(school.order, judge, use.practice), use.rehearsal))
-  for (const candidate of found.slice(0, heard)) {
+  const noticed = found.filter(({ figures }) =>
+    compareOrders(fine.form, school.figures, figures, fine.patterned).some((difference) => difference.better),
+  )
+  for (const candidate of noticed.slice(0, heard)) {
     const better = judges.every((judge, i) => {
       const { flipped, figures } = rehearse(judge, candidate.order, use.rehearsal)
       return flipped === 0 && figures.trouble < schoolOn[i]!.figures.trouble
