@@ -12,7 +12,11 @@ export default defineConfig({
     maxWorkers: 2,
     projects: [
       {
-        test: { ...common, name: 'computations', include: ['packages/*/src/**/*.test.ts', 'apps/*/src/**/*.test.ts'] },
+        test: {
+          ...common,
+          name: 'computations',
+          include: ['packages/*/src/**/*.test.ts', 'apps/*/src/**/*.test.ts', 'tools/*.test.ts'],
+        },
       },
       {
         test: {
