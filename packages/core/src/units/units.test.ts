@@ -5,8 +5,10 @@ import {
   degFromRad,
   fahrenheitFromC,
   fluidOunceFromMl,
+  footFromMm,
   inchFromMm,
   mlFromFluidOunce,
+  mmFromFoot,
   mmFromInch,
   radFromDeg,
   spanMm,
@@ -16,6 +18,8 @@ describe('conversions', () => {
   test('are exact', () => {
     expect(mmFromInch(1)).toBe(25.4)
     expect(inchFromMm(25.4)).toBe(1)
+    expect(footFromMm(304.8)).toBeCloseTo(1, 12)
+    expect(mmFromFoot(2)).toBeCloseTo(609.6, 9)
     expect(fahrenheitFromC(100)).toBe(212)
     expect(cFromFahrenheit(32)).toBe(0)
     expect(mlFromFluidOunce(1)).toBeCloseTo(29.5735, 4)
