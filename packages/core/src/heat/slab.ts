@@ -160,31 +160,49 @@ export class SlabMarch {
     const last = before.length - 1
     const quarter = trapezoid * seconds
     const elimination = this.eliminations.of(quarter)
+    const { up } = elimination
+    // Each right-hand side is worked out from the back upwards, and eliminated in the same walk.
     const inAtStart = atStart.hWm2K * (atStart.gasC - before[0]!)
-    let up = inAtStart
-    for (let i = 0; i < last; i++) {
-      const down = conductance[i]! * (before[i + 1]! - before[i]!)
-      right[i] = capacity[i]! * before[i]! + quarter * (up + down)
-      up = -down
+    let sum = 0
+    let fromBelow = 0
+    for (let i = last; i > 0; i--) {
+      const fromAbove = conductance[i - 1]! * (before[i - 1]! - before[i]!)
+      sum = capacity[i]! * before[i]! + quarter * (fromAbove + fromBelow) + up[i]! * sum
+      right[i] = sum
+      fromBelow = -fromAbove
     }
-    right[last] = capacity[last]! * before[last]! + quarter * up
-    this.solve(quarter, elimination, between, middle)
+    this.solve(
+      quarter,
+      elimination,
+      between,
+      capacity[0]! * before[0]! + quarter * (inAtStart + fromBelow) + up[0]! * sum,
+      middle,
+    )
     const inBetween = between.hWm2K * (between.gasC - middle[0]!)
     const fromMiddle = 1 / (gamma * (2 - gamma))
     const fromBefore = fromMiddle - 1
-    for (let i = 0; i <= last; i++) right[i] = capacity[i]! * (fromMiddle * middle[i]! - fromBefore * before[i]!)
-    this.solve(quarter, elimination, atEnd, before)
+    sum = 0
+    for (let i = last; i > 0; i--) {
+      sum = capacity[i]! * (fromMiddle * middle[i]! - fromBefore * before[i]!) + up[i]! * sum
+      right[i] = sum
+    }
+    const atSurface = capacity[0]! * (fromMiddle * middle[0]! - fromBefore * before[0]!) + up[0]! * sum
+    this.solve(quarter, elimination, atEnd, atSurface, before)
     this.heatInJm2 += seconds * (ends * (inAtStart + inBetween) + trapezoid * atEnd.hWm2K * (atEnd.gasC - before[0]!))
   }
 
-  /** Solves (C + weight·K) x = right + weight·h·gas at the surface, by elimination from the back upwards. */
-  private solve(weight: number, { up, inverse, surfacePivot, down }: Elimination, air: Wash, into: Float64Array): void {
+  /** Solves (C + weight·K) x = right + weight·h·gas at the surface, all below it eliminated already. */
+  private solve(
+    weight: number,
+    { inverse, surfacePivot, down }: Elimination,
+    air: Wash,
+    atSurface: number,
+    into: Float64Array,
+  ): void {
     const { right } = this
-    const last = right.length - 1
-    for (let i = last - 1; i >= 0; i--) right[i]! += up[i]! * right[i + 1]!
-    let x = (right[0]! + weight * air.hWm2K * air.gasC) / (surfacePivot + weight * air.hWm2K)
+    let x = (atSurface + weight * air.hWm2K * air.gasC) / (surfacePivot + weight * air.hWm2K)
     into[0] = x
-    for (let i = 1; i <= last; i++) {
+    for (let i = 1; i < into.length; i++) {
       x = right[i]! * inverse[i]! + down[i]! * x
       into[i] = x
     }
