@@ -29,6 +29,21 @@ export function estimate(wishes: readonly Wish[], worstSigma: number = Number.PO
       for (let j = 0; j < 3; j++) normal[3 * i + j]! += weight * row[i]! * row[j]!
     }
   }
+  const { value, variance } = leastChange(normal, right, worstSigma)
+  return { value, sigma: [Math.sqrt(variance[0]), Math.sqrt(variance[1]), Math.sqrt(variance[2])] }
+}
+
+/**
+ * The least change that satisfies a 3x3 normal equation, and the variance of each unknown; see `estimate` for what is not
+ * determined.
+ *
+ * @param normal row by row, length 9
+ */
+export function leastChange(
+  normal: Float64Array,
+  right: Float64Array,
+  worstSigma: number = Number.POSITIVE_INFINITY,
+): { readonly value: [number, number, number]; readonly variance: [number, number, number] } {
   const eigen = new EigenvalueDecomposition(Matrix.from1DArray(3, 3, normal), { assumeSymmetric: true })
   const directions = eigen.eigenvectorMatrix
   const most = Math.max(...eigen.realEigenvalues)
@@ -46,5 +61,5 @@ export function estimate(wishes: readonly Wish[], worstSigma: number = Number.PO
       } else if (Math.abs(direction) > 1e-6) variance[i] = Number.POSITIVE_INFINITY
     }
   })
-  return { value, sigma: [Math.sqrt(variance[0]), Math.sqrt(variance[1]), Math.sqrt(variance[2])] }
+  return { value, variance }
 }

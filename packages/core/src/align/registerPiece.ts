@@ -23,7 +23,7 @@ import {
   ruleAt,
   type PlacedPiece,
 } from './edgeMargins.ts'
-import { estimate, type Wish } from './leastSquares.ts'
+import { estimate, leastChange, type Wish } from './leastSquares.ts'
 
 export interface PieceMark {
   readonly name: string
@@ -155,8 +155,10 @@ function wantedAreaMm2({ polygon, edgeOfSide }: FlatPart['outline'], rules: Edge
 const leverMm = 300
 
 /** Each time the margins are measured anew where the piece has come to lie; between, they are taken to grow evenly. */
-const relinearised = 3
-const weighings = 60
+const relinearised = 2
+const mostWeighings = 60
+/** So near to the least that is possible it is settled, in half widths of a rule. */
+const settledShare = 2e-3
 
 /**
  * From where the piece lies now, the move that leaves the most room to every rule: the largest departure from the middle
@@ -170,7 +172,7 @@ export function roomiestMove(piece: PlacedPiece, spots: EdgeSpots, rules: EdgeRu
   for (let round = 0; round <= relinearised; round++) {
     const now = movePiece(piece, total)
     const departures = departuresOf(now, spots, rules)
-    const largest = largestOf(departures, [0, 0, 0])
+    const largest = departures.at.reduce((most, at) => Math.max(most, Math.abs(at)), 0)
     if (largest < least) {
       least = largest
       best = total
@@ -180,55 +182,69 @@ export function roomiestMove(piece: PlacedPiece, spots: EdgeSpots, rules: EdgeRu
   return best
 }
 
-/** How far a margin is from the middle of its rule, in half widths of the rule, and how that grows with a move. */
-interface Departure {
-  readonly at: number
-  /** Per mm to the side, per mm up, per mm that a turn moves at the lever. */
-  readonly growth: readonly [number, number, number]
+/** How far margins are from the middle of their rules, in half widths of the rule, and how that grows with a move. */
+interface Departures {
+  readonly at: Float64Array
+  /** Per mm to the side, per mm up, per mm that a turn moves at the lever: three for each. */
+  readonly growth: Float64Array
 }
 
-function departuresOf(piece: PlacedPiece, spots: EdgeSpots, rules: EdgeRules): Departure[] {
+function departuresOf(piece: PlacedPiece, spots: EdgeSpots, rules: EdgeRules): Departures {
   const about = centroid(piece.outline)
-  return edgeMargins(spots, piece).flatMap((margin) => {
+  const judged = edgeMargins(spots, piece).flatMap((margin) => {
     const rule = ruleAt(margin, rules)
-    if (rule === undefined) return []
-    const half = Math.max(0.1, (rule.maxMm - rule.minMm) / 2)
-    const [x, y] = margin.growth
-    return [
-      {
-        at: (margin.marginMm - (rule.minMm + rule.maxMm) / 2) / half,
-        growth: [x / half, y / half, growthPerRad(margin, about) / leverMm / half] as const,
-      },
-    ]
+    return rule === undefined ? [] : [{ margin, rule }]
   })
+  const at = new Float64Array(judged.length)
+  const growth = new Float64Array(3 * judged.length)
+  judged.forEach(({ margin, rule }, i) => {
+    const half = Math.max(0.1, (rule.maxMm - rule.minMm) / 2)
+    at[i] = (margin.marginMm - (rule.minMm + rule.maxMm) / 2) / half
+    growth[3 * i] = margin.growth[0] / half
+    growth[3 * i + 1] = margin.growth[1] / half
+    growth[3 * i + 2] = growthPerRad(margin, about) / leverMm / half
+  })
+  return { at, growth }
 }
 
-const after = ({ at, growth }: Departure, [x, y, turn]: readonly [number, number, number]) =>
-  Math.abs(at + growth[0] * x + growth[1] * y + growth[2] * turn)
-
-const largestOf = (departures: readonly Departure[], move: readonly [number, number, number]) =>
-  departures.reduce((most, d) => Math.max(most, after(d, move)), 0)
-
-/** The move that makes the largest departure least: least squares whose weights grow where most is left. */
-function leastLargest(departures: readonly Departure[]): readonly [number, number, number] {
-  const weights = new Float64Array(departures.length).fill(1 / departures.length)
+/**
+ * The move that makes the largest departure least: least squares whose weights grow where most is left. The weighted mean
+ * square is a bound from below, so it is known when nothing is left to gain.
+ */
+function leastLargest({ at, growth }: Departures): readonly [number, number, number] {
+  const count = at.length
+  const weights = new Float64Array(count).fill(1 / count)
+  const left = new Float64Array(count)
+  const normal = new Float64Array(9)
+  const right = new Float64Array(3)
   let best: readonly [number, number, number] = [0, 0, 0]
-  let least = largestOf(departures, best)
-  for (let k = 0; k < weighings; k++) {
-    const { value } = estimate(
-      departures.map(({ at, growth }, i) => ({ row: growth, wanted: -at, sigma: 1 / Math.sqrt(weights[i]!) })),
-    )
-    const largest = largestOf(departures, value)
+  let least = at.reduce((most, a) => Math.max(most, Math.abs(a)), 0)
+  for (let k = 0; k < mostWeighings; k++) {
+    normal.fill(0)
+    right.fill(0)
+    for (let i = 0; i < count; i++)
+      for (let a = 0; a < 3; a++) {
+        const weighed = weights[i]! * growth[3 * i + a]!
+        right[a]! -= weighed * at[i]!
+        for (let b = 0; b < 3; b++) normal[3 * a + b]! += weighed * growth[3 * i + b]!
+      }
+    const { value } = leastChange(normal, right)
+    let largest = 0
+    let square = 0
+    let sum = 0
+    for (let i = 0; i < count; i++) {
+      const g = 3 * i
+      left[i] = Math.abs(at[i]! + growth[g]! * value[0] + growth[g + 1]! * value[1] + growth[g + 2]! * value[2])
+      largest = Math.max(largest, left[i]!)
+      square += weights[i]! * left[i]! * left[i]!
+      sum += weights[i]! * left[i]!
+    }
     if (largest < least) {
       least = largest
       best = value
     }
-    let sum = 0
-    departures.forEach((d, i) => {
-      weights[i]! *= Math.max(1e-9, after(d, value))
-      sum += weights[i]!
-    })
-    for (let i = 0; i < weights.length; i++) weights[i] = Math.max(1e-12, weights[i]! / sum)
+    if (!(sum > 0) || least - Math.sqrt(square) < settledShare) break
+    for (let i = 0; i < count; i++) weights[i]! *= left[i]! / sum
   }
   return best
 }
