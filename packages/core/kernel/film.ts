@@ -215,22 +215,29 @@ export function boxStep(
 // @ts-ignore: decorator
 @inline function swapped(xy: v128): v128 { return v128.shuffle<f64>(xy, xy, 1, 0) }
 
-/** Larger and smaller singular value of each matrix; the smaller is negative where the triangle is turned over. */
+// Singular values of a triangle's matrix; the smaller is negative where the triangle is turned over.
+let larger: f64 = 0
+let smaller: f64 = 0
+
+// @ts-ignore: decorator
+@inline function takeValues(t: i32, matrix: usize): void {
+  const first = pair(matrix, 2 * t)
+  const turned = f64x2.mul(swapped(pair(matrix, 2 * t + 1)), f64x2.replace_lane(f64x2.splat(1), 1, -1))
+  const p = f64x2.add(first, turned)
+  const q = f64x2.sub(first, turned)
+  const pp = f64x2.mul(p, p)
+  const qq = f64x2.mul(q, q)
+  const lengths = f64x2.sqrt(f64x2.add(v128.shuffle<f64>(pp, qq, 0, 2), v128.shuffle<f64>(pp, qq, 1, 3)))
+  larger = (f64x2.extract_lane(lengths, 0) + f64x2.extract_lane(lengths, 1)) / 2
+  smaller = (f64x2.extract_lane(lengths, 0) - f64x2.extract_lane(lengths, 1)) / 2
+}
+
+/** Larger and smaller singular value of each matrix. */
 export function singularValues(triangles: i32, matrix: usize, out: usize): void {
   for (let t = 0; t < triangles; t++) {
-    const i = 4 * t
-    const m00 = num(matrix, i)
-    const m10 = num(matrix, i + 1)
-    const m01 = num(matrix, i + 2)
-    const m11 = num(matrix, i + 3)
-    const px = m00 + m11
-    const py = m10 - m01
-    const qx = m00 - m11
-    const qy = m10 + m01
-    const p = sqrt<f64>(px * px + py * py) / 2
-    const q = sqrt<f64>(qx * qx + qy * qy) / 2
-    setNum(out, 2 * t, p + q)
-    setNum(out, 2 * t + 1, p - q)
+    takeValues(t, matrix)
+    setNum(out, 2 * t, larger)
+    setNum(out, 2 * t + 1, smaller)
   }
 }
 
@@ -240,19 +247,9 @@ export function rangeOf(triangles: i32, off: usize, matrix: usize, out: usize): 
   let most = 0.0
   for (let t = 0; t < triangles; t++) {
     if (load<u8>(off + <usize>t) !== 0) continue
-    const i = 4 * t
-    const m00 = num(matrix, i)
-    const m10 = num(matrix, i + 1)
-    const m01 = num(matrix, i + 2)
-    const m11 = num(matrix, i + 3)
-    const px = m00 + m11
-    const py = m10 - m01
-    const qx = m00 - m11
-    const qy = m10 + m01
-    const p = sqrt<f64>(px * px + py * py) / 2
-    const q = sqrt<f64>(qx * qx + qy * qy) / 2
-    if (p - q < least) least = p - q
-    if (p + q > most) most = p + q
+    takeValues(t, matrix)
+    if (smaller < least) least = smaller
+    if (larger > most) most = larger
   }
   setNum(out, 0, least)
   setNum(out, 1, most)

@@ -174,7 +174,7 @@ function clearOf(outline: TracedOutline, p: Vec2, clearanceMm: number, outside =
 const quadratureSteps = 60
 
 /** Spots of a grid over the part, with the side of their cell. */
-function spotsOver(outline: TracedOutline, holes: readonly TracedOutline[]): { spots: Vec2[]; cellMm: number } {
+function quadratureSpots(outline: TracedOutline, holes: readonly TracedOutline[]): { spots: Vec2[]; cellMm: number } {
   const { min, max } = boundsOf(outline.polygon)
   const cellMm = Math.max(max[0] - min[0], max[1] - min[1]) / quadratureSteps
   const onPart = insideOf(outline.polygon)
@@ -191,7 +191,7 @@ function spotsOver(outline: TracedOutline, holes: readonly TracedOutline[]): { s
 
 /** Area of the surface and of the drawing under it, mm². */
 function areasOf(outline: TracedOutline, holes: readonly TracedOutline[], height: (p: Vec2) => number) {
-  const { spots, cellMm } = spotsOver(outline, holes)
+  const { spots, cellMm } = quadratureSpots(outline, holes)
   const half = cellMm / 2
   let onSurface = 0
   let onPlan = 0

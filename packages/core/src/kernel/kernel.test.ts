@@ -198,17 +198,21 @@ test('gradients sum to nothing, give a linear function its slope, and areas are 
   }
 })
 
+/** Film on one triangle with a right angle, held at that corner: its matrix is whatever is put in. */
+const oneTriangle = () =>
+  filmSystem({
+    corner: Int32Array.of(0, 1, 2),
+    position: Float64Array.of(0, 0, 0, 1, 0, 0, 0, 1, 0),
+    free: Int32Array.of(1, 2),
+    steadyShare: 0,
+  })
+
 describe('a film system', () => {
   const entry = fc.double({ min: -5, max: 5, noNaN: true })
-  /** One triangle with a right angle, whose matrix is that of `[m00, m01, m10, m11]`; its box step's result. */
+  /** What a box step makes of the matrix `[m00, m01, m10, m11]`. */
   const clamped = (m: readonly number[], box: { least: number; most: number }, softness = 0, off: number[] = []) =>
     inKernel(() => {
-      const film = filmSystem({
-        corner: Int32Array.of(0, 1, 2),
-        position: Float64Array.of(0, 0, 0, 1, 0, 0, 0, 1, 0),
-        free: Int32Array.of(1, 2),
-        steadyShare: 0,
-      })
+      const film = oneTriangle()
       film.put(Float64Array.of(0, m[0]!, m[1]!, 0, m[2]!, m[3]!))
       film.letOff(off)
       film.measure()
@@ -375,12 +379,7 @@ describe('a film system', () => {
   test('what misses the box is carried on, up to the most that is allowed, until it is forgotten', () => {
     const single = (mostCarried: number, forget: boolean) =>
       inKernel(() => {
-        const film = filmSystem({
-          corner: Int32Array.of(0, 1, 2),
-          position: Float64Array.of(0, 0, 0, 1, 0, 0, 0, 1, 0),
-          free: Int32Array.of(1, 2),
-          steadyShare: 0,
-        })
+        const film = oneTriangle()
         const step = {
           box: { least: 0, most: 1 },
           softness: 0,
