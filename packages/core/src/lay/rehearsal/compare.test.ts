@@ -218,6 +218,13 @@ describe('an order in words', () => {
     ],
     [{ anchors: anchors(1, 0) }, 'Fix the corner 1 (film pulled taut) and the corner 2, then outward from there.'],
     [{ anchors: anchors(0.25, 0) }, 'Fix the corner 1 and the corner 2, then outward from there.'],
+    [{ made: 'by search', strokeMm: 236 }, 'Fix the centre, then outward from there. Each stroke about 240 mm.'],
+    [{ made: 'by search', spiral: true }, 'Fix the centre, then round it in widening turns.'],
+    [{ made: 'by search', flatFirst: 1 }, 'Fix the centre, then the flats from there, and what turns last.'],
+    [
+      { made: 'by search', school: 'hinge and release' },
+      'Fix the centre, then release about 100 mm at a time from there.',
+    ],
   ])('%j', (more, words) => {
     expect(orderWords({ ...order, ...more })).toSay(words)
   })

@@ -125,9 +125,23 @@ export function orderWords(order: LayOrder): Sentence {
     ),
   )
   const run = runWords(order)
-  if (order.anchors.length === 0) return say`${atStart(run)}.`
-  return all ? say`Fix ${anchors} with the film pulled taut, ${run}.` : say`Fix ${anchors}, ${run}.`
+  if (order.anchors.length === 0) return paragraph(say`${atStart(run)}.`, strokeWords(order))
+  return paragraph(
+    all ? say`Fix ${anchors} with the film pulled taut, ${run}.` : say`Fix ${anchors}, ${run}.`,
+    strokeWords(order),
+  )
 }
+
+/** How far each stroke goes, where a search chose it; a school has strokes of its own, and places that turn make them shorter. */
+const strokeWords = ({ made, spiral, school, flatFirst, strokeMm }: LayOrder): Sentence | false =>
+  made === 'by search' &&
+  !spiral &&
+  school !== 'hinge and release' &&
+  flatFirst <= flatsFrom &&
+  say`Each stroke about ${length(Math.max(10, Math.round(strokeMm / 10) * 10))}.`
+
+/** From this on an order lays the flats first. */
+const flatsFrom = 0.25
 
 function runWords(order: LayOrder): Sentence {
   const { fromLabel } = order
@@ -135,7 +149,7 @@ function runWords(order: LayOrder): Sentence {
   const begin = fromLabel === null ? say`from there` : say`from ${fromLabel}`
   if (order.school === 'hinge and release')
     return say`then release about ${length(Math.round(order.strokeMm / 10) * 10)} at a time ${begin}`
-  if (order.flatFirst > 0.25) return say`then the flats ${begin}, and what turns last`
+  if (order.flatFirst > flatsFrom) return say`then the flats ${begin}, and what turns last`
   return fromLabel === null ? say`then outward from there` : say`then sweep ${begin} to the other side`
 }
 

@@ -233,3 +233,18 @@ describe('the search', () => {
     expect(search.return(undefined as never).done).toBe(true)
   })
 })
+
+test('a found order tells the strokes that were really made, and comes to the same when it is laid again', () => {
+  const order = {
+    ...orderBySchool('centre out', bulgedPart, bulge.surface),
+    made: 'by search' as const,
+    strokeMm: 4000,
+  }
+  const once = rehearse(bulge, order)
+  // Three strokes at least, however long one is wished.
+  expect(once.steps.filter((step) => step.kind === 'sweep').length).toBeGreaterThanOrEqual(3)
+  expect(once.order.strokeMm).toBeLessThan(150)
+  const again = rehearse(bulge, once.order)
+  expect(again.order.strokeMm).toBeCloseTo(once.order.strokeMm, 9)
+  expect(again.flat).toEqual(once.flat)
+})

@@ -103,7 +103,7 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
   }
 
   const time = frontTimes(film, surface, order)
-  const bandMm = order.strokeMm / (order.spiral ? 4 : 1)
+  const bandMm = evenStroke(time, order.strokeMm / (order.spiral ? 4 : 1))
   let furthestAnchorMm = 0
   stepOf.forEach((step, v) => {
     if (step !== 0) furthestAnchorMm = Math.max(furthestAnchorMm, time[v]!)
@@ -133,7 +133,8 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
     stretch[2 * t + 1] = 1 / larger
   }
   return {
-    order,
+    // What a search found is told with the strokes that were really made.
+    order: order.made === 'by search' && !order.spiral ? { ...order, strokeMm: bandMm } : order,
     steps,
     stepOfVertex: stepOf,
     flat,
@@ -200,14 +201,15 @@ interface Band {
 /** Nobody lays a whole part in one stroke: the film would be stretched all over at once. */
 const fewestStrokes = 3
 
-/**
- * Vertices that are still free, in strokes as the front reaches them. All strokes are equally long, so that none is left
- * with a sliver at the end.
- */
-function bandsOf(time: Float64Array, stepOf: Int32Array, wantedMm: number): Band[] {
+/** Length of a stroke next to the wanted one, so that all are equally long and none is left with a sliver at the end. */
+function evenStroke(time: Float64Array, wantedMm: number): number {
   let mostMm = 0
   for (const mm of time) mostMm = Math.max(mostMm, mm)
-  const bandMm = mostMm / Math.max(fewestStrokes, Math.round(mostMm / wantedMm))
+  return mostMm / Math.max(fewestStrokes, Math.round(mostMm / wantedMm))
+}
+
+/** Vertices that are still free, in strokes as the front reaches them. */
+function bandsOf(time: Float64Array, stepOf: Int32Array, bandMm: number): Band[] {
   const bands: Band[] = []
   for (let v = 0; v < time.length; v++) {
     if (stepOf[v] !== 0) continue
