@@ -34,6 +34,10 @@ test('two orders are compared on the bumper and played; where nothing beats the 
   await expect(page.getByRole('button', { name: 'Look for a better order' })).toBeVisible({ timeout: 60_000 })
   await page.getByRole('button', { name: 'Look for a better order' }).click()
   await expect(page.getByText('Nothing beats “spiral”', { exact: true })).toBeVisible({ timeout: 180_000 })
+  // The best school stands beside what it was compared with; there is no found order to choose.
+  await expect(first.getByRole('combobox')).toHaveValue('spiral')
+  await expect(second.getByRole('combobox')).toHaveValue('one end and follow')
+  await expect(second.getByRole('option', { name: 'the better order found' })).toHaveCount(0)
 })
 
 test('a better order is found on the bonnet and taken into the fit', async ({ page, shop }) => {

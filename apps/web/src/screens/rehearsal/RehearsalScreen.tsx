@@ -32,7 +32,8 @@ export function RehearsalScreen() {
   useEffect(() => {
     if (found === null) return
     setLeft(found.school.order.school)
-    setRight('found')
+    // Where nothing beats the best school, what one compares with stays.
+    if (found.best.order.made === 'by search') setRight('found')
     setAt(1)
   }, [found])
 

@@ -77,7 +77,8 @@ export function useRehearsals(question: RehearsalQuestion, chosen: LayOrder | nu
       )
       return
     }
-    setKnown((before) => ({ ...before, found: result.value.best }))
+    const { best } = result.value
+    if (best.order.made === 'by search') setKnown((before) => ({ ...before, found: best }))
     setSearch({ phase: 'found', found: result.value })
   }, [])
 
