@@ -24,7 +24,12 @@ const taught = (...events: Parameters<typeof smallFit> extends [unknown, ...infe
 
 describe('what was wrong', () => {
   test('fingers by their place, all else by its kind, each kind once', () => {
-    const fit = taught(seen(1, 'fingers', 'nose'), seen(2, 'fingers', 'tail'), seen(3, 'air bubble'), seen(4, 'air bubble'))
+    const fit = taught(
+      seen(1, 'fingers', 'nose'),
+      seen(2, 'fingers', 'tail'),
+      seen(3, 'air bubble'),
+      seen(4, 'air bubble'),
+    )
     expect(fit.fingersAt).toEqual(['nose', 'tail'])
     expect(fit.faults).toEqual(['air bubble'])
   })
@@ -62,7 +67,9 @@ describe('where the piece was off', () => {
   })
   test('a later round does not count: the film was moved by then', () => {
     const first = taught(gaps(['P', 3.5], ['Q', 3.5], ['R', 2.5])).offset
-    expect(taught(gaps(['P', 3.5], ['Q', 3.5], ['R', 2.5]), gaps(['P', 2.5], ['Q', 2.5], ['R', 2.5])).offset).toEqual(first)
+    expect(taught(gaps(['P', 3.5], ['Q', 3.5], ['R', 2.5]), gaps(['P', 2.5], ['Q', 2.5], ['R', 2.5])).offset).toEqual(
+      first,
+    )
   })
   test('nothing without gaps, and nothing of film from the roll', () => {
     expect(taught().offset).toBeNull()
