@@ -89,6 +89,21 @@ test.each([
   expect(Math.abs(strips / space - 1)).toBeLessThan(0.05)
 })
 
+test.each(['painted steel', 'painted aluminium', 'painted plastic'] as const)(
+  'ten times as many steps change less than 0.3 K of a sweep on %s: peak, sixth and twelfth pass, and under the film',
+  (material) => {
+    const slab = slabOf(layersOf(film, material))
+    const close = jetOf({ outletC: 400, distanceMm: 75, spotMm: 60 }, 20)
+    const marks = (options?: Parameters<typeof unitCourse>[4]) => {
+      const { surface, underTop, passEnds } = unitCourse(slab, close, { speedMmS: 120, strokeMm: 300 }, 12, options)
+      const [sixth, last] = [passEnds[5]!, passEnds[11]!]
+      return [Math.max(...surface), surface[sixth]!, surface[last]!, underTop[last]!].map((rise) => (close.gasC - 20) * rise)
+    }
+    const fine = marks({ pulseSteps: 100, restSteps: 30 })
+    marks().forEach((rise, i) => expect(Math.abs(rise - fine[i]!)).toBeLessThan(0.3))
+  },
+)
+
 describe('a lane and a band', () => {
   const held = jetOf({ outletC: 400, distanceMm: 90, spotMm: 60 }, 20)
   const end = (material: Parameters<typeof layersOf>[1], swept: 'lane' | 'band') => {

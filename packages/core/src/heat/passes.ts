@@ -37,7 +37,7 @@ export interface MarchOptions {
   /** Steps while it is away. */
   readonly restSteps: number
 }
-export const marchDefaults: MarchOptions = { pulseSteps: 14, restSteps: 4 }
+export const marchDefaults: MarchOptions = { pulseSteps: 10, restSteps: 3 }
 
 /** Slower than this is as good as holding still, mm/s. */
 export const slowestMmS = 50
