@@ -3,6 +3,8 @@ import { defineConfig } from 'vitest/config'
 
 const common = {
   testTimeout: 180_000,
+  // Files share what they import: half the time. A test leaves nothing behind that another could trip over.
+  isolate: false,
   expect: { poll: { timeout: 15_000 } },
   setupFiles: [fileURLToPath(new URL('tools/testing/toSay.ts', import.meta.url))],
 }
