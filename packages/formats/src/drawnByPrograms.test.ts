@@ -232,6 +232,12 @@ describe('a DXF shows what its drawing shows', () => {
     )
     expect(areaOf(fromDxf(dxf([half, ...sides])))).toBeCloseTo(20_000 + (Math.PI * 50 * 30) / 2, -1)
   })
+  test('an ellipse that tells neither beginning nor end goes all round', () => {
+    const whole = g(0, 'ELLIPSE', 8, '0', 10, 200, 20, 125, 11, 60, 21, 0, 40, 0.5)
+    const answer = fromDxf(dxf([plate, whole]))
+    expect(understood(answer).pattern.cutOuts).toHaveLength(1)
+    expect(areaOf(answer)).toBeCloseTo(100_000 - Math.PI * 60 * 30, -1)
+  })
   test('a shape that stands out of the sheet is named, not flattened', () => {
     const upright = circle(100, 100, 50, 210, 1, 220, 0, 230, 0)
     const answer = fromDxf(dxf([plate, upright]))

@@ -1,7 +1,7 @@
 import { english } from '@truelay/words'
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import type { EdgeRules } from '../align/index.ts'
+import type { EdgeMargin, EdgeRules } from '../align/index.ts'
 import type { FormDoc } from '../form/index.ts'
 import { distance, nearestOnOutline, type Polygon, signedArea, type Vec2 } from '../geometry/index.ts'
 import type { FlatPart } from '../lay/index.ts'
@@ -43,7 +43,12 @@ const outlines = fc
   })
   .filter(({ polygon }) => signedArea(polygon) > 500)
 
-const cornersOf = (polygon: Polygon, edgeOfSide: readonly string[], rules: EdgeRules) => {
+const cornersOf = (
+  polygon: Polygon,
+  edgeOfSide: readonly string[],
+  rules: EdgeRules,
+  margins: readonly EdgeMargin[] = [],
+) => {
   const edges = Object.keys(rules)
   const form: FormDoc = {
     ...demoForm('pipit-door-left'),
@@ -52,7 +57,7 @@ const cornersOf = (polygon: Polygon, edgeOfSide: readonly string[], rules: EdgeR
   }
   const outline = { polygon, edgeOfSide, corners: [] }
   const part = { outline, holes: [], toFlat: (p: Vec2) => p } as unknown as FlatPart
-  return anchorsFor('corners first', { form, part, surface: { ...laid.surface, outline }, rules, margins: [] })
+  return anchorsFor('corners first', { form, part, surface: { ...laid.surface, outline }, rules, margins })
 }
 
 test('the two wishes at a corner are those of its two edges, on edges of any length and any number of sides', () => {
@@ -119,4 +124,27 @@ test('an outline of one edge has no corners: the flattest place is fixed instead
   expect(anchors.length).toBe(1)
   expect(english(anchors[0]?.label ?? { text: '', with: [] })).toContain('flattest place')
   expect(anchors[0]?.gaps).toEqual([])
+})
+
+test('the corner with the least room to its rule comes first, whether too near or too far, then each the next of the last', () => {
+  const square: Polygon = [
+    [0, 0],
+    [400, 0],
+    [400, 300],
+    [0, 300],
+  ]
+  const edges = ['a', 'b', 'c', 'd']
+  const rules = Object.fromEntries(edges.map((edge) => [edge, { minMm: 2, maxMm: 6 }]))
+  const at = (corner: number, marginMm: number): EdgeMargin => ({
+    ...({ inward: [0, 1], alongMm: 0, beside: null } as unknown as EdgeMargin),
+    edge: edges[corner] ?? '',
+    at: square[corner] ?? [0, 0],
+    marginMm,
+  })
+  for (const tight of [0, 1, 2, 3])
+    for (const marginMm of [2.2, 5.8]) {
+      const margins = [0, 1, 2, 3].map((corner) => at(corner, corner === tight ? marginMm : 4))
+      const places = cornersOf(square, edges, rules, margins).map((anchor) => anchor.at)
+      expect(places).toEqual([0, 1, 2, 3].map((k) => square[(tight + k) % 4]))
+    }
 })

@@ -250,3 +250,12 @@ describe('a scan becomes a form', () => {
     expect(result.ok ? '' : result.failure.code).toBe('SCAN_TOO_SMALL')
   })
 })
+
+test('a face that names a corner twice, or two corners that lie on each other, is no face', () => {
+  const obj = (faces: string) =>
+    value(readScan('obj', bytes(`v 0 0 0\nv 100 0 0\nv 100 100 0\nv 0 100 0\nv 100 0 0\n${faces}`), 1))
+  const whole = obj('f 1 2 3\nf 1 3 4\n')
+  for (const more of ['f 1 1 3\n', 'f 2 3 3\n', 'f 2 5 3\n', 'f 4 1 4\n'])
+    expect(obj(`f 1 2 3\n${more}f 1 3 4\n`).triangle.length).toBe(whole.triangle.length)
+  expect(whole.triangle.length).toBe(6)
+})

@@ -118,3 +118,15 @@ describe('the figures of a film', () => {
     expect(problemOf({ takeWarm: 0.001 })).toContain('at least as much')
   })
 })
+
+describe('a film’s figure out of its range is told as it is asked for', () => {
+  test.each([
+    ['coldStretch', 0.4, '40 % is outside 0.2 to 30.'],
+    ['stiffnessNPerMm', 90, '90 N/mm is outside 0.5 to 80.'],
+    ['recovery', 1.2, '1.2 share is outside 0 to 1.'],
+    ['tackNPerCm', 0, '0 N/cm is outside 0.1 to 20.'],
+  ] as const)('%s', (key, value, says) => {
+    const problem = filmProblem({ ...usualHandling, [key]: value })
+    expect(problem === null ? '' : english(problem)).toContain(says)
+  })
+})

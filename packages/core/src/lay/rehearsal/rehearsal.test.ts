@@ -14,7 +14,7 @@ import {
   searchOrder,
   workedLay,
 } from '../index.ts'
-import { bulgedPart, flatPart, hollowPart, rolledPart, softFilm, stageOf } from '../testParts.ts'
+import { bulgedPart, flatPart, hollowPart, rolledPart, softFilm, squarePart, stageOf } from '../testParts.ts'
 
 const bulge = stageOf(bulgedPart)
 const hollow = stageOf(hollowPart)
@@ -247,4 +247,34 @@ test('a found order tells the strokes that were really made, and comes to the sa
   const again = rehearse(bulge, once.order)
   expect(again.order.strokeMm).toBeCloseTo(once.order.strokeMm, 9)
   expect(again.flat).toEqual(once.flat)
+})
+
+describe('film left over along the front', () => {
+  const saddlePart = squarePart([
+    { name: 'across', from: [-150, 0], to: [150, 0], sagittaMm: 12 },
+    { name: 'up', from: [0, -150], to: [0, 150], sagittaMm: -12 },
+    { name: 'slanting', from: [-150, -150], to: [150, 150], sagittaMm: 0 },
+  ])
+  const excess = (form: typeof flatPart) => {
+    const stage = stageOf(form, softFilm, 800)
+    const order = { ...orderBySchool('centre out', form, stage.surface), strokeMm: 40 }
+    return rehearse(stage, order, { unpulled: true }).steps.map((step) => step.frontExcessMmPer100)
+  }
+  test('none where a part is flat or rolled, and none once all of it lies', () => {
+    for (const form of [flatPart, rolledPart]) for (const mm of excess(form)) expect(Math.abs(mm)).toBeLessThan(0.002)
+    expect(excess(bulgedPart).at(-1)).toBe(0)
+  })
+  test('on a ball its middle wants film and its rim has too much; on a saddle it is the other way round', () => {
+    const [ball, saddle] = [excess(bulgedPart), excess(saddlePart)]
+    expect(ball[0]).toBeLessThan(-0.3)
+    expect(ball.at(-2)).toBeGreaterThan(0.15)
+    expect(saddle[0]).toBeGreaterThan(0.12)
+    expect(saddle.at(-2)).toBeLessThan(-0.08)
+  })
+  test('in the middle of a ball as in that of a disc of its size: K a² / 16 without narrowing, within a sixth', () => {
+    const radiusMm = (150 ** 2 + 18 ** 2) / 36
+    const disc2 = 300 ** 2 / Math.PI
+    expect(-(excess(bulgedPart)[0] ?? 0) / (100 * (disc2 / radiusMm ** 2 / 16))).toBeGreaterThan(5 / 6)
+    expect(-(excess(bulgedPart)[0] ?? 0) / (100 * (disc2 / radiusMm ** 2 / 16))).toBeLessThan(7 / 6)
+  })
 })

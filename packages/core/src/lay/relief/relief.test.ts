@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { checkSheet, surfaceArea, type Vec2 } from '../../geometry/index.ts'
+import { checkSheet, distance, surfaceArea, type Vec2 } from '../../geometry/index.ts'
 import { cornerNotches, cutMesh, naturalLay, reliefCuts, splitPart, workedLay } from '../index.ts'
 import { cap, plate } from '../testForms.ts'
 import { bulgedPart, flatPart, softFilm, squarePart, stageOf } from '../testParts.ts'
@@ -60,6 +60,22 @@ describe('relief cuts', () => {
     }
     const needs = advice.candidates.map((c) => c.neededStretch)
     expect(needs).toEqual([...needs].sort((a, b) => a - b))
+  })
+})
+
+test('cuts are tried from the rim inward, well apart from each other', () => {
+  const stage = stageOf(bulgedPart, softFilm, 250)
+  const { candidates } = reliefCuts(stage, 0.3 * reliefCuts(stage, 0.5).neededStretch)
+  const mouths = candidates.map((cut) => cut.along[0] as Vec2)
+  expect(mouths.length).toBeGreaterThan(4)
+  for (const [x, y] of mouths) expect(Math.max(Math.abs(x), Math.abs(y))).toBeCloseTo(150, 6)
+  for (const { along } of candidates) {
+    const [x, y] = along.at(-1) as Vec2
+    expect(Math.max(Math.abs(x), Math.abs(y))).toBeLessThan(130)
+  }
+  const different = mouths.filter((at, i) => mouths.slice(0, i).every((other) => distance(at, other) > 1e-6))
+  different.forEach((a, i) => {
+    for (const b of different.slice(i + 1)) expect(distance(a, b)).toBeGreaterThan(300 / 7 - 1e-9)
   })
 })
 
