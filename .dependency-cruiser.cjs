@@ -15,7 +15,7 @@ const layers = {
   mix: ['numerics', 'units', 'result', 'say'],
   light: ['numerics', 'units', 'result', 'say'],
   wait: ['practice', 'numerics', 'units', 'result', 'say'],
-  heat: ['form', 'practice', 'numerics', 'units', 'result', 'say'],
+  heat: ['kernel', 'form', 'practice', 'numerics', 'units', 'result', 'say'],
   edges: ['lay', 'form', 'align', 'practice', 'geometry', 'numerics', 'units', 'result', 'say'],
   stock: ['align', 'lay', 'form', 'practice', 'geometry', 'numerics', 'units', 'result', 'say'],
   pieces: ['form', 'numerics', 'units', 'result', 'say', 'stock'],

@@ -21,7 +21,7 @@ import {
 } from '@truelay/core/align'
 import { buildSurface } from '@truelay/core/form'
 import { centroid, type TriangleMesh, triangleArea } from '@truelay/core/geometry'
-import { gunOnPart, heatStep, layersOf, type Swept, usualGun } from '@truelay/core/heat'
+import { gunOnPart, heatStep, jetOf, layersOf, PatchMarch, type Swept, usualGun } from '@truelay/core/heat'
 import {
   layFigures,
   naturalLay,
@@ -265,6 +265,24 @@ for (const material of ['painted steel', 'painted aluminium', 'painted plastic',
           heatStep(on, { ...limits, leastC: middle - practice.heatSpread, mostC: middle + practice.heatSpread }, swept)
     })
   say(`| ${material} | ${ms(planned(['lane']))} | ${ms(planned(['lane', 'band']))} |`)
+}
+say('')
+say('One frame of a gun that is led over 600 by 300 mm in cells of 3 mm, all of it warm, ms:')
+say('')
+say('| over | frame |')
+say('|---|--:|')
+for (const material of ['painted steel', 'painted aluminium', 'painted plastic', 'glass'] as const) {
+  const layers = layersOf({ type: 'paint film', thicknessUm: 180 }, material)
+  const march = new PatchMarch({ layers, widthMm: 600, heightMm: 300, cellMm: 3, ambientC: 20 })
+  const jet = jetOf({ outletC: 400, distanceMm: 90, spotMm: 60 }, 20)
+  let at = 100
+  const led = () => {
+    const from = at
+    at = at > 500 ? 100 : at + 6
+    march.step(1 / 30, { jet, from: [from, 150], to: [at, 150] })
+  }
+  for (let i = 0; i < 60; i++) led()
+  say(`| ${material} | ${ms(bestOf(60, led))} |`)
 }
 const wait = bestOf(5, () => {
   for (let i = 0; i < 1000; i++)

@@ -14,3 +14,4 @@ export {
 } from './film'
 export { dot, remember, takeAway } from './mixing'
 export { facing, firstFlat, opposites } from './sheet'
+export { stepStacks } from './stacks'

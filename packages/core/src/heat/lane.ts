@@ -135,4 +135,4 @@ export class LaneMarch {
 }
 
 /** Less than this goes less far sideways in a minute than a strip is wide, W/K: a millimetre of plastic has a fiftieth of it. */
-const worthSidewaysWK = 0.002
+export const worthSidewaysWK = 0.002

@@ -17,12 +17,24 @@ export interface Slab {
   readonly sidewaysWK: Float64Array
 }
 
-const firstSliceMm = 0.025
-const growth = 0.12
-const fewestSlices = 4
+export interface Slices {
+  readonly firstSliceMm: number
+  /** Of a slice, with each millimetre of depth. */
+  readonly growth: number
+  /** Of each layer. */
+  readonly fewestSlices: number
+  /** A layer that conducts better than this is as warm at its top as at its bottom, and one slice, W/(m·K). */
+  readonly wholeFromWmK: number
+}
+const planSlices: Slices = {
+  firstSliceMm: 0.025,
+  growth: 0.12,
+  fewestSlices: 4,
+  wholeFromWmK: Number.POSITIVE_INFINITY,
+}
 
-/** Cuts layers into slices, top layer first. `finer` divides every slice, to see what the slicing costs; below 1 makes fewer. */
-export function slabOf(layers: readonly Layer[], finer = 1): Slab {
+/** Cuts layers into slices, top layer first. `finer` divides every slice, to see what the slicing costs. */
+export function slabOf(layers: readonly Layer[], finer = 1, slices = planSlices): Slab {
   const depthMm = [0]
   const capacity = [0]
   const conductance: number[] = []
@@ -30,7 +42,8 @@ export function slabOf(layers: readonly Layer[], finer = 1): Slab {
   let top = 0
   let underTop = 0
   layers.forEach((layer, number) => {
-    for (const thicknessMm of slicesOf(top, layer.thicknessMm, finer)) {
+    const whole = layer.conductivityWmK > slices.wholeFromWmK
+    for (const thicknessMm of whole ? [layer.thicknessMm] : slicesOf(top, layer.thicknessMm, finer, slices)) {
       const last = capacity.length - 1
       const half = ((thicknessMm / 1000) * layer.densityKgm3 * layer.specificHeatJkgK) / 2
       capacity[last] = (capacity[last] ?? 0) + half
@@ -53,7 +66,12 @@ export function slabOf(layers: readonly Layer[], finer = 1): Slab {
   }
 }
 
-function slicesOf(topMm: number, thicknessMm: number, finer: number): number[] {
+function slicesOf(
+  topMm: number,
+  thicknessMm: number,
+  finer: number,
+  { firstSliceMm, growth, fewestSlices }: Slices,
+): number[] {
   const wished: number[] = []
   let sum = 0
   while (sum < thicknessMm) {
@@ -66,11 +84,16 @@ function slicesOf(topMm: number, thicknessMm: number, finer: number): number[] {
 
 /** TR-BDF2: the second stage ends at the share of the step at which both stages weigh alike. */
 const gamma = 2 - Math.SQRT2
-const trapezoid = gamma / 2
-const ends = Math.SQRT2 / 4
+export const trapezoid = gamma / 2
+/** Share of what flows at the start and in between. */
+export const ends = Math.SQRT2 / 4
+
+/** Shares of the second stage's right-hand side: of the middle, and of the beginning (taken away). */
+export const fromMiddle = 1 / (gamma * (2 - gamma))
+export const fromBefore = fromMiddle - 1
 
 /** Elimination of (C + weight·K) from the back upwards: all of it that does not hang on the air at the surface. */
-interface Elimination {
+export interface Elimination {
   /** What of a node's right-hand side goes to the one above it. */
   readonly up: Float64Array
   /** One over the pivot of each node; of the surface, without what the air takes. */
@@ -179,8 +202,6 @@ export class SlabMarch {
       middle,
     )
     const inBetween = between.hWm2K * (between.gasC - middle[0]!)
-    const fromMiddle = 1 / (gamma * (2 - gamma))
-    const fromBefore = fromMiddle - 1
     sum = 0
     for (let i = last; i > 0; i--) {
       sum = capacity[i]! * (fromMiddle * middle[i]! - fromBefore * before[i]!) + up[i]! * sum
@@ -188,7 +209,7 @@ export class SlabMarch {
     }
     const atSurface = capacity[0]! * (fromMiddle * middle[0]! - fromBefore * before[0]!) + up[0]! * sum
     this.solve(quarter, elimination, atEnd, atSurface, before)
-    this.heatInJm2 += seconds * (ends * (inAtStart + inBetween) + trapezoid * atEnd.hWm2K * (atEnd.gasC - before[0]!))
+    this.heatInJm2 += cameIn(seconds, inAtStart, inBetween, atEnd.hWm2K * (atEnd.gasC - before[0]!))
   }
 
   /** Solves (C + weight·K) x = right + weight·h·gas at the surface, all below it eliminated already. */
@@ -213,6 +234,10 @@ export class SlabMarch {
     return this.temperatureC.reduce((sum, t, i) => sum + this.slab.capacityJm2K[i]! * (t - fromC), 0)
   }
 }
+
+/** What came in through a surface in a step, J/m², from what flowed at its start, in between and at its end. */
+export const cameIn = (seconds: number, atStart: number, between: number, atEnd: number) =>
+  seconds * (ends * (atStart + between) + trapezoid * atEnd)
 
 /** Where the second stage of a step stands, as a share of it. */
 export const secondStage = gamma

@@ -12,3 +12,4 @@ export {
 export { doubles, inKernel, ints } from './instance.ts'
 export { type Mixing, mixing } from './mixing.ts'
 export { facingOf, firstFlatTriangle, sideEnd, type Sides, sidesOf } from './sides.ts'
+export { type AirOverStacks, type StackStep, stepStacks } from './stacks.ts'

@@ -94,6 +94,27 @@ interface Kernel {
   turnLikeSeen(vertices: number, uv: number, position: number, out: number): void
   firstFlat(triangles: number, corner: number, position: number, leastShare: number): number
   takeAway(pairs: number, y: number, share: number, x: number): void
+  stepStacks(
+    rows: number,
+    pairs: number,
+    slices: number,
+    weight: number,
+    shareOfEnds: number,
+    fromMiddle: number,
+    surfacePivot: number,
+    t: number,
+    hWm2K: number,
+    gasC: number,
+    capacity: number,
+    conductance: number,
+    up: number,
+    inverse: number,
+    down: number,
+    middle: number,
+    right: number,
+    flow: number,
+    atStart: number,
+  ): number
 }
 
 /** What this needs of the engine's own interface, which no library of types outside browsers holds. */
