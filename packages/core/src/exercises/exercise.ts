@@ -1,0 +1,56 @@
+import { say, type Sentence } from '../say/index.ts'
+
+/** What can be practised on film that costs nothing. */
+export const exerciseKinds = ['gaps', 'mix', 'gun'] as const
+export type ExerciseKind = (typeof exerciseKinds)[number]
+
+/** From easy to hard. */
+export const exerciseLevels = [1, 2, 3] as const
+export type ExerciseLevel = (typeof exerciseLevels)[number]
+
+/** How an exercise is introduced, what it practises, and what somebody says who has done it for years. */
+export interface ExerciseWords {
+  readonly name: Sentence
+  /** One sentence before it begins. */
+  readonly opens: Sentence
+  readonly skill: Sentence
+  readonly practitioner: Sentence
+  /** Page of the guide. */
+  readonly page: 'fit' | 'mix' | 'lay-sheet'
+}
+
+export const exerciseWords: Readonly<Record<ExerciseKind, ExerciseWords>> = {
+  gaps: {
+    name: say`Gaps`,
+    opens: say`The piece lies off. Read the gaps with the rule, then say by how much it has to move.`,
+    skill: say`reads gaps and moves a piece once`,
+    practitioner: say`Read every gap before anything moves, then move once: each lift lets in air and dust. Gaps of one edge that differ mean a turn; turn first, then move.`,
+    page: 'lay-sheet',
+  },
+  mix: {
+    name: say`Mix`,
+    opens: say`Pour until the bottle holds what it should; what counts is what is really in it.`,
+    skill: say`mixes by measure, and puts a batch right`,
+    practitioner: say`Water first, soap last and under the surface, or it foams. A batch that is too strong wants water, and room in the bottle for it: pour off first.`,
+    page: 'mix',
+  },
+  gun: {
+    name: say`Gun in hand`,
+    opens: say`Lead the gun over the film: bring the marked place to its heat, and nothing anywhere to where film is damaged.`,
+    skill: say`heats a place evenly and burns nothing`,
+    practitioner: say`The gun never stands still. Metal takes heat away to the sides, so a lane there wants more passes, not a slower hand; plastic keeps it, so look at the thermometer after each pass.`,
+    page: 'fit',
+  },
+}
+
+/** What came of an exercise. */
+export interface Verdict {
+  /** 0 = as somebody who knows nothing of it, 1 = as well as it can be done. */
+  readonly share: number
+  /** What decided it, the weightiest first. */
+  readonly says: readonly Sentence[]
+}
+
+/** 1 at `best` and better, 0 at `worst` and worse, in between along a straight line. */
+export const between = (value: number, worst: number, best: number) =>
+  Math.min(1, Math.max(0, (value - worst) / (best - worst)))
