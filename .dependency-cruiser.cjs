@@ -64,7 +64,7 @@ const floors = [
   ['forms', 'walkRound', 'kitCheck', 'corrections'],
   ['stock'],
   ['cuts'],
-  ['bundle', 'blades', 'learned', 'memory', 'calendar', 'bay', 'jobList', 'opening', 'visits'],
+  ['bundle', 'blades', 'exercises', 'learned', 'memory', 'calendar', 'bay', 'jobList', 'opening', 'visits'],
   ['records', 'liquids', 'day', 'filmNeeds'],
   ['handOver', 'labels'],
   ['seed', 'network'],

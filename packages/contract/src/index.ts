@@ -8,6 +8,7 @@ export {
   repairRequest,
   waitRequest,
 } from './cliRequests.ts'
+export { type ExerciseRun, exerciseRun, exerciseRuns } from './exerciseRun.ts'
 export { faultAnswers } from './fit/faultAnswers.ts'
 export { faultEvidence, judgeRequest } from './judgeRequest.ts'
 export { dayChangesOf } from './dayChanges.ts'

@@ -58,6 +58,7 @@ const deeds: Readonly<Record<string, Deed | ((body: Body) => Deed)>> = {
   'PUT /batches/:batch': kept,
   'POST /batches/:batch/changes': kept,
   'POST /blades': kept,
+  'POST /exercises': kept,
   'POST /room': kept,
   'PUT /parts/:part/shift': kept,
   'PUT /supplies': keptByInstallers,

@@ -12,6 +12,7 @@ import type { BackupPlace } from '../backup/keptBackups.ts'
 import { backupRoutes } from '../backup/routes.ts'
 import { bayRoutes } from '../bay/routes.ts'
 import { bladeRoutes } from '../blades/routes.ts'
+import { exerciseRoutes } from '../exercises/routes.ts'
 import { faultForLog } from '../reply/faultForLog.ts'
 import { DayKeeper, type Reckon } from '../day/keepDay.ts'
 import { dayRoutes } from '../day/routes.ts'
@@ -155,6 +156,7 @@ export function createApp({
     deviceRoutes(database, now),
     liquidRoutes(database, now),
     bladeRoutes(database, now),
+    exerciseRoutes(database, now),
     learnedRoutes(database),
     memoryRoutes(database, now),
     visitRoutes(database, now),

@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import {
   batch,
   bladeEntry,
+  exerciseRun,
   filmDoc,
   finding,
   formDoc,
@@ -21,6 +22,7 @@ import { z } from 'zod'
 import { bladeRows } from '../blades/table.ts'
 import type { Database } from '../database/openDatabase.ts'
 import { toStored } from '../database/stored.ts'
+import { exerciseRows } from '../exercises/table.ts'
 import { jobs, parts } from '../jobs/table.ts'
 import { batchRows, supplyRows } from '../liquids/table.ts'
 import { models } from '../models/table.ts'
@@ -40,6 +42,11 @@ const liquidsFile = z.strictObject({
   ),
   segmentsBought: z.number().int(),
 })
+const exercisesFile = z.array(
+  exerciseRun
+    .omit({ id: true, at: true })
+    .extend({ daysAgo: z.number().int().min(0).max(400), hour: z.number().int().min(0).max(23) }),
+)
 const hour = z.number().int().min(0).max(23)
 const day = z.number().int().min(-2000).max(60)
 const jobFile = z.strictObject({
@@ -133,7 +140,22 @@ async function seedWithin(database: Database, folder: string, now: Date): Promis
   await database.write((db) => seedRolls(db, rollsFile.parse(read('rolls.json')), at))
   await saveShop(database, settings)
   await seedLiquids(database, liquidsFile.parse(read('liquids.json')), at)
+  await seedExercises(database, exercisesFile.parse(read('exercises.json')), at)
   return true
+}
+
+async function seedExercises(
+  database: Database,
+  done: z.infer<typeof exercisesFile>,
+  at: (days: number, hour: number) => string,
+): Promise<void> {
+  await database.write(async (db) => {
+    for (const [i, { daysAgo, hour: h, ...run }] of done.entries()) {
+      const id = `00000000-0000-4000-8000-${String(8000 + i).padStart(12, '0')}`
+      const document = exerciseRun.parse({ ...run, id, at: at(-daysAgo, h) })
+      await db.insert(exerciseRows).values({ id, document: toStored('exerciseRun', document) })
+    }
+  })
 }
 
 async function seedLiquids(

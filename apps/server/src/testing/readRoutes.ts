@@ -15,6 +15,7 @@ export async function readRoutes(demo: DemoServer): Promise<string[]> {
       'bay',
       'shelf',
       'blades',
+      'exercises',
       'stock',
       'stock/rolls/r1',
       'liquids',

@@ -26,6 +26,7 @@ const mixed = {
     { what: 'soap', ml: 1 },
   ],
 }
+const exercised = writeRoutes.find((route) => route.path === '/exercises')?.good
 const stroke = { id: id(302), at, personId: 'ines', kind: 'bought', segments: 10 }
 
 const findingRoute = writeRoutes.find((route) => route.path.includes('/findings/'))
@@ -107,6 +108,7 @@ describe('an id of a thing says one thing only', () => {
       [{ ...mixed, partId: '0412-headlamp-left' }],
       'EVENT_ID_TAKEN',
     ],
+    ['an exercise that was another one', 'POST', '/exercises', { ...exercised, share: 0.1 }, 'EXERCISE_ID_TAKEN'],
     ['a stroke that was another one', 'POST', '/blades', { ...stroke, segments: 20 }, 'STROKE_ID_TAKEN'],
   ])('%s is refused aloud, and changes nothing', async (_, method, path, body, code) => {
     const before = await demo.everything()

@@ -127,6 +127,14 @@ export const routes: RouteObject[] = [
         lazy: async () => ({ Component: (await import('../screens/mixing/MixingScreen.tsx')).MixingScreen }),
       },
       {
+        path: 'practice',
+        lazy: async () => ({ Component: (await import('../screens/practice/PracticeScreen.tsx')).PracticeScreen }),
+      },
+      {
+        path: 'practice/:kind',
+        lazy: async () => ({ Component: (await import('../screens/practice/ExerciseScreen.tsx')).ExerciseScreen }),
+      },
+      {
         path: 'shelf/rolls',
         lazy: async () => ({ Component: (await import('../screens/stock/RollsScreen.tsx')).RollsScreen }),
       },

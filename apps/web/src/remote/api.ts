@@ -22,6 +22,7 @@ export const tagTypes = [
   'Stock',
   'Liquids',
   'Blades',
+  'Exercises',
   'Room',
   'Devices',
   'Plotter',

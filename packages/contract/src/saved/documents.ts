@@ -1,5 +1,6 @@
 import { bladeEntry } from '../blades.ts'
 import { dayPlan, dayWishes } from '../dayPlan.ts'
+import { exerciseRun } from '../exerciseRun.ts'
 import { fitEvent } from '../fit/fitEvents.ts'
 import { handedOver, lightAcknowledged } from '../handOver.ts'
 import { keptFit } from '../fit/keptFit.ts'
@@ -65,6 +66,7 @@ export const documents = {
   arrivedPiece: savedDocument(arrivedPiece),
   batch: savedDocument(batch, [batchWithSentences]),
   bladeEntry: savedDocument(bladeEntry),
+  exerciseRun: savedDocument(exerciseRun),
   fitEvent: savedDocument(fitEvent, [fitEventWithSentences, fitEventWithGapEdges, fitEventWithCut]),
   fitProgress: savedDocument(fitProgress),
   fitTaught: savedDocument(fitTaught),

@@ -39,8 +39,18 @@ const readMm = 0.3
 /** What a piece lies off where it is easy, and where it is hard, mm. */
 const offMm = { least: 2, most: 7 } as const
 
+/** What a rule laid at the part's edge shows: film that hangs over, and the widest gap, mm. */
+export const readable = { least: -6, most: 14 } as const
+
 export function makeGaps(seed: number, level: ExerciseLevel): GapsTask {
   const chance = seededRandom(seed)
+  for (;;) {
+    const task = anyGaps(chance, level)
+    if (task.gaps.every(({ gapMm }) => gapMm > readable.least && gapMm < readable.most)) return task
+  }
+}
+
+function anyGaps(chance: () => number, level: ExerciseLevel): GapsTask {
   const from = (least: number, most: number) => least + (most - least) * chance()
   const [wide, high] = [from(400, 1300), from(220, 700)]
   const lean = () => (level === 1 ? 0 : from(-0.06, 0.06))

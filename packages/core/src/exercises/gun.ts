@@ -107,9 +107,9 @@ export function cellsOfPlace({ cellMm, place }: GunTask, across: number, down: n
   return cells
 }
 
-/** What a heat is worth at one spot: none below half of the way, all within the band, less the nearer it comes to damage. */
+/** What a heat is worth at one spot: none below seven tenths of the way, all within the band, less the nearer it comes to damage. */
 function worthOf(hottestC: number, { ambientC, leastC, mostC, damageC }: GunTask): number {
-  if (hottestC < leastC) return between(hottestC, ambientC + 0.5 * (leastC - ambientC), leastC)
+  if (hottestC < leastC) return between(hottestC, ambientC + 0.7 * (leastC - ambientC), leastC)
   if (hottestC > damageC) return 0
   return hottestC <= mostC ? 1 : 1 - 0.5 * between(hottestC, mostC, damageC)
 }

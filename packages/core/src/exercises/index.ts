@@ -3,10 +3,20 @@ export {
   exerciseKinds,
   type ExerciseLevel,
   exerciseLevels,
+  type ExerciseWords,
   exerciseWords,
   type Verdict,
 } from './exercise.ts'
-export { gapsAfter, type GapsTask, type GapToRead, makeGaps, markGaps, moveAsked, type SaidMove } from './gaps.ts'
+export {
+  gapsAfter,
+  type GapsTask,
+  type GapToRead,
+  makeGaps,
+  markGaps,
+  moveAsked,
+  readable,
+  type SaidMove,
+} from './gaps.ts'
 export { cellsOfPlace, gunAt, type GunTask, makeGun, markGun, type Place } from './gun.ts'
 export { bestMix, bottleAfter, type InBottle, makeMix, markMix, type MixAct, type MixTask } from './mixing.ts'
 export { type ExerciseDone, mastered, nextUp, type Standing, standingOf } from './nextUp.ts'

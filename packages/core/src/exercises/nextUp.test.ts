@@ -20,6 +20,15 @@ describe('where somebody stands', () => {
     expect(standingOf('gaps', [gaps(0.9, 0), gaps(0.5, 1), gaps(0.9, 2)]).level).toBe(1)
     expect(standingOf('gaps', [gaps(0.9, 0), gaps(0.9, 1), gaps(0.9, 2, 2), gaps(0.9, 3, 2)]).level).toBe(3)
   })
+  test('the best is that of the level that was reached', () => {
+    const up = [gaps(0.9, 0), gaps(0.95, 1)]
+    expect(standingOf('gaps', up)).toMatchObject({ level: 2, times: 2, best: null })
+    expect(standingOf('gaps', [...up, gaps(0.5, 2, 2), gaps(0.6, 3, 2)])).toMatchObject({
+      level: 2,
+      times: 4,
+      best: 0.6,
+    })
+  })
   test('two poor ones at the level lower it, never below the first', () => {
     const up = [gaps(0.9, 0), gaps(0.9, 1)]
     expect(standingOf('gaps', [...up, gaps(0.2, 2, 2), gaps(0.1, 3, 2)]).level).toBe(1)

@@ -16,7 +16,7 @@ export interface Standing {
   /** At which it goes on. */
   readonly level: ExerciseLevel
   readonly times: number
-  /** The best at the level that was reached; null where it was never done. */
+  /** The best at that level; null where none was done there. */
   readonly best: number | null
   /** When it is best done again, ISO; null = at once, it was never done. */
   readonly dueAt: string | null
@@ -51,12 +51,12 @@ export function standingOf(kind: ExerciseKind, all: readonly ExerciseDone[]): St
     good = 0
     poor = 0
   }
-  const reached = done.filter((one) => one.level === level || (one.level < level && level > 1))
+  const there = done.filter((one) => one.level === level)
   return {
     kind,
     level,
     times: done.length,
-    best: reached.length === 0 ? null : Math.max(...reached.map((one) => one.share)),
+    best: there.length === 0 ? null : Math.max(...there.map((one) => one.share)),
     dueAt: done.length === 0 ? null : card.due.toISOString(),
   }
 }

@@ -1,7 +1,7 @@
 import { type DBSchema, openDB } from 'idb'
 import { z } from 'zod'
 
-const what = ['finding', 'finding taken away', 'photo', 'kit count', 'bottle'] as const
+const what = ['finding', 'finding taken away', 'photo', 'kit count', 'bottle', 'exercise'] as const
 export type WriteKind = (typeof what)[number]
 
 /** Something that was done while the server was away, and is sent once it is back. */

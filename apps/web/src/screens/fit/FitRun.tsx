@@ -12,6 +12,7 @@ import type { Fitting } from './fitting.ts'
 import { grabWords } from './grabWords.ts'
 import { Meanwhile } from './Meanwhile.tsx'
 import { MeanwhileInPlan } from './MeanwhileInPlan.tsx'
+import { PracticeMeanwhile } from './PracticeMeanwhile.tsx'
 import { SetStrip } from './SetStrip.tsx'
 import { stoppingProblems } from './wrong/ComeBacks.tsx'
 import { becomesWords } from './wrong/becomesWords.ts'
@@ -141,6 +142,7 @@ export function FitRun({ bundle, part, state, happened: kept, unsent, away, refu
           ) : (
             <Meanwhile bundle={bundle} set={set} />
           )}
+          <PracticeMeanwhile personId={bundle.job.personId} leftMs={wait.until.getTime() - now.getTime()} />
         </WaitView>
       ) : (
         <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">

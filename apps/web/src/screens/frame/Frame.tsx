@@ -1,5 +1,5 @@
 import { useWords } from '../../ui/words.ts'
-import { ClipboardList, FlaskConical, Layers, Ruler, Settings, Warehouse } from 'lucide-react'
+import { ClipboardList, FlaskConical, GraduationCap, Layers, Ruler, Settings, Warehouse } from 'lucide-react'
 import { type ComponentType, lazy, Suspense, useEffect, useRef } from 'react'
 import { NavLink, Outlet, useLocation } from 'react-router'
 import { useAppSelector } from '../../store/store.ts'
@@ -43,6 +43,7 @@ export function Frame() {
         <Place to="/forms" also="/models" icon={Ruler} text={t`Forms`} />
         <Place to="/shelf" icon={Layers} text={t`Shelf`} />
         <Place to="/mixing" icon={FlaskConical} text={t`Mix`} />
+        <Place to="/practice" icon={GraduationCap} text={t`Practice`} />
         <span className="lg:flex-1" />
         <HelpLink look="in the frame" />
         <KeptHere />

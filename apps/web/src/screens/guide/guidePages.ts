@@ -10,6 +10,7 @@ export const guidePages = [
   'after-the-fit',
   'people-and-tablets',
   'the-day',
+  'practice',
 ] as const
 export type GuidePage = (typeof guidePages)[number]
 
@@ -24,6 +25,7 @@ const ofScreens: readonly (readonly [RegExp, GuidePage])[] = [
   [/^\/forms/, 'measure-a-part'],
   [/^\/shelf/, 'kits-and-films'],
   [/^\/mixing/, 'mix'],
+  [/^\/practice/, 'practice'],
   [/^\/(shop|tablet)/, 'people-and-tablets'],
 ]
 

@@ -11,6 +11,7 @@ const words: Readonly<Record<ShownWrite['what'], Sentence>> = {
   photo: say`A photo`,
   'kit count': say`What of a kit has arrived`,
   bottle: say`A bottle on the mixing bench`,
+  exercise: say`An exercise`,
 }
 
 /** What was found, photographed, counted and mixed here and is not on the server yet. */

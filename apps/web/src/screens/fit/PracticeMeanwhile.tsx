@@ -1,0 +1,28 @@
+import type { PersonId } from '@truelay/contract'
+import { exerciseWords, nextUp } from '@truelay/core/exercises'
+import { Link, useLocation } from 'react-router'
+import { useWho } from '../../bench/useWho.ts'
+import { useExercisesQuery } from '../../remote/exerciseApi.ts'
+import { useWords } from '../../ui/words.ts'
+
+/** A shorter wait is over before an exercise is. */
+const worthMs = 4 * 60_000
+
+/** What these hands would practise next, while film dries and nobody needs them. */
+export function PracticeMeanwhile({ personId, leftMs }: { readonly personId: PersonId; readonly leftMs: number }) {
+  const t = useWords()
+  const who = useWho(personId)
+  const { pathname } = useLocation()
+  const { data: runs } = useExercisesQuery()
+  if (runs === undefined || leftMs < worthMs) return null
+  const next = nextUp(runs.filter((run) => run.personId === who))[0]
+  if (next === undefined) return null
+  return (
+    <Link
+      to={`/practice/${next.kind}?${new URLSearchParams({ who, level: String(next.level), from: pathname })}`}
+      className="flex min-h-14 flex-col justify-center border-l-8 border-hair px-6 py-1.5 text-quiet hover:border-petrol hover:text-petrol"
+    >
+      <span className="text-lead leading-tight">{t`Five minutes? Practise: ${exerciseWords[next.kind].name}`}</span>
+    </Link>
+  )
+}

@@ -1,0 +1,296 @@
+import { cellsOfPlace, type GunTask, makeGun, markGun } from '@truelay/core/exercises'
+import { length, percent, say, type Sentence, temperature } from '@truelay/core/say'
+import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react'
+import { heatColor } from '../../drawings/heatColors.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Quantity } from '../../ui/Quantity.tsx'
+import { useWords } from '../../ui/words.ts'
+import type { ExerciseProps } from './ExerciseScreen.tsx'
+import { usePatch } from './usePatch.ts'
+
+const materialWords: Readonly<Record<GunTask['material'], Sentence>> = {
+  'painted steel': say`film on painted steel`,
+  'painted aluminium': say`film on painted aluminium`,
+  'painted plastic': say`film on painted plastic`,
+  'lens plastic': say`film on a lamp`,
+  'gloss trim': say`film on gloss trim`,
+  glass: say`film on glass`,
+}
+
+const usualDistanceMm = 90
+const wheelMm = 5
+
+/** What is read off while the gun is led. */
+interface Reading {
+  readonly spotC: number | null
+  readonly reached: number
+  readonly hottestC: number
+  readonly leftS: number
+}
+
+/** A gun under the pointer over a patch of film: heat goes where it goes, and the thermometer reads the spot. */
+export function GunExercise({ seed, level, practice, done, onDone }: ExerciseProps) {
+  const t = useWords()
+  const [task] = useState(() => makeGun(seed, level, practice))
+  const canvas = useRef<HTMLCanvasElement>(null)
+  const [distanceMm, setDistance] = useState(usualDistanceMm)
+  const [begun, setBegun] = useState(false)
+  const [reading, setReading] = useState<Reading>({
+    spotC: null,
+    reached: 0,
+    hottestC: task.ambientC,
+    leftS: task.seconds,
+  })
+  const gun = useRef<{ xMm: number; yMm: number } | null>(null)
+  const hottest = useRef<Float32Array | null>(null)
+  const beganAt = useRef<number | null>(null)
+  const told = useRef(0)
+  const ended = useRef(false)
+  const colors = useMemo(() => colorRow(), [])
+
+  const { lead, end } = usePatch(task, {
+    onFrame: (surfaceC, across, down) => {
+      paint(canvas.current, surfaceC, across, down, task, colors)
+      hottest.current ??= new Float32Array(surfaceC.length)
+      for (let i = 0; i < surfaceC.length; i++)
+        if ((surfaceC[i] ?? 0) > (hottest.current[i] ?? 0)) hottest.current[i] = surfaceC[i] ?? 0
+      const now = performance.now()
+      const leftS = beganAt.current === null ? task.seconds : task.seconds - (now - beganAt.current) / 1000
+      if (leftS <= 0) finish()
+      // Figures that change thirty times a second are read by nobody.
+      if (now - told.current < 150) return
+      told.current = now
+      setReading(readingOf(task, surfaceC, hottest.current, across, down, gun.current, Math.max(0, leftS)))
+    },
+    onEnded: (hottestC, across) => onDone(markGun(task, hottestC, across)),
+  })
+  const finish = () => {
+    if (ended.current) return
+    ended.current = true
+    end()
+  }
+
+  const place = ({ clientX, clientY, currentTarget }: PointerEvent<HTMLElement>) => {
+    if (done) return
+    const box = currentTarget.getBoundingClientRect()
+    const at = {
+      xMm: ((clientX - box.left) / box.width) * task.widthMm,
+      yMm: ((clientY - box.top) / box.height) * task.heightMm,
+    }
+    gun.current = at
+    beganAt.current ??= performance.now()
+    if (!begun) setBegun(true)
+    lead({ ...at, distanceMm })
+  }
+  const putDown = () => {
+    gun.current = null
+    lead(null)
+  }
+  const hold = (mm: number) => {
+    const held = Math.min(task.farthestMm, Math.max(task.nearestMm, mm))
+    setDistance(held)
+    if (gun.current !== null) lead({ ...gun.current, distanceMm: held })
+  }
+  useWheel(canvas, (turns) => hold(distanceMm + wheelMm * turns))
+
+  const share = (mm: number, of: number) => `${(100 * mm) / of}%`
+  return (
+    <div className="grid flex-1 content-start gap-x-6 gap-y-4 px-6 py-4 lg:grid-cols-[minmax(0,1fr)_17rem]">
+      <div>
+        <p className="mb-2 text-lead">
+          <strong>{t(task.says)}</strong>{' '}
+          {t`Between ${temperature(task.leastC)} and ${temperature(task.mostC)}; ${materialWords[task.material]}, in a room of ${temperature(task.ambientC)}.`}
+        </p>
+        <div
+          className={`relative aspect-[2/1] w-full touch-none overflow-hidden border-2 border-ink ${done ? '' : 'cursor-crosshair'}`}
+          onPointerMove={place}
+          onPointerDown={place}
+          onPointerLeave={putDown}
+          onPointerUp={({ pointerType }) => {
+            if (pointerType !== 'mouse') putDown()
+          }}
+          data-testid="patch"
+        >
+          <canvas
+            ref={canvas}
+            className="block size-full [image-rendering:auto]"
+            aria-label={t`Film seen by its heat`}
+            role="img"
+          />
+          <div
+            className="pointer-events-none absolute border-3 border-dashed border-ink"
+            style={{
+              left: share(task.place.leftMm, task.widthMm),
+              top: share(task.place.topMm, task.heightMm),
+              width: share(task.place.widthMm, task.widthMm),
+              height: share(task.place.heightMm, task.heightMm),
+            }}
+          />
+          {begun ? null : (
+            <p className="pointer-events-none absolute inset-x-0 top-1/3 text-center text-title font-bold">
+              {t`Take the gun: lead the pointer over the film.`}
+            </p>
+          )}
+        </div>
+        <HeatLegend task={task} />
+      </div>
+      <div className="flex flex-col gap-4">
+        <Figure label={t`Thermometer, at the spot`}>
+          {reading.spotC === null ? '–' : <Quantity of={temperature(reading.spotC)} />}
+        </Figure>
+        <Figure label={t`Hottest anywhere`} alarming={reading.hottestC > task.damageC}>
+          <Quantity of={temperature(reading.hottestC)} />
+        </Figure>
+        <Figure label={t`Of the place warm enough`}>{t`${percent(Math.round(100 * reading.reached))}`}</Figure>
+        <div>
+          <label className="block">
+            <span className="label block text-note text-quiet">{t`Held away (or turn the wheel)`}</span>
+            <span className="flex items-center gap-3">
+              <input
+                type="range"
+                min={task.nearestMm}
+                max={task.farthestMm}
+                step={5}
+                value={distanceMm}
+                disabled={done}
+                onChange={(event) => hold(Number(event.target.value))}
+                className="min-h-11 flex-1 accent-petrol"
+              />
+              <strong className="min-w-20 text-right text-head">
+                <Quantity of={length(distanceMm, 0)} />
+              </strong>
+            </span>
+          </label>
+        </div>
+        <p className="text-lead">{t`${Math.ceil(reading.leftS)} seconds left`}</p>
+        {done ? null : (
+          <Button
+            look="go"
+            className="min-h-14 text-lead"
+            disabled={!begun}
+            onClick={finish}
+          >{t`Gun down: done`}</Button>
+        )}
+      </div>
+    </div>
+  )
+}
+
+function Figure({
+  label,
+  alarming = false,
+  children,
+}: {
+  readonly label: string
+  readonly alarming?: boolean
+  readonly children: React.ReactNode
+}) {
+  return (
+    <div>
+      <span className="label block text-note text-quiet">{label}</span>
+      <strong className={`block text-figure leading-none ${alarming ? 'text-stop' : ''}`}>{children}</strong>
+    </div>
+  )
+}
+
+/** The wheel over an element; a page does not scroll under it. */
+function useWheel(of: React.RefObject<HTMLElement | null>, onTurn: (turns: number) => void) {
+  const heard = useRef(onTurn)
+  heard.current = onTurn
+  useEffect(() => {
+    const element = of.current
+    if (element === null) return
+    const turn = (event: WheelEvent) => {
+      event.preventDefault()
+      heard.current(Math.sign(event.deltaY))
+    }
+    element.addEventListener('wheel', turn, { passive: false })
+    return () => element.removeEventListener('wheel', turn)
+  }, [of])
+}
+
+function readingOf(
+  task: GunTask,
+  surfaceC: Float32Array,
+  hottest: Float32Array,
+  across: number,
+  down: number,
+  gun: { readonly xMm: number; readonly yMm: number } | null,
+  leftS: number,
+): Reading {
+  const cells = cellsOfPlace(task, across, down)
+  const warm = cells.filter((cell) => (hottest[cell] ?? 0) >= task.leastC).length
+  const cell = (mm: number, most: number) => Math.min(most - 1, Math.max(0, Math.floor(mm / task.cellMm)))
+  return {
+    spotC: gun === null ? null : (surfaceC[cell(gun.yMm, down) * across + cell(gun.xMm, across)] ?? null),
+    reached: warm / Math.max(1, cells.length),
+    hottestC: hottest.reduce((most, hot) => Math.max(most, hot), task.ambientC),
+    leftS,
+  }
+}
+
+/** 256 colours from the room to where film is damaged; what is hotter is black. */
+function colorRow(): Uint8ClampedArray {
+  const row = new Uint8ClampedArray(3 * 256)
+  for (let i = 0; i < 256; i++)
+    heatColor(i / 255).forEach((c, k) => {
+      row[3 * i + k] = 255 * c
+    })
+  return row
+}
+
+function paint(
+  canvas: HTMLCanvasElement | null,
+  surfaceC: Float32Array,
+  across: number,
+  down: number,
+  task: GunTask,
+  colors: Uint8ClampedArray,
+): void {
+  const context = canvas?.getContext('2d') ?? null
+  if (canvas === null || context === null) return
+  if (canvas.width !== across) {
+    canvas.width = across
+    canvas.height = down
+  }
+  const image = context.createImageData(across, down)
+  const span = task.damageC - task.ambientC
+  for (let i = 0; i < surfaceC.length; i++) {
+    const share = ((surfaceC[i] ?? 0) - task.ambientC) / span
+    const at = 3 * Math.min(255, Math.max(0, Math.round(255 * share)))
+    const burnt = share > 1
+    for (let k = 0; k < 3; k++) image.data[4 * i + k] = burnt ? 20 : (colors[at + k] ?? 0)
+    image.data[4 * i + 3] = 255
+  }
+  context.putImageData(image, 0, 0)
+}
+
+/** What the colours mean, with the band that is wanted and where damage begins. */
+function HeatLegend({ task }: { readonly task: GunTask }) {
+  const t = useWords()
+  const span = task.damageC - task.ambientC
+  const at = (celsius: number) => `${(100 * (celsius - task.ambientC)) / span}%`
+  const stops = Array.from({ length: 11 }, (_, i) => {
+    const [r, g, b] = heatColor(i / 10).map((c) => Math.round(255 * c))
+    return `rgb(${r} ${g} ${b}) ${10 * i}%`
+  })
+  return (
+    <div className="mt-2" aria-hidden>
+      <div className="relative h-4" style={{ background: `linear-gradient(to right, ${stops.join(', ')})` }}>
+        <span
+          className="absolute -top-1 h-6 border-x-3 border-ink"
+          style={{ left: at(task.leastC), width: `${(100 * (task.mostC - task.leastC)) / span}%` }}
+        />
+      </div>
+      <div className="relative h-6 text-body">
+        <span className="absolute left-0">
+          <Quantity of={temperature(task.ambientC)} />
+        </span>
+        <span className="absolute -translate-x-1/2 font-bold" style={{ left: at((task.leastC + task.mostC) / 2) }}>
+          {t`wanted`}
+        </span>
+        <span className="absolute right-0">{t`damage from ${temperature(task.damageC)}`}</span>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,133 @@
+import { exerciseRuns } from '@truelay/contract'
+import { bestMix, makeGaps, makeMix, moveAsked } from '@truelay/core/exercises'
+import { screen, within } from '@testing-library/react'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { type OpenShop, openShop } from '../../testing/openShop.tsx'
+
+let shop: OpenShop
+beforeAll(async () => {
+  shop = await openShop()
+})
+afterAll(() => shop.close())
+
+const runsOf = async (personId: string) =>
+  exerciseRuns.parse((await shop.server.get('/api/exercises')).body).filter((run) => run.personId === personId)
+
+describe('what is best practised now', () => {
+  test('stands first; each person has their own, and the lead sees all', async () => {
+    const visit = shop.visit('/practice')
+    await visit.sees(/Gaps ?The piece lies off.*level 1 ?never done/)
+    const team = within(screen.getByRole('table'))
+    expect(team.getByRole('row', { name: /^Tarek/ }).textContent).toMatch(/level 3, best 78 %/)
+    expect(team.getByRole('row', { name: /^Ines/ }).textContent).toBe('Ines–––')
+    await visit.chooses('who practises', 'Bo')
+    await visit.sees(/Gun in hand.*level 1, best 44 %/)
+    await visit.presses('Begin: Mix')
+    await visit.isAt(/^\/practice\/mix\?who=bo&level=2$/)
+    await visit.sees('Mix, level 2')
+  })
+  test('an exercise that there is not is told', async () => {
+    const visit = shop.visit('/practice/flying')
+    await visit.sees('There is no such exercise.')
+  })
+})
+
+describe('gaps', () => {
+  const asked = moveAsked(makeGaps(12, 2))
+  test('the move that the gaps ask for is worth all; it is kept, and the piece lies right', async () => {
+    const visit = shop.visit('/practice/gaps?seed=12&level=2&who=ines')
+    await visit.sees('Gaps, level 2')
+    expect(screen.getByRole('img', { name: /Gap 3: film hangs over by 4\.\d mm/ })).toBeTruthy()
+    await visit.types('to the right', asked.rightMm.toFixed(1))
+    await visit.types('upward', asked.upMm.toFixed(1))
+    await visit.types('clockwise, at its corners', asked.clockwiseMm.toFixed(1))
+    await visit.presses('Move it')
+    await visit.sees('100 %of as well as it can be done')
+    await visit.sees(/The worst gap was \d.* off its wish, now it is 0/)
+    await visit.sees('Read every gap before anything moves')
+    for (const number of [1, 4, 8])
+      expect(
+        screen.getByRole('img', { name: new RegExp(`Gap ${number}: the rule shows (1\\.[6-9]|2(\\.[0-4])?) mm`) }),
+      ).toBeTruthy()
+    expect(screen.queryByRole('button', { name: 'Move it' })).toBeNull()
+    await expect
+      .poll(async () => (await runsOf('ines')).at(-1))
+      .toMatchObject({
+        kind: 'gaps',
+        level: 2,
+        seed: 12,
+        share: 1,
+      })
+  })
+  test('the wrong way is told so, and the very same can be done once more', async () => {
+    const visit = shop.visit('/practice/gaps?seed=12&level=2&who=ines')
+    await visit.types('to the right', (-asked.rightMm).toFixed(1))
+    await visit.types('upward', (-asked.upMm).toFixed(1))
+    await visit.presses('Move it')
+    await visit.sees('It was moved the wrong way')
+    await visit.sees('The turn was not seen')
+    await visit.presses('The same once more')
+    await visit.seesNo('It was moved the wrong way')
+    await visit.isAt(/seed=12&level=2/)
+    expect(screen.getByLabelText('to the right')).toHaveProperty('value', '0.0')
+    await visit.presses('Move it')
+    await visit.sees('0 %of as well as it can be done')
+    await visit.presses('Another one')
+    await visit.isAt(/seed=(?!12&)\d+&level=\d/)
+  })
+})
+
+describe('mix', () => {
+  const task = makeMix(4, 3)
+  const words = { water: 'water', 'alcohol stock': 'alcohol stock', soap: 'soap' } as Record<string, string>
+  test('a wrong batch put right as the bench says is worth all, whatever else was tried and taken back', async () => {
+    const visit = shop.visit('/practice/mix?seed=4&level=3&who=bo')
+    await visit.sees(/At least 690 mL of 10 % alcohol/)
+    await visit.types('how much', String(task.bottleMl))
+    await visit.presses('Pour it in')
+    await visit.sees(/It runs over: only .* still fit/)
+    await visit.types('how much', '50')
+    await visit.presses('soap')
+    await visit.presses('Pour it in')
+    await visit.presses('Take the last back')
+    await visit.sees('Nothing yet.')
+    for (const act of bestMix(task)) {
+      if (act.ml < 0.1) continue
+      await visit.types('how much', act.ml.toFixed(1))
+      if (act.kind === 'pour') await visit.presses(words[act.what] ?? act.what)
+      await visit.presses(act.kind === 'pour' ? 'Pour it in' : 'Pour it away')
+    }
+    await visit.presses('It is as it should be')
+    await visit.sees('100 %of as well as it can be done')
+    await visit.sees(/It holds .* with 10 % alcohol/)
+    await expect.poll(async () => (await runsOf('bo')).at(-1)).toMatchObject({ kind: 'mix', level: 3, seed: 4 })
+  })
+  test('what was poured wrong is told with what was right', async () => {
+    const visit = shop.visit('/practice/mix?seed=4&level=3&who=bo')
+    await visit.types('how much', '20')
+    await visit.presses('Pour it in')
+    await visit.presses('It is as it should be')
+    await visit.sees(/Right was: .* of alcohol stock/)
+    await visit.presses('All exercises')
+    await visit.isAt(/^\/practice$/)
+  })
+})
+
+test('without the server it is marked all the same', async () => {
+  const visit = shop.visit('/practice/gaps?seed=12&level=1&who=tarek')
+  await visit.sees('Gaps, level 1')
+  shop.away(true)
+  await visit.presses('Move it')
+  await visit.sees('0 %of as well as it can be done')
+  shop.away(false)
+})
+
+test('a fit that waits is gone back to', async () => {
+  const visit = shop.visit('/practice/gaps?seed=12&level=1&from=/jobs/0412/fit/0412-bonnet')
+  await visit.sees('Back to the part')
+  await visit.presses('Back to the part')
+  await visit.isAt('/jobs/0412/fit/0412-bonnet')
+  shop.visit('/practice/gaps?seed=12&level=1&from=https://elsewhere.example/')
+  await visit.sees('Gaps, level 1')
+  await visit.seesNo('Back to the part')
+})

@@ -1,0 +1,52 @@
+import type { Page } from '@playwright/test'
+import { expect, test } from './shop.ts'
+
+/** To and fro over a line of the patch, as shares of it, for so many moves. */
+async function sweep(page: Page, moves: number, [left, right]: readonly [number, number], high: number) {
+  const box = await page.getByTestId('patch').boundingBox()
+  if (box === null) throw new Error('no patch')
+  for (let k = 0; k < moves; k++) {
+    const along = Math.abs(((k / 20) % 2) - 1)
+    await page.mouse.move(box.x + box.width * (left + (right - left) * along), box.y + box.height * high)
+    await page.waitForTimeout(25)
+  }
+}
+const figure = (page: Page, label: string) => page.getByText(label).locator('xpath=following-sibling::strong')
+const celsius = async (page: Page, label: string) => Number.parseFloat((await figure(page, label).textContent()) ?? '')
+
+test('the gun in hand: film warms under the pointer, cools without it, and the end is marked and kept', async ({
+  page,
+  shop,
+}) => {
+  await page.goto(`${shop.url}/practice/gun?seed=3&level=2&who=ines`)
+  await expect(page.getByText('Seal the marked edge')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Gun down: done' })).toBeDisabled()
+  const place = await page.getByTestId('patch').locator('div').boundingBox()
+  const patch = await page.getByTestId('patch').boundingBox()
+  if (place === null || patch === null) throw new Error('no place')
+  const share = (x: number) => (x - patch.x) / patch.width
+  const line = [share(place.x), share(place.x + place.width)] as const
+  await sweep(page, 160, line, 0.97)
+  const warm = await celsius(page, 'Thermometer, at the spot')
+  expect(warm).toBeGreaterThan(25)
+
+  // The wheel brings it nearer: hotter still.
+  await page.mouse.wheel(0, -240)
+  await expect(page.getByRole('slider')).toHaveValue('85')
+  await page.getByRole('slider').fill('60')
+  await sweep(page, 160, line, 0.97)
+  const hot = await celsius(page, 'Hottest anywhere')
+  expect(hot).toBeGreaterThan(warm)
+
+  // Taken away it cools; the thermometer reads nothing where no gun is.
+  await page.mouse.move(10, 10)
+  await expect(figure(page, 'Thermometer, at the spot')).toHaveText('–')
+
+  await page.getByRole('button', { name: 'Gun down: done' }).click()
+  await expect(page.getByTestId('share')).toHaveText(/^\d+ ?%$/)
+  await expect(page.getByText(/of the place came to between 61 °C and 75 °C/)).toBeVisible()
+  await expect(page.getByText('The gun never stands still')).toBeVisible()
+  await expect
+    .poll(async () => (await (await page.request.get(`${shop.url}/api/exercises`)).json()).at(-1))
+    .toMatchObject({ kind: 'gun', level: 2, seed: 3, personId: 'ines' })
+})
