@@ -28,6 +28,7 @@ export const plainScreens = [
   '/practice/gaps?seed=12&level=2',
   '/practice/mix?seed=4&level=3',
   '/practice/gun?seed=3&level=1',
+  '/practice/measure?seed=11&level=1',
   '/forms',
   '/forms/pipit-bonnet',
   '/shop',

@@ -13,7 +13,8 @@ const latest = 2000
 /** What was practised last, in order of time. */
 export async function readExercises(database: Database): Promise<ExerciseRun[]> {
   const rows = await database.read.select().from(exerciseRows).orderBy(desc(exerciseRows.place)).limit(latest)
-  return readEachStored(database, 'exerciseRun', rows).sort((a, b) => a.at.localeCompare(b.at))
+  // Of one moment in the order in which they came.
+  return readEachStored(database, 'exerciseRun', rows.reverse()).sort((a, b) => a.at.localeCompare(b.at))
 }
 
 /** Adds one; sent twice, it stands once. */

@@ -1,7 +1,7 @@
 import { say, type Sentence } from '../say/index.ts'
 
 /** What can be practised on film that costs nothing. */
-export const exerciseKinds = ['gaps', 'mix', 'gun'] as const
+export const exerciseKinds = ['gaps', 'mix', 'gun', 'measure'] as const
 export type ExerciseKind = (typeof exerciseKinds)[number]
 
 /** From easy to hard. */
@@ -16,7 +16,7 @@ export interface ExerciseWords {
   readonly skill: Sentence
   readonly practitioner: Sentence
   /** Page of the guide. */
-  readonly page: 'fit' | 'mix' | 'lay-sheet'
+  readonly page: 'fit' | 'mix' | 'lay-sheet' | 'measure-a-part'
 }
 
 export const exerciseWords: Readonly<Record<ExerciseKind, ExerciseWords>> = {
@@ -40,6 +40,13 @@ export const exerciseWords: Readonly<Record<ExerciseKind, ExerciseWords>> = {
     skill: say`heats a place evenly and burns nothing`,
     practitioner: say`The gun never stands still. Metal takes heat away to the sides, so a lane there wants more passes, not a slower hand; plastic keeps it, so look at the thermometer after each pass.`,
     page: 'fit',
+  },
+  measure: {
+    name: say`Measure`,
+    opens: say`Some readings of this part are known. Choose where the straightedge goes next, until the form is known as well as so many readings can tell it.`,
+    skill: say`measures a part with few readings`,
+    practitioner: say`Once across and once up through the middle, then out towards the ends, where the part turns most. Two readings side by side tell the same thing twice.`,
+    page: 'measure-a-part',
   },
 }
 

@@ -6,6 +6,8 @@ import { seededRandom } from '../numerics/index.ts'
 import { practiceWith } from '../practice/index.ts'
 import {
   bestMix,
+  bestNext,
+  bestPicks,
   bottleAfter,
   cellsOfPlace,
   exerciseLevels,
@@ -14,12 +16,16 @@ import {
   type GunTask,
   makeGaps,
   makeGun,
+  makeMeasure,
   makeMix,
   markGaps,
   markGun,
+  markMeasure,
   markMix,
   type MixAct,
   moveAsked,
+  readLine,
+  unsureAfter,
 } from './index.ts'
 
 const seeds = Array.from({ length: 200 }, (_, i) => 7919 * i + 13)
@@ -193,4 +199,66 @@ describe.each(exerciseLevels)('gun in hand, level %i', (level) => {
     expect(verdict.share).toBeLessThan(0.3)
     expect(verdict.says.map(english).join(' ')).toContain('Film was damaged')
   }, 120_000)
+})
+
+describe.each(exerciseLevels)('measure, level %i', (level) => {
+  const some = seeds.slice(0, 60)
+  test('the same seed makes the same; every reading makes the form surer; the best lines are worth all', () => {
+    for (const seed of some) {
+      const task = makeMeasure(seed, level)
+      expect(makeMeasure(seed, level)).toEqual(task)
+      const best = bestPicks(task)
+      expect(new Set([...task.given, ...best]).size).toBe(task.given.length + task.picks)
+      let before = mean(unsureAfter(task, []))
+      best.forEach((_, i) => {
+        const now = mean(unsureAfter(task, best.slice(0, i + 1)))
+        expect(now).toBeLessThan(before + 1e-9)
+        before = now
+      })
+      expect(markMeasure(task, best).share).toBe(1)
+      expect(markMeasure(task, best).says).toHaveLength(1)
+    }
+  }, 60_000)
+  test('a line that is read is known; lines at random are worth little', () => {
+    const shares = some.map((seed) => {
+      const task = makeMeasure(seed, level)
+      const chance = seededRandom(seed + 1)
+      const left = task.lines.map((_, i) => i).filter((i) => !task.given.includes(i))
+      const picked = Array.from(
+        { length: task.picks },
+        () => left.splice(Math.floor(chance() * left.length), 1)[0] ?? 0,
+      )
+      const unsure = unsureAfter(task, picked)
+      for (const line of picked) expect(unsure[line]).toBeLessThan(0.5)
+      return markMeasure(task, picked).share
+    })
+    expect(mean(shares)).toBeLessThan(0.4)
+  }, 60_000)
+})
+
+test('where the straightedge told little, the better line is named', () => {
+  const task = makeMeasure(11, 2)
+  const worst = task.lines
+    .map((_, i) => i)
+    .filter((i) => !task.given.includes(i))
+    .map((line) => ({ line, unsure: mean(unsureAfter(task, [line])) }))
+    .sort((a, b) => b.unsure - a.unsure)[0]
+  if (worst === undefined) throw new Error('no line')
+  const rest = [bestNext(task, [worst.line])]
+  const says = markMeasure(task, [worst.line, ...rest, bestNext(task, [worst.line, ...rest])])
+    .says.map(english)
+    .join(' ')
+  expect(says).toContain(
+    `Line ${worst.line + 1} told little then; line ${bestNext(task, []) + 1} would have told most.`,
+  )
+})
+
+test('what is read under the straightedge is the rise of the middle over its ends', () => {
+  const flat = { acrossMm: 20, upMm: 0, twistMm: 0, swellMm: 0, swellAt: [0, 0] as const }
+  const task = { ...makeMeasure(2, 1), truth: flat }
+  task.lines.forEach(({ from, to }, i) => {
+    const wide = (task.outline[1]?.[0] ?? 0) - (task.outline[0]?.[0] ?? 0)
+    const across = Math.abs(to[0] - from[0]) / wide
+    expect(readLine(task, i).sagittaMm).toBeCloseTo(20 * across * across, 0)
+  })
 })

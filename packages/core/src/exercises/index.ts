@@ -20,3 +20,13 @@ export {
 export { cellsOfPlace, gunAt, type GunTask, makeGun, markGun, type Place } from './gun.ts'
 export { bestMix, bottleAfter, type InBottle, makeMix, markMix, type MixAct, type MixTask } from './mixing.ts'
 export { type ExerciseDone, mastered, nextUp, type Standing, standingOf } from './nextUp.ts'
+export {
+  bestNext,
+  bestPicks,
+  makeMeasure,
+  markMeasure,
+  type MeasureTask,
+  readLine,
+  type StraightedgeLine,
+  unsureAfter,
+} from './measure.ts'

@@ -41,7 +41,7 @@ export function suggestReading(
 ): SuggestedReading | null {
   const traced = traceOutline(form.name, form.start, form.outline)
   if (!traced.ok) return null
-  const candidates = chordsOf(traced.value.polygon)
+  const candidates = straightedgeLines(traced.value.polygon)
   if (form.bow.length === 0) return candidates[0] === undefined ? null : { ...candidates[0], unsureMm: null }
   const fitted = fitBow(traced.value.polygon, form.bow, featureHeight(form))
   if (!fitted.ok) return null
@@ -59,7 +59,8 @@ export function suggestReading(
   return best
 }
 
-function chordsOf(polygon: Polygon): { name: string; from: Vec2; to: Vec2 }[] {
+/** Where a straightedge can be laid across and up a part, the middle ones first. */
+export function straightedgeLines(polygon: Polygon): { name: string; from: Vec2; to: Vec2 }[] {
   const { min, max } = boundsOf(polygon)
   const chords: { name: string; from: Vec2; to: Vec2 }[] = []
   for (const share of places) {

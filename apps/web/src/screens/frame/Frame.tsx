@@ -139,7 +139,7 @@ function Place({
       to={to}
       end={end}
       className={({ isActive }) =>
-        `label flex min-h-14 min-w-0 flex-1 flex-col lg:flex-none items-center justify-center gap-0.5 text-note lg:min-w-0 ${isActive || isThere ? 'bg-petrol-tint text-petrol' : 'text-quiet hover:text-petrol'}`
+        `label flex min-h-14 min-w-0 flex-auto flex-col lg:flex-none items-center justify-center gap-0.5 text-note lg:min-w-0 ${isActive || isThere ? 'bg-petrol-tint text-petrol' : 'text-quiet hover:text-petrol'}`
       }
     >
       <Icon size={22} />

@@ -12,7 +12,7 @@ export function HelpLink({ look }: { readonly look: 'in the frame' | 'in a line'
   return look === 'in the frame' ? (
     <Link
       to={to}
-      className="label flex min-h-14 min-w-0 flex-1 flex-col items-center justify-center gap-0.5 text-note text-quiet hover:text-petrol lg:flex-none"
+      className="label flex min-h-14 min-w-0 flex-auto flex-col items-center justify-center gap-0.5 text-note text-quiet hover:text-petrol lg:flex-none"
     >
       <CircleHelp size={22} aria-hidden />
       {t`Help`}

@@ -22,6 +22,7 @@ import { useWords } from '../../ui/words.ts'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
 import { GapsExercise } from './GapsExercise.tsx'
 import { GunExercise } from './GunExercise.tsx'
+import { MeasureExercise } from './MeasureExercise.tsx'
 import { MixExercise } from './MixExercise.tsx'
 import { VerdictPanel } from './VerdictPanel.tsx'
 
@@ -134,6 +135,7 @@ const exercises: Readonly<Record<ExerciseKind, (props: ExerciseProps) => React.R
   gaps: GapsExercise,
   mix: MixExercise,
   gun: GunExercise,
+  measure: MeasureExercise,
 }
 
 function Exercise({ kind, ...props }: ExerciseProps & { readonly kind: ExerciseKind }) {

@@ -9,7 +9,7 @@ import {
   standingOf,
 } from '@truelay/core/exercises'
 import { say } from '@truelay/core/say'
-import { Flame, FlaskConical, Ruler } from 'lucide-react'
+import { Flame, FlaskConical, Ruler, Spline } from 'lucide-react'
 import { type ComponentType, useState } from 'react'
 import { Link } from 'react-router'
 import { useBayQuery, useSessionQuery } from '../../remote/api.ts'
@@ -27,6 +27,7 @@ export const exerciseIcons: Readonly<Record<ExerciseKind, ComponentType<{ size: 
   gaps: Ruler,
   mix: FlaskConical,
   gun: Flame,
+  measure: Spline,
 }
 
 /** What can be practised, what of it is due, and how far each person is. */

@@ -1,5 +1,5 @@
 import { exerciseRuns } from '@truelay/contract'
-import { bestMix, makeGaps, makeMix, moveAsked } from '@truelay/core/exercises'
+import { bestMix, bestPicks, makeGaps, makeMeasure, makeMix, moveAsked } from '@truelay/core/exercises'
 import { screen, within } from '@testing-library/react'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { type OpenShop, openShop } from '../../testing/openShop.tsx'
@@ -19,7 +19,7 @@ describe('what is best practised now', () => {
     await visit.sees(/Gaps ?The piece lies off.*level 1 ?never done/)
     const team = within(screen.getByRole('table'))
     expect(team.getByRole('row', { name: /^Tarek/ }).textContent).toMatch(/level 3, best 78 %/)
-    expect(team.getByRole('row', { name: /^Ines/ }).textContent).toBe('Ines–––')
+    expect(team.getByRole('row', { name: /^Ines/ }).textContent).toBe('Ines––––')
     await visit.chooses('who practises', 'Bo')
     await visit.sees(/Gun in hand.*level 1, best 44 %/)
     await visit.presses('Begin: Mix')
@@ -110,6 +110,27 @@ describe('mix', () => {
     await visit.sees(/Right was: .* of alcohol stock/)
     await visit.presses('All exercises')
     await visit.isAt(/^\/practice$/)
+  })
+})
+
+describe('measure', () => {
+  test('the lines that tell most are worth all; a line is read once, and can be taken back', async () => {
+    const best = bestPicks(makeMeasure(11, 2))
+    const visit = shop.visit('/practice/measure?seed=11&level=2&who=ines')
+    await visit.sees('3 more readings')
+    expect(screen.getByRole('button', { name: 'That is the form' })).toHaveProperty('disabled', true)
+    const given = makeMeasure(11, 2).given[0] ?? 0
+    expect(screen.getByRole('button', { name: `Line ${given + 1}` })).toHaveProperty('disabled', true)
+    const other = [0, 1, 2].find((line) => line !== given) ?? 0
+    await visit.presses(`Line ${other + 1}`)
+    await visit.sees('2 more readings')
+    await visit.presses('Take the last back')
+    for (const line of best) await visit.presses(`Line ${line + 1}`)
+    await visit.sees('All readings are done')
+    await visit.presses('That is the form')
+    await visit.sees('100 %of as well as it can be done')
+    await visit.sees(/the surface is known to .*; .* could be reached/)
+    await expect.poll(async () => (await runsOf('ines')).at(-1)).toMatchObject({ kind: 'measure', level: 2, share: 1 })
   })
 })
 

@@ -13,7 +13,7 @@ export function WhoIsHere({ look }: { readonly look: 'in the frame' | 'in a line
   if (person === null) return null
   const shape =
     look === 'in the frame'
-      ? 'min-h-14 min-w-0 flex-1 flex-col gap-0.5 text-note lg:flex-none'
+      ? 'min-h-14 min-w-0 flex-auto flex-col gap-0.5 text-note lg:flex-none'
       : 'min-h-11 gap-2 px-2 text-body'
   return (
     <button
