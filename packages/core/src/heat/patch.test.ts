@@ -1,9 +1,10 @@
 import { describe, expect, test } from 'vitest'
+import { stepStacks } from '../kernel/index.ts'
 import { jetOf } from './jet.ts'
 import { layersOf } from './materials.ts'
 import { unitCourse } from './passes.ts'
 import { type GunOver, PatchMarch } from './patch.ts'
-import { SlabMarch, slabOf } from './slab.ts'
+import { Eliminations, ends, fromMiddle, secondStage, SlabMarch, slabOf, trapezoid } from './slab.ts'
 
 const film = { type: 'paint film', thicknessUm: 180 } as const
 const materials = ['painted steel', 'painted aluminium', 'painted plastic', 'glass'] as const
@@ -80,4 +81,42 @@ test('smaller cells change the middle of a spot by less than 1 %', () => {
     return Math.max(...march.surfaceC) - 20
   }
   expect(Math.abs(rise(3) / rise(1.5) - 1)).toBeLessThan(0.01)
+})
+
+test('stacks side by side, each under air of its own, go exactly as each does by itself', () => {
+  const slab = slabOf(layersOf(film, 'painted plastic'))
+  const [rows, across, seconds] = [3, 4, 0.04]
+  const stacks = rows * across
+  const slices = slab.depthMm.length
+  const alone = Array.from({ length: stacks }, () => new SlabMarch(slab, 20))
+  const t = new Float64Array(stacks * slices).fill(20)
+  const air = (stack: number, when: number) => ({ hWm2K: 10 + 7 * stack + 3 * when, gasC: 20 + 30 * stack - 10 * when })
+  const eliminations = new Eliminations(slab)
+  const step = {
+    ...eliminations.of(trapezoid * seconds),
+    weight: trapezoid * seconds,
+    shareOfEnds: ends * seconds,
+    fromMiddle,
+    capacity: slab.capacityJm2K,
+    conductance: slab.conductanceWm2K,
+  }
+  let came = 0
+  for (let k = 0; k < 25; k++) {
+    const at = [k, k + secondStage, k + 1].map((when) => when / 25)
+    const over = (of: 'hWm2K' | 'gasC') =>
+      Float64Array.from(at.flatMap((when) => Array.from({ length: stacks }, (_, i) => air(i, when)[of])))
+    came += stepStacks(t, rows, across, step, { hWm2K: over('hWm2K'), gasC: over('gasC') })
+    alone.forEach((march, i) => {
+      const [start, half, end] = at.map((when) => air(i, when))
+      if (start !== undefined && half !== undefined && end !== undefined) march.step(seconds, start, half, end)
+    })
+  }
+  alone.forEach((march, i) => {
+    const [row, column] = [Math.floor(i / across), i % across]
+    march.temperatureC.forEach((own, slice) => {
+      expect(t[(row * slices + slice) * across + column]).toBeCloseTo(own, 9)
+    })
+  })
+  expect(came / alone.reduce((sum, march) => sum + march.heatInJm2, 0)).toBeCloseTo(1, 9)
+  expect(() => stepStacks(t, rows, 3, step, { hWm2K: t, gasC: t })).toThrow('two at a time')
 })
