@@ -20,6 +20,7 @@ import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
+import type { ExerciseProps } from './exerciseProps.ts'
 import { GapsExercise } from './GapsExercise.tsx'
 import { GunExercise } from './GunExercise.tsx'
 import { MeasureExercise } from './MeasureExercise.tsx'
@@ -121,15 +122,6 @@ const fitOf = (address: string | null): string | null =>
 
 const seedOf = (text: string | null): number | null =>
   text !== null && /^\d{1,10}$/.test(text) && Number(text) <= 0xffffffff ? Number(text) : null
-
-export interface ExerciseProps {
-  readonly seed: number
-  readonly level: ExerciseLevel
-  readonly practice: ReturnType<typeof practiceWith>
-  /** Its verdict stands there: it can be looked at, and no longer changed. */
-  readonly done: boolean
-  readonly onDone: (verdict: Verdict) => void
-}
 
 const exercises: Readonly<Record<ExerciseKind, (props: ExerciseProps) => React.ReactNode>> = {
   gaps: GapsExercise,

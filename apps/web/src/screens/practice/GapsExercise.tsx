@@ -5,7 +5,7 @@ import { GapsPicture } from '../../drawings/GapsPicture.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { useWords } from '../../ui/words.ts'
-import type { ExerciseProps } from './ExerciseScreen.tsx'
+import type { ExerciseProps } from './exerciseProps.ts'
 
 /** A piece that lies off: its gaps under a rule, and the move that is said of it. */
 export function GapsExercise({ seed, level, done, onDone }: ExerciseProps) {

@@ -5,7 +5,7 @@ import { heatColor } from '../../drawings/heatColors.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { useWords } from '../../ui/words.ts'
-import type { ExerciseProps } from './ExerciseScreen.tsx'
+import type { ExerciseProps } from './exerciseProps.ts'
 import { usePatch } from './usePatch.ts'
 
 const materialWords: Readonly<Record<GunTask['material'], Sentence>> = {

@@ -5,7 +5,7 @@ import { LinesOnPart } from '../../drawings/LinesOnPart.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { useWords } from '../../ui/words.ts'
-import type { ExerciseProps } from './ExerciseScreen.tsx'
+import type { ExerciseProps } from './exerciseProps.ts'
 
 /** A part of which a line or two are read: where the straightedge goes next. */
 export function MeasureExercise({ seed, level, done, onDone }: ExerciseProps) {

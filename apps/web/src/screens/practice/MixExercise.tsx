@@ -9,7 +9,7 @@ import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { useWords } from '../../ui/words.ts'
-import type { ExerciseProps } from './ExerciseScreen.tsx'
+import type { ExerciseProps } from './exerciseProps.ts'
 
 const pourable = ['water', 'alcohol stock', 'soap'] as const
 
