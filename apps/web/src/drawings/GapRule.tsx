@@ -1,5 +1,6 @@
 import { readable } from '@truelay/core/exercises'
 import { length } from '@truelay/core/say'
+import { useUnits } from '../ui/units.ts'
 import { useWords } from '../ui/words.ts'
 
 interface GapRuleProps {
@@ -9,6 +10,18 @@ interface GapRuleProps {
   /** Says the gap: else it has to be read. */
   readonly told: boolean
 }
+
+/** How a rule is marked: a graduation, in mm, which of them are longer, which are numbered, and how. */
+const marked = {
+  mm: { stepMm: 0.5, longer: 2, numbered: 10, says: (n: number) => String(n / 2) },
+  in: {
+    stepMm: 25.4 / 32,
+    longer: 4,
+    numbered: 8,
+    says: (n: number) => (n === 0 ? '0' : n % 32 === 0 ? String(n / 32) : (quarters[(n / 8) % 4] ?? '')),
+  },
+} as const
+const quarters = ['', '¼', '½', '¾']
 
 const mmPx = 14
 const { least, most } = readable
@@ -20,6 +33,8 @@ const rule = { top: 28, bottom: 62 } as const
 /** A steel rule laid at a gap, seen from near: its zero at the part's edge, film from where the gap ends or over the edge. */
 export function GapRule({ number, gapMm, wantedMm, told }: GapRuleProps) {
   const t = useWords()
+  const { stepMm, longer, numbered, says } = marked[useUnits().length]
+  const [first, last] = [Math.ceil(least / stepMm), Math.floor(most / stepMm)]
   const filmAt = zero + mmPx * Math.min(most, Math.max(least, gapMm))
   const high = edge.bottom - edge.top
   return (
@@ -53,23 +68,23 @@ export function GapRule({ number, gapMm, wantedMm, told }: GapRuleProps) {
           stroke="var(--ink)"
           strokeWidth="1"
         />
-        {Array.from({ length: 2 * (most - least) + 1 }, (_, i) => {
-          const half = i + 2 * least
-          const x = zero + (mmPx * half) / 2
-          const tall = half % 10 === 0 ? 16 : half % 2 === 0 ? 12 : 7
+        {Array.from({ length: last - first + 1 }, (_, i) => {
+          const n = first + i
+          const x = zero + mmPx * stepMm * n
+          const tall = n % numbered === 0 ? 16 : n % longer === 0 ? 12 : 7
           return (
-            <g key={half}>
+            <g key={n}>
               <line
                 x1={x}
                 x2={x}
                 y1={rule.top}
                 y2={rule.top + tall}
                 stroke="var(--ink)"
-                strokeWidth={half % 2 === 0 ? 1.4 : 0.8}
+                strokeWidth={n % longer === 0 ? 1.4 : 0.8}
               />
-              {half % 10 === 0 ? (
+              {n % numbered === 0 ? (
                 <text x={x} y={rule.bottom - 4} fontSize="14" textAnchor="middle" fill="var(--ink)">
-                  {Math.abs(half / 2)}
+                  {says(Math.abs(n))}
                 </text>
               ) : null}
             </g>

@@ -59,6 +59,18 @@ describe('gaps', () => {
         share: 1,
       })
   })
+  test('in a shop of inches the rule is one of inches, and so is the move', async () => {
+    await shop.chooseUnits({ length: 'in', temperature: 'F', volume: 'fl oz' })
+    const visit = shop.visit('/practice/gaps?seed=12&level=2&who=ines')
+    await visit.sees('¼')
+    await visit.types('to the right', (asked.rightMm / 25.4).toFixed(2))
+    await visit.types('upward', (asked.upMm / 25.4).toFixed(2))
+    await visit.types('clockwise, at its corners', (asked.clockwiseMm / 25.4).toFixed(2))
+    await visit.presses('Move it')
+    await visit.sees(/(9[5-9]|100) %of as well as it can be done/)
+    await visit.sees(/The worst gap was 0\.\d+ in off its wish/)
+    await shop.chooseUnits({ length: 'mm', temperature: 'C', volume: 'mL' })
+  })
   test('the wrong way is told so, and the very same can be done once more', async () => {
     const visit = shop.visit('/practice/gaps?seed=12&level=2&who=ines')
     await visit.types('to the right', (-asked.rightMm).toFixed(1))
