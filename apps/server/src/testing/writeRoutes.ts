@@ -42,11 +42,6 @@ export const factOfAnother = {
 export const writeRoutes: readonly WriteRoute[] = [
   {
     method: 'POST',
-    path: '/exercises',
-    good: { id: id(9700), at, personId: 'ines', kind: 'gaps', level: 2, seed: 4711, share: 0.85 },
-  },
-  {
-    method: 'POST',
     path: '/jobs',
     good: {
       customer: 'Private owner',
@@ -287,6 +282,11 @@ export const writeRoutes: readonly WriteRoute[] = [
       kind: 'fitStarted',
       plan: smallPlan([smallStep('mix'), smallStep('wash')]),
     },
+  },
+  {
+    method: 'POST',
+    path: '/exercises',
+    good: { id: id(9700), at, personId: 'ines', kind: 'gaps', level: 2, seed: 4711, share: 0.85 },
   },
 ]
 

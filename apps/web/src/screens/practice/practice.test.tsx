@@ -2,6 +2,7 @@ import { exerciseRuns } from '@truelay/contract'
 import { bestMix, bestPicks, makeGaps, makeMeasure, makeMix, moveAsked } from '@truelay/core/exercises'
 import { screen, within } from '@testing-library/react'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { keptWrites } from '../../store/store.ts'
 import { type OpenShop, openShop } from '../../testing/openShop.tsx'
 
 let shop: OpenShop
@@ -146,13 +147,20 @@ describe('measure', () => {
   })
 })
 
-test('without the server it is marked all the same', async () => {
+test('without the server it is marked all the same, and what was done is sent once it is back', async () => {
   const visit = shop.visit('/practice/gaps?seed=12&level=1&who=tarek')
   await visit.sees('Gaps, level 1')
+  const before = (await runsOf('tarek')).length
   shop.away(true)
   await visit.presses('Move it')
   await visit.sees('0 %of as well as it can be done')
+  await expect.poll(() => keptWrites.waits()).toBe(true)
   shop.away(false)
+  keptWrites.sendNow()
+  await expect.poll(() => keptWrites.waits(), { timeout: 15_000 }).toBe(false)
+  const after = await runsOf('tarek')
+  expect(after).toHaveLength(before + 1)
+  expect(after.at(-1)).toMatchObject({ kind: 'gaps', level: 1, seed: 12, share: 0 })
 })
 
 test('a fit that waits is gone back to', async () => {
