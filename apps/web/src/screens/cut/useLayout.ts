@@ -14,7 +14,11 @@ export interface LayoutState {
 const nothing: LayoutState = { searching: false, nested: null, failure: null }
 
 /** A layout for what is asked: the one that was kept for it, else looked for anew with every change of it; null asks for nothing. */
-export function useLayout(request: NestRequest | null, seconds: number) {
+export function useLayout(
+  request: NestRequest | null,
+  seconds: number,
+  open: typeof openNestWorkers = openNestWorkers,
+) {
   const [state, setState] = useState<LayoutState>(nothing)
   const [round, setRound] = useState(0)
   const stop = useRef(() => {})
@@ -33,11 +37,14 @@ export function useLayout(request: NestRequest | null, seconds: number) {
     }
     let current = true
     setState({ searching: true, nested: null, failure: null })
-    const search = openNestWorkers(wanted, patience, (nested) => {
-      if (current) setState({ searching: true, nested, failure: null })
+    // Several look at once: what one of them still tells after the answer was given does not begin it anew.
+    let answered = false
+    const search = open(wanted, patience, (nested) => {
+      if (current && !answered) setState({ searching: true, nested, failure: null })
     })
     stop.current = search.stop
     void search.answer.then((answer) => {
+      answered = true
       if (!current) return
       if (answer.ok) keepLayout(question, answer.value)
       setState(
@@ -50,7 +57,7 @@ export function useLayout(request: NestRequest | null, seconds: number) {
       current = false
       search.stop()
     }
-  }, [asked])
+  }, [asked, open])
   return {
     ...state,
     stop: useCallback(() => stop.current(), []),
