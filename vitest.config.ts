@@ -3,8 +3,6 @@ import { defineConfig } from 'vitest/config'
 
 const common = {
   testTimeout: 180_000,
-  // Files share what they import: half the time. A test leaves nothing behind that another could trip over.
-  isolate: false,
   expect: { poll: { timeout: 15_000 } },
   setupFiles: [fileURLToPath(new URL('tools/testing/toSay.ts', import.meta.url))],
 }
@@ -17,6 +15,8 @@ export default defineConfig({
         test: {
           ...common,
           name: 'computations',
+          // Files share what they import: half the time. A test leaves nothing behind that another could trip over.
+          isolate: false,
           include: ['packages/*/src/**/*.test.ts', 'apps/*/src/**/*.test.ts', 'tools/*.test.ts'],
         },
       },
@@ -24,6 +24,8 @@ export default defineConfig({
         test: {
           ...common,
           name: 'screens',
+          // One app has one store: every file has its own.
+          isolate: true,
           include: ['apps/web/src/**/*.test.tsx'],
           setupFiles: [...common.setupFiles, fileURLToPath(new URL('apps/web/src/testing/setup.tsx', import.meta.url))],
           environment: fileURLToPath(new URL('tools/testing/screens.ts', import.meta.url)),
