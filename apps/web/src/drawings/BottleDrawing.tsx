@@ -1,3 +1,4 @@
+import { BottleOutline } from './BottleOutline.tsx'
 import { useWords } from '../ui/words.ts'
 import { type Ingredient, ingredientWords } from '@truelay/core/mix'
 import { list, say, volume } from '@truelay/core/say'
@@ -26,13 +27,7 @@ export function BottleDrawing({ batches }: { readonly batches: readonly PlannedB
             aria-label={t`${batch.says}: ${list(batch.add.map((a) => say`${volume(a.ml)} of ${ingredientWords[a.what]}`))}`}
           >
             <Layers batch={batch} />
-            <path
-              d="M100 30h50v24c0 10 40 10 40 34v262c0 14-8 22-22 22H82c-14 0-22-8-22-22V88c0-24 40-24 40-34z"
-              fill="none"
-              stroke="var(--ink)"
-              strokeWidth="4"
-            />
-            <rect x="96" y="12" width="58" height="20" fill="var(--ink)" />
+            <BottleOutline />
           </svg>
           <figcaption className="text-head font-bold leading-tight">
             {t(batch.says)}

@@ -1,7 +1,9 @@
 import { volume } from '@truelay/core/say'
+import { BottleOutline } from './BottleOutline.tsx'
 import { useWords } from '../ui/words.ts'
 
-const [top, bottom] = [70, 372]
+/** Where it is full, and where it is empty. */
+const [top, bottom] = [92, 370]
 
 /** A bottle with its marks, filled so far. */
 export function PouredBottle({ volumeMl, bottleMl }: { readonly volumeMl: number; readonly bottleMl: number }) {
@@ -17,13 +19,7 @@ export function PouredBottle({ volumeMl, bottleMl }: { readonly volumeMl: number
     >
       <rect x="63" y={at(volumeMl)} width="124" height={bottom - at(volumeMl)} fill="var(--film)" />
       <line x1="63" x2="187" y1={at(volumeMl)} y2={at(volumeMl)} stroke="var(--petrol)" strokeWidth="3" />
-      <path
-        d="M100 30h50v14c0 10 40 10 40 30v278c0 14-8 22-22 22H82c-14 0-22-8-22-22V74c0-20 40-20 40-30z"
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth="4"
-      />
-      <rect x="96" y="12" width="58" height="20" fill="var(--ink)" />
+      <BottleOutline />
       {marks.map((ml) => (
         <g key={ml}>
           <line x1="62" x2={ml % 500 === 0 ? 96 : 82} y1={at(ml)} y2={at(ml)} stroke="var(--ink)" strokeWidth="2" />

@@ -7,6 +7,19 @@ export interface GunPlace {
   readonly distanceMm: number
 }
 
+/** A patch as it is now. */
+export interface PatchFrame {
+  readonly surfaceC: Float32Array<ArrayBuffer>
+  readonly across: number
+  readonly down: number
+  /** Where the gun points; null while it is put down. */
+  readonly spotC: number | null
+  /** The hottest that any spot has been. */
+  readonly hottestC: number
+  /** Of the place that is to be heated, the share that has been warm enough. */
+  readonly reached: number
+}
+
 export type ToPatch =
   | { readonly kind: 'open'; readonly task: GunTask }
   /** Null = put down. */
@@ -14,6 +27,5 @@ export type ToPatch =
   | { readonly kind: 'end' }
 
 export type FromPatch =
-  | { readonly kind: 'opened'; readonly across: number; readonly down: number }
-  | { readonly kind: 'frame'; readonly surfaceC: Float32Array<ArrayBuffer>; readonly ms: number }
+  | { readonly kind: 'frame'; readonly frame: PatchFrame }
   | { readonly kind: 'ended'; readonly hottestC: Float64Array; readonly across: number }

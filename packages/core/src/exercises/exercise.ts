@@ -8,12 +8,11 @@ export type ExerciseKind = (typeof exerciseKinds)[number]
 export const exerciseLevels = [1, 2, 3] as const
 export type ExerciseLevel = (typeof exerciseLevels)[number]
 
-/** How an exercise is introduced, what it practises, and what somebody says who has done it for years. */
+/** How an exercise is introduced, and what somebody says who has done it for years. */
 export interface ExerciseWords {
   readonly name: Sentence
   /** One sentence before it begins. */
   readonly opens: Sentence
-  readonly skill: Sentence
   readonly practitioner: Sentence
   /** Page of the guide. */
   readonly page: 'fit' | 'mix' | 'lay-sheet' | 'measure-a-part'
@@ -23,28 +22,24 @@ export const exerciseWords: Readonly<Record<ExerciseKind, ExerciseWords>> = {
   gaps: {
     name: say`Gaps`,
     opens: say`The piece lies off. Read the gaps with the rule, then say by how much it has to move.`,
-    skill: say`reads gaps and moves a piece once`,
     practitioner: say`Read every gap before anything moves, then move once: each lift lets in air and dust. Gaps of one edge that differ mean a turn; turn first, then move.`,
     page: 'lay-sheet',
   },
   mix: {
     name: say`Mix`,
     opens: say`Pour until the bottle holds what it should; what counts is what is really in it.`,
-    skill: say`mixes by measure, and puts a batch right`,
     practitioner: say`Water first, soap last and under the surface, or it foams. A batch that is too strong wants water, and room in the bottle for it: pour off first.`,
     page: 'mix',
   },
   gun: {
     name: say`Gun in hand`,
     opens: say`Lead the gun over the film: bring the marked place to its heat, and nothing anywhere to where film is damaged.`,
-    skill: say`heats a place evenly and burns nothing`,
     practitioner: say`The gun never stands still. Metal takes heat away to the sides, so a lane there wants more passes, not a slower hand; plastic keeps it, so look at the thermometer after each pass.`,
     page: 'fit',
   },
   measure: {
     name: say`Measure`,
     opens: say`Some readings of this part are known. Choose where the straightedge goes next, until the form is known as well as so many readings can tell it.`,
-    skill: say`measures a part with few readings`,
     practitioner: say`Once across and once up through the middle, then out towards the ends, where the part turns most. Two readings side by side tell the same thing twice.`,
     page: 'measure-a-part',
   },

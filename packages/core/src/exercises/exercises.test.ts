@@ -28,6 +28,7 @@ import {
   unsureAfter,
 } from './index.ts'
 
+const practice = practiceWith()
 const seeds = Array.from({ length: 200 }, (_, i) => 7919 * i + 13)
 const mean = (shares: readonly number[]) => shares.reduce((sum, share) => sum + share, 0) / shares.length
 
@@ -36,7 +37,7 @@ describe.each(exerciseLevels)('gaps, level %i', (level) => {
     for (const seed of seeds) {
       const task = makeGaps(seed, level)
       expect(makeGaps(seed, level)).toEqual(task)
-      const verdict = markGaps(task, moveAsked(task))
+      const verdict = markGaps(task, moveAsked(task), practice)
       expect(verdict.share).toBe(1)
       expect(verdict.says).toHaveLength(1)
       for (const { gapMm, wantedMm } of gapsAfter(task, moveAsked(task)))
@@ -48,25 +49,25 @@ describe.each(exerciseLevels)('gaps, level %i', (level) => {
     const shares = seeds.map((seed) => {
       const task = makeGaps(seed, level)
       const read = task.gaps.map((gap) => ({ ...gap, gapMm: Math.round(2 * gap.gapMm) / 2 }))
-      return markGaps(task, moveAsked({ ...task, gaps: read })).share
+      return markGaps(task, moveAsked({ ...task, gaps: read }), practice).share
     })
     expect(mean(shares)).toBeGreaterThan(0.95)
     expect(Math.min(...shares)).toBeGreaterThan(0.75)
     const random = seeds.map((seed) => {
       const chance = seededRandom(seed + 1)
       const any = () => 12 * (chance() - 0.5)
-      return markGaps(makeGaps(seed, level), { rightMm: any(), upMm: any(), clockwiseMm: any() }).share
+      return markGaps(makeGaps(seed, level), { rightMm: any(), upMm: any(), clockwiseMm: any() }, practice).share
     })
     expect(mean(random)).toBeLessThan(0.2)
     for (const seed of seeds)
-      expect(markGaps(makeGaps(seed, level), { rightMm: 0, upMm: 0, clockwiseMm: 0 }).share).toBe(0)
+      expect(markGaps(makeGaps(seed, level), { rightMm: 0, upMm: 0, clockwiseMm: 0 }, practice).share).toBe(0)
   })
 })
 
 test('a piece that is moved or turned the wrong way is told so, and one whose turn was not seen', () => {
   const task = makeGaps(5, 2)
   const { found: _, ...asked } = moveAsked(task)
-  const told = (said: typeof asked) => markGaps(task, said).says.map(english).join(' ')
+  const told = (said: typeof asked) => markGaps(task, said, practice).says.map(english).join(' ')
   expect(told({ ...asked, rightMm: -asked.rightMm, upMm: -asked.upMm })).toContain('moved the wrong way')
   expect(told({ ...asked, clockwiseMm: -asked.clockwiseMm })).toContain('turned the wrong way')
   expect(told({ ...asked, clockwiseMm: 0 })).toContain('The turn was not seen')
@@ -168,7 +169,7 @@ function byAHandThatKnows(task: GunTask) {
 }
 
 describe.each(exerciseLevels)('gun in hand, level %i', (level) => {
-  const coarse = (seed: number) => ({ ...makeGun(seed, level, practiceWith()), cellMm: 6 })
+  const coarse = (seed: number) => ({ ...makeGun(seed, level, practice), cellMm: 6 })
   test('a hand that knows brings the place to its heat and burns nothing', () => {
     const shares = seeds.slice(0, 8).map((seed) => byAHandThatKnows(coarse(seed)).share)
     expect(Math.min(...shares)).toBeGreaterThan(0.8)

@@ -2,6 +2,7 @@ import { type Correction, correctionFromGaps, correctionWords } from '../align/i
 import { applyRigid, dot2, type RigidMove, subtract, thenRigid, turnAbout, unit, type Vec2 } from '../geometry/index.ts'
 import { seededRandom } from '../numerics/index.ts'
 import { required } from '../result/index.ts'
+import type { Practice } from '../practice/index.ts'
 import { length, say } from '../say/index.ts'
 import { radFromDeg } from '../units/index.ts'
 import { between, type ExerciseLevel, type Verdict } from './exercise.ts'
@@ -34,8 +35,6 @@ export interface SaidMove {
   readonly clockwiseMm: number
 }
 
-/** Nobody reads a steel rule better than this, mm. */
-const readMm = 0.3
 /** What a piece lies off where it is easy, and where it is hard, mm. */
 const offMm = { least: 2, most: 7 } as const
 
@@ -114,11 +113,11 @@ export function moveAsked({
   return { rightMm: x, upMm: y, clockwiseMm: -radFromDeg(turnDeg) * farMm, found }
 }
 
-/** By how much the worst gap came nearer to its wish; nobody is asked for more than a rule can tell. */
-export function markGaps(task: GapsTask, said: SaidMove): Verdict {
+/** By how much the worst gap came nearer to its wish; nobody is asked for more than the shop takes a rule to tell. */
+export function markGaps(task: GapsTask, said: SaidMove, { gapReading }: Pick<Practice, 'gapReading'>): Verdict {
   const before = worstOf(task.gaps)
   const after = worstOf(gapsAfter(task, said))
-  const share = between(after, before, readMm)
+  const share = between(after, before, gapReading)
   const asked = moveAsked(task)
   const turnedWrong = Math.abs(said.clockwiseMm + asked.clockwiseMm) < Math.abs(said.clockwiseMm - asked.clockwiseMm)
   const movedWrong =

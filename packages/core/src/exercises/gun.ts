@@ -107,6 +107,10 @@ export function cellsOfPlace({ cellMm, place }: GunTask, across: number, down: n
   return cells
 }
 
+/** The share of some cells that have been warm enough at their hottest. */
+export const warmEnough = ({ leastC }: GunTask, cells: readonly number[], hottestC: Float64Array): number =>
+  cells.reduce((sum, cell) => sum + ((hottestC[cell] ?? 0) >= leastC ? 1 : 0), 0) / Math.max(1, cells.length)
+
 /** What a heat is worth at one spot: none below seven tenths of the way, all within the band, less the nearer it comes to damage. */
 function worthOf(hottestC: number, { ambientC, leastC, mostC, damageC }: GunTask): number {
   if (hottestC < leastC) return between(hottestC, ambientC + 0.7 * (leastC - ambientC), leastC)

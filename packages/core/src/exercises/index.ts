@@ -17,7 +17,7 @@ export {
   readable,
   type SaidMove,
 } from './gaps.ts'
-export { cellsOfPlace, gunAt, type GunTask, makeGun, markGun, type Place } from './gun.ts'
+export { cellsOfPlace, gunAt, type GunTask, makeGun, markGun, warmEnough } from './gun.ts'
 export { bestMix, bottleAfter, type InBottle, makeMix, markMix, type MixAct, type MixTask } from './mixing.ts'
 export { type ExerciseDone, mastered, nextUp, type Standing, standingOf } from './nextUp.ts'
 export {

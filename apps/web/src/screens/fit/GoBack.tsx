@@ -8,12 +8,12 @@ import { wayToPart } from '../../ui/wayToPart.ts'
 import { useWords } from '../../ui/words.ts'
 
 interface GoBackProps {
-  /** The part that is worked at here: its own clock stands below. */
-  readonly partId: PartId
+  /** The part that is worked at here: its own clock stands below; null where none is. */
+  readonly partId: PartId | null
   readonly now: Date
 }
 
-/** While one works at a part: another one that cannot wait any longer, with a bell and the way there. */
+/** While one works at a part, or at none: another one that cannot wait any longer, with a bell and the way there. */
 export function GoBack({ partId, now }: GoBackProps) {
   const t = useWords()
   const { data: bay } = useBayQuery(undefined, { pollingInterval: 30_000 })

@@ -1,16 +1,17 @@
 import { Title } from '../../ui/Title.tsx'
 import { say } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
-import { type LiquidBatch, worksHere } from '@truelay/contract'
+import type { LiquidBatch } from '@truelay/contract'
 import { practiceWith } from '@truelay/core/practice'
 import { useState } from 'react'
-import { useBayQuery, useSessionQuery } from '../../remote/api.ts'
+import { usePersonHere } from '../../bench/usePersonHere.ts'
+import { useBayQuery } from '../../remote/api.ts'
 import { useChangeShopMutation } from '../../remote/shopApi.ts'
 import { useLiquidsQuery } from '../../remote/benchApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Choice } from '../../ui/Choice.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
-import { Field, SelectInput } from '../../ui/Field.tsx'
+import { WhoField } from '../frame/WhoField.tsx'
 import { BottleLabel } from './BottleLabel.tsx'
 import { BottlesHere } from './BottlesHere.tsx'
 import { MixFresh } from './MixFresh.tsx'
@@ -25,21 +26,18 @@ type Task = 'mix' | 'what' | 'put right' | 'topped up'
 export function MixingScreen() {
   const t = useWords()
   const { data: bay, error: bayError } = useBayQuery()
-  const { data: session } = useSessionQuery()
   const { data: liquids, error } = useLiquidsQuery()
   const [changeShop] = useChangeShopMutation()
   const [task, setTask] = useState<Task>('mix')
   const [present, setPresent] = useState<Present>(anyBottle)
   const [label, setLabel] = useState<LiquidBatch | null>(null)
-  const [who, setWho] = useState<string | null>(null)
+  const { here, person, choose } = usePersonHere(bay?.people ?? [])
   if (bay === undefined || liquids === undefined) {
     const wrong = error ?? bayError
     return wrong === undefined ? <Busy text={t`Opening the mixing bench`} /> : <Failed {...failureOf(wrong)} />
   }
   const { shop, people } = bay
   const practice = practiceWith(shop.practice)
-  const here = people.filter(worksHere)
-  const person = here.find((p) => p.id === (who ?? session?.person?.id)) ?? here[0]
   if (person === undefined)
     return <Failed sentence={say`Nobody works in this shop yet.`} fix={say`Add a person on the Shop screen first.`} />
   const batches = liquids.batches.filter((b) => b.emptiedAt === null)
@@ -60,17 +58,7 @@ export function MixingScreen() {
               { value: 'topped up', text: t`Top up` },
             ]}
           />
-          <div className="w-36">
-            <Field label={t`who mixes`}>
-              <SelectInput value={person.id} onChange={(event) => setWho(event.target.value)}>
-                {here.map((p) => (
-                  <option key={p.id} value={p.id}>
-                    {p.name}
-                  </option>
-                ))}
-              </SelectInput>
-            </Field>
-          </div>
+          <WhoField label={t`who mixes`} people={here} person={person} onChoose={choose} />
         </div>
       </header>
       {task === 'mix' ? (

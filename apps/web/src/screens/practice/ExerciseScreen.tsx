@@ -1,4 +1,4 @@
-import { personId, worksHere } from '@truelay/contract'
+import { partId as partIdOf } from '@truelay/contract'
 import {
   type ExerciseKind,
   exerciseKinds,
@@ -12,20 +12,25 @@ import { practiceWith } from '@truelay/core/practice'
 import { count, say } from '@truelay/core/say'
 import { ArrowLeft } from 'lucide-react'
 import { useState } from 'react'
-import { Link, useParams, useSearchParams } from 'react-router'
-import { useBayQuery, useSessionQuery } from '../../remote/api.ts'
+import { Link, Navigate, useParams, useSearchParams } from 'react-router'
+import { usePersonHere } from '../../bench/usePersonHere.ts'
+import { useBayQuery } from '../../remote/api.ts'
 import { useAddExerciseMutation, useExercisesQuery } from '../../remote/exerciseApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Title } from '../../ui/Title.tsx'
+import { useNow } from '../../ui/useNow.ts'
 import { useWords } from '../../ui/words.ts'
+import { GoBack } from '../fit/GoBack.tsx'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
+import { forgetExercise } from './exerciseDraft.ts'
 import type { ExerciseProps } from './exerciseProps.ts'
 import { GapsExercise } from './GapsExercise.tsx'
 import { GunExercise } from './GunExercise.tsx'
 import { MeasureExercise } from './MeasureExercise.tsx'
 import { MixExercise } from './MixExercise.tsx'
 import { VerdictPanel } from './VerdictPanel.tsx'
+import { WaitMeanwhile } from './WaitMeanwhile.tsx'
 
 const newSeed = () => crypto.getRandomValues(new Uint32Array(1))[0] ?? 1
 
@@ -35,12 +40,11 @@ export function ExerciseScreen() {
   const { kind: wished } = useParams()
   const [search, setSearch] = useSearchParams()
   const { data: bay, error: bayError } = useBayQuery()
-  const { data: session } = useSessionQuery()
   const { data: runs, error } = useExercisesQuery()
   const [add, { error: notKept }] = useAddExerciseMutation()
-  const [fresh] = useState(newSeed)
   const [again, setAgain] = useState(0)
   const [verdict, setVerdict] = useState<Verdict | null>(null)
+  const { person } = usePersonHere(bay?.people ?? [], search.get('who'))
   const kind = exerciseKinds.find((one) => one === wished)
   if (kind === undefined)
     return <Failed sentence={say`There is no such exercise.`} fix={say`Choose one under Practice.`} />
@@ -48,32 +52,33 @@ export function ExerciseScreen() {
     const wrong = error ?? bayError
     return wrong === undefined ? <Busy text={t`Opening practice`} /> : <Failed {...failureOf(wrong)} />
   }
-  const here = bay.people.filter(worksHere)
-  const person = here.find((p) => p.id === (search.get('who') ?? session?.person?.id)) ?? here[0]
   const reached = standingOf(
     kind,
     runs.filter((run) => run.personId === person?.id),
   ).level
-  const level = exerciseLevels.find((one) => String(one) === search.get('level')) ?? reached
-  const seed = seedOf(search.get('seed')) ?? fresh
+  const seed = seedOf(search.get('seed'))
+  const level = exerciseLevels.find((one) => String(one) === search.get('level'))
+  // Both stand in the address from the beginning: a page that is opened anew goes on with the same one, whatever level comes of it.
+  if (seed === null || level === undefined)
+    return <Navigate replace to={`?${addressOf(search, seed ?? newSeed(), level ?? reached)}`} />
+  const exercise = `${kind} ${level} ${seed}`
   const words = exerciseWords[kind]
-  // A fit that waits meanwhile; nothing outside the app.
+  // Where one came from a fit that waits; nothing outside the app.
   const from = fitOf(search.get('from'))
   const begin = (next: { readonly seed: number; readonly level: ExerciseLevel }) => {
+    forgetExercise()
     setVerdict(null)
     setAgain((n) => n + 1)
-    const address = new URLSearchParams({ seed: String(next.seed), level: String(next.level) })
-    if (person !== undefined) address.set('who', person.id)
-    if (from !== null) address.set('from', from)
-    setSearch(address, { replace: true })
+    setSearch(addressOf(search, next.seed, next.level), { replace: true })
   }
   const finish = (came: Verdict) => {
+    forgetExercise()
     setVerdict(came)
     if (person === undefined) return
     void add({
       id: crypto.randomUUID(),
       at: new Date().toISOString(),
-      personId: personId.parse(person.id),
+      personId: person.id,
       kind,
       level,
       seed,
@@ -95,8 +100,10 @@ export function ExerciseScreen() {
         <p className="min-w-72 flex-1 text-lead leading-snug">{t(words.opens)}</p>
         {person === undefined ? null : <span className="text-body text-quiet">{person.name}</span>}
       </header>
+      <Clocks fit={from} />
       <Exercise
-        key={`${kind} ${seed} ${level} ${again}`}
+        key={`${exercise} ${again}`}
+        id={exercise}
         kind={kind}
         seed={seed}
         level={level}
@@ -120,8 +127,24 @@ export function ExerciseScreen() {
 const fitOf = (address: string | null): string | null =>
   address !== null && /^\/jobs\/[\w-]+\/fit\/[\w-]+$/.test(address) ? address : null
 
+/** What follows the ? of an exercise. */
+const addressOf = (search: URLSearchParams, seed: number, level: ExerciseLevel) =>
+  new URLSearchParams({ ...Object.fromEntries(search), seed: String(seed), level: String(level) })
+
 const seedOf = (text: string | null): number | null =>
   text !== null && /^\d{1,10}$/.test(text) && Number(text) <= 0xffffffff ? Number(text) : null
+
+/** What dries meanwhile: the part from which one came, and any other that cannot wait longer. */
+function Clocks({ fit }: { readonly fit: string | null }) {
+  const now = useNow(1000)
+  const partId = fit === null ? null : partIdOf.parse(fit.slice(fit.lastIndexOf('/') + 1))
+  return (
+    <>
+      {fit === null ? null : <WaitMeanwhile fit={fit} now={now} />}
+      <GoBack partId={partId} now={now} />
+    </>
+  )
+}
 
 const exercises: Readonly<Record<ExerciseKind, (props: ExerciseProps) => React.ReactNode>> = {
   gaps: GapsExercise,

@@ -1,17 +1,21 @@
 import { gapsAfter, makeGaps, markGaps, type SaidMove } from '@truelay/core/exercises'
 import { useState } from 'react'
+import { z } from 'zod'
 import { GapRule } from '../../drawings/GapRule.tsx'
 import { GapsPicture } from '../../drawings/GapsPicture.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { useWords } from '../../ui/words.ts'
+import { useExerciseDraft } from './exerciseDraft.ts'
 import type { ExerciseProps } from './exerciseProps.ts'
 
+const saidMove = z.object({ rightMm: z.number(), upMm: z.number(), clockwiseMm: z.number() })
+
 /** A piece that lies off: its gaps under a rule, and the move that is said of it. */
-export function GapsExercise({ seed, level, done, onDone }: ExerciseProps) {
+export function GapsExercise({ id, seed, level, practice, done, onDone }: ExerciseProps) {
   const t = useWords()
   const [task] = useState(() => makeGaps(seed, level))
-  const [said, setSaid] = useState<SaidMove>({ rightMm: 0, upMm: 0, clockwiseMm: 0 })
+  const [said, setSaid] = useExerciseDraft<SaidMove>(id, saidMove, { rightMm: 0, upMm: 0, clockwiseMm: 0 })
   const gaps = done ? gapsAfter(task, said) : task.gaps
   return (
     <div className="grid flex-1 gap-x-6 gap-y-4 px-6 py-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)]">
@@ -64,7 +68,11 @@ export function GapsExercise({ seed, level, done, onDone }: ExerciseProps) {
           </div>
           <p className="mt-1 text-body text-quiet">{t`To the left, downward and the other way round are written with a minus.`}</p>
           {done ? null : (
-            <Button look="go" className="mt-3 min-h-14 px-8 text-lead" onClick={() => onDone(markGaps(task, said))}>
+            <Button
+              look="go"
+              className="mt-3 min-h-14 px-8 text-lead"
+              onClick={() => onDone(markGaps(task, said, practice))}
+            >
               {t`Move it`}
             </Button>
           )}

@@ -1,9 +1,11 @@
-import { cellsOfPlace, type GunTask, makeGun, markGun } from '@truelay/core/exercises'
+import { type GunTask, makeGun, markGun } from '@truelay/core/exercises'
 import { length, percent, say, type Sentence, temperature } from '@truelay/core/say'
-import { type PointerEvent, useEffect, useMemo, useRef, useState } from 'react'
-import { heatColor } from '../../drawings/heatColors.ts'
+import { type PointerEvent, type ReactNode, useRef, useState } from 'react'
+import { HeatLegend } from '../../drawings/HeatLegend.tsx'
+import { paintHeat } from '../../drawings/paintHeat.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
+import { useWheel } from '../../ui/useWheel.ts'
 import { useWords } from '../../ui/words.ts'
 import type { ExerciseProps } from './exerciseProps.ts'
 import { usePatch } from './usePatch.ts'
@@ -19,6 +21,7 @@ const materialWords: Readonly<Record<GunTask['material'], Sentence>> = {
 
 const usualDistanceMm = 90
 const wheelMm = 5
+const readMs = 150
 
 /** What is read off while the gun is led. */
 interface Reading {
@@ -42,25 +45,20 @@ export function GunExercise({ seed, level, practice, done, onDone }: ExercisePro
     leftS: task.seconds,
   })
   const gun = useRef<{ xMm: number; yMm: number } | null>(null)
-  const hottest = useRef<Float32Array | null>(null)
   const beganAt = useRef<number | null>(null)
   const told = useRef(0)
   const ended = useRef(false)
-  const colors = useMemo(() => colorRow(), [])
 
   const { lead, end } = usePatch(task, {
-    onFrame: (surfaceC, across, down) => {
-      paint(canvas.current, surfaceC, across, down, task, colors)
-      hottest.current ??= new Float32Array(surfaceC.length)
-      for (let i = 0; i < surfaceC.length; i++)
-        if ((surfaceC[i] ?? 0) > (hottest.current[i] ?? 0)) hottest.current[i] = surfaceC[i] ?? 0
+    onFrame: ({ surfaceC, across, down, spotC, reached, hottestC }) => {
+      if (canvas.current !== null) paintHeat(canvas.current, surfaceC, [across, down], task)
       const now = performance.now()
       const leftS = beganAt.current === null ? task.seconds : task.seconds - (now - beganAt.current) / 1000
       if (leftS <= 0) finish()
       // Figures that change thirty times a second are read by nobody.
-      if (now - told.current < 150) return
+      if (now - told.current < readMs) return
       told.current = now
-      setReading(readingOf(task, surfaceC, hottest.current, across, down, gun.current, Math.max(0, leftS)))
+      setReading({ spotC, reached, hottestC, leftS: Math.max(0, leftS) })
     },
     onEnded: (hottestC, across) => onDone(markGun(task, hottestC, across)),
   })
@@ -132,7 +130,7 @@ export function GunExercise({ seed, level, practice, done, onDone }: ExercisePro
             </p>
           )}
         </div>
-        <HeatLegend task={task} />
+        <HeatLegend {...task} />
       </div>
       <div className="flex flex-col gap-4">
         <Figure label={t`Thermometer, at the spot`}>
@@ -183,114 +181,12 @@ function Figure({
 }: {
   readonly label: string
   readonly alarming?: boolean
-  readonly children: React.ReactNode
+  readonly children: ReactNode
 }) {
   return (
     <div>
       <span className="label block text-note text-quiet">{label}</span>
       <strong className={`block text-figure leading-none ${alarming ? 'text-stop' : ''}`}>{children}</strong>
-    </div>
-  )
-}
-
-/** The wheel over an element; a page does not scroll under it. */
-function useWheel(of: React.RefObject<HTMLElement | null>, onTurn: (turns: number) => void) {
-  const heard = useRef(onTurn)
-  heard.current = onTurn
-  useEffect(() => {
-    const element = of.current
-    if (element === null) return
-    const turn = (event: WheelEvent) => {
-      event.preventDefault()
-      heard.current(Math.sign(event.deltaY))
-    }
-    element.addEventListener('wheel', turn, { passive: false })
-    return () => element.removeEventListener('wheel', turn)
-  }, [of])
-}
-
-function readingOf(
-  task: GunTask,
-  surfaceC: Float32Array,
-  hottest: Float32Array,
-  across: number,
-  down: number,
-  gun: { readonly xMm: number; readonly yMm: number } | null,
-  leftS: number,
-): Reading {
-  const cells = cellsOfPlace(task, across, down)
-  const warm = cells.filter((cell) => (hottest[cell] ?? 0) >= task.leastC).length
-  const cell = (mm: number, most: number) => Math.min(most - 1, Math.max(0, Math.floor(mm / task.cellMm)))
-  return {
-    spotC: gun === null ? null : (surfaceC[cell(gun.yMm, down) * across + cell(gun.xMm, across)] ?? null),
-    reached: warm / Math.max(1, cells.length),
-    hottestC: hottest.reduce((most, hot) => Math.max(most, hot), task.ambientC),
-    leftS,
-  }
-}
-
-/** 256 colours from the room to where film is damaged; what is hotter is black. */
-function colorRow(): Uint8ClampedArray {
-  const row = new Uint8ClampedArray(3 * 256)
-  for (let i = 0; i < 256; i++)
-    heatColor(i / 255).forEach((c, k) => {
-      row[3 * i + k] = 255 * c
-    })
-  return row
-}
-
-function paint(
-  canvas: HTMLCanvasElement | null,
-  surfaceC: Float32Array,
-  across: number,
-  down: number,
-  task: GunTask,
-  colors: Uint8ClampedArray,
-): void {
-  const context = canvas?.getContext('2d') ?? null
-  if (canvas === null || context === null) return
-  if (canvas.width !== across) {
-    canvas.width = across
-    canvas.height = down
-  }
-  const image = context.createImageData(across, down)
-  const span = task.damageC - task.ambientC
-  for (let i = 0; i < surfaceC.length; i++) {
-    const share = ((surfaceC[i] ?? 0) - task.ambientC) / span
-    const at = 3 * Math.min(255, Math.max(0, Math.round(255 * share)))
-    const burnt = share > 1
-    for (let k = 0; k < 3; k++) image.data[4 * i + k] = burnt ? 20 : (colors[at + k] ?? 0)
-    image.data[4 * i + 3] = 255
-  }
-  context.putImageData(image, 0, 0)
-}
-
-/** What the colours mean, with the band that is wanted and where damage begins. */
-function HeatLegend({ task }: { readonly task: GunTask }) {
-  const t = useWords()
-  const span = task.damageC - task.ambientC
-  const at = (celsius: number) => `${(100 * (celsius - task.ambientC)) / span}%`
-  const stops = Array.from({ length: 11 }, (_, i) => {
-    const [r, g, b] = heatColor(i / 10).map((c) => Math.round(255 * c))
-    return `rgb(${r} ${g} ${b}) ${10 * i}%`
-  })
-  return (
-    <div className="mt-2" aria-hidden>
-      <div className="relative h-4" style={{ background: `linear-gradient(to right, ${stops.join(', ')})` }}>
-        <span
-          className="absolute -top-1 h-6 border-x-3 border-ink"
-          style={{ left: at(task.leastC), width: `${(100 * (task.mostC - task.leastC)) / span}%` }}
-        />
-      </div>
-      <div className="relative h-6 text-body">
-        <span className="absolute left-0">
-          <Quantity of={temperature(task.ambientC)} />
-        </span>
-        <span className="absolute -translate-x-1/2 font-bold" style={{ left: at((task.leastC + task.mostC) / 2) }}>
-          {t`wanted`}
-        </span>
-        <span className="absolute right-0">{t`damage from ${temperature(task.damageC)}`}</span>
-      </div>
     </div>
   )
 }

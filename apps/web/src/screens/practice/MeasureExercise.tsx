@@ -1,17 +1,24 @@
 import { makeMeasure, markMeasure, readLine, unsureAfter } from '@truelay/core/exercises'
 import { count, length } from '@truelay/core/say'
 import { useState } from 'react'
+import { z } from 'zod'
 import { LinesOnPart } from '../../drawings/LinesOnPart.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { useWords } from '../../ui/words.ts'
+import { useExerciseDraft } from './exerciseDraft.ts'
 import type { ExerciseProps } from './exerciseProps.ts'
 
 /** A part of which a line or two are read: where the straightedge goes next. */
-export function MeasureExercise({ seed, level, done, onDone }: ExerciseProps) {
+export function MeasureExercise({ id, seed, level, done, onDone }: ExerciseProps) {
   const t = useWords()
   const [task] = useState(() => makeMeasure(seed, level))
-  const [picked, setPicked] = useState<readonly number[]>([])
+  const line = z
+    .number()
+    .int()
+    .min(0)
+    .max(task.lines.length - 1)
+  const [picked, setPicked] = useExerciseDraft<readonly number[]>(id, z.array(line).max(task.picks), [])
   const left = task.picks - picked.length
   const read = [...task.given, ...picked]
   const pick = (line: number) => setPicked([...picked, line])

@@ -2,6 +2,7 @@ import { bottleAfter, makeMix, markMix, type MixAct } from '@truelay/core/exerci
 import { type Ingredient, ingredientWords, strengthWords } from '@truelay/core/mix'
 import { percent, volume } from '@truelay/core/say'
 import { useState } from 'react'
+import { z } from 'zod'
 import { PouredBottle } from '../../drawings/PouredBottle.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
@@ -9,15 +10,22 @@ import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { useWords } from '../../ui/words.ts'
+import { useExerciseDraft } from './exerciseDraft.ts'
 import type { ExerciseProps } from './exerciseProps.ts'
 
 const pourable = ['water', 'alcohol stock', 'soap'] as const
 
+const ml = z.number().min(0)
+const mixAct = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('pour'), what: z.enum(pourable), ml }),
+  z.object({ kind: z.literal('pour off'), ml }),
+])
+
 /** A bottle to be mixed or put right by pouring; what is really in it is told at the end. */
-export function MixExercise({ seed, level, done, onDone }: ExerciseProps) {
+export function MixExercise({ id, seed, level, done, onDone }: ExerciseProps) {
   const t = useWords()
   const [task] = useState(() => makeMix(seed, level))
-  const [acts, setActs] = useState<readonly MixAct[]>([])
+  const [acts, setActs] = useExerciseDraft<readonly MixAct[]>(id, z.array(mixAct), [])
   const [what, setWhat] = useState<(typeof pourable)[number]>('water')
   const [ml, setMl] = useState(100)
   const [problem, setProblem] = useState<string | null>(null)

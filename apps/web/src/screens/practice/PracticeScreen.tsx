@@ -1,4 +1,3 @@
-import { worksHere } from '@truelay/contract'
 import {
   type ExerciseKind,
   exerciseKinds,
@@ -10,20 +9,21 @@ import {
 } from '@truelay/core/exercises'
 import { say } from '@truelay/core/say'
 import { Flame, FlaskConical, Ruler, Spline } from 'lucide-react'
-import { type ComponentType, useState } from 'react'
+import type { ComponentType } from 'react'
 import { Link } from 'react-router'
-import { useBayQuery, useSessionQuery } from '../../remote/api.ts'
+import { usePersonHere } from '../../bench/usePersonHere.ts'
+import { useBayQuery } from '../../remote/api.ts'
 import { useExercisesQuery } from '../../remote/exerciseApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { buttonClass } from '../../ui/Button.tsx'
 import { shortDayText } from '../../ui/clockText.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
-import { Field, SelectInput } from '../../ui/Field.tsx'
 import { Heading, Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
+import { WhoField } from '../frame/WhoField.tsx'
 import { LevelMarks } from './LevelMarks.tsx'
 
-export const exerciseIcons: Readonly<Record<ExerciseKind, ComponentType<{ size: number }>>> = {
+const exerciseIcons: Readonly<Record<ExerciseKind, ComponentType<{ size: number }>>> = {
   gaps: Ruler,
   mix: FlaskConical,
   gun: Flame,
@@ -34,15 +34,12 @@ export const exerciseIcons: Readonly<Record<ExerciseKind, ComponentType<{ size: 
 export function PracticeScreen() {
   const t = useWords()
   const { data: bay, error: bayError } = useBayQuery()
-  const { data: session } = useSessionQuery()
   const { data: runs, error } = useExercisesQuery()
-  const [who, setWho] = useState<string | null>(null)
+  const { here, person, choose } = usePersonHere(bay?.people ?? [])
   if (bay === undefined || runs === undefined) {
     const wrong = error ?? bayError
     return wrong === undefined ? <Busy text={t`Opening practice`} /> : <Failed {...failureOf(wrong)} />
   }
-  const here = bay.people.filter(worksHere)
-  const person = here.find((p) => p.id === (who ?? session?.person?.id)) ?? here[0]
   if (person === undefined)
     return <Failed sentence={say`Nobody works in this shop yet.`} fix={say`Add a person on the Shop screen first.`} />
   const standings = nextUp(runs.filter((run) => run.personId === person.id))
@@ -53,17 +50,7 @@ export function PracticeScreen() {
           <Title>{t`Practice`}</Title>
           <p className="text-lead text-quiet">{t`On film that costs nothing. What you do is worked out as it would be on a part.`}</p>
         </div>
-        <div className="w-36">
-          <Field label={t`who practises`}>
-            <SelectInput value={person.id} onChange={(event) => setWho(event.target.value)}>
-              {here.map((p) => (
-                <option key={p.id} value={p.id}>
-                  {p.name}
-                </option>
-              ))}
-            </SelectInput>
-          </Field>
-        </div>
+        <WhoField label={t`who practises`} people={here} person={person} onChoose={choose} />
       </header>
       <ul>
         {standings.map((standing, i) => (

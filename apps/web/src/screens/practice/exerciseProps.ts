@@ -3,6 +3,8 @@ import type { Practice } from '@truelay/core/practice'
 
 /** What every exercise is given, and how it ends. */
 export interface ExerciseProps {
+  /** Names this very exercise. */
+  readonly id: string
   readonly seed: number
   readonly level: ExerciseLevel
   readonly practice: Practice

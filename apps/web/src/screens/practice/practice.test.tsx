@@ -1,7 +1,9 @@
 import { exerciseRuns } from '@truelay/contract'
 import { bestMix, bestPicks, makeGaps, makeMeasure, makeMix, moveAsked } from '@truelay/core/exercises'
+import { smallPlan, smallStep } from '@truelay/contract/testing'
+import { say } from '@truelay/core/say'
 import { screen, within } from '@testing-library/react'
-import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest'
 import { keptWrites } from '../../store/store.ts'
 import { type OpenShop, openShop } from '../../testing/openShop.tsx'
 
@@ -24,8 +26,13 @@ describe('what is best practised now', () => {
     await visit.chooses('who practises', 'Bo')
     await visit.sees(/Gun in hand.*level 1, best 44 %/)
     await visit.presses('Begin: Mix')
-    await visit.isAt(/^\/practice\/mix\?who=bo&level=2$/)
+    await visit.isAt(/^\/practice\/mix\?who=bo&level=2&seed=\d+$/)
     await visit.sees('Mix, level 2')
+  })
+  test('seed and level stand in the address from the beginning; nonsense in it is replaced', async () => {
+    const visit = shop.visit('/practice/gaps?who=tarek&seed=many&level=9')
+    await visit.sees('Gaps, level 3')
+    await visit.isAt(/^\/practice\/gaps\?who=tarek&seed=\d+&level=3$/)
   })
   test('an exercise that there is not is told', async () => {
     const visit = shop.visit('/practice/flying')
@@ -144,6 +151,59 @@ describe('measure', () => {
     await visit.sees('100 %of as well as it can be done')
     await visit.sees(/the surface is known to .*; .* could be reached/)
     await expect.poll(async () => (await runsOf('ines')).at(-1)).toMatchObject({ kind: 'measure', level: 2, share: 1 })
+  })
+})
+
+describe('a page that is opened anew', () => {
+  test('goes on with what was done of the exercise; another one, and the same once more, begin anew', async () => {
+    const first = shop.visit('/practice/mix?seed=4&level=3&who=bo')
+    await first.types('how much', '30')
+    await first.presses('Pour it in')
+    await first.sees(/Poured so far ?water ?30 mL/)
+    const again = shop.visit('/practice/mix?seed=4&level=3&who=bo', 'the same')
+    await again.sees(/Poured so far ?water ?30 mL/)
+    const other = shop.visit('/practice/mix?seed=5&level=3&who=bo', 'the same')
+    await other.sees('Nothing yet.')
+    const back = shop.visit('/practice/mix?seed=4&level=3&who=bo', 'the same')
+    await back.presses('It is as it should be')
+    await back.presses('The same once more')
+    await back.sees('Nothing yet.')
+    const marked = shop.visit('/practice/mix?seed=4&level=3&who=bo', 'the same')
+    await marked.sees('Nothing yet.')
+  })
+  test('what cannot be of this exercise is left alone', async () => {
+    localStorage.setItem('truelay draft exercise', JSON.stringify({ exercise: 'measure 2 11', done: [99] }))
+    const visit = shop.visit('/practice/measure?seed=11&level=2&who=bo', 'the same')
+    await visit.sees('3 more readings')
+  })
+})
+
+describe('while a part dries', () => {
+  test('the exercise shows how long still, and that it is ready then, with the way back', async () => {
+    const { parts } = (await shop.bundle('0415')).bundle
+    const part = parts[0]
+    if (part === undefined) throw new Error('no part')
+    const grab = { label: say`grab`, leastMinutes: 20, kind: 'initialGrab', usualMinutes: 20, factor: 1 }
+    const steps = [smallStep('float', { wait: grab }), smallStep('seal')]
+    const event = (n: number, more: object) => ({
+      id: `00000000-0000-4000-8000-00000000970${n}`,
+      partId: part.id,
+      personId: 'bo',
+      at: new Date().toISOString(),
+      ...more,
+    })
+    const begun = await shop.server.send('POST', `/api/parts/${part.id}/fit`, [
+      event(1, { kind: 'fitStarted', plan: smallPlan(steps, { partId: part.id, partName: part.name }) }),
+      event(2, { kind: 'stepDone', stepId: 'float' }),
+    ])
+    expect(begun.status).toBe(200)
+    const fit = `/jobs/0415/fit/${part.id}`
+    const visit = shop.visit(`/practice/gaps?seed=12&level=1&from=${fit}`)
+    await visit.sees(new RegExp(`${part.name}: (20:00|19:\\d\\d) left`))
+    vi.setSystemTime(Date.now() + 21 * 60_000)
+    await visit.sees(`${part.name} is ready: go back`)
+    await visit.presses(new RegExp(`${part.name} is ready: go back`))
+    await visit.isAt(fit)
   })
 })
 

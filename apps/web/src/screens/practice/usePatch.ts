@@ -1,9 +1,9 @@
 import type { GunTask } from '@truelay/core/exercises'
 import { useEffect, useRef } from 'react'
-import type { FromPatch, GunPlace, ToPatch } from '../../workers/patchWork.ts'
+import type { FromPatch, GunPlace, PatchFrame, ToPatch } from '../../workers/patchWork.ts'
 
 interface PatchListener {
-  readonly onFrame: (surfaceC: Float32Array, across: number, down: number) => void
+  readonly onFrame: (frame: PatchFrame) => void
   readonly onEnded: (hottestC: Float64Array, across: number) => void
 }
 
@@ -15,10 +15,8 @@ export function usePatch(task: GunTask, listener: PatchListener) {
   useEffect(() => {
     const opened = new Worker(new URL('../../workers/patch.worker.ts', import.meta.url), { type: 'module' })
     worker.current = opened
-    let size = { across: 0, down: 0 }
     opened.addEventListener('message', ({ data }: MessageEvent<FromPatch>) => {
-      if (data.kind === 'opened') size = data
-      else if (data.kind === 'frame') heard.current.onFrame(data.surfaceC, size.across, size.down)
+      if (data.kind === 'frame') heard.current.onFrame(data.frame)
       else heard.current.onEnded(data.hottestC, data.across)
     })
     opened.postMessage({ kind: 'open', task } satisfies ToPatch)

@@ -1,17 +1,18 @@
 import { Heading, Title } from '../../ui/Title.tsx'
 import { counted, length, name, say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
-import { type BladeStroke, type PersonId, worksHere } from '@truelay/contract'
+import type { BladeStroke } from '@truelay/contract'
 import { bladeBook, type TestCut } from '@truelay/core/edges'
 import { practiceWith } from '@truelay/core/practice'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { useBayQuery, useSessionQuery } from '../../remote/api.ts'
+import { usePersonHere } from '../../bench/usePersonHere.ts'
+import { useBayQuery } from '../../remote/api.ts'
 import { useAddBladeStrokeMutation, useBladesQuery } from '../../remote/benchApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
-import { Field, SelectInput } from '../../ui/Field.tsx'
+import { WhoField } from '../frame/WhoField.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
@@ -29,10 +30,9 @@ const felts = Object.keys(feltWords) as TestCut[]
 export function BladeBookScreen() {
   const t = useWords()
   const { data: bay, error: bayError } = useBayQuery()
-  const { data: session } = useSessionQuery()
   const { data: log, error } = useBladesQuery()
   const [add] = useAddBladeStrokeMutation()
-  const [who, setWho] = useState<PersonId | null>(null)
+  const { here, person, choose } = usePersonHere(bay?.people ?? [])
   const [pack, setPack] = useState(50)
   const now = useNow(30_000)
   if (bay === undefined || log === undefined) {
@@ -42,10 +42,9 @@ export function BladeBookScreen() {
   const practice = practiceWith(bay.shop.practice)
   const { strokes } = log
   const book = bladeBook(strokes, practice.bladeAlong, log.segmentsBefore)
-  const personId = who ?? session?.person?.id ?? bay.people.find(worksHere)?.id
-  if (personId === undefined)
+  if (person === undefined)
     return <Failed sentence={say`Nobody works in this shop yet.`} fix={say`Add a person on the Shop screen first.`} />
-  const stroke = () => ({ id: crypto.randomUUID(), at: new Date().toISOString(), personId })
+  const stroke = () => ({ id: crypto.randomUUID(), at: new Date().toISOString(), personId: person.id })
   return (
     <div className="mx-auto max-w-[75rem] px-7 py-6">
       <p className="label text-body">
@@ -53,17 +52,7 @@ export function BladeBookScreen() {
       </p>
       <div className="flex flex-wrap items-end justify-between gap-4">
         <Title>{t`Blade book`}</Title>
-        <div className="w-40">
-          <Field label={t`who cuts`}>
-            <SelectInput value={personId} onChange={(e) => setWho(e.target.value as PersonId)}>
-              {bay.people.filter(worksHere).map((p) => (
-                <option key={p.id} value={p.id}>
-                  {p.name}
-                </option>
-              ))}
-            </SelectInput>
-          </Field>
-        </div>
+        <WhoField label={t`who cuts`} people={here} person={person} onChoose={choose} />
       </div>
       <dl className="mt-4 grid gap-x-10 gap-y-4 border-y border-hair py-4 sm:grid-cols-3">
         <Fact label={t`cut with the segment in the knife`} amber={!book.fresh}>
