@@ -150,7 +150,10 @@ test('without the server the fit goes on, and everything arrives once', async ({
     0,
     quiet.length,
     ...quiet.filter(
-      (line) => !/ERR_(INCOMPLETE_CHUNKED_ENCODING|CONNECTION_REFUSED|CONNECTION_RESET|EMPTY_RESPONSE|SOCKET_NOT_CONNECTED)/.test(line),
+      (line) =>
+        !/ERR_(INCOMPLETE_CHUNKED_ENCODING|CONNECTION_REFUSED|CONNECTION_RESET|EMPTY_RESPONSE|SOCKET_NOT_CONNECTED)/.test(
+          line,
+        ),
     ),
   )
 })

@@ -9,8 +9,9 @@ export function GapsPicture({ part, gaps }: { readonly part: readonly Vec2[]; re
   const xs = part.map(([x]) => x)
   const ys = part.map(([, y]) => y)
   const [minX, maxX, minY, maxY] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]
-  const pad = 0.07 * Math.max(maxX - minX, maxY - minY)
-  const unit = (maxX - minX + 2 * pad) / 100
+  // Numbers are as large on a part that stands as on one that lies.
+  const unit = Math.max((maxX - minX) / 100, (maxY - minY) / 70)
+  const pad = 6 * unit
   const path = (points: readonly Vec2[]) => `M${points.map(([x, y]) => `${x} ${-y}`).join('L')}Z`
   return (
     <svg

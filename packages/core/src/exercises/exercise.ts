@@ -39,7 +39,7 @@ export const exerciseWords: Readonly<Record<ExerciseKind, ExerciseWords>> = {
   },
   measure: {
     name: say`Measure`,
-    opens: say`Some readings of this part are known. Choose where the straightedge goes next, until the form is known as well as so many readings can tell it.`,
+    opens: say`Choose where the straightedge goes next, so that few readings tell the form.`,
     practitioner: say`Once across and once up through the middle, then out towards the ends, where the part turns most. Two readings side by side tell the same thing twice.`,
     page: 'measure-a-part',
   },

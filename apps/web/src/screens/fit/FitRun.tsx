@@ -138,11 +138,12 @@ export function FitRun({ bundle, part, state, happened: kept, unsent, away, refu
           onReady={waits.readyEarly}
         >
           {set === null || set.meanwhile === null ? (
-            <MeanwhileInPlan partId={part.id} personId={bundle.job.personId} now={now} until={wait.until} />
+            <MeanwhileInPlan partId={part.id} personId={bundle.job.personId} now={now} until={wait.until}>
+              <PracticeMeanwhile personId={bundle.job.personId} leftMs={wait.until.getTime() - now.getTime()} />
+            </MeanwhileInPlan>
           ) : (
             <Meanwhile bundle={bundle} set={set} />
           )}
-          <PracticeMeanwhile personId={bundle.job.personId} leftMs={wait.until.getTime() - now.getTime()} />
         </WaitView>
       ) : (
         <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
