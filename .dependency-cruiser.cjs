@@ -47,7 +47,23 @@ const layers = {
   order: ['numerics', 'result', 'say'],
   shopDay: ['order', 'plan', 'practice', 'schema', 'result', 'say'],
   handOver: ['plan', 'form', 'wait', 'practice', 'result', 'say'],
-  exercises: ['form', 'align', 'mix', 'heat', 'geometry', 'numerics', 'practice', 'units', 'result', 'say'],
+  exercises: [
+    'judge',
+    'shopDay',
+    'order',
+    'plan',
+    'lay',
+    'form',
+    'align',
+    'mix',
+    'heat',
+    'geometry',
+    'numerics',
+    'practice',
+    'units',
+    'result',
+    'say',
+  ],
 }
 
 /** The server, floor by floor: a folder may import its own and any on a lower floor. */

@@ -50,3 +50,44 @@ test('the gun in hand: film warms under the pointer, cools without it, and the e
     .poll(async () => (await (await page.request.get(`${shop.url}/api/exercises`)).json()).at(-1))
     .toMatchObject({ kind: 'gun', level: 2, seed: 3, personId: 'ines' })
 })
+
+test('lay it: spots are fixed by a tap and from the list, it is laid, tried otherwise, and marked against the best', async ({
+  page,
+  shop,
+}) => {
+  test.setTimeout(240_000)
+  await page.goto(`${shop.url}/practice/lay?seed=5&level=2&who=ines`)
+  const canvas = page.locator('canvas')
+  await expect(canvas).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('button', { name: 'Lay it' })).toBeDisabled()
+
+  // A tap on the part fixes the nearest spot; turning it fixes none.
+  const box = await canvas.boundingBox()
+  if (box === null) throw new Error('no part')
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x + 60, y + 10, { steps: 5 })
+  await page.mouse.up()
+  await expect(page.getByRole('button', { name: /^Do not fix/ })).toHaveCount(0)
+  await page.mouse.click(x, y)
+  await expect(page.getByRole('button', { name: /^Do not fix/ })).toHaveCount(1)
+  await page.getByRole('button', { name: /^Do not fix/ }).click()
+
+  await page.getByLabel('Fix another spot').selectOption({ index: 2 })
+  await page.getByRole('button', { name: 'Lay it' }).click()
+  await expect(page.getByRole('row', { name: /^1 .* mm .* %/ })).toBeVisible({ timeout: 30_000 })
+  await page.getByRole('radio', { name: 'flats first' }).click()
+  await page.getByRole('button', { name: 'Lay it' }).click()
+  await expect(page.getByRole('row', { name: /^2 / })).toBeVisible({ timeout: 30_000 })
+
+  // Back to the first try: what was said then stands there again.
+  await page.getByRole('button', { name: 'Look at try 1' }).click()
+  await expect(page.getByRole('radio', { name: 'straight on' })).toBeChecked()
+  await page.getByRole('button', { name: 'That is how I lay it' }).click()
+  await expect(page.getByTestId('share')).toHaveText(/^\d+ ?%$/, { timeout: 90_000 })
+  await expect(page.getByText('Begin where the form is hardest to please')).toBeVisible()
+  await expect
+    .poll(async () => (await (await page.request.get(`${shop.url}/api/exercises`)).json()).at(-1))
+    .toMatchObject({ kind: 'lay', level: 2, seed: 5, personId: 'ines' })
+})

@@ -32,7 +32,19 @@ interface PartView3DProps {
   readonly heat?: Float64Array | undefined
   /** How far the film lies, while an order is played. */
   readonly progress?: FilmProgress | undefined
+  /** Places that can be chosen, by their letters. */
+  readonly places?: readonly FormPlace[] | undefined
+  /** A spot was tapped; turning the part is no tap. */
+  readonly onPick?: ((place: PlaceOnMesh) => void) | undefined
 }
+
+export interface FormPlace {
+  readonly letter: string
+  readonly onForm: Vec2
+}
+
+/** A finger that moves further than this turns the part, px. */
+const tapPx = 8
 
 /** A colour of the theme, for what the renderer draws. */
 const themeColor = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
@@ -98,7 +110,11 @@ export function PartView3D(props: PartView3DProps) {
       <div ref={overlay} className="pointer-events-none absolute inset-0" aria-hidden="true">
         {labels.map((label) => (
           <span key={label.key} className="label-strong absolute left-0 top-0 will-change-transform">
-            {label.round ? (
+            {label.look === 'place' ? (
+              <span className="block -translate-x-1/2 -translate-y-1/2 rounded-sm bg-paper/80 px-1 text-note text-ink">
+                {label.text}
+              </span>
+            ) : label.look === 'anchor' ? (
               <span className="flex size-7 -translate-x-1/2 -translate-y-1/2 items-center justify-center rounded-full border-2 border-petrol bg-paper text-note text-petrol">
                 {label.text}
               </span>
@@ -117,21 +133,22 @@ export function PartView3D(props: PartView3DProps) {
 interface PartLabel {
   readonly key: string
   readonly text: string
-  readonly round: boolean
+  readonly look: 'anchor' | 'pull' | 'place'
   readonly at: Vector3
 }
 
 type OnSurface = (p: Vec2) => [number, number, number] | null
 
-/** Numbers of the anchors and letters of the pulls, each with its place on the part. */
-function labelsOf({ anchors, pulls }: PartView3DProps, onSurface: OnSurface, radius: number): PartLabel[] {
-  const place = (key: string, text: string, round: boolean, p: Vec2, above: number): PartLabel[] => {
+/** Numbers of the anchors and letters of the pulls and places, each with its place on the part. */
+function labelsOf({ anchors, pulls, places = [] }: PartView3DProps, onSurface: OnSurface, radius: number): PartLabel[] {
+  const place = (key: string, text: string, look: PartLabel['look'], p: Vec2, above: number): PartLabel[] => {
     const at = onSurface(p)
-    return at === null ? [] : [{ key, text, round, at: new Vector3(at[0], at[1], at[2] + above) }]
+    return at === null ? [] : [{ key, text, look, at: new Vector3(at[0], at[1], at[2] + above) }]
   }
   return [
-    ...anchors.flatMap((a) => place(`anchor-${a.number}`, String(a.number), true, a.onForm, 0)),
-    ...pulls.flatMap((p) => place(`pull-${p.letter}`, p.letter, false, p.at, radius / 12)),
+    ...anchors.flatMap((a) => place(`anchor-${a.number}`, String(a.number), 'anchor', a.onForm, 0)),
+    ...pulls.flatMap((p) => place(`pull-${p.letter}`, p.letter, 'pull', p.at, radius / 12)),
+    ...places.flatMap((p) => place(`place-${p.letter}`, p.letter, 'place', p.onForm, 0)),
   ]
 }
 
@@ -222,7 +239,7 @@ function sizeOf(surface: PartSurface) {
   return { middle, radius: Math.hypot(...low.map((l, k) => ((high[k] ?? 0) - l) / 2)) }
 }
 
-function Surface({ surface, stretch, full, onPoint, progress, heat }: PartView3DProps) {
+function Surface({ surface, stretch, full, onPoint, onPick, progress, heat }: PartView3DProps) {
   const geometry = useMemo(() => {
     const { position, triangle } = surface.mesh
     const made = new BufferGeometry()
@@ -236,14 +253,23 @@ function Surface({ surface, stretch, full, onPoint, progress, heat }: PartView3D
     geometry.setAttribute('color', new BufferAttribute(colors, 3))
   }, [geometry, surface, stretch, full, progress, heat])
   useEffect(() => () => geometry.dispose(), [geometry])
-  const point = (event: ThreeEvent<PointerEvent>) => {
+  const placeOf = (event: ThreeEvent<PointerEvent | MouseEvent>): PlaceOnMesh | null => {
     event.stopPropagation()
-    if (event.faceIndex == null || event.face == null || event.buttons !== 0) return
+    if (event.faceIndex == null || event.face == null) return null
     const local = event.object.worldToLocal(event.point.clone())
-    onPoint({ triangle: event.faceIndex, weight: weightsIn(surface, event.faceIndex, local) })
+    return { triangle: event.faceIndex, weight: weightsIn(surface, event.faceIndex, local) }
+  }
+  const point = (event: ThreeEvent<PointerEvent>) => {
+    const place = placeOf(event)
+    if (place !== null && event.buttons === 0) onPoint(place)
+  }
+  const pick = (event: ThreeEvent<MouseEvent>) => {
+    const place = placeOf(event)
+    if (place !== null && event.delta < tapPx) onPick?.(place)
   }
   return (
-    <mesh geometry={geometry} onPointerMove={point} onPointerOut={() => onPoint(null)}>
+    // biome-ignore lint/a11y/noStaticElementInteractions: no element but a surface that is drawn; with keys one chooses from the list beside it
+    <mesh geometry={geometry} onPointerMove={point} onPointerOut={() => onPoint(null)} onClick={pick}>
       <meshLambertMaterial
         vertexColors
         side={DoubleSide}

@@ -1,7 +1,7 @@
 import { say, type Sentence } from '../say/index.ts'
 
 /** What can be practised on film that costs nothing. */
-export const exerciseKinds = ['gaps', 'mix', 'gun', 'measure'] as const
+export const exerciseKinds = ['gaps', 'mix', 'gun', 'measure', 'lay', 'what'] as const
 export type ExerciseKind = (typeof exerciseKinds)[number]
 
 /** From easy to hard. */
@@ -15,10 +15,16 @@ export interface ExerciseWords {
   readonly opens: Sentence
   readonly practitioner: Sentence
   /** Page of the guide. */
-  readonly page: 'fit' | 'mix' | 'lay-sheet' | 'measure-a-part'
+  readonly page: 'fit' | 'mix' | 'lay-sheet' | 'measure-a-part' | 'the-day'
 }
 
 export const exerciseWords: Readonly<Record<ExerciseKind, ExerciseWords>> = {
+  lay: {
+    name: say`Lay it`,
+    opens: say`A part you have never seen. Say what is fixed first and how the film runs from there, and watch how it comes to lie.`,
+    practitioner: say`Begin where the form is hardest to please or where most of it is flat, never between. What is fixed stays: every spot fixed too early is film that cannot get away later.`,
+    page: 'lay-sheet',
+  },
   gaps: {
     name: say`Gaps`,
     opens: say`The piece lies off. Read the gaps with the rule, then say by how much it has to move.`,
@@ -42,6 +48,12 @@ export const exerciseWords: Readonly<Record<ExerciseKind, ExerciseWords>> = {
     opens: say`Choose where the straightedge goes next, so that few readings tell the form.`,
     practitioner: say`Once across and once up through the middle, then out towards the ends, where the part turns most. Two readings side by side tell the same thing twice.`,
     page: 'measure-a-part',
+  },
+  what: {
+    name: say`What is this`,
+    opens: say`Look at the film: name what is wrong, its likely cause, and what is still to be done about it.`,
+    practitioner: say`Look along the light and touch it before you say what it is. The first question is always whether the film still comes off: that decides what can be done.`,
+    page: 'fit',
   },
 }
 

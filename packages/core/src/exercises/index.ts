@@ -30,3 +30,37 @@ export {
   type StraightedgeLine,
   unsureAfter,
 } from './measure.ts'
+export {
+  anyHandOrder,
+  type Draw,
+  draws,
+  type HandAnchor,
+  type HandOrder,
+  type LayReference,
+  type LayTask,
+  makeLay,
+  markLay,
+  mostAnchors,
+  orderOfHand,
+  placeNear,
+  placesToFix,
+  randomOrders,
+  type Run,
+  runs,
+  type Stroke,
+  strokes,
+} from './layIt.ts'
+export {
+  bestWhat,
+  causeWords,
+  type Cure,
+  cureWords,
+  makeWhat,
+  markWhat,
+  picturedLooks,
+  picturedWords,
+  type WhatAnswer,
+  type WhatTask,
+  whereItStands,
+} from './whatIsThis.ts'
+export type { FaultPicture, Pictured } from './faultPicture.ts'

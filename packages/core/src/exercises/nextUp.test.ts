@@ -56,7 +56,11 @@ test('what was never done comes first, then what has been due longest; each exer
     { kind: 'mix', level: 1, share: 0.2, at: day(0) },
     { kind: 'gaps', level: 1, share: 0.95, at: day(0) },
   ]
-  expect(nextUp(done).map((one) => one.kind)).toEqual(['gun', 'measure', 'mix', 'gaps'])
+  expect(nextUp(done).map((one) => one.kind)).toEqual([
+    ...exerciseKinds.filter((kind) => kind !== 'mix' && kind !== 'gaps'),
+    'mix',
+    'gaps',
+  ])
   const any = fc.array(
     fc.record({
       kind: fc.constantFrom(...exerciseKinds),

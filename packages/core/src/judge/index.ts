@@ -12,7 +12,7 @@ export { type CureStepId, cureStepIds } from './cureStepIds.ts'
 export { cureCautions } from './cureCautions.ts'
 export { curePicture } from './curePicture.ts'
 export { type FaultGroup, faultGroup, faultGroups, faultGroupWords, faultLooks } from './faultLooks.ts'
-export { canBeLeft } from './cures.ts'
+export { canBeLeft, cureWays } from './cures.ts'
 export { canHave, likelyFaults } from './likelyFaults.ts'
 export {
   type FaultAnswers,
@@ -42,6 +42,7 @@ export {
 } from './faults.ts'
 export {
   type FaultCase,
+  faultStageWords,
   type Judgement,
   judgeFault,
 } from './judgeFault.ts'

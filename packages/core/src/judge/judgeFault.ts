@@ -59,7 +59,8 @@ export interface Judgement {
   readonly words: Sentence
 }
 
-const stageWords: Readonly<Record<FaultStage, Sentence>> = {
+/** When, as part of a sentence. */
+export const faultStageWords: Readonly<Record<FaultStage, Sentence>> = {
   wet: say`while it floats`,
   tacked: say`once it is fixed`,
   bonded: say`once it has bonded`,
@@ -116,7 +117,7 @@ function wayFor(fault: FaultKind, cause: CauseId | undefined, place: CurePlace):
 function untilWords(way: readonly CureStepId[], place: CurePlace): Sentence | null {
   const later = faultStages.slice(faultStages.indexOf(place.stage) + 1)
   const over = later.find((stage) => !way.every((step) => canBeDone(step, { ...place, stage })))
-  return over === undefined ? null : say`Do it now: ${stageWords[over]} this way is closed.`
+  return over === undefined ? null : say`Do it now: ${faultStageWords[over]} this way is closed.`
 }
 
 function tooLateWords(fault: FaultKind, { stage, film }: CurePlace): Sentence {
@@ -125,8 +126,8 @@ function tooLateWords(fault: FaultKind, { stage, film }: CurePlace): Sentence {
     return say`The lens itself is damaged: stop, no heat and no alcohol, and show it to the customer.`
   if (fault === 'knife mark') return say`A cut into the part cannot be taken back: show it to the customer.`
   if (film.laid === 'dry')
-    return say`Dry film that was pressed, and heated or cut, does not come off whole: ${stageWords[stage]} it stays as it is.`
-  return say`Film does not come off whole ${stageWords[stage]}: it stays, or a new piece is laid.`
+    return say`Dry film that was pressed, and heated or cut, does not come off whole: ${faultStageWords[stage]} it stays as it is.`
+  return say`Film does not come off whole ${faultStageWords[stage]}: it stays, or a new piece is laid.`
 }
 
 /** Haze goes by itself, folds at the very edge go down with the post-heat; everything else is best done at once. */

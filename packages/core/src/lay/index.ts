@@ -24,6 +24,8 @@ export {
   usualHandling,
 } from './handling/filmHandling.ts'
 export { fingersAfterShrinking, type HeatedPull, heatedPull, leastHeatedMm } from './handling/heatedPull.ts'
+export { candidatePlaces, type CandidatePlaces } from './rehearsal/changeOrder.ts'
+export { edgeLine, type NamedSpot } from './rehearsal/places.ts'
 export { compareOrders, type Difference, explainBetter, orderName, orderWords } from './rehearsal/compare.ts'
 export { figuresOf, type TroubleWeights, troubleOf, troubleWeights } from './rehearsal/figures.ts'
 export {

@@ -27,10 +27,12 @@ import { forgetExercise } from './exerciseDraft.ts'
 import type { ExerciseProps } from './exerciseProps.ts'
 import { GapsExercise } from './GapsExercise.tsx'
 import { GunExercise } from './GunExercise.tsx'
+import { LayExercise } from './LayExercise.tsx'
 import { MeasureExercise } from './MeasureExercise.tsx'
 import { MixExercise } from './MixExercise.tsx'
 import { VerdictPanel } from './VerdictPanel.tsx'
 import { WaitMeanwhile } from './WaitMeanwhile.tsx'
+import { WhatExercise } from './WhatExercise.tsx'
 
 const newSeed = () => crypto.getRandomValues(new Uint32Array(1))[0] ?? 1
 
@@ -147,10 +149,12 @@ function Clocks({ fit }: { readonly fit: string | null }) {
 }
 
 const exercises: Readonly<Record<ExerciseKind, (props: ExerciseProps) => React.ReactNode>> = {
+  lay: LayExercise,
   gaps: GapsExercise,
   mix: MixExercise,
   gun: GunExercise,
   measure: MeasureExercise,
+  what: WhatExercise,
 }
 
 function Exercise({ kind, ...props }: ExerciseProps & { readonly kind: ExerciseKind }) {

@@ -8,7 +8,7 @@ import {
   standingOf,
 } from '@truelay/core/exercises'
 import { say } from '@truelay/core/say'
-import { Flame, FlaskConical, Ruler, Spline } from 'lucide-react'
+import { CircleHelp, Flame, FlaskConical, Layers, Ruler, Spline } from 'lucide-react'
 import type { ComponentType } from 'react'
 import { Link } from 'react-router'
 import { usePersonHere } from '../../bench/usePersonHere.ts'
@@ -24,10 +24,12 @@ import { WhoField } from '../frame/WhoField.tsx'
 import { LevelMarks } from './LevelMarks.tsx'
 
 const exerciseIcons: Readonly<Record<ExerciseKind, ComponentType<{ size: number }>>> = {
+  lay: Layers,
   gaps: Ruler,
   mix: FlaskConical,
   gun: Flame,
   measure: Spline,
+  what: CircleHelp,
 }
 
 /** What can be practised, what of it is due, and how far each person is. */

@@ -1,0 +1,122 @@
+import { english } from '@truelay/words'
+import { describe, expect, test } from 'vitest'
+import {
+  type LayOrder,
+  orderBySchool,
+  type PreparedStage,
+  type Rehearsal,
+  rehearse,
+  schoolNames,
+  setStage,
+  usualHandling,
+} from '../lay/index.ts'
+import { seededRandom } from '../numerics/index.ts'
+import { required } from '../result/index.ts'
+import {
+  anyHandOrder,
+  exerciseLevels,
+  type HandOrder,
+  type LayReference,
+  makeLay,
+  markLay,
+  orderOfHand,
+  placeNear,
+  placesToFix,
+  randomOrders,
+} from './index.ts'
+
+const seeds = Array.from({ length: 67 }, (_, i) => 7919 * i + 13)
+const mean = (shares: readonly number[]) => shares.reduce((sum, share) => sum + share, 0) / shares.length
+
+const stageOf = (seed: number, level: 1 | 2 | 3): PreparedStage =>
+  required(setStage(makeLay(seed, level).form, { handling: usualHandling, laid: 'wet' }, 110))
+const layBy = (stage: PreparedStage, order: LayOrder): Rehearsal => rehearse(stage, order)
+const byHand = (stage: PreparedStage, hand: HandOrder) => layBy(stage, orderOfHand(stage, stage.surface, hand))
+const randomOf = (stage: PreparedStage, seed: number, count: number) => {
+  const chance = seededRandom(seed)
+  const { length } = placesToFix(stage, stage.surface)
+  return Array.from({ length: count }, () => byHand(stage, anyHandOrder(stage, length, chance)))
+}
+
+describe.each(exerciseLevels)('lay it, level %i', (level) => {
+  test('every part can be laid; what is said at random is worth little, the best school nearly all', () => {
+    const shares = seeds.slice(0, 22).map((seed) => {
+      const stage = stageOf(seed, level)
+      const schools = schoolNames
+        .map((school) => layBy(stage, orderBySchool(school, stage.form, stage.surface)))
+        .sort((a, b) => a.figures.trouble - b.figures.trouble)
+      const [best] = schools
+      if (best === undefined) throw new Error('no school')
+      const reference: LayReference = {
+        best,
+        randomTrouble: randomOf(stage, seed + 1, randomOrders).map((one) => one.figures.trouble),
+      }
+      expect(markLay(stage, best, reference).share).toBe(1)
+      return mean(randomOf(stage, seed + 2, 2).map((one) => markLay(stage, one, reference).share))
+    })
+    expect(mean(shares)).toBeLessThan(0.25)
+  }, 120_000)
+})
+
+test('the same seed makes the same part; harder ones have hollows and lines', () => {
+  expect(makeLay(8, 3)).toEqual(makeLay(8, 3))
+  const forms = (level: 1 | 2 | 3) => seeds.map((seed) => makeLay(seed, level).form)
+  expect(forms(1).every((form) => form.recesses.length + form.bodyLines.length === 0)).toBe(true)
+  expect(forms(2).every((form) => form.recesses.length + form.bodyLines.length === 1)).toBe(true)
+  expect(forms(3).every((form) => form.recesses.length === 1 && form.bodyLines.length === 1)).toBe(true)
+})
+
+describe('what is said, as an order', () => {
+  const stage = stageOf(13, 2)
+  const { surface } = stage
+  const places = placesToFix(stage, surface)
+  const hand: HandOrder = { anchors: [{ place: 0, draw: 'taut' }], edge: null, run: 'outward', stroke: 'long' }
+  test('places are numbered from the upper left, and the nearest is pointed at', () => {
+    const ys = places.map((one) => one.at[1])
+    expect(ys[0]).toBeGreaterThan(ys.at(-1) ?? 0)
+    places.forEach((one, i) => {
+      expect(placeNear(places, [one.at[0] + 0.3, one.at[1] - 0.2])).toBe(i)
+    })
+  })
+  test('it begins at the first spot, or along an edge; winding round begins at the spot whatever the edge', () => {
+    const order = (more: Partial<HandOrder>) => orderOfHand(stage, surface, { ...hand, ...more })
+    expect(order({}).from).toEqual([places[0]?.at])
+    expect(order({ edge: 'front' }).from.length).toBeGreaterThan(1)
+    expect(order({ edge: 'front', run: 'round and round' }).from).toEqual([places[0]?.at])
+    expect(order({}).anchors[0]?.pullShare).toBe(1)
+    expect(order({ stroke: 'short' }).strokeMm).toBeLessThan(order({}).strokeMm)
+    expect(order({ run: 'flats first' }).flatFirst).toBe(1)
+  })
+  test('a place that there is not is left out', () => {
+    expect(orderOfHand(stage, surface, { ...hand, anchors: [{ place: 999, draw: 'half' }] }).anchors).toEqual([])
+  })
+})
+
+describe('the verdict', () => {
+  const stage = stageOf(26, 3)
+  const schools = schoolNames
+    .map((school) => layBy(stage, orderBySchool(school, stage.form, stage.surface)))
+    .sort((a, b) => a.figures.trouble - b.figures.trouble)
+  const [best, worst] = [schools[0], schools.at(-1)] as [Rehearsal, Rehearsal]
+  const reference: LayReference = { best, randomTrouble: [worst.figures.trouble, worst.figures.trouble] }
+  test('says what decided, and how the best was laid', () => {
+    const { share, says } = markLay(stage, worst, reference)
+    expect(share).toBe(0)
+    const text = says.map(english).join(' ')
+    expect(text).toContain('Best found: Fix')
+    expect(text).toMatch(/instead of/)
+  })
+  test('film that folds over itself is worth nothing', () => {
+    const { share, says } = markLay(stage, { ...best, flipped: 2 }, reference)
+    expect(share).toBe(0)
+    expect(says.map(english)[0]).toContain('folds over itself')
+  })
+  test('grows with what is better', () => {
+    const shares = [0, 0.3, 0.6, 1].map((part) => {
+      const trouble = worst.figures.trouble + part * (best.figures.trouble - worst.figures.trouble)
+      return markLay(stage, { figures: { ...worst.figures, trouble }, flipped: 0 }, reference).share
+    })
+    expect([...shares].sort((a, b) => a - b)).toEqual(shares)
+    expect(shares[3]).toBe(1)
+  })
+})
