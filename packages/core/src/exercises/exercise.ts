@@ -1,7 +1,7 @@
 import { say, type Sentence } from '../say/index.ts'
 
 /** What can be practised on film that costs nothing. */
-export const exerciseKinds = ['gaps', 'mix', 'gun', 'measure', 'lay', 'what'] as const
+export const exerciseKinds = ['gaps', 'mix', 'gun', 'measure', 'lay', 'what', 'morning'] as const
 export type ExerciseKind = (typeof exerciseKinds)[number]
 
 /** From easy to hard. */
@@ -54,6 +54,12 @@ export const exerciseWords: Readonly<Record<ExerciseKind, ExerciseWords>> = {
     opens: say`Look at the film: name what is wrong, its likely cause, and what is still to be done about it.`,
     practitioner: say`Look along the light and touch it before you say what it is. The first question is always whether the film still comes off: that decides what can be done.`,
     page: 'fit',
+  },
+  morning: {
+    name: say`Plan the morning`,
+    opens: say`Three vehicles, two people, one gun. Put the work in order, then let the morning run.`,
+    practitioner: say`Begin with what has the longest wait, and do something else while it dries. Whoever waits for the gun has planned too late.`,
+    page: 'the-day',
   },
 }
 

@@ -64,3 +64,22 @@ export {
   whereItStands,
 } from './whatIsThis.ts'
 export type { FaultPicture, Pictured } from './faultPicture.ts'
+export {
+  anyMorning,
+  bestMorning,
+  canBeGiven,
+  type Done,
+  type Given,
+  type Hands,
+  makeMorning,
+  markMorning,
+  type Morning,
+  morningSteps,
+  morningStepWords,
+  type MorningTask,
+  type MorningWork,
+  bothHands,
+  plannerSeconds,
+  reallyOf,
+  runMorning,
+} from './morning.ts'

@@ -30,6 +30,7 @@ import { GunExercise } from './GunExercise.tsx'
 import { LayExercise } from './LayExercise.tsx'
 import { MeasureExercise } from './MeasureExercise.tsx'
 import { MixExercise } from './MixExercise.tsx'
+import { MorningExercise } from './MorningExercise.tsx'
 import { VerdictPanel } from './VerdictPanel.tsx'
 import { WaitMeanwhile } from './WaitMeanwhile.tsx'
 import { WhatExercise } from './WhatExercise.tsx'
@@ -155,6 +156,7 @@ const exercises: Readonly<Record<ExerciseKind, (props: ExerciseProps) => React.R
   gun: GunExercise,
   measure: MeasureExercise,
   what: WhatExercise,
+  morning: MorningExercise,
 }
 
 function Exercise({ kind, ...props }: ExerciseProps & { readonly kind: ExerciseKind }) {

@@ -8,7 +8,7 @@ import {
   standingOf,
 } from '@truelay/core/exercises'
 import { say } from '@truelay/core/say'
-import { CircleHelp, Flame, FlaskConical, Layers, Ruler, Spline } from 'lucide-react'
+import { CalendarClock, CircleHelp, Flame, FlaskConical, Layers, Ruler, Spline } from 'lucide-react'
 import type { ComponentType } from 'react'
 import { Link } from 'react-router'
 import { usePersonHere } from '../../bench/usePersonHere.ts'
@@ -30,6 +30,7 @@ const exerciseIcons: Readonly<Record<ExerciseKind, ComponentType<{ size: number 
   gun: Flame,
   measure: Spline,
   what: CircleHelp,
+  morning: CalendarClock,
 }
 
 /** What can be practised, what of it is due, and how far each person is. */

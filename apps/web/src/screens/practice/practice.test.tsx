@@ -1,6 +1,7 @@
 import { exerciseRuns } from '@truelay/contract'
 import {
   bestMix,
+  bestMorning,
   bestPicks,
   bestWhat,
   causeWords,
@@ -8,6 +9,7 @@ import {
   makeGaps,
   makeMeasure,
   makeMix,
+  makeMorning,
   makeWhat,
   moveAsked,
   picturedLooks,
@@ -205,6 +207,54 @@ describe('what is this', () => {
     await visit.sees('What is it?')
     expect(screen.queryAllByRole('radio', { checked: true })).toHaveLength(0)
   })
+})
+
+describe('plan the morning', () => {
+  const task = makeMorning(5, 1)
+  const best = bestMorning(task, () => performance.now())
+  const names = ['You', 'Colleague'] as const
+  const stepOf = (work: string) => task.works.find((one) => one.id === work)
+  const giveAll = async (visit: ReturnType<OpenShop['visit']>, all: typeof best) => {
+    for (const { work, hands } of all) {
+      const { step, vehicle } = stepOf(work) ?? { step: '', vehicle: -1 }
+      await visit.presses(`${step === 'heat' ? 'post-heat' : step}, vehicle ${vehicle + 1}: ${names[hands]}`)
+    }
+  }
+  const run = async (visit: ReturnType<OpenShop['visit']>) => {
+    // The scheduler plans meanwhile.
+    const button = await screen.findByRole('button', { name: 'Let the morning run' })
+    await expect.poll(() => (button as HTMLButtonElement).disabled, { timeout: 15_000 }).toBe(false)
+    await visit.presses('Let the morning run')
+  }
+  test("given as the scheduler would it is worth all, and the scheduler's stands beside it", async () => {
+    const visit = shop.visit('/practice/morning?seed=5&level=1&who=ines')
+    await visit.sees('12 more to give')
+    expect(screen.getByRole('button', { name: 'Let the morning run' })).toHaveProperty('disabled', true)
+    expect(screen.queryByRole('button', { name: 'lay, vehicle 1: You' })).toBeNull()
+    await giveAll(visit, best)
+    await visit.sees(/By plan all is done after \d+/)
+    await run(visit)
+    await visit.sees('100 %of as well as it can be done')
+    await visit.sees('the scheduler would not have been sooner')
+    const board = within(screen.getByRole('region', { name: 'The scheduler’s' }))
+    expect(board.getAllByRole('listitem')).toHaveLength(12)
+    await expect.poll(async () => (await runsOf('ines')).at(-1)).toMatchObject({ kind: 'morning', share: 1 })
+  }, 30_000)
+  test('one after the other by one alone is told where people stood; the last can be taken back', async () => {
+    const visit = shop.visit('/practice/morning?seed=5&level=1&who=ines')
+    await visit.presses('wash, vehicle 2: Colleague')
+    await visit.sees('11 more to give')
+    await visit.presses('Take the last back')
+    await visit.sees('12 more to give')
+    await giveAll(
+      visit,
+      task.works.map((work) => ({ work: work.id, hands: 0 })),
+    )
+    await run(visit)
+    await visit.sees('0 %of as well as it can be done')
+    await visit.sees(/by the scheduler’s plan it would have been/)
+    await visit.sees(/beside film that dried/)
+  }, 30_000)
 })
 
 describe('a page that is opened anew', () => {
