@@ -212,6 +212,7 @@ export {
   toForget,
 } from './jobList.ts'
 export { usualHours, type WeekHours, weekHours, closedTimes, whenOpen } from './hours.ts'
+export { type ConfirmedSkill, confirmedSkill, hasSkill, type Skill, skills } from './person.ts'
 export {
   type NewPerson,
   newPerson,

@@ -169,6 +169,18 @@ describe('the plan of the day', () => {
     const { plan } = await planned()
     expect(plan.works.flatMap(({ people }) => people)).not.toContain(personId.parse('bo'))
   })
+  test('a new hand stretches film once a lead has confirmed it, and no longer when that is taken back', async () => {
+    const stretches = async () => {
+      await planned()
+      return asked.at(-1)?.people.find(({ id }) => id === 'bo')?.stretches
+    }
+    expect(await stretches()).toBe(false)
+    const confirmed = [{ skill: 'stretch film', at: noon.toISOString(), by: 'tarek' }]
+    expect((await demo.send('PATCH', '/api/people/bo', { confirmed })).body).toMatchObject({ id: 'bo', confirmed })
+    expect(await stretches()).toBe(true)
+    await demo.send('PATCH', '/api/people/bo', { confirmed: [] })
+    expect(await stretches()).toBe(false)
+  })
   const begun = (partId: string, at = noon) => ({
     id: crypto.randomUUID(),
     partId,

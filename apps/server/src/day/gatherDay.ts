@@ -2,6 +2,7 @@ import {
   closedTimes,
   type DayPlan,
   type DayWishes,
+  hasSkill,
   jobId as jobIdOf,
   type JobBundle,
   type Person,
@@ -106,7 +107,7 @@ export async function gatherDay(
       paces: facts.map(({ modelId, slot, hand, pace }) => ({ modelId, slot, hand, pace })),
       people: people.filter(worksHere).map((person) => ({
         id: person.id,
-        stretches: person.role !== 'new hand',
+        stretches: hasSkill(person, 'stretch film'),
         away: awayOf(person, { shop, wishes, from, until }).map(([a, b]) => [inMinutes(a), inMinutes(b)] as const),
       })),
       jobs: toDo,

@@ -121,6 +121,16 @@ describe('people', () => {
     await server.send('PATCH', '/api/people/bo', { role: 'lead' })
     expect((await server.send('PATCH', '/api/people/ines', { leftAt: noon.toISOString() })).status).toBe(200)
   })
+  test('what a lead has confirmed stays, with when and by whom; a skill that there is not is refused', async () => {
+    const confirmed = [{ skill: 'stretch film', at: noon.toISOString(), by: 'ines' }]
+    await server.send('PATCH', '/api/people/bo', { confirmed })
+    await server.send('PATCH', '/api/people/bo', { name: 'Bo R' })
+    expect((await people()).find((p) => p.id === 'bo')).toMatchObject({ name: 'Bo R', confirmed })
+    expect((await people()).find((p) => p.id === 'ines')).not.toHaveProperty('confirmed')
+    const flying = await server.send('PATCH', '/api/people/bo', { confirmed: [{ ...confirmed[0], skill: 'fly' }] })
+    expect(flying.status).toBe(400)
+    expect((await people()).find((p) => p.id === 'bo')).toMatchObject({ confirmed })
+  })
   test('somebody who is not there is told so', async () => {
     expect((await server.send('PATCH', '/api/people/nobody', { role: 'lead' })).status).toBe(404)
   })

@@ -18,7 +18,9 @@ import { people } from './table.ts'
 
 /** Everybody who works here or did, in the order in which they came. */
 export const readPeople = async (database: Database): Promise<Person[]> =>
-  readEach(database, await database.read.select().from(people), (row) => readRow('person', row.id, person, row))
+  readEach(database, await database.read.select().from(people), (row) =>
+    readRow('person', row.id, person, { ...row, confirmed: row.confirmed ?? undefined }),
+  )
 
 export const addPerson = (database: Database, draft: NewPerson): Promise<Person> =>
   database.write(async (db, within) => {

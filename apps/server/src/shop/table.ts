@@ -1,4 +1,4 @@
-import type { WeekHours } from '@truelay/contract'
+import type { Person, WeekHours } from '@truelay/contract'
 import { sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { storedColumn } from '../database/stored.ts'
 
@@ -15,4 +15,6 @@ export const people = sqliteTable('people', {
   /** Null = the hours of the shop. */
   hours: text('hours', { mode: 'json' }).$type<WeekHours>(),
   leftAt: text('left_at'),
+  /** Null = nothing yet. */
+  confirmed: text('confirmed', { mode: 'json' }).$type<NonNullable<Person['confirmed']>>(),
 })

@@ -19,7 +19,8 @@ export {
 } from './gaps.ts'
 export { cellsOfPlace, gunAt, type GunTask, makeGun, markGun, warmEnough } from './gun.ts'
 export { bestMix, bottleAfter, type InBottle, makeMix, markMix, type MixAct, type MixTask } from './mixing.ts'
-export { type ExerciseDone, mastered, nextUp, type Standing, standingOf } from './nextUp.ts'
+export { type FitSeen, type Mistake, mistakesForDays, mistakesOf } from './fromFits.ts'
+export { type ExerciseDone, mastered, type NextUp, nextUp, type Standing, standingOf } from './nextUp.ts'
 export {
   bestNext,
   bestPicks,

@@ -82,7 +82,7 @@ describe('one morning', () => {
     expect(mine.endsAt).toBeGreaterThan(planner.endsAt)
     const text = says.map(english).join(' ')
     expect(text).toMatch(/People stood for .* beside film that dried/)
-    expect(text).toMatch(/The longest stand was before this: (trim|post-heat) at vehicle/)
+    expect(text).toMatch(/The longest stand was before this: (trim|heat) at vehicle/)
     const stood = mine.done.reduce((sum, one) => sum + one.idleMinutes, 0)
     expect(mine.endsAt).toBe(stood + mine.done.reduce((sum, one) => sum + one.to - one.from, 0))
   })

@@ -11,7 +11,7 @@ export const morningStepWords: Readonly<Record<MorningStep, Sentence>> = {
   wash: say`wash`,
   lay: say`lay`,
   trim: say`trim`,
-  heat: say`post-heat`,
+  heat: say`heat`,
 }
 
 /** One piece of work: a step at one part of one vehicle. */

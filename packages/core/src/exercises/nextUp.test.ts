@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type ExerciseDone, exerciseKinds, exerciseLevels, nextUp, standingOf } from './index.ts'
+import { faultKinds } from '../judge/index.ts'
+import {
+  type ExerciseDone,
+  exerciseKinds,
+  exerciseLevels,
+  mistakesForDays,
+  mistakesOf,
+  nextUp,
+  standingOf,
+} from './index.ts'
 
 const day = (n: number) => new Date(Date.UTC(2030, 4, 1 + n)).toISOString()
 const gaps = (share: number, n: number, level: ExerciseDone['level'] = 1): ExerciseDone => ({
@@ -90,4 +99,37 @@ test('what was never done comes first, then what has been due longest; each exer
       if (new Set(all.map((one) => one.at)).size === all.length) expect(nextUp([...all].reverse())).toEqual(up)
     }),
   )
+})
+
+describe('what went wrong in real fits', () => {
+  const fit = (n: number, faults: readonly string[], more: { hand?: string; fingersAt?: string[] } = {}) => ({
+    hand: 'bo',
+    at: day(n),
+    faults,
+    fingersAt: [],
+    ...more,
+  })
+  test('comes first, the latest before the others, until it has been practised since', () => {
+    const mistakes = mistakesOf([fit(1, ['gap uneven']), fit(3, ['burnt film'])], 'bo', day(5))
+    expect(nextUp([], mistakes).slice(0, 3)).toMatchObject([
+      { kind: 'gun', because: { fault: 'burnt film', at: day(3) } },
+      { kind: 'gaps', because: { fault: 'gap uneven' } },
+      { kind: 'mix', because: null },
+    ])
+    const since: ExerciseDone = { kind: 'gun', level: 1, share: 0.2, at: day(4) }
+    expect(nextUp([since], mistakes)[0]?.kind).toBe('gaps')
+    expect(nextUp([since], mistakes).find((one) => one.kind === 'gun')?.because).toBeNull()
+  })
+  test('is of these hands and of late; what no exercise teaches is left out', () => {
+    const of = (...fits: ReturnType<typeof fit>[]) =>
+      mistakesOf(fits, 'bo', day(mistakesForDays + 10)).map(({ kind, fault }) => `${kind}: ${fault}`)
+    expect(of(fit(20, ['haze', 'knife mark', 'torn piece', 'nothing known']))).toEqual(['mix: haze'])
+    expect(of(fit(20, ['haze'], { hand: 'ines' }), fit(5, ['haze']))).toEqual([])
+    expect(of(fit(20, [], { fingersAt: ['left corner', 'right corner'] }))).toEqual(['lay: fingers'])
+  })
+  test('every fault that an exercise teaches belongs to one that there is', () => {
+    const kinds = faultKinds.flatMap((fault) => mistakesOf([fit(1, [fault])], 'bo', day(2)).map((one) => one.kind))
+    expect(kinds.length).toBeGreaterThan(15)
+    for (const kind of kinds) expect(exerciseKinds).toContain(kind)
+  })
 })

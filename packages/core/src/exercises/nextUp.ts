@@ -1,5 +1,6 @@
 import { createEmptyCard, fsrs, Rating } from 'ts-fsrs'
 import { type ExerciseKind, exerciseKinds, type ExerciseLevel } from './exercise.ts'
+import type { Mistake } from './fromFits.ts'
 
 /** An exercise as somebody did it. */
 export interface ExerciseDone {
@@ -61,12 +62,27 @@ export function standingOf(kind: ExerciseKind, all: readonly ExerciseDone[]): St
   }
 }
 
-/** What to practise next: what was never done, then what has been due longest. */
-export function nextUp(all: readonly ExerciseDone[]): Standing[] {
+/** What comes next, and for which mistake of a real fit, if for one. */
+export interface NextUp extends Standing {
+  readonly because: Mistake | null
+}
+
+/**
+ * What to practise next: what went wrong in a fit since it was practised last, then what was never done, then what has been due longest.
+ * Mistakes: the latest first.
+ */
+export function nextUp(all: readonly ExerciseDone[], mistakes: readonly Mistake[] = []): NextUp[] {
+  const latest = (kind: ExerciseKind) =>
+    all.reduce((last, one) => (one.kind === kind && one.at > last ? one.at : last), '')
   return exerciseKinds
-    .map((kind) => standingOf(kind, all))
+    .map((kind): NextUp => {
+      const because = mistakes.find((one) => one.kind === kind && one.at > latest(kind)) ?? null
+      return { ...standingOf(kind, all), because }
+    })
     .sort(
       (a, b) =>
-        (a.dueAt ?? '').localeCompare(b.dueAt ?? '') || exerciseKinds.indexOf(a.kind) - exerciseKinds.indexOf(b.kind),
+        (b.because?.at ?? '').localeCompare(a.because?.at ?? '') ||
+        (a.dueAt ?? '').localeCompare(b.dueAt ?? '') ||
+        exerciseKinds.indexOf(a.kind) - exerciseKinds.indexOf(b.kind),
     )
 }

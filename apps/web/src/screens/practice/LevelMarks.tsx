@@ -6,13 +6,13 @@ import { useWords } from '../../ui/words.ts'
 export function LevelMarks({ level, best }: { readonly level: ExerciseLevel; readonly best: number | null }) {
   const t = useWords()
   return (
-    <span className="flex items-center gap-2 text-body">
+    <span className="inline-flex flex-wrap items-center gap-x-2 text-body">
       <span className="flex gap-1" aria-hidden>
         {exerciseLevels.map((each) => (
           <span key={each} className={`size-4 border-2 border-petrol ${each <= level ? 'bg-petrol' : ''}`} />
         ))}
       </span>
-      <span>
+      <span className="leading-tight">
         {best === null ? t`level ${count(level)}` : t`level ${count(level)}, best ${percent(Math.round(100 * best))}`}
       </span>
     </span>

@@ -1,12 +1,5 @@
-import {
-  type ExerciseKind,
-  exerciseKinds,
-  exerciseWords,
-  mastered,
-  nextUp,
-  type Standing,
-  standingOf,
-} from '@truelay/core/exercises'
+import { type ExerciseKind, exerciseWords, mastered, mistakesOf, type NextUp, nextUp } from '@truelay/core/exercises'
+import { faultWords } from '@truelay/core/judge'
 import { say } from '@truelay/core/say'
 import { CalendarClock, CircleHelp, Flame, FlaskConical, Layers, Ruler, Spline } from 'lucide-react'
 import type { ComponentType } from 'react'
@@ -14,14 +7,16 @@ import { Link } from 'react-router'
 import { usePersonHere } from '../../bench/usePersonHere.ts'
 import { useBayQuery } from '../../remote/api.ts'
 import { useExercisesQuery } from '../../remote/exerciseApi.ts'
+import { useMemoryQuery } from '../../remote/memoryApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { buttonClass } from '../../ui/Button.tsx'
 import { shortDayText } from '../../ui/clockText.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
-import { Heading, Title } from '../../ui/Title.tsx'
+import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import { WhoField } from '../frame/WhoField.tsx'
 import { LevelMarks } from './LevelMarks.tsx'
+import { Team } from './Team.tsx'
 
 const exerciseIcons: Readonly<Record<ExerciseKind, ComponentType<{ size: number }>>> = {
   lay: Layers,
@@ -38,6 +33,8 @@ export function PracticeScreen() {
   const t = useWords()
   const { data: bay, error: bayError } = useBayQuery()
   const { data: runs, error } = useExercisesQuery()
+  // Without it nothing of real fits is known, and all else stands.
+  const { data: memory } = useMemoryQuery()
   const { here, person, choose } = usePersonHere(bay?.people ?? [])
   if (bay === undefined || runs === undefined) {
     const wrong = error ?? bayError
@@ -45,7 +42,10 @@ export function PracticeScreen() {
   }
   if (person === undefined)
     return <Failed sentence={say`Nobody works in this shop yet.`} fix={say`Add a person on the Shop screen first.`} />
-  const standings = nextUp(runs.filter((run) => run.personId === person.id))
+  const standings = nextUp(
+    runs.filter((run) => run.personId === person.id),
+    mistakesOf(memory?.facts ?? [], person.id, new Date().toISOString()),
+  )
   return (
     <div>
       <header className="flex flex-wrap items-end justify-between gap-4 border-b border-hair bg-paper px-6 py-4">
@@ -62,52 +62,13 @@ export function PracticeScreen() {
           </li>
         ))}
       </ul>
-      <section aria-labelledby="team" className="px-6 py-5">
-        <Heading id="team">{t`How far everybody is`}</Heading>
-        <p className="text-body text-quiet">{t`Practice alone lets nobody at a customer’s vehicle: the lead watches, and decides.`}</p>
-        <table className="mt-2 w-full max-w-4xl text-left text-body">
-          <thead>
-            <tr className="label border-b border-ink/50 text-note text-quiet">
-              <th scope="col" className="py-1 font-normal">{t`person`}</th>
-              {exerciseKinds.map((kind) => (
-                <th key={kind} scope="col" className="font-normal">
-                  {t(exerciseWords[kind].name)}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {here.map((p) => (
-              <tr key={p.id} className="border-b border-hair">
-                <th scope="row" className="py-2 font-semibold">
-                  {p.name}
-                </th>
-                {exerciseKinds.map((kind) => {
-                  const standing = standingOf(
-                    kind,
-                    runs.filter((run) => run.personId === p.id),
-                  )
-                  return (
-                    <td key={kind}>
-                      {standing.times === 0 ? (
-                        <span className="text-quiet">–</span>
-                      ) : (
-                        <LevelMarks level={standing.level} best={standing.best} />
-                      )}
-                    </td>
-                  )
-                })}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </section>
+      <Team here={here} runs={runs} me={person} />
     </div>
   )
 }
 
 interface OneExerciseProps {
-  readonly standing: Standing
+  readonly standing: NextUp
   readonly personId: string
   /** What is best done now. */
   readonly first: boolean
@@ -115,7 +76,7 @@ interface OneExerciseProps {
 
 function OneExercise({ standing, personId, first }: OneExerciseProps) {
   const t = useWords()
-  const { kind, level, best, times, dueAt } = standing
+  const { kind, level, best, times, dueAt, because } = standing
   const { name, opens } = exerciseWords[kind]
   const Icon = exerciseIcons[kind]
   const due = dueAt === null || Date.parse(dueAt) <= Date.now()
@@ -129,6 +90,11 @@ function OneExercise({ standing, personId, first }: OneExerciseProps) {
       <div>
         <h2 className="text-title font-bold leading-tight">{t(name)}</h2>
         <p className="text-lead leading-snug">{t(opens)}</p>
+        {because === null ? null : (
+          <p className="mt-0.5 text-body font-semibold text-amber-ink">
+            {t`Since your fit of ${shortDayText(because.at)}: ${faultWords(because.fault)}.`}
+          </p>
+        )}
       </div>
       <div className="col-span-2 lg:col-span-1">
         <LevelMarks level={level} best={best} />

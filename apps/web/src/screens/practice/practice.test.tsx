@@ -39,12 +39,57 @@ describe('what is best practised now', () => {
     await visit.sees(/Gaps ?The piece lies off.*level 1 ?never done/)
     const team = within(screen.getByRole('table'))
     expect(team.getByRole('row', { name: /^Tarek/ }).textContent).toMatch(/level 3, best 78 %/)
-    expect(team.getByRole('row', { name: /^Ines/ }).textContent).toMatch(/^Ines–+$/)
+    expect(team.getByRole('row', { name: /^Ines/ }).textContent).toMatch(/^Ines–+by their role$/)
     await visit.chooses('who practises', 'Bo')
     await visit.sees(/Gun in hand.*level 1, best 44 %/)
     await visit.presses('Begin: Mix')
     await visit.isAt(/^\/practice\/mix\?who=bo&level=2&seed=\d+$/)
     await visit.sees('Mix, level 2')
+  })
+  test('a lead confirms that a new hand may stretch film, and takes it back; nobody else can', async () => {
+    const visit = shop.visit('/practice')
+    await visit.chooses('who practises', 'Bo')
+    const bo = () => within(screen.getByRole('table')).getByRole('row', { name: /^Bo/ })
+    await visit.sees('not yet; a lead confirms it')
+    expect(within(bo()).queryByRole('button')).toBeNull()
+    await visit.chooses('who practises', 'Tarek')
+    await visit.presses('Confirm: Bo may stretch film')
+    await visit.sees(/since .*, by Tarek/)
+    const people = async () => (await shop.server.get('/api/people')).body as { id: string; confirmed?: object[] }[]
+    const ofBo = async () => (await people()).find(({ id }) => id === 'bo')?.confirmed
+    await expect.poll(ofBo).toMatchObject([{ skill: 'stretch film', by: 'tarek' }])
+    await visit.presses('Take back: Bo')
+    await visit.sees('not yet')
+    await expect.poll(ofBo).toEqual([])
+  })
+  test('what went wrong in a fit comes first, with when it was', async () => {
+    const fact = {
+      partId: 'p-1',
+      at: new Date(Date.now() - 3 * 86_400_000).toISOString(),
+      modelId: 'm',
+      slot: 's',
+      pieceId: null,
+      body: 'b',
+      hand: 'ines',
+      filmId: 'f',
+      offset: null,
+      fingersAt: [],
+      faults: ['burnt film'],
+      pace: null,
+      laidAgain: 0,
+    }
+    const reach = globalThis.fetch
+    globalThis.fetch = (input, init) =>
+      input instanceof Request && input.url.endsWith('/api/memory')
+        ? Promise.resolve(Response.json({ facts: [fact], borrowed: [], forgotten: [] }))
+        : reach(input, init)
+    try {
+      const visit = shop.visit('/practice')
+      await visit.sees(/Gun in hand.*Since your fit of .*: burnt film\./)
+      expect(screen.getAllByRole('article')[0]?.textContent).toContain('Gun in hand')
+    } finally {
+      globalThis.fetch = reach
+    }
   })
   test('seed and level stand in the address from the beginning; nonsense in it is replaced', async () => {
     const visit = shop.visit('/practice/gaps?who=tarek&seed=many&level=9')
@@ -217,7 +262,7 @@ describe('plan the morning', () => {
   const giveAll = async (visit: ReturnType<OpenShop['visit']>, all: typeof best) => {
     for (const { work, hands } of all) {
       const { step, vehicle } = stepOf(work) ?? { step: '', vehicle: -1 }
-      await visit.presses(`${step === 'heat' ? 'post-heat' : step}, vehicle ${vehicle + 1}: ${names[hands]}`)
+      await visit.presses(`${step}, vehicle ${vehicle + 1}: ${names[hands]}`)
     }
   }
   const run = async (visit: ReturnType<OpenShop['visit']>) => {
