@@ -214,5 +214,35 @@ for (let k = 0; k < 420; k++) {
   await page.mouse.move(patch.x + patch.width * to, patch.y + patch.height * 0.96)
   await page.waitForTimeout(25)
 }
-await keep('practice-gun', 0)
+const exercises = [await page.screenshot()]
+await page.goto(`${url}/practice/lay?seed=5&level=3&who=ines`)
+await page.getByLabel('Fix another spot').selectOption({ index: 4 })
+await page.getByRole('radio', { name: 'flats first' }).click()
+await tap('Lay it')
+await page.getByRole('row', { name: /^1 / }).waitFor({ timeout: 60_000 })
+await page.waitForTimeout(6000)
+exercises.push(await page.screenshot())
+await page.goto(`${url}/practice/what?seed=23&level=2&who=ines`)
+await page.getByRole('radio').first().waitFor({ timeout: 30_000 })
+await page.waitForTimeout(700)
+exercises.push(await page.screenshot())
+await page.goto(`${url}/practice/morning?seed=5&level=1&who=ines`)
+await page.getByRole('button', { name: 'wash, vehicle 1: You' }).waitFor({ timeout: 30_000 })
+for (let k = 0; ; k++) {
+  const next = page.getByRole('button', { name: new RegExp(`vehicle \\d: ${k % 3 === 0 ? 'Colleague' : 'You'}`) })
+  const left = await next.count()
+  if (left < 2) break
+  await next.nth(k % left).click()
+}
+await page.waitForTimeout(500)
+exercises.push(await page.screenshot())
+// Four exercises as one picture.
+const four = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+await four.setContent(
+  `<body style="margin:0;display:grid;grid-template-columns:1fr 1fr;gap:2px;background:#1b2733">${exercises
+    .map((png) => `<img style="width:100%;display:block" src="data:image/png;base64,${png.toString('base64')}">`)
+    .join('')}</body>`,
+)
+await four.waitForTimeout(500)
+await four.screenshot({ path: `${folder}/practice.png` })
 await browser.close()

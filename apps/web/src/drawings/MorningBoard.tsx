@@ -33,8 +33,10 @@ export function MorningBoard({ label, task, morning, names, span }: MorningBoard
   const ticks = Array.from({ length: Math.floor(span / tickMinutes) + 1 }, (_, i) => i * tickMinutes)
   return (
     <section aria-label={label} className="grid grid-cols-[6.5rem_1fr] items-center gap-x-3 gap-y-1.5">
-      <h2 className="label-strong text-lead leading-tight">{label}</h2>
-      <div className="relative h-6" aria-hidden="true">
+      <h2 className="label-strong text-lead leading-tight">
+        {label} <span className="block text-note text-quiet">{t`minutes`}</span>
+      </h2>
+      <div className="relative h-6 self-end" aria-hidden="true">
         {ticks
           .filter((at) => at < tickEnds * span)
           .map((at) => (
@@ -43,7 +45,7 @@ export function MorningBoard({ label, task, morning, names, span }: MorningBoard
               className={`absolute whitespace-nowrap text-note text-quiet ${at === 0 ? '' : '-translate-x-1/2'}`}
               style={{ left: share(at) }}
             >
-              {at === 0 ? t`minutes` : at}
+              {at}
             </span>
           ))}
       </div>

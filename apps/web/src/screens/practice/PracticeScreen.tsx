@@ -82,14 +82,14 @@ function OneExercise({ standing, personId, first }: OneExerciseProps) {
   const due = dueAt === null || Date.parse(dueAt) <= Date.now()
   return (
     <article
-      className={`grid grid-cols-[3.5rem_1fr] items-center gap-x-5 gap-y-3 border-b border-hair px-6 py-5 lg:grid-cols-[3.5rem_1fr_14rem_12rem] ${first ? 'bg-petrol-tint' : 'bg-paper'}`}
+      className={`grid grid-cols-[3.5rem_1fr] items-center gap-x-5 gap-y-3 border-b border-hair px-6 lg:grid-cols-[3.5rem_1fr_14rem_12rem] ${first ? 'bg-petrol-tint py-5' : 'bg-paper py-2.5'}`}
     >
       <span className="flex size-14 items-center justify-center border-2 border-petrol text-petrol">
         <Icon size={30} />
       </span>
       <div>
-        <h2 className="text-title font-bold leading-tight">{t(name)}</h2>
-        <p className="text-lead leading-snug">{t(opens)}</p>
+        <h2 className={`${first ? 'text-title' : 'text-head'} font-bold leading-tight`}>{t(name)}</h2>
+        <p className={`${first ? 'text-lead' : 'text-body'} leading-snug`}>{t(opens)}</p>
         {because === null ? null : (
           <p className="mt-0.5 text-body font-semibold text-amber-ink">
             {t`Since your fit of ${shortDayText(because.at)}: ${faultWords(because.fault)}.`}
@@ -104,7 +104,7 @@ function OneExercise({ standing, personId, first }: OneExerciseProps) {
       </div>
       <Link
         to={`/practice/${kind}?who=${personId}&level=${level}`}
-        className={`${buttonClass(first ? 'go' : 'plain')} col-span-2 min-h-14 text-lead lg:col-span-1`}
+        className={`${buttonClass(first ? 'go' : 'plain')} col-span-2 text-lead lg:col-span-1 ${first ? 'min-h-14' : 'min-h-12'}`}
         aria-label={t`Begin: ${name}`}
       >
         {best !== null && best >= mastered && !due ? t`Do it again` : t`Begin`}

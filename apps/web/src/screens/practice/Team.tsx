@@ -34,16 +34,16 @@ export function Team({ here, runs, me }: TeamProps) {
       <WhatFailed error={error} className="mt-2" />
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what is wider than a phone is scrolled by keys as well */}
       <div className="mt-2 overflow-x-auto" tabIndex={0} role="group" aria-label={t`How far everybody is`}>
-        <table className="w-full min-w-[64rem] text-left text-body">
+        <table className="w-full min-w-[68rem] table-fixed text-left text-body">
           <thead>
             <tr className="label border-b border-ink/50 text-note text-quiet">
-              <th scope="col" className="py-1 font-normal">{t`person`}</th>
+              <th scope="col" className="w-20 py-1 font-normal">{t`person`}</th>
               {exerciseKinds.map((kind) => (
                 <th key={kind} scope="col" className="pr-3 font-normal">
                   {t(exerciseWords[kind].name)}
                 </th>
               ))}
-              <th scope="col" className="font-normal">{t`may stretch film`}</th>
+              <th scope="col" className="w-56 font-normal">{t`may stretch film`}</th>
             </tr>
           </thead>
           <tbody>

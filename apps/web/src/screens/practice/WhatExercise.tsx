@@ -46,8 +46,8 @@ function Asked({ id, practice, done, onDone, task }: ExerciseProps & { readonly 
   }
   const whole = answered()
   return (
-    <div className="flex flex-1 flex-col gap-y-3 px-6 py-4">
-      <div className="grid content-start gap-x-7 gap-y-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.35fr)]">
+    <div className="flex flex-1 flex-col gap-y-2.5 px-6 py-3">
+      <div className="grid content-start gap-x-7 gap-y-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.6fr)]">
         <div>
           <FaultPhoto picture={task.picture} says={t(picturedLooks(task.shown))} />
           <p className="mt-2 text-lead font-semibold leading-snug">{t(whereItStands(task))}</p>
