@@ -1,4 +1,4 @@
-import type { LayOrder, SchoolName } from '@truelay/core/lay'
+import type { LayOrder, PullsAllowed, SchoolName } from '@truelay/core/lay'
 import { failure, type Result, refused } from '@truelay/core/result'
 import { say } from '@truelay/core/say'
 import { proxy, wrap } from 'comlink'
@@ -18,7 +18,7 @@ export function openRehearsalWorker() {
   return {
     open: (question: RehearsalQuestion) => Promise.race([remote.open(question), stopped]),
     bySchool: (school: SchoolName) => Promise.race([remote.bySchool(school), stopped]),
-    inOrder: (order: LayOrder) => Promise.race([remote.inOrder(order), stopped]),
+    inOrder: (order: LayOrder, pulls?: PullsAllowed) => Promise.race([remote.inOrder(order, pulls), stopped]),
     search: (tries: number, onNews: (news: SearchNews) => void) =>
       withProgress(onNews, (news) => Promise.race([remote.search(tries, proxy(news)), stopped])),
     stopSearch: () => remote.stop(),

@@ -5,6 +5,7 @@ import {
   orderBySchool,
   orderWords,
   type PreparedStage,
+  type PullsAllowed,
   type Rehearsal,
   rehearse,
   type SchoolName,
@@ -48,9 +49,9 @@ const rehearsalWorker = {
     return done(shown(fine, rehearse(fine, order, rehearsalOptions(question.practice))))
   },
 
-  inOrder(order: LayOrder): Result<ShownRehearsal> {
+  inOrder(order: LayOrder, pulls: PullsAllowed = 'warm'): Result<ShownRehearsal> {
     const { fine, question } = opened()
-    return done(shown(fine, rehearse(fine, order, rehearsalOptions(question.practice))))
+    return done(shown(fine, rehearse(fine, order, { ...rehearsalOptions(question.practice), pulls })))
   },
 
   /** Looks for a better order; between tries it listens, so that `stop` is heard. */

@@ -31,11 +31,12 @@ const mean = (shares: readonly number[]) => shares.reduce((sum, share) => sum + 
 const stageOf = (seed: number, level: 1 | 2 | 3): PreparedStage =>
   required(setStage(makeLay(seed, level).form, { handling: usualHandling, laid: 'wet' }, 110))
 const layBy = (stage: PreparedStage, order: LayOrder): Rehearsal => rehearse(stage, order)
-const byHand = (stage: PreparedStage, hand: HandOrder) => layBy(stage, orderOfHand(stage, stage.surface, hand))
-const randomOf = (stage: PreparedStage, seed: number, count: number) => {
+const byHand = (stage: PreparedStage, hand: HandOrder) =>
+  rehearse(stage, orderOfHand(stage, stage.surface, hand), { pulls: hand.pulls })
+const randomOf = (stage: PreparedStage, seed: number, count: number, pulled: Partial<HandOrder> = {}) => {
   const chance = seededRandom(seed)
   const { length } = placesToFix(stage, stage.surface)
-  return Array.from({ length: count }, () => byHand(stage, anyHandOrder(stage, length, chance)))
+  return Array.from({ length: count }, () => byHand(stage, { ...anyHandOrder(stage, length, chance), ...pulled }))
 }
 
 describe.each(exerciseLevels)('lay it, level %i', (level) => {
@@ -49,12 +50,12 @@ describe.each(exerciseLevels)('lay it, level %i', (level) => {
       if (best === undefined) throw new Error('no school')
       const reference: LayReference = {
         best,
-        randomTrouble: randomOf(stage, seed + 1, randomOrders).map((one) => one.figures.trouble),
+        randomTrouble: randomOf(stage, seed + 1, randomOrders, { pulls: 'warm' }).map((one) => one.figures.trouble),
       }
       expect(markLay(stage, best, reference).share).toBe(1)
       return mean(randomOf(stage, seed + 2, 2).map((one) => markLay(stage, one, reference).share))
     })
-    expect(mean(shares)).toBeLessThan(0.25)
+    expect(mean(shares)).toBeLessThan(0.3)
   }, 120_000)
 })
 
@@ -70,7 +71,13 @@ describe('what is said, as an order', () => {
   const stage = stageOf(13, 2)
   const { surface } = stage
   const places = placesToFix(stage, surface)
-  const hand: HandOrder = { anchors: [{ place: 0, draw: 'taut' }], edge: null, run: 'outward', stroke: 'long' }
+  const hand: HandOrder = {
+    anchors: [{ place: 0, draw: 'taut' }],
+    edge: null,
+    run: 'outward',
+    stroke: 'long',
+    pulls: 'warm',
+  }
   test('places are numbered from the upper left, and the nearest is pointed at', () => {
     const ys = places.map((one) => one.at[1])
     expect(ys[0]).toBeGreaterThan(ys.at(-1) ?? 0)
@@ -90,6 +97,38 @@ describe('what is said, as an order', () => {
   test('a place that there is not is left out', () => {
     expect(orderOfHand(stage, surface, { ...hand, anchors: [{ place: 999, draw: 'half' }] }).anchors).toEqual([])
   })
+})
+
+test('what is left over is pulled as it is said: nothing leaves most, a cold pull less, a warm one least', () => {
+  const stage = stageOf(39, 3)
+  const hand: HandOrder = {
+    anchors: [{ place: 0, draw: 'floats' }],
+    edge: null,
+    run: 'outward',
+    stroke: 'long',
+    pulls: 'none',
+  }
+  const [none, cold, warm] = (['none', 'cold', 'warm'] as const).map(
+    (pulls) => byHand(stage, { ...hand, pulls }).figures,
+  )
+  expect(none?.worstFingersMmPer100).toBeGreaterThan((cold?.worstFingersMmPer100 ?? 0) + 0.1)
+  expect(cold?.worstFingersMmPer100).toBeGreaterThan((warm?.worstFingersMmPer100 ?? 9) - 0.02)
+  expect(none?.liftedShare).toBe(0)
+})
+
+test('some are parts that the shop has measured, the same for the same seed; small ones and easy levels never', () => {
+  const big = { ...makeLay(1, 1).form, id: 'big' }
+  const small = {
+    ...big,
+    id: 'small',
+    start: [0, 0] as const,
+    outline: [{ kind: 'line' as const, to: [100, 50] as const, edge: 'rear' }],
+  }
+  const own = seeds.map((seed) => makeLay(seed, 2, [small, big]).form.id).filter((id) => id !== 'practice')
+  expect(own.length).toBeGreaterThan(10)
+  expect(new Set(own)).toEqual(new Set(['big']))
+  expect(seeds.every((seed) => makeLay(seed, 1, [big]).form.id === 'practice')).toBe(true)
+  expect(makeLay(4, 3, [small]).form).toEqual(makeLay(4, 3).form)
 })
 
 describe('the verdict', () => {

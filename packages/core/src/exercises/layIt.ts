@@ -1,4 +1,4 @@
-import type { FormDoc, PartSurface } from '../form/index.ts'
+import { type FormDoc, formSize, type PartSurface } from '../form/index.ts'
 import { boundsOf, distance, type Vec2 } from '../geometry/index.ts'
 import {
   candidatePlaces,
@@ -6,7 +6,10 @@ import {
   edgeLine,
   type LayOrder,
   type NamedSpot,
+  orderDefaults,
   orderWords,
+  type PullsAllowed,
+  pullsAllowed,
   type Rehearsal,
   type RehearsalFigures,
 } from '../lay/index.ts'
@@ -15,6 +18,11 @@ import { name, paragraph, say } from '../say/index.ts'
 import { between, type ExerciseLevel, type Verdict } from './exercise.ts'
 import { makePart } from './makePart.ts'
 
+/** On smaller parts the order seldom changes much, mm. */
+const worthLaying = orderDefaults.smallMm
+/** One in so many is a part that the shop has measured, from the second level on. */
+const oneInOwn = 3
+
 /** A part never seen. */
 export interface LayTask {
   readonly level: ExerciseLevel
@@ -22,11 +30,20 @@ export interface LayTask {
   readonly form: FormDoc
 }
 
-export const makeLay = (seed: number, level: ExerciseLevel): LayTask => ({
-  level,
-  seed,
-  form: makePart(seededRandom(seed), level),
-})
+/** A part made from the seed, or one of those that the shop has measured: the same seed in the same shop is the same part. */
+export function makeLay(seed: number, level: ExerciseLevel, ofShop: readonly FormDoc[] = []): LayTask {
+  const chance = seededRandom(seed)
+  const made = makePart(chance, level)
+  const own = ofShop
+    .filter((form) => {
+      const { widthMm, heightMm } = formSize(form)
+      return Math.max(widthMm, heightMm) >= worthLaying
+    })
+    .sort((a, b) => a.id.localeCompare(b.id))
+  const takes = level > 1 && chance() < 1 / oneInOwn
+  const form = takes ? own[Math.floor(chance() * own.length)] : undefined
+  return { level, seed, form: form ?? made }
+}
 
 /** How the front runs from where it begins. */
 export const runs = ['outward', 'flats first', 'round and round'] as const
@@ -52,6 +69,8 @@ export interface HandOrder {
   readonly edge: string | null
   readonly run: Run
   readonly stroke: Stroke
+  /** What is done where a stroke leaves too much film. */
+  readonly pulls: PullsAllowed
 }
 
 /** More spots than that no two hands fix before anything is swept. */
@@ -103,14 +122,20 @@ export function anyHandOrder({ form }: Pick<LayTask, 'form'>, places: number, ch
     draw: pick(draws, 'floats'),
   }))
   const edges = [null, ...form.edges.map((edge) => edge.name)]
-  return { anchors, edge: pick(edges, null), run: pick(runs, 'outward'), stroke: pick(strokes, 'middle') }
+  return {
+    anchors,
+    edge: pick(edges, null),
+    run: pick(runs, 'outward'),
+    stroke: pick(strokes, 'middle'),
+    pulls: pick(pullsAllowed, 'cold'),
+  }
 }
 
 /** Against what an order is marked, all on one mesh. */
 export interface LayReference {
   /** The best of the schools and of what a search found. */
   readonly best: Pick<Rehearsal, 'order' | 'figures'>
-  /** Trouble of orders that were said at random. */
+  /** Trouble of orders that were said at random, pulled as well as film can be: what counts is the order. */
   readonly randomTrouble: readonly number[]
 }
 
@@ -129,8 +154,8 @@ export function markLay(
   if (mine.flipped > 0)
     return { share: 0, says: [say`Film laid so folds over itself: that is no lay.`, bestWas(best.order)] }
   const sorted = [...randomTrouble].sort((a, b) => a - b)
-  // One in four that know nothing does better than this.
-  const chance = Math.max(asGood * best.figures.trouble + 1e-6, sorted[Math.floor(sorted.length / 4)] ?? 0)
+  // Hardly one in five that know nothing does better than this.
+  const chance = Math.max(asGood * best.figures.trouble + 1e-6, sorted[Math.floor(sorted.length / 5)] ?? 0)
   const share = between(mine.figures.trouble, chance, asGood * best.figures.trouble)
   if (share === 1) return { share, says: [say`No order that was found lays it better.`] }
   const gains = compareOrders(form, mine.figures, best.figures)

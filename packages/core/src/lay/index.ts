@@ -43,7 +43,13 @@ export {
   schoolNames,
   schoolWords,
 } from './rehearsal/orderTypes.ts'
-export { type RehearsalOptions, rehearsalDefaults, rehearse } from './rehearsal/rehearse.ts'
+export {
+  type PullsAllowed,
+  pullsAllowed,
+  type RehearsalOptions,
+  rehearsalDefaults,
+  rehearse,
+} from './rehearsal/rehearse.ts'
 export { type PreparedStage, prepareStage, type Stage } from './rehearsal/stage.ts'
 export {
   type SearchOptions,

@@ -13,7 +13,8 @@ import {
   type Stroke,
   strokes,
 } from '@truelay/core/exercises'
-import type { NamedSpot } from '@truelay/core/lay'
+import { type NamedSpot, type PullsAllowed, pullsAllowed } from '@truelay/core/lay'
+import type { FormDoc } from '@truelay/core/form'
 import { count, inSpan, name, percent, say, type Sentence } from '@truelay/core/say'
 import { X } from 'lucide-react'
 import { lazy, Suspense, useMemo, useState } from 'react'
@@ -27,6 +28,7 @@ import { Choice } from '../../ui/Choice.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Quantity } from '../../ui/Quantity.tsx'
 import { useWords } from '../../ui/words.ts'
+import { useFormsQuery } from '../../remote/vehiclesApi.ts'
 import type { RehearsalStage, ShownRehearsal } from '../../workers/rehearsalWork.ts'
 import { Player } from '../rehearsal/Player.tsx'
 import { stepAt } from '../rehearsal/playing.ts'
@@ -52,21 +54,38 @@ const strokeWords: Readonly<Record<Stroke, Sentence>> = {
   long: say`long`,
 }
 const selectLook = 'min-h-12 w-full rounded-md border border-ink/40 bg-paper px-2 text-body'
-const letterOf = (place: number): string => String.fromCharCode(65 + place)
-const nobody: HandOrder = { anchors: [], edge: null, run: 'outward', stroke: 'middle' }
+const pullWords: Readonly<Record<PullsAllowed, Sentence>> = {
+  none: say`let it be`,
+  cold: say`pull cold`,
+  warm: say`cold, then warm`,
+}
+const letters = 26
+const letterOf = (place: number): string =>
+  `${String.fromCharCode(65 + (place % letters))}${place < letters ? '' : Math.floor(place / letters)}`
+const nobody: HandOrder = { anchors: [], edge: null, run: 'outward', stroke: 'middle', pulls: 'cold' }
 
 const handOrder = z.object({
   anchors: z.array(z.object({ place: z.number().int().min(0), draw: z.enum(draws) })).max(mostAnchors),
   edge: z.string().nullable(),
   run: z.enum(runs),
   stroke: z.enum(strokes),
+  pulls: z.enum(pullsAllowed),
 })
 
 /** A part never seen: said how it is laid, seen what comes of it, tried again. */
 export function LayExercise(props: ExerciseProps) {
   const t = useWords()
+  const { data: forms, isLoading } = useFormsQuery()
+  if (isLoading) return <Busy text={t`Choosing a part`} />
+  return <Built {...props} forms={forms ?? none} />
+}
+
+const none: readonly FormDoc[] = []
+
+function Built({ forms, ...props }: ExerciseProps & { readonly forms: readonly FormDoc[] }) {
+  const t = useWords()
   const { seed, level, practice } = props
-  const [task] = useState(() => makeLay(seed, level))
+  const [task] = useState(() => makeLay(seed, level, forms))
   const [rules] = useState(practice)
   const laying = useLayIt(task, rules)
   if (laying.stage.phase === 'asked') return <Busy text={t`Building the part`} />
@@ -173,6 +192,12 @@ function OnPart({ id, done, onDone, task, stage, laying }: OnPartProps) {
             value={hand.stroke}
             options={strokes.map((stroke) => ({ value: stroke, text: t(strokeWords[stroke]) }))}
             onChange={(stroke) => change({ ...hand, stroke })}
+          />
+          <LabelledChoice
+            label={t`Film that is left over`}
+            value={hand.pulls}
+            options={pullsAllowed.map((pulls) => ({ value: pulls, text: t(pullWords[pulls]) }))}
+            onChange={(pulls) => change({ ...hand, pulls })}
           />
           {done ? null : (
             <div className="flex flex-wrap gap-3">

@@ -24,7 +24,13 @@ test('a part is built, laid as it is told, and marked against the best that is f
   if (stage.phase !== 'known') throw new Error('no part')
   const { surface } = stage.value
   expect(placesToFix(task, surface).length).toBeGreaterThan(5)
-  const hand: HandOrder = { anchors: [{ place: 2, draw: 'floats' }], edge: null, run: 'outward', stroke: 'middle' }
+  const hand: HandOrder = {
+    anchors: [{ place: 2, draw: 'floats' }],
+    edge: null,
+    run: 'outward',
+    stroke: 'middle',
+    pulls: 'cold',
+  }
   const laid: (ShownRehearsal | null)[] = []
   await act(async () => {
     laid.push(await view.result.current.lay(hand, stage.value))

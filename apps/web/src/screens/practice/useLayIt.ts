@@ -58,7 +58,7 @@ export function useLayIt(task: LayTask, practice: Practice) {
 
   const lay = useCallback(
     (hand: HandOrder, { surface }: RehearsalStage) =>
-      heard((opened) => opened.inOrder(orderOfHand(task, surface, hand))),
+      heard((opened) => opened.inOrder(orderOfHand(task, surface, hand), hand.pulls)),
     [task, heard],
   )
 

@@ -92,7 +92,7 @@ describe('what is laid stays', () => {
 describe('a bulge', () => {
   test('nobody pulls: film is left over; pulled, much less; and every pull is within what the film gives', () => {
     for (const school of ['centre out', 'one end and follow', 'flattest first'] as const) {
-      const loose = inOrder(bulge, school, { unpulled: true })
+      const loose = inOrder(bulge, school, { pulls: 'none' })
       const pulled = inOrder(bulge, school)
       expect(loose.figures.lifts).toBe(0)
       expect(loose.figures.worstFingersMmPer100).toBeGreaterThan(2 * pulled.figures.worstFingersMmPer100)
@@ -133,7 +133,7 @@ describe('a bulge', () => {
     expect(inOrder(bulge, 'spiral').flat).toEqual(inOrder(bulge, 'spiral').flat)
   })
   test('fingers are drawn only where film is left over, pointing out of the part', () => {
-    const loose = inOrder(bulge, 'centre out', { unpulled: true })
+    const loose = inOrder(bulge, 'centre out', { pulls: 'none' })
     const spots = fingerProfile(bulge.surface, loose, softFilm.take)
     expect(spots.length).toBeGreaterThan(8)
     for (const { at, outward, step } of spots) {
@@ -258,7 +258,7 @@ describe('film left over along the front', () => {
   const excess = (form: typeof flatPart) => {
     const stage = stageOf(form, softFilm, 800)
     const order = { ...orderBySchool('centre out', form, stage.surface), strokeMm: 40 }
-    return rehearse(stage, order, { unpulled: true }).steps.map((step) => step.frontExcessMmPer100)
+    return rehearse(stage, order, { pulls: 'none' }).steps.map((step) => step.frontExcessMmPer100)
   }
   test('none where a part is flat or rolled, and none once all of it lies', () => {
     for (const form of [flatPart, rolledPart]) for (const mm of excess(form)) expect(Math.abs(mm)).toBeLessThan(0.002)

@@ -12,9 +12,12 @@ import type { PreparedStage } from './stage.ts'
 import type { LayOrder, Rehearsal, RehearsalStep, StepPull } from './orderTypes.ts'
 import { name, say, type Sentence } from '../../say/index.ts'
 
+export const pullsAllowed = ['none', 'cold', 'warm'] as const
+export type PullsAllowed = (typeof pullsAllowed)[number]
+
 export interface RehearsalOptions {
-  /** Lays every step as it comes, without a pull. */
-  readonly unpulled: boolean
+  /** What is done where a step leaves too much film: nothing, a cold pull, or a cold pull and then a warm one. */
+  readonly pulls: PullsAllowed
   /** How far ahead of the front floating film follows the part, mm. */
   readonly settleAheadWetMm: number
   /** The same for dry film, which hangs in the hand until it touches. */
@@ -30,7 +33,7 @@ export interface RehearsalOptions {
  * only where it is pressed. A palm fixes about 30 mm. One small wrinkle is not worth a lift.
  */
 export const rehearsalDefaults: RehearsalOptions = {
-  unpulled: false,
+  pulls: 'warm',
   settleAheadWetMm: 220,
   settleAheadDryMm: 70,
   anchorRadiusMm: 30,
@@ -164,14 +167,14 @@ function layStroke(
   const patch = filmPatch(film, free, (v) => stepOf[v] !== 0)
   const own = ownTriangles(film, patch.triangles, band, stepOf)
   patch.settle(uv)
-  if (use.unpulled) return { pull: null, lifted: 0 }
+  if (use.pulls === 'none') return { pull: null, lifted: 0 }
   const leftOver = () => tooMuch(film, uv, own, handling.take)
   const lifted = Math.min(1, leftOver() / (2 * use.liftShare))
   if (lifted === 0) return { pull: null, lifted }
   const floating = uv.slice()
   const most = 1 / (1 - handling.take)
   patch.pull(uv, { least: 1 / (1 + handling.coldStretch), most }, coldSteps)
-  const warmed = Math.min(1, leftOver() / (8 * use.liftShare))
+  const warmed = use.pulls === 'cold' ? 0 : Math.min(1, leftOver() / (8 * use.liftShare))
   if (warmed > 0) {
     const stretch = handling.coldStretch * Math.max(1, handling.warmStretch / handling.coldStretch) ** warmed
     patch.pull(uv, { least: 1 / (1 + stretch), most }, warmSteps)
