@@ -80,6 +80,7 @@ test('lay it: spots are fixed by a tap and from the list, it is laid, tried othe
   await page.getByRole('radio', { name: 'flats first' }).click()
   await page.getByRole('button', { name: 'Lay it', exact: true }).click()
   await expect(page.getByRole('row', { name: /^2 / })).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText('Against try 1')).toBeVisible()
 
   // Back to the first try: what was said then stands there again.
   await page.getByRole('button', { name: 'Look at try 1' }).click()

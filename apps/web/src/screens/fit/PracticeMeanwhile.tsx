@@ -1,8 +1,8 @@
 import type { PersonId } from '@truelay/contract'
-import { exerciseWords, nextUp } from '@truelay/core/exercises'
+import { exerciseWords } from '@truelay/core/exercises'
 import { Link, useLocation } from 'react-router'
+import { useNextUp } from '../../bench/useNextUp.ts'
 import { useWho } from '../../bench/useWho.ts'
-import { useExercisesQuery } from '../../remote/exerciseApi.ts'
 import { useWords } from '../../ui/words.ts'
 
 /** A shorter wait is over before an exercise is. */
@@ -13,10 +13,8 @@ export function PracticeMeanwhile({ personId, leftMs }: { readonly personId: Per
   const t = useWords()
   const who = useWho(personId)
   const { pathname } = useLocation()
-  const { data: runs } = useExercisesQuery()
-  if (runs === undefined || leftMs < worthMs) return null
-  const next = nextUp(runs.filter((run) => run.personId === who))[0]
-  if (next === undefined) return null
+  const next = useNextUp(who)?.[0]
+  if (next === undefined || leftMs < worthMs) return null
   return (
     <Link
       to={`/practice/${next.kind}?${new URLSearchParams({ who, level: String(next.level), from: pathname })}`}

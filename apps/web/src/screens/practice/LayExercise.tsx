@@ -13,7 +13,7 @@ import {
   type Stroke,
   strokes,
 } from '@truelay/core/exercises'
-import { type NamedSpot, type PullsAllowed, pullsAllowed } from '@truelay/core/lay'
+import { compareOrders, type NamedSpot, type PullsAllowed, pullsAllowed } from '@truelay/core/lay'
 import type { FormDoc } from '@truelay/core/form'
 import { count, inSpan, name, percent, say, type Sentence } from '@truelay/core/say'
 import { X } from 'lucide-react'
@@ -228,6 +228,7 @@ function OnPart({ id, done, onDone, task, stage, laying }: OnPartProps) {
             {t`Looking for the best order: ${percent(Math.round(100 * laying.marked))}`}
           </p>
         )}
+        <Against form={task.form} before={tried[(shown ?? 0) - 1] ?? null} now={look} number={shown ?? 0} />
         <Tries
           tried={tried}
           shown={shown}
@@ -322,6 +323,32 @@ function LabelledChoice<V extends string>({ label, ...choice }: LabelledChoicePr
     <div>
       <p className="label text-note text-quiet">{label}</p>
       <Choice label={label} {...choice} />
+    </div>
+  )
+}
+
+interface AgainstProps {
+  readonly form: FormDoc
+  readonly before: Try | null
+  readonly now: Try | null
+  /** Of the try before, from 1. */
+  readonly number: number
+}
+
+/** What a try does otherwise than the one before it, the weightiest first. */
+function Against({ form, before, now, number }: AgainstProps) {
+  const t = useWords()
+  if (before === null || now === null) return null
+  const told = compareOrders(form, before.shown.rehearsal.figures, now.shown.rehearsal.figures).slice(0, 3)
+  return (
+    <div className="mt-3 text-body" aria-live="polite">
+      <p className="label text-note text-quiet">{t`Against try ${count(number)}`}</p>
+      {told.length === 0 ? <p>{t`No hand would notice a difference.`}</p> : null}
+      {told.map(({ says, better }) => (
+        <p key={t(says)} className={`border-l-4 pl-2 leading-snug ${better ? 'border-good' : 'border-stop'}`}>
+          <span className="sr-only">{better ? t`better:` : t`worse:`}</span> {t(says)}
+        </p>
+      ))}
     </div>
   )
 }

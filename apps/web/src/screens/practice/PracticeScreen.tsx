@@ -1,13 +1,13 @@
-import { type ExerciseKind, exerciseWords, mastered, mistakesOf, type NextUp, nextUp } from '@truelay/core/exercises'
+import { type ExerciseKind, exerciseWords, mastered, type NextUp } from '@truelay/core/exercises'
 import { faultWords } from '@truelay/core/judge'
 import { say } from '@truelay/core/say'
 import { CalendarClock, CircleHelp, Flame, FlaskConical, Layers, Ruler, Spline } from 'lucide-react'
 import type { ComponentType } from 'react'
 import { Link } from 'react-router'
+import { useNextUp } from '../../bench/useNextUp.ts'
 import { usePersonHere } from '../../bench/usePersonHere.ts'
 import { useBayQuery } from '../../remote/api.ts'
 import { useExercisesQuery } from '../../remote/exerciseApi.ts'
-import { useMemoryQuery } from '../../remote/memoryApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { buttonClass } from '../../ui/Button.tsx'
 import { shortDayText } from '../../ui/clockText.ts'
@@ -33,19 +33,14 @@ export function PracticeScreen() {
   const t = useWords()
   const { data: bay, error: bayError } = useBayQuery()
   const { data: runs, error } = useExercisesQuery()
-  // Without it nothing of real fits is known, and all else stands.
-  const { data: memory } = useMemoryQuery()
   const { here, person, choose } = usePersonHere(bay?.people ?? [])
+  const standings = useNextUp(person?.id) ?? []
   if (bay === undefined || runs === undefined) {
     const wrong = error ?? bayError
     return wrong === undefined ? <Busy text={t`Opening practice`} /> : <Failed {...failureOf(wrong)} />
   }
   if (person === undefined)
     return <Failed sentence={say`Nobody works in this shop yet.`} fix={say`Add a person on the Shop screen first.`} />
-  const standings = nextUp(
-    runs.filter((run) => run.personId === person.id),
-    mistakesOf(memory?.facts ?? [], person.id, new Date().toISOString()),
-  )
   return (
     <div>
       <header className="flex flex-wrap items-end justify-between gap-4 border-b border-hair bg-paper px-6 py-4">

@@ -346,6 +346,10 @@ describe('while a part dries', () => {
     ])
     expect(begun.status).toBe(200)
     const fit = `/jobs/0415/fit/${part.id}`
+    const waiting = shop.visit(fit)
+    await waiting.presses(/^Five minutes\? Practise: /)
+    await waiting.isAt(new RegExp(`^/practice/\\w+\\?who=\\w+&level=\\d&from=${encodeURIComponent(fit)}`))
+    await waiting.sees('Back to the part')
     const visit = shop.visit(`/practice/gaps?seed=12&level=1&from=${fit}`)
     await visit.sees(new RegExp(`${part.name}: (20:00|19:\\d\\d) left`))
     vi.setSystemTime(Date.now() + 21 * 60_000)

@@ -292,8 +292,10 @@ describe('a wait in the fit', () => {
     const now = shop.server.now.toISOString()
     const sent = events.map((event) => ({ ...event, id: crypto.randomUUID(), at: now }))
     expect(await shop.server.send('POST', '/api/parts/0413-02/fit', sent)).toMatchObject({ status: 200 })
-    const { sees, presses, isAt } = shop.visit('/jobs/0413/fit/0413-02')
+    const { sees, seesNo, presses, isAt } = shop.visit('/jobs/0413/fit/0413-02')
     await sees(/(19|20) minutes: .*by the plan of the day: Wash, clay, wipe/)
+    // Where there is work nobody practises.
+    await seesNo('Five minutes?')
     await presses(/by the plan of the day/)
     await isAt('/jobs/0413/lay-sheets/0413-01')
   })
