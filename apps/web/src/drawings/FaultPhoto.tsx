@@ -32,7 +32,7 @@ export function FaultPhoto({ picture, says }: FaultPhotoProps) {
       height={down}
       role="img"
       aria-label={says}
-      className="block w-full border border-ink/40"
+      className="mx-auto block w-full max-w-xl border border-ink/40 lg:max-w-none"
     />
   )
 }
