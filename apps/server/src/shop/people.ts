@@ -14,12 +14,12 @@ import { eq } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
 import { readEach, readRow } from '../database/stored.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
-import { people } from './table.ts'
+import { asPerson, people } from './table.ts'
 
 /** Everybody who works here or did, in the order in which they came. */
 export const readPeople = async (database: Database): Promise<Person[]> =>
   readEach(database, await database.read.select().from(people), (row) =>
-    readRow('person', row.id, person, { ...row, confirmed: row.confirmed ?? undefined }),
+    readRow('person', row.id, person, asPerson(row)),
   )
 
 export const addPerson = (database: Database, draft: NewPerson): Promise<Person> =>

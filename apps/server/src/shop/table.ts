@@ -18,3 +18,9 @@ export const people = sqliteTable('people', {
   /** Null = nothing yet. */
   confirmed: text('confirmed', { mode: 'json' }).$type<NonNullable<Person['confirmed']>>(),
 })
+
+/** A row as the person that it is; what is not there is left out. */
+export const asPerson = ({ confirmed, ...row }: typeof people.$inferSelect) => ({
+  ...row,
+  ...(confirmed === null ? {} : { confirmed }),
+})

@@ -1,7 +1,7 @@
 import { type Person, type PersonId, person as personDoc } from '@truelay/contract'
 import { and, eq, getTableColumns, isNull } from 'drizzle-orm'
 import type { Database, Tables } from '../database/openDatabase.ts'
-import { people } from '../shop/table.ts'
+import { asPerson, people } from '../shop/table.ts'
 import { idleMs, noteUseMs, sessionMs } from './limits.ts'
 import { sessions, tablets } from './table.ts'
 import { newToken, tokenHash } from './tokens.ts'
@@ -44,7 +44,7 @@ export async function personOf(
     await database.write((db) =>
       db.update(sessions).set({ usedAt: at.toISOString() }).where(eq(sessions.tokenHash, session)),
     )
-  const known = personDoc.safeParse(row.person)
+  const known = personDoc.safeParse(asPerson(row.person))
   return known.success ? { person: known.data, session } : null
 }
 
