@@ -59,9 +59,10 @@ const pullWords: Readonly<Record<PullsAllowed, Sentence>> = {
   cold: say`pull cold`,
   warm: say`cold, then warm`,
 }
-const letters = 26
+/** None that could be read as a figure or a unit. */
+const letters = 'ABCDEFGHJLMNPQRSTUVWXYZ'
 const letterOf = (place: number): string =>
-  `${String.fromCharCode(65 + (place % letters))}${place < letters ? '' : Math.floor(place / letters)}`
+  `${letters.charAt(place % letters.length)}${place < letters.length ? '' : Math.floor(place / letters.length)}`
 const nobody: HandOrder = { anchors: [], edge: null, run: 'outward', stroke: 'middle', pulls: 'cold' }
 
 const handOrder = z.object({
