@@ -49,7 +49,6 @@ const layers = {
   handOver: ['plan', 'form', 'wait', 'practice', 'result', 'say'],
   exercises: [
     'judge',
-    'shopDay',
     'order',
     'plan',
     'lay',

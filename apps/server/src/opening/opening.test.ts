@@ -129,6 +129,9 @@ describe('people', () => {
     expect((await people()).find((p) => p.id === 'ines')).not.toHaveProperty('confirmed')
     const flying = await server.send('PATCH', '/api/people/bo', { confirmed: [{ ...confirmed[0], skill: 'fly' }] })
     expect(flying.status).toBe(400)
+    // Nobody lets themselves.
+    const own = await server.send('PATCH', '/api/people/bo', { confirmed: [{ ...confirmed[0], by: 'bo' }] })
+    expect(said(own)).toBe('Only a lead of the shop confirms what somebody may do.')
     expect((await people()).find((p) => p.id === 'bo')).toMatchObject({ confirmed })
   })
   test('somebody who is not there is told so', async () => {

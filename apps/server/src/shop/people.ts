@@ -42,6 +42,7 @@ export const changePerson = (database: Database, id: PersonId, change: PersonCha
       throw new NotFound(say`Nobody here is called "${name(id)}".`, say`Choose a person of the shop.`)
     const changed = person.parse({ ...before, ...change })
     if (change.name !== undefined) refuseSameName(all, change.name, id)
+    refuseOthersWord(all, change)
     const staying = all.map((p) => (p.id === id ? changed : p)).filter(worksHere)
     if (!staying.some(({ role }) => role === 'lead'))
       throw new Refused({
@@ -52,6 +53,17 @@ export const changePerson = (database: Database, id: PersonId, change: PersonCha
     await db.update(people).set(changed).where(eq(people.id, id))
     return changed
   })
+
+/** What somebody may do a lead of the shop confirms, nobody else. */
+function refuseOthersWord(all: readonly Person[], { confirmed = [] }: PersonChange): void {
+  const leads = all.filter((one) => one.role === 'lead' && worksHere(one)).map(({ id }) => id)
+  if (confirmed.every(({ by }) => leads.includes(by))) return
+  throw new Refused({
+    code: 'NOT_A_LEAD',
+    sentence: say`Only a lead of the shop confirms what somebody may do.`,
+    fix: say`Let a lead look on, and press it; nothing was changed.`,
+  })
+}
 
 /** Two people of one name could not be told apart on a record. */
 function refuseSameName(all: readonly Person[], called: string, self: PersonId | null): void {

@@ -1,4 +1,4 @@
-import type { Vec2 } from '../geometry/index.ts'
+import { boundsOf, type Vec2 } from '../geometry/index.ts'
 import type { FaultKind } from '../judge/index.ts'
 import { seededNormal, seededRandom } from '../numerics/index.ts'
 import type { FaultPlace } from './faultPlace.ts'
@@ -185,9 +185,7 @@ function glueLinesOf(place: FaultPlace): Over {
 
 /** Lower left corner of the picture on the drawing: the place that is pulled most lies in it. */
 function inView({ pulled, surface }: FaultPlace): Vec2 {
-  const { polygon } = surface.outline
-  return ([0, 1] as const).map((k) => {
-    const [least, most] = [Math.min(...polygon.map((p) => p[k])), Math.max(...polygon.map((p) => p[k])) - sizeMm[k]]
-    return Math.min(most, Math.max(least, pulled.at[k] - sizeMm[k] / 2))
-  }) as never as Vec2
+  const { min, max } = boundsOf(surface.outline.polygon)
+  const corner = (k: 0 | 1) => Math.min(max[k] - sizeMm[k], Math.max(min[k], pulled.at[k] - sizeMm[k] / 2))
+  return [corner(0), corner(1)]
 }

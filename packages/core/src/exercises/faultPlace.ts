@@ -81,9 +81,8 @@ export function faultPlace(chance: () => number, handling: FilmHandling): FaultP
       const { triangle: t, weight } = locate.nearest(p)
       const [a, b, c] = corners(t)
       if (a === undefined || b === undefined || c === undefined) return p
-      return [0, 1].map(
-        (k) => weight[0] * (a[k] ?? 0) + weight[1] * (b[k] ?? 0) + weight[2] * (c[k] ?? 0),
-      ) as never as Vec2
+      const along = (k: 0 | 1) => weight[0] * a[k] + weight[1] * b[k] + weight[2] * c[k]
+      return [along(0), along(1)]
     },
     pulled: { at: middleOf(surface, most), stretch: stretchOf(most), way: wayOfPull(surface, worked.flat, most) },
     stretchAt: (p) => stretchOf(locate.nearest(p).triangle),

@@ -167,7 +167,7 @@ export function markLay(
     says: [
       gains.length === 0
         ? say`A better order was found; by a little of everything.`
-        : paragraph(...gains.map((one) => one.says)),
+        : say`By the best order that was found: ${paragraph(...gains.map((one) => one.says))}`,
       bestWas(best.order),
       ...(own === undefined ? [] : [say`In this yours is better: ${own.says}`]),
     ],

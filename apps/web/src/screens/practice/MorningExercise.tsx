@@ -36,7 +36,7 @@ export function MorningExercise({ id, seed, level, done, onDone }: ExerciseProps
   const [task] = useState(() => makeMorning(seed, level))
   const [given, setGiven] = useExerciseDraft<readonly Given[]>(id, givenOf(task), [])
   const best = useExerciseTask((worker) => worker.morning(task))
-  const [names] = useState<readonly [string, string]>(() => [t`You`, t`Colleague`])
+  const names: readonly [string, string] = [t`You`, t`Colleague`]
   if (best.phase === 'refused') return <Failed sentence={best.failure.sentence} fix={best.failure.fix} />
   const next = canBeGiven(task, given)
   const expected = runMorning(task, given)
