@@ -16,13 +16,21 @@ export interface KnownLength {
   readonly sigmaMm: number
 }
 
+/** By how much a photograph differs from what all share. */
+export interface OwnOfPhoto {
+  readonly focalPx: number
+  readonly middlePx: Vec2
+  /** How far the hand turned while the picture was read from its first row to its last, rad about the axes of the camera. */
+  readonly spinRad: Vec3
+}
+
 /** Everything that is sought. */
 export interface Network {
   readonly lens: Lens
   /** What all photographs share. */
   readonly inner: Inner
   /** By how much each photograph differs from it. */
-  readonly own: readonly { readonly focalPx: number; readonly middlePx: Vec2 }[]
+  readonly own: readonly OwnOfPhoto[]
   readonly poses: readonly Pose[]
   readonly points: readonly Vec3[]
 }
@@ -37,6 +45,8 @@ export interface Priors {
   /** Of one photograph against the others: autofocus and stabiliser. */
   readonly ownFocalShare: number
   readonly ownMiddlePx: number
+  /** 0.03 rad/s, held still as well as hands do, over 0.03 s in which a picture is read. */
+  readonly ownSpinRad: number
 }
 
 /** What a tablet's camera is like. */
@@ -48,17 +58,19 @@ export const usualPriors: Priors = {
   tangential: 0.01,
   ownFocalShare: 0.002,
   ownMiddlePx: 5,
+  ownSpinRad: 0.0009,
 }
 
 /** Beyond so many sigma a ray pulls no harder (Huber). */
 const huber = 2
 const mostSteps = 60
 const shared = 8
-const perPhoto = 9
+const perPhoto = 12
 
 /** The network as numbers: what cannot be taken out point by point first (camera, photographs, ends of known lengths), then all other points. */
 interface Layout {
   readonly photos: number
+  readonly heightPx: number
   /** Where each point's three unknowns begin; those below `dense` belong to the first part. */
   readonly pointAt: Int32Array
   readonly dense: number
@@ -66,6 +78,7 @@ interface Layout {
 }
 
 function layoutOf(network: Network, lengths: readonly KnownLength[]): Layout {
+  const heightPx = 2 * network.inner.middlePx[1]
   const photos = network.poses.length
   const ends = new Set(lengths.flatMap(({ points }) => points))
   let next = shared + perPhoto * photos
@@ -76,15 +89,17 @@ function layoutOf(network: Network, lengths: readonly KnownLength[]): Layout {
       pointAt[i] = next
       next += 3
     })
-  return { photos, pointAt, dense: shared + perPhoto * photos + 3 * ends.size, size: next }
+  return { photos, heightPx, pointAt, dense: shared + perPhoto * photos + 3 * ends.size, size: next }
 }
+
+const nothingOwn: OwnOfPhoto = { focalPx: 0, middlePx: [0, 0], spinRad: [0, 0, 0] }
 
 function packed({ lens, inner, own, poses, points }: Network, { pointAt, size }: Layout): Float64Array {
   const x = new Float64Array(size)
   x.set([inner.focalPx, ...inner.middlePx, ...lens.radial, ...lens.tangential])
   poses.forEach(({ turn, moveMm }, i) => {
-    const one = own[i] ?? { focalPx: 0, middlePx: [0, 0] }
-    x.set([...turn, ...moveMm, one.focalPx, ...one.middlePx], shared + perPhoto * i)
+    const one = own[i] ?? nothingOwn
+    x.set([...turn, ...moveMm, one.focalPx, ...one.middlePx, ...one.spinRad], shared + perPhoto * i)
   })
   points.forEach((p, i) => {
     x.set(p, pointAt[i] ?? 0)
@@ -102,25 +117,35 @@ function unpacked(x: Float64Array, { photos, pointAt }: Layout): Network {
     inner: { focalPx: at(0), middlePx: [at(1), at(2)] },
     lens: { radial: three(x, 3), tangential: [at(6), at(7)] },
     poses: each.map((i) => ({ turn: three(x, begin(i)), moveMm: three(x, begin(i) + 3) })),
-    own: each.map((i) => ({ focalPx: at(begin(i) + 6), middlePx: [at(begin(i) + 7), at(begin(i) + 8)] })),
+    own: each.map((i) => ({
+      focalPx: at(begin(i) + 6),
+      middlePx: [at(begin(i) + 7), at(begin(i) + 8)],
+      spinRad: three(x, begin(i) + 9),
+    })),
     points: Array.from(pointAt, (i) => three(x, i)),
   }
 }
 
 /** Where a ray would be seen by these numbers. */
-function predicted(x: Float64Array, photoAt: number, pointAt: number): Vec2 {
+function predicted(x: Float64Array, photoAt: number, pointAt: number, heightPx: number): Vec2 {
   const at = (i: number) => x[i] ?? 0
   const lens: Lens = { radial: three(x, 3), tangential: [at(6), at(7)] }
   const inner: Inner = {
     focalPx: at(0) + at(photoAt + 6),
     middlePx: [at(1) + at(photoAt + 7), at(2) + at(photoAt + 8)],
   }
-  return seenAt(lens, inner, inCamera({ turn: three(x, photoAt), moveMm: three(x, photoAt + 3) }, three(x, pointAt)))
+  const there = inCamera({ turn: three(x, photoAt), moveMm: three(x, photoAt + 3) }, three(x, pointAt))
+  const seen = seenAt(lens, inner, there)
+  // The row is read the later the further down it lies; meanwhile the hand has turned on.
+  const late = seen[1] / heightPx - 0.5
+  const [a, b, c] = three(x, photoAt + 9).map((v) => v * late) as [number, number, number]
+  const [px, py, pz] = there
+  return seenAt(lens, inner, [px + b * pz - c * py, py + c * px - a * pz, pz + a * py - b * px])
 }
 
 /** By so much each kind of unknown is changed to see what comes of it. */
 const sharedSteps = [0.05, 0.05, 0.05, 1e-5, 1e-5, 1e-5, 1e-6, 1e-6]
-const photoSteps = [1e-6, 1e-6, 1e-6, 1e-3, 1e-3, 1e-3, 0.05, 0.05, 0.05]
+const photoSteps = [1e-6, 1e-6, 1e-6, 1e-3, 1e-3, 1e-3, 0.05, 0.05, 0.05, 1e-6, 1e-6, 1e-6]
 const pointStep = 1e-3
 
 /** Normal equations, the points outside the dense part as blocks of their own. */
@@ -179,22 +204,16 @@ function normalOf(x: Float64Array, problem: Problem): Normal {
   for (const ray of rays) {
     const photoAt = shared + perPhoto * ray.photo
     const pointAt = layout.pointAt[ray.point] ?? 0
-    const seen = predicted(x, photoAt, pointAt)
-    const at = [
-      ...sharedSteps.keys(),
-      ...photoSteps.map((_, k) => photoAt + k),
-      pointAt,
-      pointAt + 1,
-      pointAt + 2,
-    ]
+    const seen = predicted(x, photoAt, pointAt, layout.heightPx)
+    const at = [...sharedSteps.keys(), ...photoSteps.map((_, k) => photoAt + k), pointAt, pointAt + 1, pointAt + 2]
     const steps = [...sharedSteps, ...photoSteps, pointStep, pointStep, pointStep]
     const slopes = at.map((i, k): Vec2 => {
       const step = steps[k] ?? 1
       const before = x[i] ?? 0
       x[i] = before + step
-      const more = predicted(x, photoAt, pointAt)
+      const more = predicted(x, photoAt, pointAt, layout.heightPx)
       x[i] = before - step
-      const less = predicted(x, photoAt, pointAt)
+      const less = predicted(x, photoAt, pointAt, layout.heightPx)
       x[i] = before
       return [(more[0] - less[0]) / (2 * step), (more[1] - less[1]) / (2 * step)]
     })
@@ -203,7 +222,13 @@ function normalOf(x: Float64Array, problem: Problem): Normal {
     const weight = 1 / problem.priors.rayPx ** 2
     const pull = size <= huber ? 1 : huber / size
     cost += size <= huber ? size * size : huber * (2 * size - huber)
-    for (const k of [0, 1] as const) add(at, slopes.map((s) => s[k]), miss[k], pull * weight)
+    for (const k of [0, 1] as const)
+      add(
+        at,
+        slopes.map((s) => s[k]),
+        miss[k],
+        pull * weight,
+      )
   }
   for (const { points, lengthMm, sigmaMm } of problem.lengths) {
     const [i, j] = [layout.pointAt[points[0]] ?? 0, layout.pointAt[points[1]] ?? 0]
@@ -235,7 +260,14 @@ function priorsOf({ priors, layout, begin }: Problem): { at: number; wanted: num
   return [
     ...sharedSigmas.map((sigma, at) => ({ at, wanted: begin[at] ?? 0, sigma })),
     ...Array.from({ length: layout.photos }, (_, i) =>
-      [priors.ownFocalShare * focalPx, priors.ownMiddlePx, priors.ownMiddlePx].map((sigma, k) => ({
+      [
+        priors.ownFocalShare * focalPx,
+        priors.ownMiddlePx,
+        priors.ownMiddlePx,
+        priors.ownSpinRad,
+        priors.ownSpinRad,
+        priors.ownSpinRad,
+      ].map((sigma, k) => ({
         at: shared + perPhoto * i + 6 + k,
         wanted: 0,
         sigma,
@@ -295,7 +327,8 @@ function reduced(normal: Normal, n: number, damping: number) {
   }
   // Rounding alone makes the two halves differ.
   for (let i = 0; i < n; i++)
-    for (let j = 0; j < i; j++) left[i * n + j] = left[j * n + i] = ((left[i * n + j] ?? 0) + (left[j * n + i] ?? 0)) / 2
+    for (let j = 0; j < i; j++)
+      left[i * n + j] = left[j * n + i] = ((left[i * n + j] ?? 0) + (left[j * n + i] ?? 0)) / 2
   return { left, wanted, inverses }
 }
 
@@ -312,7 +345,9 @@ function stepOf(normal: Normal, n: number, damping: number): Float64Array | null
   step.set(dense)
   normal.own.forEach((_, p) => {
     const w = normal.on[p] as Float64Array
-    const rest = [0, 1, 2].map((k) => (normal.right[p]?.[k] ?? 0) - dense.reduce((sum, d, i) => sum + (w[3 * i + k] ?? 0) * d, 0))
+    const rest = [0, 1, 2].map(
+      (k) => (normal.right[p]?.[k] ?? 0) - dense.reduce((sum, d, i) => sum + (w[3 * i + k] ?? 0) * d, 0),
+    )
     const inv = found.inverses[p] as Float64Array
     for (let k = 0; k < 3; k++)
       step[n + 3 * p + k] = [0, 1, 2].reduce((sum, l) => sum + (inv[3 * k + l] ?? 0) * (rest[l] ?? 0), 0)
@@ -361,7 +396,7 @@ export function adjusted(
     normal = next
     damping = Math.max(1e-9, damping / 10)
   }
-  const at = (ray: Ray) => predicted(x, shared + perPhoto * ray.photo, layout.pointAt[ray.point] ?? 0)
+  const at = (ray: Ray) => predicted(x, shared + perPhoto * ray.photo, layout.pointAt[ray.point] ?? 0, layout.heightPx)
   return {
     network: unpacked(x, layout),
     settled,
@@ -401,13 +436,18 @@ function covariance(x: Float64Array, normal: Normal, { pointAt, dense: n }: Layo
     }
   })
   const fixed = whole.add(follows.mmul(inv).mmul(follows.transpose()))
-  return againstAll(fixed, Array.from(pointAt, (at) => three(x, at)))
+  return againstAll(
+    fixed,
+    Array.from(pointAt, (at) => three(x, at)),
+  )
 }
 
 /** A covariance told against the middle and the turn of all points together (S-transformation, Baarda 1973). */
 function againstAll(fixed: Matrix, points: readonly Vec3[]): Matrix {
   const middle = [0, 1, 2].map((k) => points.reduce((sum, p) => sum + (p[k] ?? 0), 0) / points.length)
-  const far = Math.sqrt(points.reduce((sum, p) => sum + p.reduce((s, v, k) => s + (v - (middle[k] ?? 0)) ** 2, 0), 0) / points.length)
+  const far = Math.sqrt(
+    points.reduce((sum, p) => sum + p.reduce((s, v, k) => s + (v - (middle[k] ?? 0)) ** 2, 0), 0) / points.length,
+  )
   const rows = points.flatMap((p) => {
     const [a, b, c] = p.map((v, k) => (v - (middle[k] ?? 0)) / far) as [number, number, number]
     return [

@@ -61,6 +61,8 @@ export function turnOfMatrix(m: readonly number[]): Vec3 {
   const d = [0, 4, 8].map((i) => Math.sqrt(Math.max(0, (at(i) + 1) / 2)))
   const k = d.indexOf(Math.max(...d))
   const first = d[k] ?? 1
-  const v = [0, 1, 2].map((i) => (i === k ? first : (at(3 * Math.min(i, k) + Math.max(i, k)) + at(3 * Math.max(i, k) + Math.min(i, k))) / (4 * first)))
+  const v = [0, 1, 2].map((i) =>
+    i === k ? first : (at(3 * Math.min(i, k) + Math.max(i, k)) + at(3 * Math.max(i, k) + Math.min(i, k))) / (4 * first),
+  )
   return [(v[0] ?? 0) * angle, (v[1] ?? 0) * angle, (v[2] ?? 0) * angle]
 }

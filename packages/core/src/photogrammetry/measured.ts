@@ -1,6 +1,14 @@
 import { Matrix, SingularValueDecomposition } from 'ml-matrix'
-import { type Adjusted, adjusted, type KnownLength, type Network, type Priors, type Ray, usualPriors } from './bundle.ts'
-import { inCamera, type Inner, type Pose, turnedBy, type Vec3 } from './camera.ts'
+import {
+  type Adjusted,
+  adjusted,
+  type KnownLength,
+  type Network,
+  type Priors,
+  type Ray,
+  usualPriors,
+} from './bundle.ts'
+import { type Inner, type Pose, turnedBy, type Vec3 } from './camera.ts'
 import { type OnPlane, poseOfPlane } from './platePose.ts'
 import type { Vec2 } from '../geometry/index.ts'
 
@@ -147,9 +155,7 @@ function started(set: PhotoSet): { network: Network; targets: number[]; tooFewRa
   })
   const enough = [...seenBy].filter(([, rays]) => rays.length >= leastRays).sort((a, b) => a[0] - b[0])
   const points = enough.map(([, rays]) =>
-    nearestToRays(
-      rays.map(({ photo, atPx }) => rayOf(stands[photo] as Pose, set.inner, atPx)),
-    ),
+    nearestToRays(rays.map(({ photo, atPx }) => rayOf(stands[photo] as Pose, set.inner, atPx))),
   )
   return {
     targets: enough.map(([target]) => target),
@@ -157,7 +163,7 @@ function started(set: PhotoSet): { network: Network; targets: number[]; tooFewRa
     network: {
       lens: { radial: [0, 0, 0], tangential: [0, 0] },
       inner: set.inner,
-      own: stands.map(() => ({ focalPx: 0, middlePx: [0, 0] })),
+      own: [],
       poses: stands,
       points,
     },
@@ -200,13 +206,13 @@ function ontoPlate(points: readonly Vec3[], targets: readonly number[], plate: R
     const p = points[i]
     return at === undefined || p === undefined ? [] : [{ p, q: [at[0], at[1], 0] as Vec3 }]
   })
-  const mean = (of: 'p' | 'q') => [0, 1, 2].map((k) => pairs.reduce((sum, pair) => sum + (pair[of][k] ?? 0), 0) / pairs.length)
+  const mean = (of: 'p' | 'q') =>
+    [0, 1, 2].map((k) => pairs.reduce((sum, pair) => sum + (pair[of][k] ?? 0), 0) / pairs.length)
   const [mp, mq] = [mean('p'), mean('q')]
   const h = Matrix.zeros(3, 3)
   for (const { p, q } of pairs)
     for (let i = 0; i < 3; i++)
-      for (let j = 0; j < 3; j++)
-        h.set(i, j, h.get(i, j) + ((q[i] ?? 0) - (mq[i] ?? 0)) * ((p[j] ?? 0) - (mp[j] ?? 0)))
+      for (let j = 0; j < 3; j++) h.set(i, j, h.get(i, j) + ((q[i] ?? 0) - (mq[i] ?? 0)) * ((p[j] ?? 0) - (mp[j] ?? 0)))
   const svd = new SingularValueDecomposition(h)
   const [u, v] = [svd.leftSingularVectors, svd.rightSingularVectors]
   const turn0 = u.mmul(v.transpose())
@@ -232,5 +238,3 @@ const determinant3 = (m: Matrix) => {
     a(0, 2) * (a(1, 0) * a(2, 1) - a(1, 1) * a(2, 0))
   )
 }
-
-export { inCamera }

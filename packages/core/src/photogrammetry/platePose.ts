@@ -23,7 +23,9 @@ export function poseOfPlane(spots: readonly OnPlane[], { focalPx, middlePx }: In
       [0, 0, 0, a, b, 1, -v * a, -v * b, -v],
     ]
   })
-  const svd = new SingularValueDecomposition(new Matrix(rows).transpose().mmul(new Matrix(rows)), { autoTranspose: true })
+  const svd = new SingularValueDecomposition(new Matrix(rows).transpose().mmul(new Matrix(rows)), {
+    autoTranspose: true,
+  })
   const values = svd.diagonal
   // One way to fit nothing is the answer; two mean a line.
   if ((values[7] ?? 0) < 1e-12 * (values[0] ?? 1)) return null

@@ -16,7 +16,14 @@ export interface TestCamera {
 }
 
 const barrel: Lens = { radial: [-0.08, 0.05, 0], tangential: [0.0004, -0.0003] }
-export const idealCamera: TestCamera = { rayPx: 0, middlePx: 0, focalShare: 0, shakeRadPerS: 0, barShare: 0, lens: barrel }
+export const idealCamera: TestCamera = {
+  rayPx: 0,
+  middlePx: 0,
+  focalShare: 0,
+  shakeRadPerS: 0,
+  barShare: 0,
+  lens: barrel,
+}
 export const phone: TestCamera = {
   rayPx: 0.15,
   middlePx: 5,
@@ -157,7 +164,6 @@ export function photographed(part: TestPart, poses: readonly Pose[], camera: Tes
   })
 }
 
-export const bumperPart = () =>
-  testPart(1600, 450, (x, y) => 260 - 260 * (x / 800) ** 2 - 90 * (y / 225) ** 2, 56)
+export const bumperPart = () => testPart(1600, 450, (x, y) => 260 - 260 * (x / 800) ** 2 - 90 * (y / 225) ** 2, 56)
 export const bonnetPart = () => testPart(1400, 1100, (x, y) => 60 - 40 * (x / 700) ** 2 - 55 * (y / 550) ** 2, 60)
 export const lampPart = () => testPart(620, 380, (x, y) => 80 - 60 * (x / 310) ** 2 - 50 * (y / 190) ** 2, 40)
