@@ -12,6 +12,7 @@ export type {
   FormFigures,
   FormHole,
   Lip,
+  MeasuredSpot,
   Obstacle,
   ObstacleKind,
   OutlineSegment,
