@@ -34,6 +34,7 @@ export {
   partFamilies,
   partMaterials,
 } from './formTypes.ts'
+export { formFromPoints, type PointInSpace, type PointsAsForm } from './fromPoints.ts'
 export { formSize } from './formSize.ts'
 export { curvatureMap } from './curvatureMap.ts'
 export { outsideForm } from './outsideForm.ts'

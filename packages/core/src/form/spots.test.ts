@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import type { Vec2 } from '../geometry/index.ts'
 import { seededNormal, seededRandom } from '../numerics/index.ts'
 import { required } from '../result/index.ts'
-import { fitBow, type MeasuredSpot } from './index.ts'
+import { fitBow, type FormDoc, type MeasuredSpot, mirrorForm } from './index.ts'
 
 const panel: Vec2[] = [
   [-600, -400],
@@ -100,5 +100,30 @@ describe('a form from spots whose heights are known', () => {
     for (const [a, b] of chords) expect(sagitta(heightAt, a, b)).toBeCloseTo(sagitta(dome, a, b), 0)
     const three = required(fitBow(panel, [], flat, undefined, spotsOf(dome).slice(0, 3)))
     expect(three.unsureOfChord([-500, 0], [500, 0])).toBe(Number.POSITIVE_INFINITY)
+  })
+  test('mirrored with the part they stand on the other side, as high as before', () => {
+    const form: FormDoc = {
+      id: 'p',
+      name: 'p',
+      version: 1,
+      family: 'panel',
+      material: 'painted steel',
+      start: [-600, 400],
+      outline: panel.map((to) => ({ kind: 'line', to, edge: 'rim' })),
+      edges: [{ name: 'rim', label: 'rim', code: 'stop-short' }],
+      directions: { right: 'right', left: 'left', up: 'up', down: 'down' },
+      bow: [],
+      spots: spotsOf(dome),
+      bodyLines: [],
+      recesses: [],
+      holes: [],
+      marks: [],
+    }
+    const mirrored = mirrorForm(form, { id: 'q', name: 'q', swap: [] })
+    mirrored.spots?.forEach(({ at, heightMm }, i) => {
+      const own = form.spots?.[i]
+      expect([-at[0], at[1], heightMm]).toEqual([own?.at[0], own?.at[1], own?.heightMm])
+    })
+    expect(mirrorForm(mirrored, { id: 'p', name: 'p', swap: [] })).toEqual(form)
   })
 })

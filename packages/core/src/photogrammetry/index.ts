@@ -1,4 +1,12 @@
-export { type Adjusted, adjusted, type KnownLength, type Network, type Priors, type Ray, usualPriors } from './bundle.ts'
+export {
+  type Adjusted,
+  adjusted,
+  type KnownLength,
+  type Network,
+  type Priors,
+  type Ray,
+  usualPriors,
+} from './bundle.ts'
 export { type Inner, inCamera, type Lens, type Pose, seenAt, turnedBy, type Vec3 } from './camera.ts'
 export { ringBits, rings, targetCodes, targetOf } from './codes.ts'
 export { detectTargets, type FoundTarget, type GreyPicture } from './detect.ts'

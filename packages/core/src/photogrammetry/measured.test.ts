@@ -41,7 +41,7 @@ function setOf(part: TestPart, camera: TestCamera, seed: number, poses = standsR
 function offBy(part: TestPart, points: readonly { readonly target: number; readonly atMm: Vec3 }[]): Vec3[] {
   const mean = (list: readonly Vec3[]) =>
     [0, 1, 2].map((k) => list.reduce((sum, p) => sum + (p[k] ?? 0), 0) / list.length)
-  const are = points.map(({ target }) => part.points[target] ?? [0, 0, 0])
+  const are = points.map(({ target }): Vec3 => part.points[target] ?? [0, 0, 0])
   const [ma, mb] = [mean(points.map(({ atMm }) => atMm)), mean(are)]
   const h = Matrix.zeros(3, 3)
   points.forEach(({ atMm }, n) => {
