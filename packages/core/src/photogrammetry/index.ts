@@ -22,3 +22,16 @@ export {
 export { type KnownPoint, type NextStand, nextStand, type Stand } from './nextStand.ts'
 export { type OnPlane, poseOfPlane } from './platePose.ts'
 export { isWhite, targetRadii } from './target.ts'
+export {
+  barTargets,
+  blackOfRing,
+  type DotSize,
+  dotSizesMm,
+  partTargets,
+  plateMm,
+  plateSheet,
+  plateTargets,
+  type PrintedTarget,
+  sheetMm,
+  targetSheets,
+} from './sheets.ts'
