@@ -83,7 +83,7 @@ const floors = [
   ['cuts'],
   ['bundle', 'blades', 'exercises', 'learned', 'memory', 'calendar', 'bay', 'jobList', 'opening', 'visits'],
   ['records', 'liquids', 'day', 'filmNeeds'],
-  ['handOver', 'labels'],
+  ['handOver', 'labels', 'targets'],
   ['seed', 'network'],
   ['http'],
 ]

@@ -3,7 +3,7 @@ import { ringBits, rings } from './codes.ts'
 /** Radii of a target in radii of its dot: the dot is black, round it is white, then the ring of bits, then white again. */
 export const targetRadii = { dot: 1, white: 2, ring: 3, margin: 3.6 } as const
 
-/** Whether a target is white at a spot, in radii of its dot from its middle; null outside its paper. */
+/** Whether a target is white at a spot, in radii of its dot from its middle, y downward as in a picture; null outside its paper. */
 export function isWhite(target: number, x: number, y: number): boolean | null {
   const r = Math.hypot(x, y)
   if (r > targetRadii.margin) return null
