@@ -35,3 +35,11 @@ export {
   sheetMm,
   targetSheets,
 } from './sheets.ts'
+export {
+  type MeasuredSurety,
+  type PhotoProblem,
+  photoProblem,
+  photoSet,
+  type ReadPhoto,
+  suretyOf,
+} from './photoSet.ts'
