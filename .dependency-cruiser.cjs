@@ -46,6 +46,7 @@ const layers = {
   cutting: ['geometry', 'numerics', 'units', 'result', 'say'],
   order: ['numerics', 'result', 'say'],
   shopDay: ['order', 'plan', 'practice', 'schema', 'result', 'say'],
+  photogrammetry: ['geometry', 'numerics', 'result', 'say'],
   handOver: ['plan', 'form', 'wait', 'practice', 'result', 'say'],
   exercises: [
     'judge',
@@ -81,7 +82,7 @@ const floors = [
   ['cuts'],
   ['bundle', 'blades', 'exercises', 'learned', 'memory', 'calendar', 'bay', 'jobList', 'opening', 'visits'],
   ['records', 'liquids', 'day', 'filmNeeds'],
-  ['handOver', 'labels'],
+  ['handOver', 'labels', 'targets'],
   ['seed', 'network'],
   ['http'],
 ]

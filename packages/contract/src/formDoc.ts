@@ -71,6 +71,17 @@ const formParts = z.strictObject({
       }),
     )
     .max(100),
+  spots: z
+    .array(
+      z.strictObject({
+        name,
+        at: point,
+        heightMm: z.number().min(-3000).max(3000),
+        sigmaMm: z.number().positive().max(100),
+      }),
+    )
+    .max(200)
+    .optional(),
   relief: z
     .strictObject({
       originMm: point,

@@ -23,6 +23,7 @@ import { fitRoutes } from '../fit/routes.ts'
 import { formRoutes } from '../forms/routes.ts'
 import { jobRoutes } from '../jobs/routes.ts'
 import { labelRoutes } from '../labels/routes.ts'
+import { targetRoutes } from '../targets/routes.ts'
 import { cutRoutes } from '../cuts/routes.ts'
 import { filmNeedRoutes } from '../filmNeeds/routes.ts'
 import { stockRoutes } from '../stock/routes.ts'
@@ -147,6 +148,7 @@ export function createApp({
     stockRoutes(database, now),
     cutRoutes(database, now),
     labelRoutes(database, now),
+    targetRoutes(),
     filmNeedRoutes(database),
     formRoutes(database, now),
     shelfRoutes(database, now),

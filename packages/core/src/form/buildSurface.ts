@@ -62,7 +62,8 @@ export function buildSurface(form: FormDoc, options: Partial<BuildOptions> = {})
       return refused(failure('CHANNEL_TOO_NARROW', { channel: channel.name, widthMm: channel.widthMm, leastMm }))
   }
   const feature = featureHeight(form)
-  const fitted = fitBow(outline.polygon, form.relief === undefined ? form.bow : [], feature, bow)
+  const [bows, spots] = form.relief === undefined ? [form.bow, form.spots ?? []] : [[], []]
+  const fitted = fitBow(outline.polygon, bows, feature, bow, spots)
   if (!fitted.ok) return fitted
   const scanned = form.relief === undefined ? null : reliefHeight(form.relief)
   const height = scanned ?? ((p: Vec2) => fitted.value.heightAt(p) + feature(p))
@@ -71,7 +72,7 @@ export function buildSurface(form: FormDoc, options: Partial<BuildOptions> = {})
   const sheet = checkSheet(meshed.mesh, { holesExpected: true })
   if (!sheet.ok) return refused(failure('FORM_TOO_COARSE', { triangles, least: triangles * 2 }))
   const figures = measureSurface(form, meshed.mesh, meshed.plan, sheet.value.loops, height)
-  const bowFit = judgeFit(form.bow, height, fitted.value.unsureOfChord, outline)
+  const bowFit = judgeFit(form, height, fitted.value.unsureOfChord, outline)
   return done({ ...meshed, loops: sheet.value.loops, outline, holes, figures, bowFit })
 }
 
@@ -283,7 +284,7 @@ export function sagittaOn(height: (p: Vec2) => number, reading: BowReading): num
 }
 
 function judgeFit(
-  readings: readonly BowReading[],
+  { bow: readings, spots = [] }: Pick<FormDoc, 'bow' | 'spots'>,
   height: (p: Vec2) => number,
   unsureOfChord: (from: Vec2, to: Vec2) => number,
   outline: TracedOutline,
@@ -298,5 +299,5 @@ function judgeFit(
     const y = minY + ((maxY - minY) * i) / 6
     unsureMm = Math.max(unsureMm, unsureOfChord([minX, y], [maxX, y]), unsureOfChord([x, minY], [x, maxY]))
   }
-  return { worstMissMm, unsureMm, readings: readings.length }
+  return { worstMissMm, unsureMm, readings: readings.length, spots: spots.length }
 }

@@ -1,7 +1,7 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix'
 import { boundsOf, contains, distance, lerp, nearestOnOutline, type Polygon, type Vec2 } from '../geometry/index.ts'
 import { done, failure, type Result, refused } from '../result/index.ts'
-import type { BowReading } from './formTypes.ts'
+import type { BowReading, MeasuredSpot } from './formTypes.ts'
 
 export interface BowOptions {
   /** How well a sagitta is read under a straightedge, mm. */
@@ -20,7 +20,7 @@ export interface FittedBow {
   unsureOfChord(from: Vec2, to: Vec2): number
 }
 
-/** A chord with its reading, in the part's scale: height(middle) - weighted heights of the ends. */
+/** What was read, in the part's scale: of a chord height(middle) - weighted heights of the ends, of a spot its height. */
 interface Functional {
   readonly points: readonly Vec2[]
   readonly weights: readonly number[]
@@ -28,6 +28,8 @@ interface Functional {
 
 const contactToleranceMm = 2
 const evenVariance = 1e4
+/** Of the plane against which spots are told: as good as free. */
+const planeVariance = 1e4
 const relativeNugget = 1e-11
 
 /**
@@ -38,13 +40,15 @@ const relativeNugget = 1e-11
  *
  * @param outline the part seen straight on
  * @param underneath height of body lines and recesses, which the readings include
- * Can be refused: `BOW_OUTSIDE`, `BOW_CHORD_SHORT`, `BOW_CONTRADICTS`.
+ * @param spots heights of single spots, each as sure as its sigma (a nugget of its own); the surface goes by them, not through them
+ * Can be refused: `BOW_OUTSIDE`, `BOW_CHORD_SHORT`, `BOW_CONTRADICTS`, `SPOT_CONTRADICTS`.
  */
 export function fitBow(
   outline: Polygon,
   readings: readonly BowReading[],
   underneath: (p: Vec2) => number,
   options: BowOptions = bowDefaults,
+  spots: readonly MeasuredSpot[] = [],
 ): Result<FittedBow> {
   for (const reading of readings) {
     for (const p of [reading.from, reading.to]) {
@@ -55,14 +59,21 @@ export function fitBow(
     if (reading.chordMm !== undefined && reading.chordMm < planMm - 2 * options.readingToleranceMm)
       return refused(failure('BOW_CHORD_SHORT', { reading: reading.name, chordMm: reading.chordMm, planMm }))
   }
-  if (readings.length === 0) return done({ heightAt: () => 0, unsureOfChord: () => Number.POSITIVE_INFINITY })
+  // Three spots lie in a plane, whatever the part is like.
+  const heights = spots.length > 3 ? spots : []
+  if (readings.length + heights.length === 0)
+    return done({ heightAt: () => 0, unsureOfChord: () => Number.POSITIVE_INFINITY })
 
   const box = boundsOf(outline)
   const diagonal = distance(box.min, box.max)
   const centre = lerp(box.min, box.max, 0.5)
   const scaled = (p: Vec2): Vec2 => [(2 * (p[0] - centre[0])) / diagonal, (2 * (p[1] - centre[1])) / diagonal]
   const reach = 2 * options.reachShare
-  const functionals = readings.map((r) => chordFunctional(scaled(r.from), scaled(r.to), r.atFraction ?? 0.5))
+  const functionals: Functional[] = [
+    ...readings.map((r) => chordFunctional(scaled(r.from), scaled(r.to), r.atFraction ?? 0.5)),
+    ...heights.map(({ at }) => ({ points: [scaled(at)], weights: [1] })),
+  ]
+  const amplitude = amplitudeMm(readings, heights, options)
 
   const size = functionals.length
   const covariance = Matrix.zeros(size, size)
@@ -74,7 +85,10 @@ export function fitBow(
     }
   }
   const nugget = (relativeNugget * covariance.trace()) / size
-  for (let i = 0; i < size; i++) covariance.set(i, i, covariance.get(i, i) + nugget)
+  for (let i = 0; i < size; i++) {
+    const sigmaMm = heights[i - readings.length]?.sigmaMm ?? 0
+    covariance.set(i, i, covariance.get(i, i) + nugget + (sigmaMm / amplitude) ** 2)
+  }
   const factor = new CholeskyDecomposition(covariance)
   const inverse = factor.solve(Matrix.eye(size))
 
@@ -88,13 +102,13 @@ export function fitBow(
       const tilt = Math.hypot(1, (rise + featureRise) / distance(r.from, r.to))
       return r.sagittaMm * tilt - sagittaOf(r, underneath)
     })
-    weights = factor.solve(Matrix.columnVector(right))
+    const above = heights.map(({ at, heightMm }) => heightMm - underneath(at))
+    weights = factor.solve(Matrix.columnVector([...right, ...above]))
   }
 
-  const contradiction = findContradiction(readings, covariance, inverse, weights, options)
+  const contradiction = findContradiction(readings, heights, covariance, inverse, weights, amplitude, options)
   if (contradiction !== null) return refused(contradiction)
 
-  const amplitude = amplitudeMm(readings, options)
   const height = heightFunction(functionals, weights, reach)
   return done({
     heightAt: (p) => height(scaled(p)),
@@ -107,8 +121,12 @@ export function fitBow(
   })
 }
 
-const amplitudeMm = (readings: readonly BowReading[], options: BowOptions) =>
-  Math.max(2, options.unevenShare * Math.max(...readings.map((r) => Math.abs(r.sagittaMm))))
+/** How far the part may depart from an even bow: a share of the largest sagitta, or of half of what its spots rise and fall. */
+function amplitudeMm(readings: readonly BowReading[], spots: readonly MeasuredSpot[], options: BowOptions): number {
+  const heights = spots.map(({ heightMm }) => heightMm)
+  const rise = heights.length === 0 ? 0 : (Math.max(...heights) - Math.min(...heights)) / 2
+  return Math.max(2, options.unevenShare * Math.max(rise, ...readings.map((r) => Math.abs(r.sagittaMm))))
+}
 
 const sagittaOf = (r: BowReading, height: (p: Vec2) => number) => {
   const t = r.atFraction ?? 0.5
@@ -129,18 +147,26 @@ function matern(r: number, reach: number) {
 
 function covarianceOf(f: Functional, g: Functional, reach: number): number {
   let sum = 0
-  for (let i = 0; i < 3; i++) {
-    for (let j = 0; j < 3; j++)
+  for (let i = 0; i < f.points.length; i++) {
+    for (let j = 0; j < g.points.length; j++)
       sum += f.weights[i]! * g.weights[j]! * matern(distance(f.points[i]!, g.points[j]!), reach)
   }
+  // Of chords this is nothing: a straightedge sees no plane.
+  const [p, q] = [planeOf(f), planeOf(g)]
+  sum += planeVariance * (p[0]! * q[0]! + p[1]! * q[1]! + p[2]! * q[2]!)
   const a = evenOf(f)
   const b = evenOf(g)
   return sum + evenVariance * (a[0]! * b[0]! + a[1]! * b[1]! + a[2]! * b[2]!)
 }
 
+/** What it sees of height, tilt across and tilt up. Of a chord these are nothing but rounding, and taken as nothing. */
+function planeOf(f: Functional): readonly number[] {
+  return f.points.length > 1 ? [0, 0, 0] : [1, f.points[0]![0], f.points[0]![1]]
+}
+
 function evenOf(f: Functional): number[] {
   const sum = [0, 0, 0]
-  for (let i = 0; i < 3; i++) {
+  for (let i = 0; i < f.points.length; i++) {
     const shapes = evenShapes(f.points[i]!)
     for (let k = 0; k < 3; k++) sum[k]! += f.weights[i]! * shapes[k]!
   }
@@ -150,23 +176,30 @@ function evenOf(f: Functional): number[] {
 /** The fitted height as a function of the scaled place; everything that does not depend on the place is summed once. */
 function heightFunction(functionals: readonly Functional[], weights: Matrix, reach: number): (p: Vec2) => number {
   const even = [0, 0, 0]
-  const count = 3 * functionals.length
+  const plane = [0, 0, 0]
+  const count = functionals.reduce((sum, f) => sum + f.points.length, 0)
   const x = new Float64Array(count)
   const y = new Float64Array(count)
   const w = new Float64Array(count)
+  let at = 0
   functionals.forEach((f, i) => {
     const weight = weights.get(i, 0)
     evenOf(f).forEach((e, k) => {
       even[k]! += weight * evenVariance * e
     })
+    planeOf(f).forEach((e, k) => {
+      plane[k]! += weight * planeVariance * e
+    })
     f.points.forEach(([px, py], c) => {
-      x[3 * i + c] = px
-      y[3 * i + c] = py
-      w[3 * i + c] = weight * f.weights[c]!
+      x[at] = px
+      y[at] = py
+      w[at] = weight * f.weights[c]!
+      at++
     })
   })
   return ([px, py]) => {
     let height = even[0]! * px * px + even[1]! * px * py + even[2]! * py * py
+    height += plane[0]! + plane[1]! * px + plane[2]! * py
     for (let k = 0; k < count; k++) {
       const dx = px - x[k]!
       const dy = py - y[k]!
@@ -210,19 +243,20 @@ function without(left: number, inverse: Matrix, weights: Matrix): { inverse: Mat
  */
 function findContradiction(
   readings: readonly BowReading[],
+  spots: readonly MeasuredSpot[],
   covariance: Matrix,
   inverse: Matrix,
   weights: Matrix,
+  amplitude: number,
   options: BowOptions,
 ) {
-  const amplitude = amplitudeMm(readings, options)
   const departures = departuresOf(inverse, weights, amplitude, options)
   if (Math.max(...departures) <= noRoomFrom) return null
   let worst = -1
   let least = Number.POSITIVE_INFINITY
   departures.forEach((departure, i) => {
     if (departure <= noRoomFrom) return
-    const rest = readings.length < 2 ? null : without(i, inverse, weights)
+    const rest = inverse.rows < 2 ? null : without(i, inverse, weights)
     const left = rest === null ? [] : departuresOf(rest.inverse, rest.weights, amplitude, options)
     // Of two that would leave the others alike, the one that is farther off itself.
     const cost = Math.max(0, ...left) - 1e-6 * departure
@@ -231,6 +265,10 @@ function findContradiction(
       worst = i
     }
   })
+  const missMm = weights.get(worst, 0) / inverse.get(worst, worst)
+  const spot = spots[worst - readings.length]
+  if (spot !== undefined)
+    return failure('SPOT_CONTRADICTS', { spot: spot.name, xMm: spot.at[0], yMm: spot.at[1], offMm: missMm })
   let partner = worst === 0 ? 1 : 0
   let closest = -1
   for (let j = 0; j < readings.length; j++) {
@@ -241,7 +279,6 @@ function findContradiction(
       partner = j
     }
   }
-  const missMm = weights.get(worst, 0) / inverse.get(worst, worst)
   return failure('BOW_CONTRADICTS', {
     first: readings[worst]!.name,
     second: readings[partner]!.name,

@@ -75,6 +75,15 @@ export interface BowReading {
   readonly chordMm?: number | undefined
 }
 
+/** A spot of the surface whose height is known by itself, from photographs: against any even plane, which nobody can see. */
+export interface MeasuredSpot {
+  readonly name: string
+  readonly at: Vec2
+  readonly heightMm: number
+  /** One standard deviation of its height. */
+  readonly sigmaMm: number
+}
+
 export interface BodyLine {
   readonly name: string
   readonly along: readonly Vec2[]
@@ -193,6 +202,8 @@ export interface FormDoc {
   /** What an installer calls the four directions of the drawing. */
   readonly directions: { readonly right: string; readonly left: string; readonly up: string; readonly down: string }
   readonly bow: readonly BowReading[]
+  /** Beside the bow readings, or in their place. */
+  readonly spots?: readonly MeasuredSpot[] | undefined
   /** Of a scanned part: it stands in place of bow readings and features, which then only describe. */
   readonly relief?: Relief | undefined
   readonly bodyLines: readonly BodyLine[]
@@ -248,4 +259,6 @@ export interface BowFit {
   /** How far the surface may be off between the readings, mm (one standard deviation at the worst place). */
   readonly unsureMm: number
   readonly readings: number
+  /** Spots from photographs that it goes through. */
+  readonly spots: number
 }

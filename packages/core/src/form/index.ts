@@ -12,6 +12,7 @@ export type {
   FormFigures,
   FormHole,
   Lip,
+  MeasuredSpot,
   Obstacle,
   ObstacleKind,
   OutlineSegment,
@@ -33,6 +34,7 @@ export {
   partFamilies,
   partMaterials,
 } from './formTypes.ts'
+export { formFromPoints, type PointInSpace, type PointsAsForm } from './fromPoints.ts'
 export { formSize } from './formSize.ts'
 export { curvatureMap } from './curvatureMap.ts'
 export { outsideForm } from './outsideForm.ts'

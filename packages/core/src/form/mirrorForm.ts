@@ -31,6 +31,7 @@ export function mirrorForm(form: FormDoc, { id, name, swap }: Mirror): FormDoc {
       from: flip(reading.from),
       to: flip(reading.to),
     })),
+    ...(form.spots === undefined ? {} : { spots: form.spots.map((spot) => ({ ...spot, at: flip(spot.at) })) }),
     bodyLines: form.bodyLines.map((line) => ({ ...line, name: words(line.name), along: line.along.map(flip) })),
     recesses: form.recesses.map((recess) => ({ ...recess, outline: recess.outline.map(flip) })),
     ...(form.raised === undefined

@@ -10,6 +10,7 @@ import {
 import { done, failure, type Result, refused } from '../result/index.ts'
 import { counted, length, say, type Sentence } from '../say/index.ts'
 import type { FormEdge, FormHole, OutlineSegment, Relief } from './formTypes.ts'
+import { outlineOfRim } from './outlineOfRim.ts'
 import { reliefHeight } from './relief.ts'
 
 /** A place on a scan, mm. */
@@ -49,8 +50,6 @@ export interface ScannedForm {
 }
 
 const mostNodes = 20_000
-const mostSegments = 160
-const cornerRad = 0.6
 /** A form may be no further off than this on the average, mm: more than film forgives. */
 const mostTypicalMm = 2
 /** Smaller openings are gaps in the scan, mm across. */
@@ -89,7 +88,7 @@ export function formFromScan(scan: TriangleMesh, stepMm: number): Result<Scanned
       ? say`Heights stand every ${length(step)}: every ${length(stepMm)} would be more than a form can hold.`
       : null,
   ].filter((sentence) => sentence !== null)
-  return done({ ...outlineOf(plan), relief, holes, mended, errorMm: error })
+  return done({ ...outlineOfRim(plan), relief, holes, mended, errorMm: error })
 }
 
 /** Openings inside the rim, clockwise or not, thinned like it. */
@@ -104,43 +103,6 @@ function holesOf(loops: readonly (readonly Vec2[])[]): { holes: FormHole[]; clos
     return { name: `opening ${i + 1}`, label: `opening ${i + 1}`, outline, code: 'stop-short' }
   })
   return { holes, closed: loops.length - open.length }
-}
-
-function outlineOf(plan: readonly Vec2[]): Pick<ScannedForm, 'start' | 'outline' | 'edges'> {
-  const turned = signedArea(plan) >= 0 ? [...plan] : [...plan].reverse()
-  let tolerance = 0.2
-  let thin = thinOutline(turned, tolerance)
-  while (thin.length > mostSegments) {
-    tolerance *= 1.5
-    thin = thinOutline(turned, tolerance)
-  }
-  const count = thin.length
-  const turnsAt = thin.map((p, i) => {
-    const a = thin[(i + count - 1) % count]!
-    const b = thin[(i + 1) % count]!
-    const before = Math.atan2(p[1] - a[1], p[0] - a[0])
-    const after = Math.atan2(b[1] - p[1], b[0] - p[0])
-    return Math.abs(Math.atan2(Math.sin(after - before), Math.cos(after - before)))
-  })
-  // The sharpest corner begins, so that no edge is cut in two by the start.
-  const first = turnsAt.indexOf(Math.max(...turnsAt))
-  const ordered = Array.from({ length: count }, (_, k) => thin[(first + k) % count]!)
-  let edge = 1
-  const outline = ordered.map((_, k): OutlineSegment => {
-    if (k > 0 && turnsAt[(first + k) % count]! > cornerRad) edge++
-    const to = ordered[(k + 1) % count]!
-    return { kind: 'line', to: [round(to[0]), round(to[1])], edge: `edge ${edge}` }
-  })
-  const start = ordered[0]!
-  return {
-    start: [round(start[0]), round(start[1])],
-    outline,
-    edges: Array.from({ length: edge }, (_, i) => ({
-      name: `edge ${i + 1}`,
-      label: `edge ${i + 1}`,
-      code: 'stop-short' as const,
-    })),
-  }
 }
 
 const round = (x: number) => Math.round(x * 100) / 100

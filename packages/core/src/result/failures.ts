@@ -39,6 +39,20 @@ const catalogue = {
       say`Segment ${count(f.segment)} of ${name(f.what)} is an arc of radius ${length(f.radiusMm)} over a chord of ${length(f.chordMm)}; no such arc exists.`,
     fix: say`The radius must be at least half the chord.`,
   },
+  RIM_TOO_SHORT: {
+    says: (f: { points: number; least: number }) =>
+      say`${counted(f.points, '# target lies', '# targets lie')} on the rim: that is no outline yet.`,
+    fix: say`Name the targets at the edge one after the other, all the way round; at least three.`,
+  },
+  POINTS_IN_LINE: {
+    says: (_: Record<string, never>) => say`All targets lie in one line.`,
+    fix: say`Stick targets all over the part, not along one edge alone.`,
+  },
+  SPOT_CONTRADICTS: {
+    says: (f: { spot: string; xMm: number; yMm: number; offMm: number }) =>
+      say`The spot "${name(f.spot)}" (x ${length(f.xMm)}, y ${length(f.yMm)}) lies ${length(Math.abs(f.offMm))} off what those around it say.`,
+    fix: say`Draw the body line or the edge that runs there; or leave that spot out.`,
+  },
   BOW_CONTRADICTS: {
     says: (f: { first: string; second: string; measuredMm: number; expectedMm: number }) =>
       say`Bow reading "${name(f.first)}" says ${length(f.measuredMm)} where "${name(f.second)}" leaves only ${length(f.expectedMm)} possible: they contradict each other.`,

@@ -11,6 +11,7 @@ import { buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { blankForm } from './editForm.ts'
 import { FormBench } from './FormBench.tsx'
+import { PhotoImport } from './PhotoImport.tsx'
 import { ScanImport } from './ScanImport.tsx'
 
 /** Measuring a part: a new one, or one that is on file. */
@@ -34,6 +35,7 @@ export function FormScreen() {
       </Failed>
     )
   if (isNew && search.has('scan') && scanned === null) return <ScanImport onMade={setScanned} />
+  if (isNew && search.has('photos') && scanned === null) return <PhotoImport onMade={setScanned} />
   const first = known ?? scanned ?? formDoc.parse(blankForm('new-part', 'New part'))
   const save = async (draft: Form): Promise<string | null> => {
     // "new" is the address of the empty bench.

@@ -1,7 +1,7 @@
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { Form } from '@truelay/contract'
-import { Plus, ScanLine } from 'lucide-react'
+import { Camera, Plus, ScanLine } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { PartShape } from '../../drawings/PartShape.tsx'
@@ -40,6 +40,9 @@ export function FormsScreen() {
             </Field>
           </div>
           <Link to="/models" className={buttonClass('quiet')}>{t`Models`}</Link>
+          <Link to="/forms/new?photos=1" className={buttonClass()}>
+            <Camera size={20} /> {t`From photographs`}
+          </Link>
           <Link to="/forms/new?scan=1" className={buttonClass()}>
             <ScanLine size={20} /> {t`From a scan`}
           </Link>

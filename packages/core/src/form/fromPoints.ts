@@ -1,0 +1,77 @@
+import { EigenvalueDecomposition, Matrix } from 'ml-matrix'
+import type { Vec2 } from '../geometry/index.ts'
+import { done, failure, type Result, refused } from '../result/index.ts'
+import type { FormDoc, MeasuredSpot } from './formTypes.ts'
+import { outlineOfRim } from './outlineOfRim.ts'
+import type { Spot3 } from './scan.ts'
+
+/** A point of a part in space, from photographs. */
+export interface PointInSpace {
+  readonly name: string
+  readonly at: Spot3
+  readonly sigmaMm: Spot3
+}
+
+export interface PointsAsForm extends Pick<FormDoc, 'start' | 'outline' | 'edges'> {
+  readonly spots: readonly MeasuredSpot[]
+}
+
+/** Fewer tell no rim. */
+const leastRim = 3
+
+/**
+ * Points of a part as a form: seen straight onto the plane that lies nearest to all of them, with `right` to the right and the eye where
+ * `towards` points; its outline runs through the points of the rim in their order, all others are spots. Can be refused: `RIM_TOO_SHORT`,
+ * `POINTS_IN_LINE`.
+ */
+export function formFromPoints(
+  points: readonly PointInSpace[],
+  rim: readonly string[],
+  right: Spot3,
+  towards: Spot3,
+): Result<PointsAsForm> {
+  const byName = new Map(points.map((point) => [point.name, point]))
+  const around = rim.flatMap((name) => byName.get(name) ?? [])
+  if (around.length < leastRim) return refused(failure('RIM_TOO_SHORT', { points: around.length, least: leastRim }))
+  const middle = ([0, 1, 2] as const).map((k) => points.reduce((sum, { at }) => sum + at[k], 0) / points.length)
+  const spread = Matrix.zeros(3, 3)
+  for (const { at } of points)
+    for (const i of [0, 1, 2] as const)
+      for (const j of [0, 1, 2] as const)
+        spread.set(i, j, spread.get(i, j) + (at[i] - (middle[i] ?? 0)) * (at[j] - (middle[j] ?? 0)))
+  const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(spread, { assumeSymmetric: true })
+  const least = realEigenvalues.indexOf(Math.min(...realEigenvalues))
+  const sorted = [...realEigenvalues].sort((a, b) => a - b)
+  if ((sorted[1] ?? 0) < 1e-4 * (sorted[2] ?? 1)) return refused(failure('POINTS_IN_LINE', {}))
+  const column = eigenvectorMatrix.getColumn(least)
+  const facing = dot(column, towards) < 0 ? -1 : 1
+  const z = column.map((v) => facing * v)
+  const flat = right.map((v, k) => v - dot(right, z) * (z[k] ?? 0))
+  const long = Math.hypot(...flat)
+  if (long < 1e-6) return refused(failure('POINTS_IN_LINE', {}))
+  const x = flat.map((v) => v / long)
+  const y = cross(z, x)
+  const seen = ({ at, name, sigmaMm }: PointInSpace): MeasuredSpot => {
+    const off = at.map((v, k) => v - (middle[k] ?? 0))
+    return {
+      name,
+      at: [round(dot(off, x)), round(dot(off, y))],
+      heightMm: round(dot(off, z)),
+      // Along z alone: how far it is off along the drawing shifts it, and on a form that is no steep wall changes little.
+      sigmaMm: Math.max(leastSigmaMm, Math.sqrt(z.reduce((sum, v, k) => sum + (v * (sigmaMm[k] ?? 0)) ** 2, 0))),
+    }
+  }
+  return done({ ...outlineOfRim(around.map((point): Vec2 => seen(point).at)), spots: points.map(seen) })
+}
+
+/** Nobody sticks a target flatter than this, mm. */
+const leastSigmaMm = 0.05
+const round = (v: number) => Math.round(100 * v) / 100
+const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, v, k) => sum + v * (b[k] ?? 0), 0)
+const cross = (a: readonly number[], b: readonly number[]): number[] => {
+  const at = (v: readonly number[], k: number) => v[k] ?? 0
+  return [0, 1, 2].map((k) => {
+    const [i, j] = [(k + 1) % 3, (k + 2) % 3]
+    return at(a, i) * at(b, j) - at(a, j) * at(b, i)
+  })
+}

@@ -1,0 +1,50 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { ringBits, ringDistance, rings, targetCodes, targetOf, turned, upright, whiteOf } from './codes.ts'
+import { isWhite, targetRadii } from './target.ts'
+
+describe('rings of targets', () => {
+  test('there are 120, and any two differ in three bits at least, however they are turned', () => {
+    expect(rings).toHaveLength(targetCodes)
+    for (const [i, a] of rings.entries())
+      for (const b of rings.slice(i + 1)) {
+        for (let k = 0; k < ringBits; k++) expect(whiteOf(turned(a, k) ^ b)).toBeGreaterThanOrEqual(3)
+      }
+  })
+  test('a ring is known however it is turned, and never with one or two bits wrong', () => {
+    fc.assert(
+      fc.property(
+        fc.nat(targetCodes - 1),
+        fc.nat(ringBits - 1),
+        fc.uniqueArray(fc.nat(ringBits - 1), { minLength: 1, maxLength: 2 }),
+        (target, turn, wrong) => {
+          const ring = turned(rings[target] ?? 0, turn)
+          expect(targetOf(ring)).toBe(target)
+          expect(targetOf(wrong.reduce((bits, bit) => bits ^ (1 << bit), ring))).toBeNull()
+        },
+      ),
+    )
+  })
+  test('turns keep the number of white bits; sixteen turns are none', () => {
+    fc.assert(
+      fc.property(fc.nat(0xffff), fc.nat(15), (ring, turn) => {
+        expect(whiteOf(turned(ring, turn))).toBe(whiteOf(ring))
+        expect(turned(turned(ring, turn), ringBits - turn)).toBe(ring)
+        expect(upright(turned(ring, turn))).toBe(upright(ring))
+        expect(ringDistance(ring, turned(ring, turn))).toBe(0)
+      }),
+    )
+  })
+})
+
+test('a target is black in its dot, white round it and at its margin, and has its bits in between', () => {
+  expect(isWhite(5, 0.5, 0.5)).toBe(false)
+  expect(isWhite(5, 1.5, 0)).toBe(true)
+  expect(isWhite(5, 0, -3.3)).toBe(true)
+  expect(isWhite(5, targetRadii.margin, 0.1)).toBeNull()
+  const bits = Array.from({ length: ringBits }, (_, k) => {
+    const turn = (2 * Math.PI * (k + 0.5)) / ringBits
+    return isWhite(5, 2.5 * Math.cos(turn), 2.5 * Math.sin(turn)) === true ? 1 : 0
+  })
+  expect(bits.reduce<number>((ring, bit, k) => ring | (bit << k), 0)).toBe(rings[5])
+})

@@ -1,0 +1,45 @@
+export {
+  type Adjusted,
+  adjusted,
+  type KnownLength,
+  type Network,
+  type Priors,
+  type Ray,
+  usualPriors,
+} from './bundle.ts'
+export { type Inner, inCamera, type Lens, type Pose, seenAt, turnedBy, type Vec3 } from './camera.ts'
+export { ringBits, rings, targetCodes, targetOf } from './codes.ts'
+export { detectTargets, type FoundTarget, type GreyPicture } from './detect.ts'
+export {
+  type Bar,
+  leastRays,
+  type Measured,
+  measured,
+  type MeasuredPoint,
+  type Photograph,
+  type PhotoSet,
+} from './measured.ts'
+export { type KnownPoint, type NextStand, nextStand, type Stand } from './nextStand.ts'
+export { type OnPlane, poseOfPlane } from './platePose.ts'
+export { isWhite, targetRadii } from './target.ts'
+export {
+  barTargets,
+  blackOfRing,
+  type DotSize,
+  dotSizesMm,
+  partTargets,
+  plateMm,
+  plateSheet,
+  plateTargets,
+  type PrintedTarget,
+  sheetMm,
+  targetSheets,
+} from './sheets.ts'
+export {
+  type MeasuredSurety,
+  type PhotoProblem,
+  photoProblem,
+  photoSet,
+  type ReadPhoto,
+  suretyOf,
+} from './photoSet.ts'
