@@ -12,10 +12,11 @@ import {
 } from '../geometry/index.ts'
 import { done, failure, type Result, refused } from '../result/index.ts'
 import { featureHeight, wallRunMm } from './featureHeight.ts'
-import { type BowOptions, bowDefaults, fitBow } from './fitBow.ts'
+import { type BowOptions, bowDefaults, fitBow, type FittedBow } from './fitBow.ts'
 import type { BowFit, BowReading, FormDoc, FormFigures, PartSurface, TracedOutline } from './formTypes.ts'
 import { relaxMesh, sideKey } from './internal/relaxMesh.ts'
 import { triangulatePlan } from './internal/triangulatePlan.ts'
+import { missOfLeftOut } from './leftOutSpots.ts'
 import { hexagonInside, sampleOutline, sampleStretch } from './internal/samplePlan.ts'
 import { wallRings } from './internal/wallRings.ts'
 import { curvatureAt } from './curvature.ts'
@@ -72,7 +73,7 @@ export function buildSurface(form: FormDoc, options: Partial<BuildOptions> = {})
   const sheet = checkSheet(meshed.mesh, { holesExpected: true })
   if (!sheet.ok) return refused(failure('FORM_TOO_COARSE', { triangles, least: triangles * 2 }))
   const figures = measureSurface(form, meshed.mesh, meshed.plan, sheet.value.loops, height)
-  const bowFit = judgeFit(form, height, fitted.value.unsureOfChord, outline)
+  const bowFit = judgeFit(form, height, fitted.value, outline)
   return done({ ...meshed, loops: sheet.value.loops, outline, holes, figures, bowFit })
 }
 
@@ -286,7 +287,7 @@ export function sagittaOn(height: (p: Vec2) => number, reading: BowReading): num
 function judgeFit(
   { bow: readings, spots = [] }: Pick<FormDoc, 'bow' | 'spots'>,
   height: (p: Vec2) => number,
-  unsureOfChord: (from: Vec2, to: Vec2) => number,
+  { unsureOfChord, spotMissMm }: FittedBow,
   outline: TracedOutline,
 ): BowFit {
   const worstMissMm = Math.max(0, ...readings.map((r) => Math.abs(sagittaOn(height, r) - r.sagittaMm)))
@@ -299,5 +300,11 @@ function judgeFit(
     const y = minY + ((maxY - minY) * i) / 6
     unsureMm = Math.max(unsureMm, unsureOfChord([minX, y], [maxX, y]), unsureOfChord([x, minY], [x, maxY]))
   }
-  return { worstMissMm, unsureMm, readings: readings.length, spots: spots.length }
+  return {
+    worstMissMm,
+    unsureMm,
+    readings: readings.length,
+    spots: spots.length,
+    spotMiss: missOfLeftOut(spots, spotMissMm),
+  }
 }

@@ -18,6 +18,8 @@ export interface FittedBow {
   heightAt(p: Vec2): number
   /** One standard deviation of what the sagitta of a chord could still be, mm. */
   unsureOfChord(from: Vec2, to: Vec2): number
+  /** By how much each spot lies above what all others say of it, mm. */
+  readonly spotMissMm: readonly number[]
 }
 
 /** What was read, in the part's scale: of a chord height(middle) - weighted heights of the ends, of a spot its height. */
@@ -62,7 +64,7 @@ export function fitBow(
   // Three spots lie in a plane, whatever the part is like.
   const heights = spots.length > 3 ? spots : []
   if (readings.length + heights.length === 0)
-    return done({ heightAt: () => 0, unsureOfChord: () => Number.POSITIVE_INFINITY })
+    return done({ heightAt: () => 0, unsureOfChord: () => Number.POSITIVE_INFINITY, spotMissMm: [] })
 
   const box = boundsOf(outline)
   const diagonal = distance(box.min, box.max)
@@ -112,6 +114,10 @@ export function fitBow(
   const height = heightFunction(functionals, weights, reach)
   return done({
     heightAt: (p) => height(scaled(p)),
+    spotMissMm: heights.map((_, i) => {
+      const k = readings.length + i
+      return weights.get(k, 0) / inverse.get(k, k)
+    }),
     unsureOfChord: (from, to) => {
       const f = chordFunctional(scaled(from), scaled(to), 0.5)
       const k = Matrix.columnVector(functionals.map((g) => covarianceOf(f, g, reach)))

@@ -261,4 +261,12 @@ export interface BowFit {
   readonly readings: number
   /** Spots from photographs that it goes through. */
   readonly spots: number
+  /** How well they agree with each other; null without any. */
+  readonly spotMiss: SpotMiss | null
+}
+
+/** How far spots are missed by all others when each is left out. */
+export interface SpotMiss {
+  readonly rmsMm: number
+  readonly worst: { readonly name: string; readonly at: Vec2; readonly missMm: number }
 }

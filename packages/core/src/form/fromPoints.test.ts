@@ -30,7 +30,7 @@ describe('a form from points in space', () => {
         ),
         (turn) => {
           const points = plain.map((point) => ({ ...point, at: turnedBy(turn, point.at) }))
-          const form = required(formFromPoints(points, rim, turnedBy(turn, [1, 0, 0]), turnedBy(turn, [0, 0, 1])))
+          const { form } = required(formFromPoints(points, rim, turnedBy(turn, [1, 0, 0]), turnedBy(turn, [0, 0, 1])))
           expect(form.edges).toHaveLength(4)
           const xs = form.outline.map(({ to }) => to[0])
           const ys = form.outline.map(({ to }) => to[1])
@@ -47,7 +47,7 @@ describe('a form from points in space', () => {
     )
   })
   test('a rim that is named the other way round is the same outline', () => {
-    const of = (names: readonly string[]) => required(formFromPoints(plain, names, [1, 0, 0], [0, 0, 1]))
+    const of = (names: readonly string[]) => required(formFromPoints(plain, names, [1, 0, 0], [0, 0, 1])).form
     const area = ({ start, outline }: ReturnType<typeof of>) => {
       const points = [start, ...outline.map(({ to }) => to)]
       return points.reduce((sum, [x, y], i) => {
@@ -59,7 +59,7 @@ describe('a form from points in space', () => {
     expect(area(of([...rim].reverse()))).toBeCloseTo(1080 * 700, -2)
   })
   test('it can be built: the surface rises as the part does', () => {
-    const { spots, ...outline } = required(formFromPoints(plain, rim, [1, 0, 0], [0, 0, 1]))
+    const { spots, ...outline } = required(formFromPoints(plain, rim, [1, 0, 0], [0, 0, 1])).form
     const built = required(
       buildSurface(
         {

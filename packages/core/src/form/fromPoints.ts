@@ -2,7 +2,7 @@ import { EigenvalueDecomposition, Matrix } from 'ml-matrix'
 import type { Vec2 } from '../geometry/index.ts'
 import { done, failure, type Result, refused } from '../result/index.ts'
 import type { FormDoc, MeasuredSpot } from './formTypes.ts'
-import { outlineOfRim } from './outlineOfRim.ts'
+import { outlineOfTargets } from './outlineOfTargets.ts'
 import type { Spot3 } from './scan.ts'
 
 /** A point of a part in space, from photographs. */
@@ -12,8 +12,22 @@ export interface PointInSpace {
   readonly sigmaMm: Spot3
 }
 
+/** How a drawing lies in space: a spot of it is its origin, so far along x, y and z. */
+export interface DrawingInSpace {
+  readonly origin: Spot3
+  readonly x: Spot3
+  readonly y: Spot3
+  readonly z: Spot3
+}
+
 export interface PointsAsForm extends Pick<FormDoc, 'start' | 'outline' | 'edges'> {
   readonly spots: readonly MeasuredSpot[]
+}
+
+/** How targets were stuck. */
+export interface StuckTargets {
+  /** Half the size of their paper: those of the rim touch the edge with it, mm. */
+  readonly paperMm: number
 }
 
 /** Fewer tell no rim. */
@@ -29,7 +43,8 @@ export function formFromPoints(
   rim: readonly string[],
   right: Spot3,
   towards: Spot3,
-): Result<PointsAsForm> {
+  { paperMm }: StuckTargets = { paperMm: 0 },
+): Result<{ readonly form: PointsAsForm; readonly inSpace: DrawingInSpace }> {
   const byName = new Map(points.map((point) => [point.name, point]))
   const around = rim.flatMap((name) => byName.get(name) ?? [])
   if (around.length < leastRim) return refused(failure('RIM_TOO_SHORT', { points: around.length, least: leastRim }))
@@ -61,9 +76,19 @@ export function formFromPoints(
       sigmaMm: Math.max(leastSigmaMm, Math.sqrt(z.reduce((sum, v, k) => sum + (v * (sigmaMm[k] ?? 0)) ** 2, 0))),
     }
   }
-  return done({ ...outlineOfRim(around.map((point): Vec2 => seen(point).at)), spots: points.map(seen) })
+  return done({
+    form: {
+      ...outlineOfTargets(
+        around.map((point): Vec2 => seen(point).at),
+        paperMm,
+      ),
+      spots: points.map(seen),
+    },
+    inSpace: { origin: asSpot(middle), x: asSpot(x), y: asSpot(y), z: asSpot(z) },
+  })
 }
 
+const asSpot = (v: readonly number[]): Spot3 => [v[0] ?? 0, v[1] ?? 0, v[2] ?? 0]
 /** Nobody sticks a target flatter than this, mm. */
 const leastSigmaMm = 0.05
 const round = (v: number) => Math.round(100 * v) / 100

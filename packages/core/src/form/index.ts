@@ -22,6 +22,7 @@ export type {
   RaisedFeature,
   Recess,
   ReferenceMark,
+  SpotMiss,
   Relief,
   TracedOutline,
 } from './formTypes.ts'
@@ -34,7 +35,13 @@ export {
   partFamilies,
   partMaterials,
 } from './formTypes.ts'
-export { formFromPoints, type PointInSpace, type PointsAsForm } from './fromPoints.ts'
+export {
+  type DrawingInSpace,
+  formFromPoints,
+  type PointInSpace,
+  type PointsAsForm,
+  type StuckTargets,
+} from './fromPoints.ts'
 export { formSize } from './formSize.ts'
 export { curvatureMap } from './curvatureMap.ts'
 export { outsideForm } from './outsideForm.ts'

@@ -36,14 +36,19 @@ const insetShare = 0.02
  * sure. Null once every one of them is known to `enoughMm`, or while the outline is not whole.
  */
 export function suggestReading(
-  form: Pick<FormDoc, 'name' | 'start' | 'outline' | 'bow' | 'bodyLines' | 'recesses' | 'raised' | 'channels'>,
+  form: Pick<
+    FormDoc,
+    'name' | 'start' | 'outline' | 'bow' | 'spots' | 'bodyLines' | 'recesses' | 'raised' | 'channels'
+  >,
   enoughMm: number,
 ): SuggestedReading | null {
   const traced = traceOutline(form.name, form.start, form.outline)
   if (!traced.ok) return null
   const candidates = straightedgeLines(traced.value.polygon)
-  if (form.bow.length === 0) return candidates[0] === undefined ? null : { ...candidates[0], unsureMm: null }
-  const fitted = fitBow(traced.value.polygon, form.bow, featureHeight(form))
+  const { spots = [] } = form
+  if (form.bow.length + spots.length === 0)
+    return candidates[0] === undefined ? null : { ...candidates[0], unsureMm: null }
+  const fitted = fitBow(traced.value.polygon, form.bow, featureHeight(form), undefined, spots)
   if (!fitted.ok) return null
   let best: SuggestedReading | null = null
   let most = 0

@@ -15,6 +15,8 @@ export interface FoundTarget {
   readonly atPx: Vec2
   /** Half axes of its dot, px. */
   readonly radiiPx: Vec2
+  /** How softly black goes over into white across its rim, by direction from 0 to half a turn: sigma of a Gaussian, px. */
+  readonly softPx: readonly number[]
 }
 
 /** A picture is worked through in pieces of this size, so that memory does not grow with it, px. */
@@ -198,7 +200,38 @@ function read(picture: GreyPicture, blob: Blob, x0: number, y0: number): FoundTa
   const fine = refined(picture, rough, levels)
   if (fine === null) return null
   const target = ringOf(picture, fine, levels)
-  return target === null ? null : { target, atPx: [fine.x, fine.y], radiiPx: axesOf(fine) }
+  return target === null
+    ? null
+    : { target, atPx: [fine.x, fine.y], radiiPx: axesOf(fine), softPx: softnessOf(picture, fine, levels) }
+}
+
+/** Directions in which the rim of a dot is looked at. */
+export const softDirections = 8
+const softStepPx = 0.25
+
+/** The steepest slope across the rim tells how soft it is: of a step blurred by a Gaussian it is the step by sigma by the root of 2 pi. */
+function softnessOf(picture: GreyPicture, ellipse: Ellipse, { black, white }: Levels): number[] {
+  const soft = Array.from({ length: softDirections }, () => Infinity)
+  for (let k = 0; k < 2 * softDirections; k++) {
+    const turn = (Math.PI * k) / softDirections
+    const [rx, ry] = around(ellipse, 1, turn)
+    const [dx, dy] = [rx - ellipse.x, ry - ellipse.y]
+    const radius = Math.hypot(dx, dy)
+    // The rim's own direction, not that from the middle.
+    const [nx, ny] = [ellipse.yy * dx - ellipse.xy * dy, ellipse.xx * dy - ellipse.xy * dx]
+    const long = Math.hypot(nx, ny)
+    const at = (step: number) => greyAt(picture, [rx + (nx / long) * step, ry + (ny / long) * step])
+    let steepest = 0
+    for (let step = -0.5 * radius; step < 0.5 * radius; step += softStepPx) {
+      const [a, b] = [at(step), at(step + softStepPx)]
+      if (a !== null && b !== null) steepest = Math.max(steepest, (b - a) / softStepPx)
+    }
+    const bright = white[Math.floor((k * whiteSamples) / (2 * softDirections))] ?? 255
+    const sigma = (bright - black) / Math.max(1e-6, steepest) / Math.sqrt(2 * Math.PI)
+    const bin = Math.round(((Math.atan2(ny, nx) / Math.PI + 2) % 1) * softDirections) % softDirections
+    soft[bin] = Math.min(soft[bin] ?? Infinity, sigma)
+  }
+  return soft
 }
 
 /** A circle of radius `r` dots round the middle, carried onto the ellipse. */

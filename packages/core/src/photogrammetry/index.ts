@@ -8,6 +8,7 @@ export {
   usualPriors,
 } from './bundle.ts'
 export { type Inner, inCamera, type Lens, type Pose, seenAt, turnedBy, type Vec3 } from './camera.ts'
+export { type Guidance, guided, type NextPhotograph, nextPhotograph, type Side, sides } from './guide.ts'
 export { ringBits, rings, targetCodes, targetOf } from './codes.ts'
 export { detectTargets, type FoundTarget, type GreyPicture } from './detect.ts'
 export {
@@ -18,7 +19,10 @@ export {
   type MeasuredPoint,
   type Photograph,
   type PhotoSet,
+  type Taken,
 } from './measured.ts'
+export { lookingAt } from './stand.ts'
+export { type SplitHalf, splitHalf } from './splitHalf.ts'
 export { type KnownPoint, type NextStand, nextStand, type Stand } from './nextStand.ts'
 export { type OnPlane, poseOfPlane } from './platePose.ts'
 export { isWhite, targetRadii } from './target.ts'
@@ -41,5 +45,8 @@ export {
   photoProblem,
   photoSet,
   type ReadPhoto,
+  seesPlate,
+  type SuretyProblem,
   suretyOf,
 } from './photoSet.ts'
+export { type ColourPicture, type DrawingView, squarest, straightened } from './straightened.ts'

@@ -1,8 +1,8 @@
-import { Matrix, SingularValueDecomposition } from 'ml-matrix'
 import { describe, expect, test } from 'vitest'
 import { turnedBy, turnOfMatrix, type Vec3 } from './camera.ts'
-import { measured, type PhotoSet } from './measured.ts'
+import { measured } from './measured.ts'
 import { poseOfPlane } from './platePose.ts'
+import { rigidOnto } from './rigid.ts'
 import {
   bonnetPart,
   bumperPart,
@@ -13,47 +13,22 @@ import {
   phone,
   photographed,
   plateMm,
+  setOf,
   standsRound,
-  type TestCamera,
   type TestPart,
 } from './testPhotos.ts'
 
-const longOf = (part: TestPart, [a, b]: readonly [number, number]) =>
-  Math.hypot(...[0, 1, 2].map((k) => (part.points[a]?.[k] ?? 0) - (part.points[b]?.[k] ?? 0)))
-
-function setOf(part: TestPart, camera: TestCamera, seed: number, poses = standsRound(part)): PhotoSet {
-  const rays = photographed(part, poses, camera, seed)
-  return {
-    photographs: poses.map((_, i) => ({
-      seen: rays.filter(({ photo }) => photo === i).map(({ point, atPx }) => ({ target: point, atPx })),
-    })),
-    // The maker's figure is one per cent off.
-    inner: { focalPx: 1.01 * focalPx, middlePx },
-    plate: new Map(part.plate.map((point, i) => [point, plateMm[i] ?? [0, 0]])),
-    bars: part.bars.map((targets, i) => ({
-      targets,
-      lengthMm: longOf(part, targets) * (1 + (i === 0 ? camera.barShare : 0)),
-    })),
-  }
-}
-
 /** How far measured points lie from where they are, after the one has been laid on the other. */
 function offBy(part: TestPart, points: readonly { readonly target: number; readonly atMm: Vec3 }[]): Vec3[] {
-  const mean = (list: readonly Vec3[]) =>
-    [0, 1, 2].map((k) => list.reduce((sum, p) => sum + (p[k] ?? 0), 0) / list.length)
   const are = points.map(({ target }): Vec3 => part.points[target] ?? [0, 0, 0])
-  const [ma, mb] = [mean(points.map(({ atMm }) => atMm)), mean(are)]
-  const h = Matrix.zeros(3, 3)
-  points.forEach(({ atMm }, n) => {
-    for (let i = 0; i < 3; i++)
-      for (let j = 0; j < 3; j++)
-        h.set(i, j, h.get(i, j) + ((are[n]?.[i] ?? 0) - (mb[i] ?? 0)) * ((atMm[j] ?? 0) - (ma[j] ?? 0)))
-  })
-  const { leftSingularVectors: u, rightSingularVectors: v } = new SingularValueDecomposition(h)
-  const turn = u.mmul(v.transpose())
+  const { place } = rigidOnto(
+    points.map(({ atMm }) => atMm),
+    are,
+  )
   return points.map(({ atMm }, n) => {
-    const q = turn.mmul(Matrix.columnVector(atMm.map((value, k) => value - (ma[k] ?? 0)))).to1DArray()
-    return [0, 1, 2].map((k) => (q[k] ?? 0) + (mb[k] ?? 0) - (are[n]?.[k] ?? 0)) as [number, number, number]
+    const [x, y, z] = place(atMm)
+    const [u, v, w] = are[n] ?? [0, 0, 0]
+    return [x - u, y - v, z - w]
   })
 }
 const rms = (off: readonly Vec3[]) =>
@@ -71,7 +46,7 @@ describe.each(parts)('a %s from twelve photographs', (_, part) => {
     if (found === null) throw new Error('nothing was measured')
     expect(found.points).toHaveLength(part.points.length)
     expect(rms(offBy(part, found.points))).toBeLessThan(0.01)
-    expect(Math.abs(found.barsOff[0] ?? 1)).toBeLessThan(1e-5)
+    expect(Math.abs(found.barsOff[0]?.share ?? 1)).toBeLessThan(1e-5)
     expect(found.rejected).toEqual([])
   })
   test('with a phone it is right to half a millimetre, heights to a quarter, and says how sure it is', () => {
@@ -83,7 +58,7 @@ describe.each(parts)('a %s from twelve photographs', (_, part) => {
       expect(rms(off)).toBeLessThan(0.5)
       expect(Math.max(...off.map((o) => Math.hypot(...o)))).toBeLessThan(1.5)
       expect(Math.sqrt(off.reduce((sum, o) => sum + o[2] ** 2, 0) / off.length)).toBeLessThan(0.25)
-      expect(Math.abs(found.barsOff[0] ?? 1)).toBeLessThan(0.002)
+      expect(Math.abs(found.barsOff[0]?.share ?? 1)).toBeLessThan(0.002)
       off.forEach((o, i) => {
         for (const k of [0, 1, 2] as const) {
           all++
@@ -126,7 +101,7 @@ test('all from one side: rays miss as little as ever, yet it says that it is muc
 test('a bar that is too long shows in the other one', () => {
   const part = lampPart()
   const set = setOf(part, { ...phone, barShare: 0.01 }, 3)
-  expect(measured(set)?.barsOff[0]).toBeCloseTo(0.01, 2)
+  expect(measured(set)?.barsOff[0]?.share).toBeCloseTo(0.01, 2)
 })
 
 test('a target that fewer than three photographs see is left out and named; without the plate there is nothing', () => {

@@ -1,4 +1,5 @@
-import { Matrix, SingularValueDecomposition } from 'ml-matrix'
+import { Matrix } from 'ml-matrix'
+import type { Vec2 } from '../geometry/index.ts'
 import {
   type Adjusted,
   adjusted,
@@ -8,9 +9,9 @@ import {
   type Ray,
   usualPriors,
 } from './bundle.ts'
-import { type Inner, type Pose, turnedBy, type Vec3 } from './camera.ts'
-import { type OnPlane, poseOfPlane } from './platePose.ts'
-import type { Vec2 } from '../geometry/index.ts'
+import { type Inner, type Lens, type Pose, turnedBy, turnOfMatrix, type Vec3 } from './camera.ts'
+import { apart, type Rigid, rigidOnto } from './rigid.ts'
+import { standOf, started } from './start.ts'
 
 export interface Photograph {
   /** Targets by their number. */
@@ -29,7 +30,7 @@ export interface PhotoSet {
   readonly inner: Inner
   /** Targets of the start plate with their places on it, mm. */
   readonly plate: ReadonlyMap<number, Vec2>
-  /** The first gives the scale, the others check it. */
+  /** The first that is seen gives the scale, the others check it. */
   readonly bars: readonly Bar[]
 }
 
@@ -40,18 +41,38 @@ export interface MeasuredPoint {
   readonly atMm: Vec3
   /** One standard deviation along each, mm. */
   readonly sigmaMm: Vec3
+  /** How it hangs together, row by row, mm²; null where its rays do not tell. */
+  readonly covarianceMm2: readonly number[] | null
   readonly rays: number
+}
+
+/** A photograph as it was taken, against the plate. */
+export interface Taken {
+  /** Its number in the set. */
+  readonly photo: number
+  readonly from: Vec3
+  readonly pose: Pose
+  readonly inner: Inner
+  /** How far the hand turned while the picture was read, rad. */
+  readonly spinRad: number
 }
 
 export interface Measured {
   readonly points: readonly MeasuredPoint[]
-  readonly poses: readonly Pose[]
+  readonly taken: readonly Taken[]
+  readonly lens: Lens
+  /** Photographs that see neither the plate nor enough of what others see. */
+  readonly unplaced: readonly number[]
+  /** Photographs during which the hand turned too fast: left out, where enough others are there. */
+  readonly shaken: readonly number[]
   /** Rays that missed by more than chance. */
   readonly rejected: readonly { readonly photo: number; readonly target: number; readonly missPx: number }[]
   readonly rmsPx: number
-  /** By how much each bar after the first is longer than it should be, a share. */
-  readonly barsOff: readonly number[]
-  /** Seen in fewer than three photographs: left out. */
+  /** Whether a bar that was seen gives the scale. */
+  readonly scaled: boolean
+  /** By how much each further bar that was seen is longer than it should be, a share. */
+  readonly barsOff: readonly { readonly targets: Bar['targets']; readonly share: number }[]
+  /** Seen in fewer photographs than are asked for: left out. */
   readonly tooFewRays: readonly number[]
 }
 
@@ -61,58 +82,124 @@ const rejectSigma = 4.5
 const rounds = 6
 /** How well the ends of a bar are known, a share of its length. */
 const barShare = 0.0002
+/** A hand that turns by so many of its usual turns has shaken the picture: 0.03 rad/s come out at 1.8 at most, 0.1 rad/s at 2 to 5. */
+const shakenSigma = 2.2
+/** With fewer photographs a turn of the hand cannot be told from a turn of the part. */
+const shakeToldFrom = 6
 
-/** Everything from rays alone; null where no two photographs see the plate. */
-export function measured(set: PhotoSet, priors: Priors = usualPriors): Measured | null {
-  const start = started(set)
-  if (start === null) return null
-  const { targets, tooFewRays } = start
+/**
+ * Everything from rays alone. Photographs during which the hand turned are left out where enough others are there, and it is all worked out again. Null where no two
+ * photographs see the plate, or fewer than three targets are seen by enough of them.
+ */
+export function measured(set: PhotoSet, priors: Priors = usualPriors, least: number = leastRays): Measured | null {
+  const first = settled(set, priors, least)
+  if (first === null) return null
+  const shaken = first.taken
+    .filter(({ spinRad }) => spinRad > shakenSigma * priors.ownSpinRad)
+    .map(({ photo }) => photo)
+  if (shaken.length === 0 || first.taken.length < shakeToldFrom) return first
+  if (first.taken.length - shaken.length < shakeToldFrom) return { ...first, shaken }
+  const still = set.photographs.map((photo, i) => (shaken.includes(i) ? { seen: [] } : photo))
+  const again = settled({ ...set, photographs: still }, priors, least)
+  return again === null ? first : { ...again, unplaced: first.unplaced, shaken }
+}
+
+function settled(set: PhotoSet, priors: Priors, least: number): Measured | null {
+  const start = started(set, least)
+  if (start === null || start.targets.length < 3) return null
+  const { targets, photos } = start
   const index = new Map(targets.map((target, i) => [target, i]))
-  let rays = raysOf(set, index)
-  const [scale] = set.bars
+  let rays = raysOf(set, photos, index)
+  const seenBars = set.bars.filter(({ targets: ends }) => ends.every((end) => index.has(end)))
+  const [scale] = seenBars
   const lengths = scale === undefined ? [] : known(scale, index)
   let network = start.network
   const rejected: { photo: number; target: number; missPx: number }[] = []
   let found: Adjusted = adjusted(network, rays, lengths, priors)
   for (let round = 0; round < rounds; round++) {
     const typical = Math.max(priors.rayPx / 3, 1.2 * median(found.missPx) * 0.8)
-    const bad = rays.filter((_, i) => (found.missPx[i] ?? 0) > rejectSigma * typical)
-    if (bad.length === 0) break
-    for (const ray of bad)
-      rejected.push({ photo: ray.photo, target: targets[ray.point] ?? 0, missPx: found.missPx[rays.indexOf(ray)] ?? 0 })
-    const left = rays.filter((ray) => !bad.includes(ray))
+    const isBad = found.missPx.map((miss) => miss > rejectSigma * typical)
+    if (!isBad.includes(true)) break
+    rays.forEach((ray, i) => {
+      if (isBad[i] === true)
+        rejected.push({ photo: photos[ray.photo] ?? 0, target: targets[ray.point] ?? 0, missPx: found.missPx[i] ?? 0 })
+    })
     // No target is thrown away for it: what is left with too few is told, as unsure as it then is.
-    rays = left
+    rays = rays.filter((_, i) => isBad[i] !== true)
     network = found.network
     found = adjusted(network, rays, lengths, priors)
   }
   const rmsPx = Math.sqrt(found.missPx.reduce((sum, miss) => sum + miss * miss, 0) / Math.max(1, 2 * rays.length))
-  const covariance = found.covarianceMm2()
-  const factor = Math.max(1, rmsPx / priors.rayPx) ** 2
   const home = ontoPlate(found.network.points, targets, set.plate)
-  const counts = countsOf(rays, targets.length)
+  if (home === null) return null
+  const at = (target: number) => found.network.points[index.get(target) ?? -1]
   return {
-    points: targets.map((target, i) => {
-      const own = covariance === null ? null : covariance.subMatrix(3 * i, 3 * i + 2, 3 * i, 3 * i + 2)
-      return {
-        target,
-        atMm: home.place(found.network.points[i] ?? [0, 0, 0]),
-        sigmaMm: own === null ? [Infinity, Infinity, Infinity] : home.sigma(own, factor),
-        rays: counts[i] ?? 0,
-      }
-    }),
-    poses: found.network.poses,
+    points: pointsOf(found, home, targets, rays, Math.max(1, rmsPx / priors.rayPx) ** 2),
+    taken: takenOf(found.network, home, photos),
+    lens: found.network.lens,
+    unplaced: set.photographs.flatMap(({ seen }, i) => (photos.includes(i) || seen.length === 0 ? [] : [i])),
+    shaken: [],
     rejected,
     rmsPx,
-    barsOff: set.bars.slice(1).flatMap((bar) => {
-      const [a, b] = bar.targets.map((target) => found.network.points[index.get(target) ?? -1])
-      return a === undefined || b === undefined ? [] : [distance3(a, b) / bar.lengthMm - 1]
+    scaled: scale !== undefined,
+    barsOff: seenBars.slice(1).flatMap(({ targets: ends, lengthMm }) => {
+      const [a, b] = [at(ends[0]), at(ends[1])]
+      return a === undefined || b === undefined ? [] : [{ targets: ends, share: apart(a, b) / lengthMm - 1 }]
     }),
-    tooFewRays,
+    tooFewRays: start.tooFewRays,
   }
 }
 
-const distance3 = (a: Vec3, b: Vec3) => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2])
+function pointsOf(found: Adjusted, home: Rigid, targets: readonly number[], rays: readonly Ray[], factor: number) {
+  const covariance = found.covarianceMm2()
+  const counts = new Array<number>(targets.length).fill(0)
+  for (const { point } of rays) counts[point] = (counts[point] ?? 0) + 1
+  return targets.map((target, i): MeasuredPoint => {
+    const own =
+      covariance === null
+        ? null
+        : home.turn
+            .mmul(covariance.subMatrix(3 * i, 3 * i + 2, 3 * i, 3 * i + 2))
+            .mmul(home.turn.transpose())
+            .mul(factor)
+    const sigma = (k: number) => (own === null ? Infinity : Math.sqrt(Math.max(0, own.get(k, k))))
+    return {
+      target,
+      atMm: home.place(found.network.points[i] ?? [0, 0, 0]),
+      sigmaMm: [sigma(0), sigma(1), sigma(2)],
+      covarianceMm2: own === null ? null : own.to1DArray(),
+      rays: counts[i] ?? 0,
+    }
+  })
+}
+
+function takenOf({ poses, own, inner }: Network, home: Rigid, photos: readonly number[]): Taken[] {
+  return poses.map((pose, i) => {
+    const one = own[i]
+    return {
+      photo: photos[i] ?? 0,
+      from: home.place(standOf(pose)),
+      pose: seenFromPlate(pose, home),
+      inner: {
+        focalPx: inner.focalPx + (one?.focalPx ?? 0),
+        middlePx: [inner.middlePx[0] + (one?.middlePx[0] ?? 0), inner.middlePx[1] + (one?.middlePx[1] ?? 0)],
+      },
+      spinRad: Math.hypot(...(one?.spinRad ?? [0, 0, 0])),
+    }
+  })
+}
+
+/** The pose of a photograph for spots that are told against the plate. */
+function seenFromPlate(pose: Pose, home: Rigid): Pose {
+  const back = home.turn.transpose()
+  const axes = [0, 1, 2].map((k) => turnedBy(pose.turn, back.getColumn(k) as never as Vec3))
+  const origin = home.place([0, 0, 0])
+  const there = turnedBy(pose.turn, back.mmul(Matrix.columnVector([...origin])).to1DArray() as never as Vec3)
+  return {
+    turn: turnOfMatrix([0, 1, 2].flatMap((i) => axes.map((axis) => axis[i] ?? 0))),
+    moveMm: [pose.moveMm[0] - there[0], pose.moveMm[1] - there[1], pose.moveMm[2] - there[2]],
+  }
+}
 
 function median(values: readonly number[]): number {
   const sorted = [...values].sort((a, b) => a - b)
@@ -124,117 +211,29 @@ const known = ({ targets, lengthMm }: Bar, index: ReadonlyMap<number, number>): 
   return a === undefined || b === undefined ? [] : [{ points: [a, b], lengthMm, sigmaMm: barShare * lengthMm }]
 }
 
-const raysOf = ({ photographs }: PhotoSet, index: ReadonlyMap<number, number>): Ray[] =>
-  photographs.flatMap(({ seen }, photo) =>
-    seen.flatMap(({ target, atPx }) => {
+const raysOf = ({ photographs }: PhotoSet, photos: readonly number[], index: ReadonlyMap<number, number>): Ray[] =>
+  photos.flatMap((number, photo) =>
+    (photographs[number]?.seen ?? []).flatMap(({ target, atPx }) => {
       const point = index.get(target)
       return point === undefined ? [] : [{ photo, point, atPx }]
     }),
   )
 
-function countsOf(rays: readonly Ray[], points: number): number[] {
-  const counts = new Array<number>(points).fill(0)
-  for (const { point } of rays) counts[point] = (counts[point] ?? 0) + 1
-  return counts
-}
-
-/** Photographs stand by the plate, targets by where their rays come nearest to each other. */
-function started(set: PhotoSet): { network: Network; targets: number[]; tooFewRays: number[] } | null {
-  const poses = set.photographs.map(({ seen }) => {
-    const spots = seen.flatMap(({ target, atPx }): OnPlane[] => {
-      const onPlaneMm = set.plate.get(target)
-      return onPlaneMm === undefined ? [] : [{ onPlaneMm, atPx }]
-    })
-    return poseOfPlane(spots, set.inner)
-  })
-  if (poses.some((pose) => pose === null)) return null
-  const stands = poses as Pose[]
-  const seenBy = new Map<number, { photo: number; atPx: Vec2 }[]>()
-  set.photographs.forEach(({ seen }, photo) => {
-    for (const { target, atPx } of seen) seenBy.set(target, [...(seenBy.get(target) ?? []), { photo, atPx }])
-  })
-  const enough = [...seenBy].filter(([, rays]) => rays.length >= leastRays).sort((a, b) => a[0] - b[0])
-  const points = enough.map(([, rays]) =>
-    nearestToRays(rays.map(({ photo, atPx }) => rayOf(stands[photo] as Pose, set.inner, atPx))),
-  )
-  return {
-    targets: enough.map(([target]) => target),
-    tooFewRays: [...seenBy].filter(([, rays]) => rays.length < leastRays).map(([target]) => target),
-    network: {
-      lens: { radial: [0, 0, 0], tangential: [0, 0] },
-      inner: set.inner,
-      own: [],
-      poses: stands,
-      points,
-    },
-  }
-}
-
-interface SpaceRay {
-  readonly from: Vec3
-  readonly way: Vec3
-}
-
-function rayOf({ turn, moveMm }: Pose, { focalPx, middlePx }: Inner, atPx: Vec2): SpaceRay {
-  const back: Vec3 = [-turn[0], -turn[1], -turn[2]]
-  const from = turnedBy(back, [-moveMm[0], -moveMm[1], -moveMm[2]])
-  const way = turnedBy(back, [(atPx[0] - middlePx[0]) / focalPx, (atPx[1] - middlePx[1]) / focalPx, 1])
-  const long = Math.hypot(...way)
-  return { from, way: [way[0] / long, way[1] / long, way[2] / long] }
-}
-
-/** The spot whose distances from the rays, squared, add up to least. */
-function nearestToRays(rays: readonly SpaceRay[]): Vec3 {
-  const m = Matrix.zeros(3, 3)
-  const right = Matrix.zeros(3, 1)
-  for (const { from, way } of rays)
-    for (let i = 0; i < 3; i++)
-      for (let j = 0; j < 3; j++) {
-        const off = (i === j ? 1 : 0) - (way[i] ?? 0) * (way[j] ?? 0)
-        m.set(i, j, m.get(i, j) + off)
-        right.set(i, 0, right.get(i, 0) + off * (from[j] ?? 0))
-      }
-  const svd = new SingularValueDecomposition(m)
-  const p = svd.solve(right).to1DArray()
-  return [p[0] ?? 0, p[1] ?? 0, p[2] ?? 0]
-}
-
-/** Turns and moves everything so that the plate's targets lie where they are on the plate (Kabsch 1976). */
-function ontoPlate(points: readonly Vec3[], targets: readonly number[], plate: ReadonlyMap<number, Vec2>) {
-  const pairs = targets.flatMap((target, i) => {
+/** Turns and moves everything so that the plate's targets lie where they are on the plate; null where fewer than three are known. */
+function ontoPlate(
+  points: readonly Vec3[],
+  targets: readonly number[],
+  plate: ReadonlyMap<number, Vec2>,
+): Rigid | null {
+  const pairs = targets.flatMap((target, i): { from: Vec3; to: Vec3 }[] => {
     const at = plate.get(target)
-    const p = points[i]
-    return at === undefined || p === undefined ? [] : [{ p, q: [at[0], at[1], 0] as Vec3 }]
+    const from = points[i]
+    return at === undefined || from === undefined ? [] : [{ from, to: [at[0], at[1], 0] }]
   })
-  const mean = (of: 'p' | 'q') =>
-    [0, 1, 2].map((k) => pairs.reduce((sum, pair) => sum + (pair[of][k] ?? 0), 0) / pairs.length)
-  const [mp, mq] = [mean('p'), mean('q')]
-  const h = Matrix.zeros(3, 3)
-  for (const { p, q } of pairs)
-    for (let i = 0; i < 3; i++)
-      for (let j = 0; j < 3; j++) h.set(i, j, h.get(i, j) + ((q[i] ?? 0) - (mq[i] ?? 0)) * ((p[j] ?? 0) - (mp[j] ?? 0)))
-  const svd = new SingularValueDecomposition(h)
-  const [u, v] = [svd.leftSingularVectors, svd.rightSingularVectors]
-  const turn0 = u.mmul(v.transpose())
-  const flip = Matrix.diag([1, 1, determinant3(turn0) < 0 ? -1 : 1])
-  const turn = u.mmul(flip).mmul(v.transpose())
-  return {
-    place: (p: Vec3): Vec3 => {
-      const moved = turn.mmul(Matrix.columnVector(p.map((value, k) => value - (mp[k] ?? 0)))).to1DArray()
-      return [0, 1, 2].map((k) => (moved[k] ?? 0) + (mq[k] ?? 0)) as never as Vec3
-    },
-    sigma: (own: Matrix, factor: number): Vec3 => {
-      const here = turn.mmul(own).mmul(turn.transpose())
-      return [0, 1, 2].map((k) => Math.sqrt(Math.max(0, factor * here.get(k, k)))) as never as Vec3
-    },
-  }
-}
-
-const determinant3 = (m: Matrix) => {
-  const a = (i: number, j: number) => m.get(i, j)
-  return (
-    a(0, 0) * (a(1, 1) * a(2, 2) - a(1, 2) * a(2, 1)) -
-    a(0, 1) * (a(1, 0) * a(2, 2) - a(1, 2) * a(2, 0)) +
-    a(0, 2) * (a(1, 0) * a(2, 1) - a(1, 1) * a(2, 0))
-  )
+  return pairs.length < 3
+    ? null
+    : rigidOnto(
+        pairs.map(({ from }) => from),
+        pairs.map(({ to }) => to),
+      )
 }

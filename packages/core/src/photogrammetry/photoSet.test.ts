@@ -1,22 +1,34 @@
 import { describe, expect, test } from 'vitest'
-import { type Measured, plateTargets } from './index.ts'
-import { photoProblem, photoSet, type ReadPhoto, suretyOf } from './photoSet.ts'
+import { type Measured, type MeasuredPoint, plateTargets } from './index.ts'
+import { measured } from './measured.ts'
+import { photoProblem, photoSet, type ReadPhoto, seesPlate, suretyOf } from './photoSet.ts'
+import { bonnetPart, bumperPart, lampPart, phone, setOf, standsRound } from './testPhotos.ts'
 
-const photo = (targets: readonly number[], widthPx = 4000, heightPx = 3000): ReadPhoto => ({
+const sharp = [0.7, 0.7, 0.7, 0.7]
+const photo = (targets: readonly number[], widthPx = 4000, heightPx = 3000, softPx = sharp): ReadPhoto => ({
   widthPx,
   heightPx,
-  targets: targets.map((target) => ({ target, atPx: [100 + target, 200], radiiPx: [6, 5] })),
+  targets: targets.map((target) => ({ target, atPx: [100 + target, 200], radiiPx: [6, 5], softPx })),
 })
 const many = Array.from({ length: 20 }, (_, i) => i)
 
 describe('a photograph', () => {
-  test('is used where it shows the plate and enough targets, and is of the same camera', () => {
-    const good = photo([...many, ...plateTargets])
+  const good = photo([...many, ...plateTargets])
+  test('is used where it shows enough targets and is of the same camera', () => {
     expect(photoProblem(good, good)).toBeNull()
     expect(photoProblem(photo([...many, ...plateTargets], 3000, 4000), good)).toBeNull()
     expect(photoProblem(photo([...many, ...plateTargets], 3264, 2448), good)).toBe('another size')
     expect(photoProblem(photo([1, 2, ...plateTargets.slice(0, 4)]), good)).toBe('few targets')
-    expect(photoProblem(photo([...many, ...plateTargets.slice(0, 3)]), good)).toBe('no plate')
+  })
+  test('says by itself from where it was taken where four of the plate are in it', () => {
+    expect(seesPlate(photo([...many, ...plateTargets.slice(0, 4)]))).toBe(true)
+    expect(seesPlate(photo([...many, ...plateTargets.slice(0, 3)]))).toBe(false)
+  })
+  test('soft all round is blurred, soft one way is shaken', () => {
+    expect(photoProblem(photo(many, 4000, 3000, [2, 2.1, 2, 2.2]), good)).toBe('blurred')
+    expect(photoProblem(photo(many, 4000, 3000, [2.4, 1.6, 0.9, 1.5]), good)).toBe('shaken')
+    // One that nothing is known of one way does not decide.
+    expect(photoProblem(photo(many, 4000, 3000, [0.8, Infinity, 0.7, 0.9]), good)).toBeNull()
   })
 })
 
@@ -38,26 +50,59 @@ describe('a set of photographs', () => {
 })
 
 describe('what a measurement is looked at for', () => {
-  const measured = (sigma: number, barsOff: readonly number[]): Measured => ({
-    points: [
-      { target: 3, atMm: [0, 0, 0], sigmaMm: [0.1, 0.1, 0.1], rays: 8 },
-      { target: 7, atMm: [0, 0, 0], sigmaMm: [0, 0, sigma], rays: 3 },
-    ],
-    poses: [],
+  const point = (target: number, at: number, sigma: number): MeasuredPoint => ({
+    target,
+    atMm: [at, 0, 0],
+    sigmaMm: [0, 0, sigma],
+    covarianceMm2: null,
+    rays: 8,
+  })
+  const found = (sigma: number, share: number, more: Partial<Measured> = {}): Measured => ({
+    points: [point(3, 0, 0.1), point(7, 300, sigma), point(112, 0, 0.1), point(113, 1000, 0.1)],
+    taken: [],
+    lens: { radial: [0, 0, 0], tangential: [0, 0] },
+    unplaced: [],
+    shaken: [],
     rejected: [],
     rmsPx: 0.1,
-    barsOff,
+    scaled: true,
+    barsOff: [{ targets: [112, 113], share }],
     tooFewRays: [],
+    ...more,
   })
-  test('names the least sure point, and says what is not to be used as it is', () => {
-    expect(suretyOf(measured(0.4, [0.0003]), true)).toEqual({
+  test('names the least sure point', () => {
+    expect(suretyOf(found(0.4, 0.0003))).toEqual({
       worst: { target: 7, sigmaMm: 0.4 },
       barOff: 0.0003,
       problem: null,
     })
-    expect(suretyOf(measured(0.4, []), false).problem).toBe('no scale')
-    expect(suretyOf(measured(0.4, [0.01]), true).problem).toBe('bars contradict')
-    expect(suretyOf(measured(3, [0]), true).problem).toBe('unsure')
-    expect(suretyOf(measured(Number.POSITIVE_INFINITY, []), true).problem).toBe('unsure')
+  })
+  test('says what is not to be used as it is', () => {
+    expect(suretyOf(found(0.4, 0, { scaled: false, barsOff: [] })).problem).toBe('no scale')
+    expect(suretyOf(found(0.4, 0.01)).problem).toBe('bars contradict')
+    // A tenth of a millimetre at each end of a metre: so far two bars may be apart by chance.
+    expect(suretyOf(found(0.4, 0.0004)).problem).toBeNull()
+    expect(suretyOf(found(0.4, 0.0006)).problem).toBe('bars contradict')
+    const one = { from: [0, 0, 500], pose: { turn: [0, 0, 0], moveMm: [0, 0, 0] } } as const
+    const taken = [{ ...one, photo: 4, spinRad: 0.01, inner: { focalPx: 1, middlePx: [0, 0] as const } }]
+    expect(suretyOf(found(0.4, 0, { shaken: [4] })).problem).toBeNull()
+    expect(suretyOf(found(0.4, 0, { shaken: [4], taken })).problem).toBe('shaken')
+    expect(suretyOf(found(Infinity, 0, { taken })).problem).toBe('one side')
+  })
+  test.each([
+    ['headlamp', lampPart()],
+    ['bumper', bumperPart()],
+  ])('a %s photographed from one side is not passed over in silence; all round it is sure', (_, part) => {
+    const round = measured(setOf(part, phone, 3))
+    const side = measured(setOf(part, phone, 3, standsRound(part, 12, 60)))
+    if (round === null || side === null) throw new Error('nothing was measured')
+    expect(suretyOf(round).problem).toBeNull()
+    expect(suretyOf(side).problem).toBe('one side')
+    // Rays alone would not tell it.
+    expect(side.rmsPx).toBeLessThan(1.1 * round.rmsPx)
+  })
+  test('a bonnet from four stands: more photographs', () => {
+    const few = measured(setOf(bonnetPart(), phone, 3, standsRound(bonnetPart(), 4)))
+    expect(few === null ? 'nothing' : suretyOf(few).problem).toBe('unsure')
   })
 })

@@ -1,5 +1,6 @@
 import type { FoundTarget } from './detect.ts'
 import type { Measured, PhotoSet } from './measured.ts'
+import { apart } from './rigid.ts'
 import { barTargets, plateMm } from './sheets.ts'
 
 /** A photograph in which targets were looked for. */
@@ -10,23 +11,45 @@ export interface ReadPhoto {
 }
 
 /** What is wrong with a photograph, as far as it shows by itself. */
-export type PhotoProblem = 'few targets' | 'no plate' | 'another size'
+export type PhotoProblem = 'few targets' | 'another size' | 'shaken' | 'blurred'
 
 /** Fewer say nothing. */
 const fewest = 8
 /** Fewer of the plate do not say from where it was taken. */
 const fewestOfPlate = 4
+/** Softer rims move middles by more than a ray may miss, px. */
+const softPx = 1.5
+/** Soft one way by so many times as soft as the other: the hand, not the lens. */
+const oneWay = 1.6
 
 /** Why a photograph is not used; null where it is. Photographs of one camera have one size, upright or lying. */
-export function photoProblem({ targets, widthPx, heightPx }: ReadPhoto, first: ReadPhoto): PhotoProblem | null {
-  const sides = (photo: Pick<ReadPhoto, 'widthPx' | 'heightPx'>) =>
-    [photo.widthPx, photo.heightPx].sort((a, b) => a - b).join(' ')
-  if (sides({ widthPx, heightPx }) !== sides(first)) return 'another size'
-  if (targets.length < fewest) return 'few targets'
-  return targets.filter(({ target }) => plateMm.has(target)).length < fewestOfPlate ? 'no plate' : null
+export function photoProblem(photo: ReadPhoto, first: ReadPhoto): PhotoProblem | null {
+  const sides = ({ widthPx, heightPx }: ReadPhoto) => [widthPx, heightPx].sort((a, b) => a - b).join(' ')
+  if (sides(photo) !== sides(first)) return 'another size'
+  const soft = softnessOf(photo)
+  if (soft !== null && soft.most > softPx) return soft.most > oneWay * soft.least ? 'shaken' : 'blurred'
+  return photo.targets.length < fewest ? 'few targets' : null
 }
 
-/** Focal length in long sides of the picture, where the camera does not say it: 26 to 28 mm of small film, as most tablets and telephones have. */
+/** The softest and the sharpest direction of its rims, px; null without a target. */
+export function softnessOf({ targets }: ReadPhoto): { readonly most: number; readonly least: number } | null {
+  const directions = targets[0]?.softPx.length ?? 0
+  const each = Array.from({ length: directions }, (_, k) =>
+    median(targets.map(({ softPx: own }) => own[k] ?? Infinity).filter(Number.isFinite)),
+  ).filter((v) => v > 0)
+  return each.length === 0 ? null : { most: Math.max(...each), least: Math.min(...each) }
+}
+
+function median(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b)
+  return sorted[Math.floor(sorted.length / 2)] ?? 0
+}
+
+/** Whether a photograph tells by itself from where it was taken. */
+export const seesPlate = ({ targets }: ReadPhoto): boolean =>
+  targets.filter(({ target }) => plateMm.has(target)).length >= fewestOfPlate
+
+/** Focal length in long sides of the picture: 26 to 28 mm of small film, as most tablets and telephones have. A quarter off is found as well. */
 const usualFocal = 0.76
 
 /** What is measured from: photographs that can be used, lying ones and upright ones alike, the plate, and bars whose lengths are known. */
@@ -53,30 +76,63 @@ export function photoSet(photos: readonly ReadPhoto[], barsMm: readonly (number 
 }
 
 /** What a measurement has to be looked at for before it is used. */
+export type SuretyProblem = 'no scale' | 'bars contradict' | 'shaken' | 'one side' | 'unsure'
+
 export interface MeasuredSurety {
   /** Largest sigma of a point in space, and whose it is. */
   readonly worst: { readonly target: number; readonly sigmaMm: number } | null
   /** By how much the second bar is off, a share; null without one. */
   readonly barOff: number | null
-  readonly problem: 'no scale' | 'bars contradict' | 'unsure' | null
+  readonly problem: SuretyProblem | null
 }
 
-/** A bar may be off by this share of its length. */
-const barMayBeOff = 0.002
-/** No form is better than its points; beyond this film does not forgive, mm. */
-const sureEnoughMm = 1
+/** How well two bars agree at best: the reading of a steel rule over a metre, a share. */
+const barShare = 0.0005
+/** Beyond so many sigma of its ends it is the bar. */
+const barSigma = 3
+/** One standard deviation in space; twice as much is what film forgives, mm. */
+const sureEnoughMm = 0.5
+/** Where rays to most targets meet at less than this, the photographs were taken from one side. */
+const oneSideRad = (60 * Math.PI) / 180
 
-export function suretyOf({ points, barsOff }: Measured, hasScale: boolean): MeasuredSurety {
-  const worst = points
+export function suretyOf(found: Measured): MeasuredSurety {
+  const worst = found.points
     .map(({ target, sigmaMm }) => ({ target, sigmaMm: Math.hypot(...sigmaMm) }))
     .sort((a, b) => b.sigmaMm - a.sigmaMm)[0]
-  const barOff = barsOff[0] ?? null
-  const problem = !hasScale
-    ? 'no scale'
-    : barOff !== null && Math.abs(barOff) > barMayBeOff
-      ? 'bars contradict'
-      : worst === undefined || !(worst.sigmaMm < sureEnoughMm)
-        ? 'unsure'
-        : null
-  return { worst: worst ?? null, barOff, problem }
+  const [bar] = found.barsOff
+  return { worst: worst ?? null, barOff: bar?.share ?? null, problem: problemOf() }
+
+  function problemOf(): SuretyProblem | null {
+    if (!found.scaled) return 'no scale'
+    if (bar !== undefined && Math.abs(bar.share) > barMayBeOff(found, bar.targets)) return 'bars contradict'
+    if (found.shaken.some((photo) => found.taken.some((one) => one.photo === photo))) return 'shaken'
+    if (worst !== undefined && worst.sigmaMm < sureEnoughMm) return null
+    return median(meetingAngles(found)) < oneSideRad ? 'one side' : 'unsure'
+  }
+}
+
+function barMayBeOff({ points }: Measured, targets: readonly [number, number]): number {
+  const [a, b] = targets.map((end) => points.find(({ target }) => target === end))
+  if (a === undefined || b === undefined) return barShare
+  const sigmaMm = Math.hypot(...a.sigmaMm, ...b.sigmaMm)
+  return Math.max(barShare, (barSigma * sigmaMm) / apart(a.atMm, b.atMm))
+}
+
+/** Of each point the widest angle at which two photographs' ways to it meet, rad. */
+function meetingAngles({ points, taken }: Measured): number[] {
+  return points.map(({ atMm }) => {
+    const ways = taken.map(({ from }) => {
+      const way = from.map((v, k) => v - (atMm[k] ?? 0))
+      const long = Math.hypot(...way)
+      return way.map((v) => v / long)
+    })
+    let least = 1
+    for (const a of ways)
+      for (const b of ways)
+        least = Math.min(
+          least,
+          a.reduce((sum, v, k) => sum + v * (b[k] ?? 0), 0),
+        )
+    return Math.acos(Math.max(-1, least))
+  })
 }

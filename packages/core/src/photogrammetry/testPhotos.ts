@@ -1,6 +1,8 @@
 import type { Vec2 } from '../geometry/index.ts'
 import { seededNormal, seededRandom } from '../numerics/index.ts'
-import { type Inner, inCamera, type Lens, type Pose, seenAt, turnOfMatrix, type Vec3 } from './camera.ts'
+import { type Inner, inCamera, type Lens, type Pose, seenAt, type Vec3 } from './camera.ts'
+import type { PhotoSet } from './measured.ts'
+import { lookingAt } from './stand.ts'
 
 /** What a camera does that nobody tells. */
 export interface TestCamera {
@@ -85,32 +87,6 @@ export function testPart(wideMm: number, highMm: number, height: Height, count: 
   return { points, bars, plate, sizeMm: Math.hypot(wideMm, highMm) }
 }
 
-/** Looks from a stand at the middle of the part, turned about the way it looks. */
-function poseAt(from: Vec3, at: Vec3, rollRad: number): Pose {
-  const to = [0, 1, 2].map((k) => (at[k] ?? 0) - (from[k] ?? 0))
-  const size = Math.hypot(...to)
-  const z = to.map((v) => v / size) as [number, number, number]
-  const flat = Math.hypot(z[0], z[1])
-  // Down in the picture is away from the eye's up, which is z of the part or y where one looks straight down.
-  const up: Vec3 = flat > 0.2 ? [0, 0, 1] : [0, 1, 0]
-  const cross = (a: readonly number[], b: readonly number[]): [number, number, number] => [
-    (a[1] ?? 0) * (b[2] ?? 0) - (a[2] ?? 0) * (b[1] ?? 0),
-    (a[2] ?? 0) * (b[0] ?? 0) - (a[0] ?? 0) * (b[2] ?? 0),
-    (a[0] ?? 0) * (b[1] ?? 0) - (a[1] ?? 0) * (b[0] ?? 0),
-  ]
-  const right = cross(z, up)
-  const long = Math.hypot(...right)
-  const x0 = right.map((v) => v / long)
-  const y0 = cross(z, x0)
-  const [c, s] = [Math.cos(rollRad), Math.sin(rollRad)]
-  const x = x0.map((v, k) => c * v + s * (y0[k] ?? 0))
-  const y = x0.map((v, k) => -s * v + c * (y0[k] ?? 0))
-  const matrix = [...x, ...y, ...z]
-  const turn = turnOfMatrix(matrix)
-  const moved = inCamera({ turn, moveMm: [0, 0, 0] }, from)
-  return { turn, moveMm: [-moved[0], -moved[1], -moved[2]] }
-}
-
 /** Stands all round, from four sides and two heights, some of them with the tablet turned upright. */
 export function standsRound(part: TestPart, count = 12, spreadDeg = 360): Pose[] {
   const distance = Math.max(700, 1.05 * part.sizeMm)
@@ -122,7 +98,7 @@ export function standsRound(part: TestPart, count = 12, spreadDeg = 360): Pose[]
       distance * Math.cos(high) * Math.sin(around),
       distance * Math.sin(high),
     ]
-    return poseAt(from, [0, -40, 0], i % 2 === 0 ? 0 : Math.PI / 2)
+    return lookingAt(from, [0, -40, 0], i % 2 === 0 ? 0 : Math.PI / 2)
   })
 }
 
@@ -162,6 +138,31 @@ export function photographed(part: TestPart, poses: readonly Pose[], camera: Tes
       return [{ photo, point, atPx: [at[0] + camera.rayPx * normal(), at[1] + camera.rayPx * normal()] }]
     })
   })
+}
+
+const longOf = (part: TestPart, [a, b]: readonly [number, number]) =>
+  Math.hypot(...[0, 1, 2].map((k) => (part.points[a]?.[k] ?? 0) - (part.points[b]?.[k] ?? 0)))
+
+/** What is measured from, of a part that a camera saw. The maker's figure of its focal length is so many times what it is. */
+export function setOf(
+  part: TestPart,
+  camera: TestCamera,
+  seed: number,
+  poses = standsRound(part),
+  focalTimes = 1.01,
+): PhotoSet {
+  const rays = photographed(part, poses, camera, seed)
+  return {
+    photographs: poses.map((_, i) => ({
+      seen: rays.filter(({ photo }) => photo === i).map(({ point, atPx }) => ({ target: point, atPx })),
+    })),
+    inner: { focalPx: focalTimes * focalPx, middlePx },
+    plate: new Map(part.plate.map((point, i) => [point, plateMm[i] ?? [0, 0]])),
+    bars: part.bars.map((targets, i) => ({
+      targets,
+      lengthMm: longOf(part, targets) * (1 + (i === 0 ? camera.barShare : 0)),
+    })),
+  }
 }
 
 export const bumperPart = () => testPart(1600, 450, (x, y) => 260 - 260 * (x / 800) ** 2 - 90 * (y / 225) ** 2, 56)
