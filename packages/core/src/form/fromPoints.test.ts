@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { turnedBy } from '../photogrammetry/index.ts'
 import { required } from '../result/index.ts'
-import { buildSurface, formFromPoints, type PointInSpace } from './index.ts'
+import { buildSurface, drawingOfPoints, formFromPoints, inSpaceOf, type PointInSpace } from './index.ts'
 
 const dome = (x: number, y: number) => 60 - 45 * (x / 600) ** 2 - 30 * (y / 400) ** 2
 /** Ten by six points of a bowed panel; those at its rim run round it. */
@@ -19,6 +19,14 @@ const rim = [
   ...Array.from({ length: rows - 2 }, (_, j) => columns * (rows - 2 - j)),
 ].map(String)
 
+const straightOn = required(
+  drawingOfPoints(
+    plain.map(({ at }) => at),
+    [1, 0, 0],
+    [0, 0, 1],
+  ),
+)
+
 describe('a form from points in space', () => {
   test('however the part lay: outline and bow are those of the part, seen straight on', () => {
     fc.assert(
@@ -30,7 +38,20 @@ describe('a form from points in space', () => {
         ),
         (turn) => {
           const points = plain.map((point) => ({ ...point, at: turnedBy(turn, point.at) }))
-          const { form } = required(formFromPoints(points, rim, turnedBy(turn, [1, 0, 0]), turnedBy(turn, [0, 0, 1])))
+          const drawing = required(
+            drawingOfPoints(
+              points.map(({ at }) => at),
+              turnedBy(turn, [1, 0, 0]),
+              turnedBy(turn, [0, 0, 1]),
+            ),
+          )
+          const form = required(formFromPoints(points, rim, drawing))
+          // A spot of the drawing, so high above it, is the point again.
+          form.spots.forEach((spot, i) => {
+            inSpaceOf(drawing, spot.at, spot.heightMm).forEach((v, k) => {
+              expect(v).toBeCloseTo(points[i]?.at[k] ?? 0, 1)
+            })
+          })
           expect(form.edges).toHaveLength(4)
           const xs = form.outline.map(({ to }) => to[0])
           const ys = form.outline.map(({ to }) => to[1])
@@ -47,7 +68,7 @@ describe('a form from points in space', () => {
     )
   })
   test('a rim that is named the other way round is the same outline', () => {
-    const of = (names: readonly string[]) => required(formFromPoints(plain, names, [1, 0, 0], [0, 0, 1])).form
+    const of = (names: readonly string[]) => required(formFromPoints(plain, names, straightOn))
     const area = ({ start, outline }: ReturnType<typeof of>) => {
       const points = [start, ...outline.map(({ to }) => to)]
       return points.reduce((sum, [x, y], i) => {
@@ -59,7 +80,7 @@ describe('a form from points in space', () => {
     expect(area(of([...rim].reverse()))).toBeCloseTo(1080 * 700, -2)
   })
   test('it can be built: the surface rises as the part does', () => {
-    const { spots, ...outline } = required(formFromPoints(plain, rim, [1, 0, 0], [0, 0, 1])).form
+    const { spots, ...outline } = required(formFromPoints(plain, rim, straightOn))
     const built = required(
       buildSurface(
         {
@@ -88,11 +109,17 @@ describe('a form from points in space', () => {
     expect(built.bowFit.spots).toBe(60)
   })
   test('a rim of two, and points in a line, are refused', () => {
-    expect(formFromPoints(plain, ['1', '2', 'none'], [1, 0, 0], [0, 0, 1])).toMatchObject({
+    expect(formFromPoints(plain, ['1', '2', 'none'], straightOn)).toMatchObject({
       failure: { code: 'RIM_TOO_SHORT' },
     })
     const line = plain.slice(0, 8).map((point) => ({ ...point, at: [point.at[0], 0, 0] as const }))
-    expect(formFromPoints(line, ['1', '2', '3'], [1, 0, 0], [0, 0, 1])).toMatchObject({
+    expect(
+      drawingOfPoints(
+        line.map(({ at }) => at),
+        [1, 0, 0],
+        [0, 0, 1],
+      ),
+    ).toMatchObject({
       failure: { code: 'POINTS_IN_LINE' },
     })
   })

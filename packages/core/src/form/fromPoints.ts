@@ -34,30 +34,21 @@ export interface StuckTargets {
 const leastRim = 3
 
 /**
- * Points of a part as a form: seen straight onto the plane that lies nearest to all of them, with `right` to the right and the eye where
- * `towards` points; its outline runs through the points of the rim in their order, all others are spots. Can be refused: `RIM_TOO_SHORT`,
- * `POINTS_IN_LINE`.
+ * A part seen straight on: onto the plane that lies nearest to all its points, with `right` to the right and the eye where `towards` points. Can be
+ * refused: `POINTS_IN_LINE`.
  */
-export function formFromPoints(
-  points: readonly PointInSpace[],
-  rim: readonly string[],
-  right: Spot3,
-  towards: Spot3,
-  { paperMm }: StuckTargets = { paperMm: 0 },
-): Result<{ readonly form: PointsAsForm; readonly inSpace: DrawingInSpace }> {
-  const byName = new Map(points.map((point) => [point.name, point]))
-  const around = rim.flatMap((name) => byName.get(name) ?? [])
-  if (around.length < leastRim) return refused(failure('RIM_TOO_SHORT', { points: around.length, least: leastRim }))
-  const middle = ([0, 1, 2] as const).map((k) => points.reduce((sum, { at }) => sum + at[k], 0) / points.length)
+export function drawingOfPoints(points: readonly Spot3[], right: Spot3, towards: Spot3): Result<DrawingInSpace> {
+  const middle = ([0, 1, 2] as const).map((k) => points.reduce((sum, at) => sum + at[k], 0) / points.length)
   const spread = Matrix.zeros(3, 3)
-  for (const { at } of points)
+  for (const at of points)
     for (const i of [0, 1, 2] as const)
       for (const j of [0, 1, 2] as const)
         spread.set(i, j, spread.get(i, j) + (at[i] - (middle[i] ?? 0)) * (at[j] - (middle[j] ?? 0)))
   const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(spread, { assumeSymmetric: true })
   const least = realEigenvalues.indexOf(Math.min(...realEigenvalues))
   const sorted = [...realEigenvalues].sort((a, b) => a - b)
-  if ((sorted[1] ?? 0) < 1e-4 * (sorted[2] ?? 1)) return refused(failure('POINTS_IN_LINE', {}))
+  if (points.length < leastRim || (sorted[1] ?? 0) < 1e-4 * (sorted[2] ?? 1))
+    return refused(failure('POINTS_IN_LINE', {}))
   const column = eigenvectorMatrix.getColumn(least)
   const facing = dot(column, towards) < 0 ? -1 : 1
   const z = column.map((v) => facing * v)
@@ -65,26 +56,50 @@ export function formFromPoints(
   const long = Math.hypot(...flat)
   if (long < 1e-6) return refused(failure('POINTS_IN_LINE', {}))
   const x = flat.map((v) => v / long)
-  const y = cross(z, x)
-  const seen = ({ at, name, sigmaMm }: PointInSpace): MeasuredSpot => {
-    const off = at.map((v, k) => v - (middle[k] ?? 0))
-    return {
-      name,
-      at: [round(dot(off, x)), round(dot(off, y))],
-      heightMm: round(dot(off, z)),
-      // Along z alone: how far it is off along the drawing shifts it, and on a form that is no steep wall changes little.
-      sigmaMm: Math.max(leastSigmaMm, Math.sqrt(z.reduce((sum, v, k) => sum + (v * (sigmaMm[k] ?? 0)) ** 2, 0))),
-    }
-  }
+  return done({ origin: asSpot(middle), x: asSpot(x), y: asSpot(cross(z, x)), z: asSpot(z) })
+}
+
+/** Where a point in space lies in a drawing, and how high above it. */
+export function seenInDrawing(
+  { origin, x, y, z }: DrawingInSpace,
+  at: Spot3,
+): { readonly at: Vec2; readonly heightMm: number } {
+  const off = at.map((v, k) => v - (origin[k] ?? 0))
+  return { at: [round(dot(off, x)), round(dot(off, y))], heightMm: round(dot(off, z)) }
+}
+
+/** The point in space that lies so high above a spot of a drawing. */
+export const inSpaceOf = ({ origin, x, y, z }: DrawingInSpace, [u, v]: Vec2, heightMm: number): Spot3 =>
+  asSpot(origin.map((o, k) => o + u * (x[k] ?? 0) + v * (y[k] ?? 0) + heightMm * (z[k] ?? 0)))
+
+/**
+ * Points of a part as a form: its outline runs along the points of the rim in their order, all of them are spots. Can be refused: `RIM_TOO_SHORT`.
+ */
+export function formFromPoints(
+  points: readonly PointInSpace[],
+  rim: readonly string[],
+  inSpace: DrawingInSpace,
+  { paperMm }: StuckTargets = { paperMm: 0 },
+): Result<PointsAsForm> {
+  const byName = new Map(points.map((point) => [point.name, point]))
+  const around = rim.flatMap((name) => byName.get(name) ?? [])
+  if (around.length < leastRim) return refused(failure('RIM_TOO_SHORT', { points: around.length, least: leastRim }))
   return done({
-    form: {
-      ...outlineOfTargets(
-        around.map((point): Vec2 => seen(point).at),
-        paperMm,
-      ),
-      spots: points.map(seen),
-    },
-    inSpace: { origin: asSpot(middle), x: asSpot(x), y: asSpot(y), z: asSpot(z) },
+    ...outlineOfTargets(
+      around.map(({ at }) => seenInDrawing(inSpace, at).at),
+      paperMm,
+    ),
+    spots: points.map(
+      ({ name, at, sigmaMm }): MeasuredSpot => ({
+        name,
+        ...seenInDrawing(inSpace, at),
+        // Along z alone: how far it is off along the drawing shifts it, and on a form that is no steep wall changes little.
+        sigmaMm: Math.max(
+          leastSigmaMm,
+          Math.sqrt(inSpace.z.reduce((sum, v, k) => sum + (v * (sigmaMm[k] ?? 0)) ** 2, 0)),
+        ),
+      }),
+    ),
   })
 }
 

@@ -37,11 +37,15 @@ export {
 } from './formTypes.ts'
 export {
   type DrawingInSpace,
+  drawingOfPoints,
   formFromPoints,
+  inSpaceOf,
   type PointInSpace,
   type PointsAsForm,
+  seenInDrawing,
   type StuckTargets,
 } from './fromPoints.ts'
+export { outerRim } from './outerRim.ts'
 export { formSize } from './formSize.ts'
 export { curvatureMap } from './curvatureMap.ts'
 export { outsideForm } from './outsideForm.ts'

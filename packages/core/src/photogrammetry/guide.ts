@@ -2,6 +2,7 @@ import { EigenvalueDecomposition, Matrix } from 'ml-matrix'
 import { usualPriors } from './bundle.ts'
 import type { Vec3 } from './camera.ts'
 import { leastRays, type Measured, measured, type PhotoSet } from './measured.ts'
+import { type MeasuredSurety, suretyOf } from './photoSet.ts'
 import { type KnownPoint, nextStand, type Stand } from './nextStand.ts'
 import { middleOf } from './rigid.ts'
 import { lookingAt } from './stand.ts'
@@ -44,6 +45,8 @@ export interface Guidance {
   readonly taken: readonly { readonly photo: number; readonly from: Vec3 }[]
   readonly unplaced: readonly number[]
   readonly next: NextPhotograph | null
+  /** Of what is there now. */
+  readonly surety: MeasuredSurety
 }
 
 const stepsRound = 16
@@ -66,6 +69,7 @@ export function guided(set: PhotoSet): Guidance | null {
     taken: found.taken.map(({ photo, from }) => ({ photo, from })),
     unplaced: found.unplaced,
     next: nextPhotograph(found, set),
+    surety: suretyOf(found),
   }
 }
 

@@ -63,7 +63,7 @@ export interface Measured {
   readonly lens: Lens
   /** Photographs that see neither the plate nor enough of what others see. */
   readonly unplaced: readonly number[]
-  /** Photographs during which the hand turned too fast: left out, where enough others are there. */
+  /** Photographs during which the hand turned too fast, or that were zoomed: left out, where enough others are there. */
   readonly shaken: readonly number[]
   /** Rays that missed by more than chance. */
   readonly rejected: readonly { readonly photo: number; readonly target: number; readonly missPx: number }[]

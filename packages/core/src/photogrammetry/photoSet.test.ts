@@ -15,20 +15,22 @@ const many = Array.from({ length: 20 }, (_, i) => i)
 describe('a photograph', () => {
   const good = photo([...many, ...plateTargets])
   test('is used where it shows enough targets and is of the same camera', () => {
-    expect(photoProblem(good, good)).toBeNull()
-    expect(photoProblem(photo([...many, ...plateTargets], 3000, 4000), good)).toBeNull()
-    expect(photoProblem(photo([...many, ...plateTargets], 3264, 2448), good)).toBe('another size')
-    expect(photoProblem(photo([1, 2, ...plateTargets.slice(0, 4)]), good)).toBe('few targets')
+    expect(photoProblem(good, [good, good])).toBeNull()
+    expect(photoProblem(photo([...many, ...plateTargets], 3000, 4000), [good, good])).toBeNull()
+    const other = photo([...many, ...plateTargets], 3264, 2448)
+    expect(photoProblem(other, [other, good, good])).toBe('another size')
+    expect(photoProblem(good, [other, good, good])).toBeNull()
+    expect(photoProblem(photo([1, 2, ...plateTargets.slice(0, 4)]), [good, good])).toBe('few targets')
   })
   test('says by itself from where it was taken where four of the plate are in it', () => {
     expect(seesPlate(photo([...many, ...plateTargets.slice(0, 4)]))).toBe(true)
     expect(seesPlate(photo([...many, ...plateTargets.slice(0, 3)]))).toBe(false)
   })
   test('soft all round is blurred, soft one way is shaken', () => {
-    expect(photoProblem(photo(many, 4000, 3000, [2, 2.1, 2, 2.2]), good)).toBe('blurred')
-    expect(photoProblem(photo(many, 4000, 3000, [2.4, 1.6, 0.9, 1.5]), good)).toBe('shaken')
+    expect(photoProblem(photo(many, 4000, 3000, [2, 2.1, 2, 2.2]), [good, good])).toBe('blurred')
+    expect(photoProblem(photo(many, 4000, 3000, [2.4, 1.6, 0.9, 1.5]), [good, good])).toBe('shaken')
     // One that nothing is known of one way does not decide.
-    expect(photoProblem(photo(many, 4000, 3000, [0.8, Infinity, 0.7, 0.9]), good)).toBeNull()
+    expect(photoProblem(photo(many, 4000, 3000, [0.8, Infinity, 0.7, 0.9]), [good, good])).toBeNull()
   })
 })
 
@@ -75,6 +77,7 @@ describe('what a measurement is looked at for', () => {
       worst: { target: 7, sigmaMm: 0.4 },
       barOff: 0.0003,
       problem: null,
+      agreesLeast: null,
     })
   })
   test('says what is not to be used as it is', () => {

@@ -46,13 +46,15 @@ const steps: readonly { readonly step: MeasuringStep; readonly text: Sentence; r
 interface FormBenchProps {
   readonly first: Form
   readonly isNew: boolean
+  /** A photograph that lies under the drawing from the first. */
+  readonly firstPhoto?: PhotoUnder | null
   readonly saving: boolean
   /** Null when it was kept, else what is wrong. */
   readonly onSave: (form: Form) => Promise<string | null>
 }
 
 /** The bench for measuring: steps in their order, the drawing, and the part in space while one types. */
-export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
+export function FormBench({ first, isNew, firstPhoto = null, saving, onSave }: FormBenchProps) {
   const t = useWords()
   const shelved = useMemo(() => formDraft(isNew ? `new ${first.id}` : first.id), [isNew, first.id])
   const [left] = useState(() => {
@@ -63,7 +65,7 @@ export function FormBench({ first, isNew, saving, onSave }: FormBenchProps) {
   const form = draft.now
   const [step, setStep] = useState<MeasuringStep>('outline')
   const [chosen, setChosen] = useState<Chosen>({})
-  const [photo, setPhoto] = useState<PhotoUnder | null>(null)
+  const [photo, setPhoto] = useState<PhotoUnder | null>(firstPhoto)
   const [scale, setScale] = useState<readonly Vec2[] | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const [kept, setKept] = useState<FormDoc>(first)

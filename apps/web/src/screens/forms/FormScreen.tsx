@@ -7,11 +7,12 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { useFormsQuery, useSaveFormMutation } from '../../remote/vehiclesApi.ts'
 import { useTakeFormMutation } from '../../remote/jobApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
+import type { PhotoUnder } from '../../drawings/FormSketch.tsx'
 import { buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { blankForm } from './editForm.ts'
 import { FormBench } from './FormBench.tsx'
-import { PhotoImport } from './PhotoImport.tsx'
+import { PhotoImport } from './photos/PhotoImport.tsx'
 import { ScanImport } from './ScanImport.tsx'
 
 /** Measuring a part: a new one, or one that is on file. */
@@ -24,6 +25,7 @@ export function FormScreen() {
   const [saveForm, saving] = useSaveFormMutation()
   const [takeForm] = useTakeFormMutation()
   const [scanned, setScanned] = useState<Form | null>(null)
+  const [under, setUnder] = useState<PhotoUnder | null>(null)
   if (forms === undefined)
     return error === undefined ? <Busy text={t`Opening the form`} /> : <Failed {...failureOf(error)} />
   const isNew = formId === 'new'
@@ -35,7 +37,15 @@ export function FormScreen() {
       </Failed>
     )
   if (isNew && search.has('scan') && scanned === null) return <ScanImport onMade={setScanned} />
-  if (isNew && search.has('photos') && scanned === null) return <PhotoImport onMade={setScanned} />
+  if (isNew && search.has('photos') && scanned === null)
+    return (
+      <PhotoImport
+        onMade={(form, photo) => {
+          setScanned(form)
+          setUnder(photo)
+        }}
+      />
+    )
   const first = known ?? scanned ?? formDoc.parse(blankForm('new-part', 'New part'))
   const save = async (draft: Form): Promise<string | null> => {
     // "new" is the address of the empty bench.
@@ -56,6 +66,7 @@ export function FormScreen() {
       key={known === undefined ? (scanned?.id ?? 'new') : `${known.id}-${known.version}`}
       first={first}
       isNew={isNew}
+      firstPhoto={under}
       saving={saving.isLoading}
       onSave={save}
     />

@@ -1,0 +1,83 @@
+import { useWords } from '../ui/words.ts'
+
+type Spot = readonly [number, number]
+
+interface StandsFromAboveProps {
+  /** Corners of the start plate. */
+  readonly plate: readonly Spot[]
+  readonly targets: readonly { readonly target: number; readonly at: Spot; readonly isEnough: boolean }[]
+  readonly taken: readonly Spot[]
+  readonly next: Spot | null
+}
+
+/** The part from above: targets, the start plate, who stood where, and where to stand next. */
+export function StandsFromAbove({ plate, targets, taken, next }: StandsFromAboveProps) {
+  const t = useWords()
+  const all = [...plate, ...targets.map(({ at }) => at), ...taken, ...(next === null ? [] : [next])]
+  const xs = all.map(([x]) => x)
+  const ys = all.map(([, y]) => y)
+  const [minX, maxX, minY, maxY] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]
+  const unit = Math.max(maxX - minX, maxY - minY, 1) / 100
+  const pad = 9 * unit
+  const middle: Spot = [
+    targets.reduce((sum, { at }) => sum + at[0], 0) / Math.max(1, targets.length),
+    targets.reduce((sum, { at }) => sum + at[1], 0) / Math.max(1, targets.length),
+  ]
+  return (
+    <svg
+      viewBox={`${minX - pad} ${-maxY - pad} ${maxX - minX + 2 * pad} ${maxY - minY + 2 * pad}`}
+      className="size-full"
+      role="img"
+      aria-label={t`The part from above, and where photographs were taken`}
+    >
+      <polygon
+        points={plate.map(([x, y]) => `${x},${-y}`).join(' ')}
+        fill="var(--paper)"
+        stroke="var(--ink)"
+        strokeWidth={0.5 * unit}
+      />
+      {targets.map(({ target, at, isEnough }) => (
+        <circle
+          key={target}
+          cx={at[0]}
+          cy={-at[1]}
+          r={(isEnough ? 1.1 : 1.7) * unit}
+          fill={isEnough ? 'var(--petrol)' : 'var(--amber)'}
+          stroke="var(--ink)"
+          strokeWidth={(isEnough ? 0 : 0.4) * unit}
+        />
+      ))}
+      {taken.map((at, i) => (
+        <Eye key={`${i}-${at[0]}`} at={at} towards={middle} size={3.2 * unit} fill="var(--quiet)" />
+      ))}
+      {next === null ? null : (
+        <g data-testid="next-stand">
+          <line
+            x1={next[0]}
+            y1={-next[1]}
+            x2={middle[0]}
+            y2={-middle[1]}
+            stroke="var(--orange)"
+            strokeWidth={0.6 * unit}
+            strokeDasharray={`${2 * unit} ${1.4 * unit}`}
+          />
+          <Eye at={next} towards={middle} size={6.5 * unit} fill="var(--orange)" />
+        </g>
+      )}
+    </svg>
+  )
+}
+
+/** A camera that looks somewhere: a wedge with its point where it stands. */
+function Eye({ at, towards, size, fill }: { at: Spot; towards: Spot; size: number; fill: string }) {
+  const turn = Math.atan2(towards[1] - at[1], towards[0] - at[0])
+  const corner = (off: number): Spot => [at[0] + size * Math.cos(turn + off), at[1] + size * Math.sin(turn + off)]
+  return (
+    <polygon
+      points={[at, corner(0.5), corner(-0.5)].map(([x, y]) => `${x},${-y}`).join(' ')}
+      fill={fill}
+      stroke="var(--paper)"
+      strokeWidth={size / 12}
+    />
+  )
+}
