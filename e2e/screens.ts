@@ -34,6 +34,7 @@ export const plainScreens = [
   '/practice/morning?seed=5&level=1',
   '/forms',
   '/forms/pipit-bonnet',
+  '/forms/new?photos=1',
   '/shop',
   '/shop/changes',
   '/shop/plotter',

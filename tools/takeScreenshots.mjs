@@ -19,6 +19,18 @@ const keep = async (name, settleMs = 700) => {
   await page.waitForTimeout(settleMs)
   await page.screenshot({ path: `${folder}/${name}.png` })
 }
+/** Four pictures side by side. */
+async function fourAsOne(pictures, name) {
+  const four = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await four.setContent(
+    `<body style="margin:0;display:grid;grid-template-columns:1fr 1fr;gap:2px;background:#1b2733">${pictures
+      .map((png) => `<img style="width:100%;display:block" src="data:image/png;base64,${png.toString('base64')}">`)
+      .join('')}</body>`,
+  )
+  await four.waitForTimeout(500)
+  await four.screenshot({ path: `${folder}/${name}.png` })
+  await four.close()
+}
 const sheet = async (part) => {
   await page.goto(`${url}/jobs/0412/lay-sheets/${part}`)
   await page.getByTestId('worst-edge').waitFor({ timeout: 60_000 })
@@ -85,7 +97,34 @@ await keep('new-job')
 await page.goto(`${url}/forms/pipit-bumper`)
 await button('2 Bow')
 await page.getByTestId('form-grade').waitFor()
-await keep('form', 2500)
+await page.waitForTimeout(2500)
+const measuring = [await page.screenshot()]
+await page.goto(`${url}/forms/new?photos=1`)
+const photographs = Array.from(
+  { length: 12 },
+  (_, i) => `demo/photographs/headlamp-${String(i + 1).padStart(2, '0')}.jpg`,
+)
+await page.getByLabel('Photographs of the part').setInputFiles(photographs.slice(0, 5))
+await page.getByTestId('next-stand').waitFor({ timeout: 60_000 })
+measuring.push(await page.screenshot())
+await page.getByLabel('Photographs of the part').setInputFiles(photographs.slice(5))
+for (const [bar, mm] of [
+  ['110 to 111', '600'],
+  ['112 to 113', '420'],
+]) {
+  await page.getByRole('textbox', { name: bar }).fill(mm)
+  await page.getByRole('textbox', { name: bar }).press('Enter')
+}
+await page.getByText('That is enough: measure.').waitFor({ timeout: 60_000 })
+await page.getByRole('button', { name: 'Measure', exact: true }).click()
+await page.getByRole('button', { name: 'Make it a form' }).waitFor({ timeout: 60_000 })
+measuring.push(await page.screenshot())
+await page.getByRole('button', { name: 'Make it a form' }).click()
+await page.getByRole('button', { name: '2 Bow', exact: true }).click()
+await page.getByTestId('form-grade').waitFor({ timeout: 60_000 })
+await page.waitForTimeout(4000)
+measuring.push(await page.screenshot())
+await fourAsOne(measuring, 'form')
 await page.goto(`${url}/mixing`)
 await page.getByRole('radio', { name: 'What is it?' }).click()
 await page.getByTestId('it-is').waitFor()
@@ -236,13 +275,5 @@ for (let k = 0; ; k++) {
 }
 await page.waitForTimeout(500)
 exercises.push(await page.screenshot())
-// Four exercises as one picture.
-const four = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-await four.setContent(
-  `<body style="margin:0;display:grid;grid-template-columns:1fr 1fr;gap:2px;background:#1b2733">${exercises
-    .map((png) => `<img style="width:100%;display:block" src="data:image/png;base64,${png.toString('base64')}">`)
-    .join('')}</body>`,
-)
-await four.waitForTimeout(500)
-await four.screenshot({ path: `${folder}/practice.png` })
+await fourAsOne(exercises, 'practice')
 await browser.close()

@@ -122,7 +122,7 @@ function spotsOnLamp(): Vec2[] {
     const steps = (to - from + rim.length) % rim.length
     const whole = Array.from({ length: steps }, (_, n) => lengths[(from + n) % rim.length] ?? 0)
     const long = whole.reduce((sum, v) => sum + v, 0)
-    const count = Math.max(2, Math.round(long / 44))
+    const count = Math.max(2, Math.floor(long / 44))
     return Array.from({ length: count }, (_, n): Vec2 => {
       let left = (long * n) / count
       for (let s = 0; s < steps; s++) {

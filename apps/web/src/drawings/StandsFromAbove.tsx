@@ -36,6 +36,13 @@ export function StandsFromAbove({ plate, targets, taken, next }: StandsFromAbove
         stroke="var(--ink)"
         strokeWidth={0.5 * unit}
       />
+      <text
+        x={plate.reduce((sum, [x]) => sum + x, 0) / Math.max(1, plate.length)}
+        y={-plate.reduce((sum, [, y]) => sum + y, 0) / Math.max(1, plate.length) + unit}
+        fontSize={2.6 * unit}
+        textAnchor="middle"
+        fill="var(--quiet)"
+      >{t`start plate`}</text>
       {targets.map(({ target, at, isEnough }) => (
         <circle
           key={target}
@@ -48,36 +55,36 @@ export function StandsFromAbove({ plate, targets, taken, next }: StandsFromAbove
         />
       ))}
       {taken.map((at, i) => (
-        <Eye key={`${i}-${at[0]}`} at={at} towards={middle} size={3.2 * unit} fill="var(--quiet)" />
+        <Eye key={`${i}-${at[0]}`} at={at} towards={middle} size={1.8 * unit} fill="var(--quiet)" />
       ))}
       {next === null ? null : (
         <g data-testid="next-stand">
-          <line
-            x1={next[0]}
-            y1={-next[1]}
-            x2={middle[0]}
-            y2={-middle[1]}
-            stroke="var(--orange)"
-            strokeWidth={0.6 * unit}
-            strokeDasharray={`${2 * unit} ${1.4 * unit}`}
-          />
-          <Eye at={next} towards={middle} size={6.5 * unit} fill="var(--orange)" />
+          <Eye at={next} towards={middle} size={4 * unit} fill="var(--orange)" />
+          <text
+            x={next[0]}
+            y={-next[1] + 6.5 * unit}
+            fontSize={3.4 * unit}
+            fontWeight={700}
+            textAnchor="middle"
+            fill="var(--ink)"
+          >{t`stand here`}</text>
         </g>
       )}
     </svg>
   )
 }
 
-/** A camera that looks somewhere: a wedge with its point where it stands. */
+/** Somebody who looks at the part: a spot with the cone of what is seen. */
 function Eye({ at, towards, size, fill }: { at: Spot; towards: Spot; size: number; fill: string }) {
   const turn = Math.atan2(towards[1] - at[1], towards[0] - at[0])
-  const corner = (off: number): Spot => [at[0] + size * Math.cos(turn + off), at[1] + size * Math.sin(turn + off)]
+  const corner = (off: number): Spot => [
+    at[0] + 2.6 * size * Math.cos(turn + off),
+    at[1] + 2.6 * size * Math.sin(turn + off),
+  ]
   return (
-    <polygon
-      points={[at, corner(0.5), corner(-0.5)].map(([x, y]) => `${x},${-y}`).join(' ')}
-      fill={fill}
-      stroke="var(--paper)"
-      strokeWidth={size / 12}
-    />
+    <g fill={fill}>
+      <polygon points={[at, corner(0.45), corner(-0.45)].map(([x, y]) => `${x},${-y}`).join(' ')} opacity={0.35} />
+      <circle cx={at[0]} cy={-at[1]} r={0.7 * size} />
+    </g>
   )
 }

@@ -15,7 +15,7 @@ interface TargetsFromAboveProps {
 }
 
 /** Circles grow with how unsure a target is, so many times as large as it is. */
-const grown = 60
+export const unsureGrown = 30
 
 /** Targets seen straight on, as large as they are unsure; tapped one after the other they make the rim. */
 export function TargetsFromAbove({ targets, rim, onPick }: TargetsFromAboveProps) {
@@ -43,7 +43,13 @@ export function TargetsFromAbove({ targets, rim, onPick }: TargetsFromAboveProps
         return (
           // biome-ignore lint/a11y/noStaticElementInteractions: the same targets are buttons beside the picture
           <g key={target} onClick={() => onPick(target)} className="cursor-pointer">
-            <circle cx={at[0]} cy={-at[1]} r={Math.min(6 * unit, grown * unsureMm)} fill="var(--amber)" opacity={0.3} />
+            <circle
+              cx={at[0]}
+              cy={-at[1]}
+              r={Math.min(6 * unit, unsureGrown * unsureMm)}
+              fill="var(--amber)"
+              opacity={0.3}
+            />
             <circle cx={at[0]} cy={-at[1]} r={1.6 * unit} fill={turn < 0 ? 'var(--ink)' : 'var(--petrol)'} />
             <circle cx={at[0]} cy={-at[1]} r={3.5 * unit} fill="transparent" />
             <text

@@ -45,6 +45,7 @@ export {
   seenInDrawing,
   type StuckTargets,
 } from './fromPoints.ts'
+export { howMeasured, measuredFrom } from './howMeasured.ts'
 export { outerRim } from './outerRim.ts'
 export { formSize } from './formSize.ts'
 export { curvatureMap } from './curvatureMap.ts'

@@ -54,10 +54,11 @@ function movedOut(a: Vec2, p: Vec2, b: Vec2, byMm: number): Vec2 {
   const [m, n] = [outward(a, p), outward(p, b)]
   const [x, y] = [m[0] + n[0], m[1] + n[1]]
   const long = Math.hypot(x, y)
-  if (long < 1e-9) return p
+  if (long < 1e-9) return [round(p[0]), round(p[1])]
   // The half turn between the two is known from how long their sum is.
   const mitre = Math.min(mostMitre, 2 / long)
   return [round(p[0] + (byMm * mitre * x) / long), round(p[1] + (byMm * mitre * y) / long)]
 }
 
-const round = (v: number) => Math.round(100 * v) / 100
+/** Nobody sticks a target nearer to an edge than to half a millimetre. */
+const round = (v: number) => Math.round(2 * v) / 2

@@ -62,7 +62,7 @@ describe('the outer ones of scattered targets', () => {
   test('follow a part that is not round all over', () => {
     // A corner is missing.
     const spots = grid((x, y) => !(x > 230 && y > 130))
-    const rim = outerRim(spots).map((i) => spots[i] ?? [0, 0])
+    const rim = outerRim(spots).map((i): Vec2 => spots[i] ?? [0, 0])
     const hull = 450 * 300
     expect(signedArea(rim)).toBeLessThan(0.8 * hull)
   })

@@ -1,24 +1,28 @@
 import { length } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
-import type { SuggestedReading } from '@truelay/core/form'
+import type { SpotMiss, SuggestedReading } from '@truelay/core/form'
 import type { AnyFailure } from '@truelay/core/result'
 import { Trash2 } from 'lucide-react'
 import { Button } from '../../ui/Button.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { useShown } from '../../ui/Quantity.tsx'
 import { freshName } from './editForm.ts'
+import { SpotsOfForm } from './SpotsOfForm.tsx'
 import type { StepProps } from './stepProps.ts'
 import { NumberCell } from './NumberCell.tsx'
 
 interface BowStepProps extends StepProps {
   readonly failure: AnyFailure | null
   readonly next: SuggestedReading | null
+  /** How well spots from photographs agree with each other. */
+  readonly miss: SpotMiss | null
 }
 
 /** The straightedge readings, and where to lay it next. */
-export function BowStep({ form, onChange, chosen, onChoose, failure, next }: BowStepProps) {
+export function BowStep({ form, onChange, chosen, onChoose, failure, next, miss }: BowStepProps) {
   const t = useWords()
   const shown = useShown()
+  const { spots = [] } = form
   const place = (at: readonly [number, number]) => at.map((mm) => shown(length(mm, 0)).figure).join(', ')
   if (form.relief !== undefined)
     return (
@@ -39,14 +43,18 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next }: Bow
   }
   return (
     <>
+      {spots.length === 0 ? null : <SpotsOfForm spots={spots} miss={miss} />}
       {failure === null ? (
         <Notice look={next === null ? 'good' : 'caution'}>
           {next === null ? (
-            form.bow.length === 0 ? (
+            form.bow.length + spots.length === 0 ? (
               t`Finish the outline first.`
             ) : (
               <>
-                <strong className="text-body">{t`Enough is known.`}</strong> {t`More readings make it surer still.`}
+                <strong className="text-body">{t`Enough is known.`}</strong>{' '}
+                {spots.length === 0
+                  ? t`More readings make it surer still.`
+                  : t`A reading over the longest span checks the photographs.`}
               </>
             )
           ) : (

@@ -183,7 +183,14 @@ export function FormBench({ first, isNew, firstPhoto = null, saving, onSave }: F
               photo={<PhotoTrace photo={photo} onPhoto={setPhoto} scale={scale} onScale={setScale} />}
             />
           ) : null}
-          {step === 'bow' ? <BowStep {...props} failure={failure} next={answer?.next ?? null} /> : null}
+          {step === 'bow' ? (
+            <BowStep
+              {...props}
+              failure={failure}
+              next={answer?.next ?? null}
+              miss={answer?.surface.bowFit.spotMiss ?? null}
+            />
+          ) : null}
           {step === 'features' ? <FeaturesStep {...props} /> : null}
           {step === 'edges' ? <EdgesStep {...props} /> : null}
           {step === 'marks' ? <MarksStep {...props} /> : null}

@@ -1,4 +1,4 @@
-import { area, length } from '@truelay/core/say'
+import { area, length, say } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import {
   familyWords,
@@ -54,7 +54,7 @@ export function FormFigures({ form, answer, onChange }: FormFiguresProps) {
               )}
             </Row>
             <Row term={t`Not developable`}>{t`${answer.surface.figures.gaussAbsoluteSr.toFixed(3)} sr`}</Row>
-            <Row term={form.relief === undefined ? t`Between the readings unsure by` : t`Scan kept to within`}>
+            <Row term={t(unsureTerm(form))}>
               {form.relief !== undefined ? (
                 <Quantity of={length(form.relief.errorMm)} />
               ) : Number.isFinite(answer.surface.bowFit.unsureMm) ? (
@@ -95,6 +95,13 @@ export function FormFigures({ form, answer, onChange }: FormFiguresProps) {
     </div>
   )
 }
+
+const unsureTerm = ({ relief, spots = [] }: FormDoc) =>
+  relief !== undefined
+    ? say`Scan kept to within`
+    : spots.length > 0
+      ? say`Between the targets unsure by`
+      : say`Between the readings unsure by`
 
 function Row({ term, children }: { readonly term: string; readonly children: React.ReactNode }) {
   return (

@@ -1,6 +1,7 @@
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { Form } from '@truelay/contract'
+import { measuredFrom } from '@truelay/core/form'
 import { Camera, Plus, ScanLine } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
@@ -78,7 +79,7 @@ function FormCard({ form }: { readonly form: Form }) {
       >
         <PartShape form={form} className="h-28 w-full" />
         <span className="mt-2 text-body font-bold leading-tight">{form.name}</span>
-        <span className="text-note text-quiet">{t`${form.relief === undefined ? t`${form.bow.length} bow readings` : t`scanned`}, version ${form.version}`}</span>
+        <span className="text-note text-quiet">{t`${measuredFrom(form)}, version ${form.version}`}</span>
       </Link>
     </li>
   )

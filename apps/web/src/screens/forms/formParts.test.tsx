@@ -48,7 +48,16 @@ describe('the sketch of a part', () => {
 describe('the readings', () => {
   const step = (more: object = {}) =>
     renderToStaticMarkup(
-      <BowStep form={form} onChange={() => {}} chosen={{}} onChoose={() => {}} failure={null} next={null} {...more} />,
+      <BowStep
+        form={form}
+        onChange={() => {}}
+        chosen={{}}
+        onChoose={() => {}}
+        failure={null}
+        next={null}
+        miss={null}
+        {...more}
+      />,
     ).replace(/<[^>]+>/g, ' ')
   test('say where to go on, or that enough is known', () => {
     expect(step()).toContain('Enough is known.')
@@ -64,6 +73,22 @@ describe('the readings', () => {
     }
     expect(step({ failure }).match(/Measure this one again/g)?.length).toBe(2)
     expect(step({ failure: { ...failure, facts: { what: 'x' } } })).not.toContain('again')
+  })
+  test('from photographs: how sure the targets are, and one that stands out asks for the line that is not drawn', () => {
+    const spots = [0, 1, 2, 3, 4].map((k) => ({
+      name: `target ${k}`,
+      at: [50 * k, 20 * (k % 2)] as const,
+      heightMm: 3,
+      sigmaMm: k === 2 ? 0.2 : 0.1,
+    }))
+    const photographed = { ...form, bow: [], spots }
+    const miss = (missMm: number) => ({ rmsMm: 0.3, worst: { name: 'target 2', at: [100, 0] as const, missMm } })
+    const calm = step({ form: photographed, miss: miss(-0.8) })
+    expect(calm).toMatch(/5 targets from photographs, heights sure to 0\.4 mm/)
+    expect(calm).toMatch(/miss its place by 0\.3 mm, most at target 2: 0\.8 mm/)
+    expect(calm).toContain('Enough is known.')
+    expect(calm).not.toContain('Draw the body line')
+    expect(step({ form: photographed, miss: miss(-4) })).toContain('Draw the body line or hollow')
   })
   test('of a scanned part are not needed', () => {
     const relief = { originMm: [0, 0] as const, stepMm: 4, columns: 2, heightsMm: [0, 0, 0, 0], errorMm: 0.3 }

@@ -18,13 +18,17 @@ export function NotMeasured({ part }: { readonly part: Part }) {
   return (
     <Failed
       sentence={say`Nobody has measured ${name(part.name)} yet.`}
-      fix={say`Measure it with straightedge, rule and tape, or bring in a scan; then its lay can be worked out. Its steps are there already, by ordinary figures.`}
+      fix={say`Measure it with straightedge, rule and tape, photograph it with targets on it, or bring in a scan; then its lay can be worked out. Its steps are there already, by ordinary figures.`}
     >
       <div className="flex flex-wrap gap-3">
         <Link
           to={`/forms/new?part=${part.id}&job=${part.jobId}`}
           className={buttonClass('go')}
         >{t`Measure it now`}</Link>
+        <Link
+          to={`/forms/new?photos=1&part=${part.id}&job=${part.jobId}`}
+          className={buttonClass('plain')}
+        >{t`From photographs`}</Link>
         <Link
           to={`/jobs/${part.jobId}/fit/${part.id}`}
           className={buttonClass('plain')}

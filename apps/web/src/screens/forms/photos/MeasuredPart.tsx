@@ -1,7 +1,7 @@
 import { type DrawingInSpace, outerRim, seenInDrawing } from '@truelay/core/form'
-import { count, length, name, percent } from '@truelay/core/say'
+import { count, length, list, name, percent, say } from '@truelay/core/say'
 import { useMemo } from 'react'
-import { TargetsFromAbove } from '../../../drawings/TargetsFromAbove.tsx'
+import { TargetsFromAbove, unsureGrown } from '../../../drawings/TargetsFromAbove.tsx'
 import { Button } from '../../../ui/Button.tsx'
 import { Notice } from '../../../ui/Notice.tsx'
 import { useWords } from '../../../ui/words.ts'
@@ -72,7 +72,7 @@ export function MeasuredPart({
             : t`Left out as shaken or zoomed: ${count(found.shaken.length)}. `}
           {found.tooFewRays.length === 0
             ? null
-            : t`Left out, seen too rarely: ${count(found.tooFewRays.length)} targets.`}
+            : t`Left out, in fewer than three photographs: ${list(found.tooFewRays.map((target) => say`target ${count(target)}`))}.`}
         </p>
       </Notice>
       <p className="text-lead font-bold">{t`4. Rim: is that the way round the part?`}</p>
@@ -93,7 +93,7 @@ export function MeasuredPart({
         <Button look="quiet" onClick={() => onRim([])} disabled={rim.length === 0}>{t`None`}</Button>
         <Button look="quiet" onClick={onTurn}>{t`Turn by a quarter`}</Button>
       </div>
-      <p className="text-body text-quiet">{t`A tap adds a target at the end of the rim, or takes it out. ${count(rim.length)} in it.`}</p>
+      <p className="text-body text-quiet">{t`A tap adds a target at the end of the rim, or takes it out. Amber: how unsure it is, ${count(unsureGrown)} times as large.`}</p>
     </div>
   )
 }

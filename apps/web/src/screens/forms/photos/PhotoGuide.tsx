@@ -51,7 +51,7 @@ export function PhotoGuide({ guidance, photoNames, isEnough }: PhotoGuideProps) 
       ) : (
         <p className="text-body">
           {few.length > mostNamed
-            ? t`${count(few.length)} targets are in fewer than three photographs; those that are known are amber here.`
+            ? t`${count(few.length)} targets are in fewer than three photographs yet.`
             : t`In fewer than three photographs: ${list(few.map((target) => say`target ${count(target)}`))}.`}
         </p>
       )}

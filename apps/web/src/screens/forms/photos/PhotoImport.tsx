@@ -4,7 +4,7 @@ import { barTargets, type DotSize, dotSizesMm, squarest, targetRadii } from '@tr
 import { wholeFailure } from '@truelay/core/result'
 import { count, length } from '@truelay/core/say'
 import { Camera, Printer } from 'lucide-react'
-import { useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import type { PhotoUnder } from '../../../drawings/FormSketch.tsx'
 import { AskBeforeLosing } from '../../../ui/AskBeforeLosing.tsx'
 import { Button, buttonClass } from '../../../ui/Button.tsx'
@@ -20,7 +20,7 @@ import { MeasuredPart } from './MeasuredPart.tsx'
 import { PhotoGuide } from './PhotoGuide.tsx'
 import { PhotoList } from './PhotoList.tsx'
 import { pointsOfPart } from './pointsOfPart.ts'
-import { practiceBarsMm, practicePhotos } from './practicePhotos.ts'
+import { practiceBarsMm, practicePhotos, practicePicture } from './practicePhotos.ts'
 import { type ChosenPhoto, usePhotos } from './usePhotos.ts'
 
 /** A form takes no fewer photographs than this. */
@@ -186,9 +186,7 @@ export function PhotoImport({ onMade }: { readonly onMade: (form: Form, photo: P
               >
                 <Camera size={20} /> {t`Choose photographs`}
               </FileButton>
-              {photos.length > 0 ? null : (
-                <Button look="quiet" onClick={() => void practise()}>{t`Practise on twelve of a headlamp`}</Button>
-              )}
+              {photos.length > 0 ? null : <Button onClick={() => void practise()}>{t`Practise on a headlamp`}</Button>}
             </div>
             {work.isReading || busy === 'measuring' ? (
               <p role="status" className="mt-2 flex items-center justify-between gap-3 text-body">
@@ -254,16 +252,34 @@ export function PhotoImport({ onMade }: { readonly onMade: (form: Form, photo: P
               isEnough={!few && guidance.surety.problem === null}
             />
           ) : (
-            <p className="text-body text-quiet">
+            <BeforeTheSecond>
               {work.isGuiding
                 ? t`Working out where to stand next`
                 : used.photos.length > 1 && !work.isReading
                   ? t`No two photographs see the whole start plate: step back so that it is in the next one.`
                   : t`After the second photograph it says here where to stand for the next one.`}
-            </p>
+            </BeforeTheSecond>
           )}
         </section>
       </div>
+    </div>
+  )
+}
+
+/** What it looks like when everything is in place; with what happens next. */
+function BeforeTheSecond({ children }: { readonly children: ReactNode }) {
+  const t = useWords()
+  return (
+    <div className="flex h-full flex-col gap-3">
+      <p className="text-lead">{children}</p>
+      <figure className="min-h-0 flex-1">
+        <img
+          src={practicePicture}
+          alt={t`A headlamp with targets all over it, the start plate in front of it and a bar on each of two sides`}
+          className="max-h-[30rem] w-full object-contain object-left-top"
+        />
+        <figcaption className="mt-1 text-body text-quiet">{t`Targets on the part, the start plate and two bars beside it: everything lies still until the last photograph is taken.`}</figcaption>
+      </figure>
     </div>
   )
 }

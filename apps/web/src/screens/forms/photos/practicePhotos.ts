@@ -6,6 +6,9 @@ const pictures = import.meta.glob<string>('../../../../../../demo/photographs/*.
   eager: true,
 })
 
+/** One of them, to show how targets, plate and bars lie. */
+export const practicePicture = Object.entries(pictures).find(([path]) => path.endsWith('-03.jpg'))?.[1]
+
 /** Lengths of the bars that are in them, mm. */
 export const practiceBarsMm: readonly [number, number] = [bars.barsMm[0] ?? 0, bars.barsMm[1] ?? 0]
 

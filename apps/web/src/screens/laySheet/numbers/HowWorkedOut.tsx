@@ -1,4 +1,4 @@
-import { length } from '@truelay/core/say'
+import { howMeasured } from '@truelay/core/form'
 import { Block } from '../../../ui/Block.tsx'
 import { GradeBars } from '../../../ui/GradeBars.tsx'
 import { useLaidPart } from '../LaidFrame.tsx'
@@ -7,7 +7,7 @@ import { useWords } from '../../../ui/words.ts'
 /** How good the form is, and which schools decided. */
 export function HowWorkedOut() {
   const t = useWords()
-  const { first, full } = useLaidPart()
+  const { first, full, question } = useLaidPart()
   const { plan } = full
   return (
     <Block title={t`How it is worked out`}>
@@ -20,7 +20,7 @@ export function HowWorkedOut() {
           <span className="text-quiet">{t(school.otherwise)}</span>
         </p>
       ))}
-      <p className="mt-1.5 text-note leading-snug text-quiet">{t`From ${first.surface.bowFit.readings} bow readings; between them the form may be off by about ${length(first.surface.bowFit.unsureMm)}. Film as a membrane without friction.`}</p>
+      <p className="mt-1.5 text-note leading-snug text-quiet">{t`${howMeasured(question.lay.form, first.surface.bowFit)} Film as a membrane without friction.`}</p>
     </Block>
   )
 }
