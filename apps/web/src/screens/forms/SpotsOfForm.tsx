@@ -6,6 +6,9 @@ import { useWords } from '../../ui/words.ts'
 /** A target that the others miss by so many times its own sigma, and by so much, lies on something that is not drawn. */
 const standsOut = { sigma: 6, mm: 1 } as const
 
+/** Less than this is no difference for film. */
+const readableMm = 0.1
+
 /** Targets from photographs in place of readings: how sure each is, and what the form may be off between them. */
 export function SpotsOfForm({
   spots,
@@ -27,7 +30,9 @@ export function SpotsOfForm({
         </p>
         {miss === null || worst === undefined ? null : (
           <p className="text-body">
-            {t`Without one of them the others miss its place by ${length(miss.rmsMm, 1)}, most at ${name(worst.name)}: ${length(Math.abs(worst.missMm), 1)}.`}
+            {Math.abs(worst.missMm) < readableMm
+              ? t`Without one of them the others find its place to within ${length(readableMm, 1)}.`
+              : t`Without one of them the others miss its place by ${length(miss.rmsMm, 1)}, most at ${name(worst.name)}: ${length(Math.abs(worst.missMm), 1)}.`}
           </p>
         )}
         {draws ? (

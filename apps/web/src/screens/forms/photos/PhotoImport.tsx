@@ -132,7 +132,7 @@ export function PhotoImport({ onMade }: { readonly onMade: (form: Form, photo: P
         >
           <div>
             <p className="label-strong border-b-2 border-ink text-lead">{t`1. Targets`}</p>
-            <p className="mt-1 text-body">{t`Stick 30 to 60 all over the part, close together where it turns sharply, and a row along its rim whose paper touches the edge. The start plate lies beside it.`}</p>
+            <p className="mt-1 text-body">{t`Stick 30 to 60 all over the part, close together where it turns sharply, and a row along its rim whose paper touches the edge, none over another. The start plate lies beside it.`}</p>
             <div className="mt-2 flex flex-wrap items-center gap-3">
               <Choice
                 label={t`Width of a dot`}
