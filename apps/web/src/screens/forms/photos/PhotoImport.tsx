@@ -233,7 +233,11 @@ export function PhotoImport({ onMade }: { readonly onMade: (form: Form, photo: P
             }}
           />
         </section>
-        <section aria-label={t`What was measured`} className="min-h-[34rem] min-w-0 p-5">
+        <section
+          aria-label={t`What was measured`}
+          // On a tablet held upright, where to stand comes before what was read long ago.
+          className={`min-h-[34rem] min-w-0 p-5 ${photos.length > 0 ? 'order-first lg:order-none' : ''}`}
+        >
           {found !== null ? (
             <MeasuredPart
               measured={found.measured}
