@@ -32,7 +32,26 @@ async function everyScreen(page: Page, url: string, look: (where: string) => Pro
     await page.goto(url + path)
     await page.waitForTimeout(path.startsWith(part) ? 12_000 : 1000)
     await look(path)
+    if (path.startsWith('/forms/new?photos')) await measuredByPhotographs(page, () => look(`${path}, measured`))
   }
+}
+
+/** Where to stand next, and what was measured. */
+async function measuredByPhotographs(page: Page, look: () => Promise<void>) {
+  const photographs = Array.from(
+    { length: 12 },
+    (_, i) => new URL(`../demo/photographs/headlamp-${String(i + 1).padStart(2, '0')}.jpg`, import.meta.url).pathname,
+  )
+  for (const some of [photographs.slice(0, 4), photographs.slice(4)]) {
+    await page.locator('input[type=file]').setInputFiles(some)
+    await expect(page.locator('main ul > li')).toHaveCount(some.length === 4 ? 4 : 12)
+    await page.waitForTimeout(8000)
+    await look()
+  }
+  await page.locator('main button.min-h-14').click()
+  await expect(page.locator('main svg polygon')).toBeVisible({ timeout: 60_000 })
+  await page.waitForTimeout(1000)
+  await look()
 }
 
 test('every word on every screen goes through the catalogue; only data, units and dates stay', async ({

@@ -1,4 +1,5 @@
 import { type Guidance, leastRays, plateMm } from '@truelay/core/photogrammetry'
+import type { ReactNode } from 'react'
 import { count, length, list, say, verbatim } from '@truelay/core/say'
 import { StandsFromAbove } from '../../../drawings/StandsFromAbove.tsx'
 import { Notice } from '../../../ui/Notice.tsx'
@@ -11,13 +12,15 @@ interface PhotoGuideProps {
   readonly photoNames: readonly string[]
   /** Enough of them are there, and they are sure enough. */
   readonly isEnough: boolean
+  /** What is done next, on a tablet where it would be far below. */
+  readonly children: ReactNode
 }
 
 /** So many targets are named; of more it is enough to see them in the picture. */
 const mostNamed = 6
 
 /** What the photographs tell so far, and where to stand for the next one. */
-export function PhotoGuide({ guidance, photoNames, isEnough }: PhotoGuideProps) {
+export function PhotoGuide({ guidance, photoNames, isEnough, children }: PhotoGuideProps) {
   const t = useWords()
   const { points, seenOnce, taken, next, unplaced } = guidance
   const few = [...points.filter(({ rays }) => rays < leastRays).map(({ target }) => target), ...seenOnce]
@@ -36,6 +39,7 @@ export function PhotoGuide({ guidance, photoNames, isEnough }: PhotoGuideProps) 
           </>
         )}
       </Notice>
+      <div className="flex flex-wrap gap-3 lg:hidden">{children}</div>
       <div className="min-h-64 flex-1">
         <StandsFromAbove
           plate={plateCorners}

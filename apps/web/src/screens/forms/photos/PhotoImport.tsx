@@ -52,6 +52,7 @@ export function PhotoImport({ onMade }: { readonly onMade: (form: Form, photo: P
   const { photos, used, guidance } = work
   const read = photos.filter(({ read: one }) => one !== 'waiting').length
   const few = used.photos.length < fewestPhotos
+  const isEnough = !few && guidance?.surety.problem === null
   const changed = () => {
     setFound(null)
     setProblem(null)
@@ -250,11 +251,22 @@ export function PhotoImport({ onMade }: { readonly onMade: (form: Form, photo: P
               onMake={() => void make()}
             />
           ) : guidance !== null ? (
-            <PhotoGuide
-              guidance={guidance}
-              photoNames={used.photos.map(({ file }) => file.name)}
-              isEnough={!few && guidance.surety.problem === null}
-            />
+            <PhotoGuide guidance={guidance} photoNames={used.photos.map(({ file }) => file.name)} isEnough={isEnough}>
+              <FileButton
+                label={t`The next photograph`}
+                accept="image/jpeg,image/png"
+                camera
+                onFiles={(files) => {
+                  changed()
+                  work.add(files)
+                }}
+              >
+                <Camera size={20} /> {t`Take the next one`}
+              </FileButton>
+              {isEnough ? (
+                <Button look="go" disabled={busy !== null} onClick={() => void measure()}>{t`Measure`}</Button>
+              ) : null}
+            </PhotoGuide>
           ) : (
             <BeforeTheSecond>
               {work.isGuiding
