@@ -46,7 +46,7 @@ const layers = {
   cutting: ['geometry', 'numerics', 'units', 'result', 'say'],
   order: ['numerics', 'result', 'say'],
   shopDay: ['order', 'plan', 'practice', 'schema', 'result', 'say'],
-  photogrammetry: ['geometry', 'numerics', 'result', 'say'],
+  photogrammetry: ['form', 'geometry', 'numerics', 'result', 'say'],
   handOver: ['plan', 'form', 'wait', 'practice', 'result', 'say'],
   exercises: [
     'judge',

@@ -1,4 +1,4 @@
-import type { PiecePattern } from '@truelay/core/align'
+import { coverage, type CoveredPart, type PiecePattern, type PlacedPiece } from '@truelay/core/align'
 import { cutsOf, layNaturally, layWorked, orderOnPart } from '@truelay/core/lay'
 import type { CutsAdvice, LaidPart, LayInput, NaturalPart, OrderOnPart } from '@truelay/core/lay'
 import { heatCoursesOf, holdUp, orderPractice, placeOn, planWork } from '@truelay/core/plan'
@@ -51,6 +51,7 @@ const layWorker = {
     then(placedFor(place), (part) => holdUp(part, place, work.film, work.practice)),
   inOrder: (input: LayInput, work: WorkInput): Result<OrderOnPart> =>
     orderOnPart(input, work.schools.begin, orderPractice(work.practice)),
+  covered: (part: CoveredPart, piece: PlacedPiece): number => coverage(part, piece).covered,
   cuts: (input: LayInput, limit: number, onProgress: (share: number) => void): Result<CutsAdvice> =>
     cutsOf(input, limit, onProgress),
   heatCourses: (uses: readonly SweptUse[], work: WorkInput, today: Today): Result<HeatCourseOfUse[]> =>

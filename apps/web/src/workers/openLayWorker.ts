@@ -1,3 +1,4 @@
+import type { CoveredPart, PlacedPiece } from '@truelay/core/align'
 import type { LayInput } from '@truelay/core/lay'
 import type { SweptUse, PartQuestion, PlaceInput, Today, WorkInput } from '@truelay/core/plan'
 import { failure, type Result, refused } from '@truelay/core/result'
@@ -49,6 +50,8 @@ export function openLayWorker() {
     enlarge: (place: PlaceInput, growth: GrowthByEdge) => orStopped(() => remote.enlarge(place, growth)),
     holdUp: (place: PlaceInput, work: WorkInput) => orStopped(() => remote.holdUp(place, work)),
     inOrder: (input: LayInput, work: WorkInput) => orStopped(() => remote.inOrder(input, work)),
+    /** Share of the part under film; unanswered once it is closed. */
+    covered: (part: CoveredPart, piece: PlacedPiece) => remote.covered(part, piece),
     cuts: (input: LayInput, limit: number, onProgress: (share: number) => void) =>
       withProgress(onProgress, (news) => orStopped(() => remote.cuts(input, limit, proxy(news)))),
     heatCourses: (uses: readonly SweptUse[], work: WorkInput, today: Today) =>

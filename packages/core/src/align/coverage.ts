@@ -12,6 +12,9 @@ export interface Coverage {
   readonly coveredHolesMm2: number
 }
 
+/** What is to be covered. */
+export type CoveredPart = Pick<FlatPart, 'outline' | 'holes'>
+
 const decimals = 3
 const asPath = (polygon: Polygon) => {
   const points = polygon.map(([x, y]) => ({ x, y, z: 0 }))
@@ -19,7 +22,7 @@ const asPath = (polygon: Polygon) => {
 }
 
 /** How much of the part lies under the piece, by polygon clipping to 0.001 mm. */
-export function coverage(part: Pick<FlatPart, 'outline' | 'holes'>, piece: PlacedPiece): Coverage {
+export function coverage(part: CoveredPart, piece: PlacedPiece): Coverage {
   const holes: PathsD = part.holes.map((h) => asPath(h.polygon))
   const whole: PathsD = [asPath(part.outline.polygon)]
   const toCover = holes.length > 0 ? Clipper.differenceD(whole, holes, FillRule.NonZero, decimals) : whole

@@ -1,6 +1,6 @@
 export { correctionFromGaps, type Correction, type GapCheck } from './correction.ts'
 export { type DryCheck, type DryCheckInput, dryCheck, mirrored } from './dryCheck.ts'
-export { type Coverage, coverage } from './coverage.ts'
+export { type Coverage, coverage, type CoveredPart } from './coverage.ts'
 export {
   type EdgeMargin,
   type EdgeRule,

@@ -1,8 +1,8 @@
-import { EigenvalueDecomposition, Matrix } from 'ml-matrix'
 import type { Vec2 } from '../geometry/index.ts'
 import { done, failure, type Result, refused } from '../result/index.ts'
 import type { FormDoc, MeasuredSpot } from './formTypes.ts'
 import { outlineOfTargets } from './outlineOfTargets.ts'
+import { planeThrough } from './planeThrough.ts'
 import type { Spot3 } from './scan.ts'
 
 /** A point of a part in space, from photographs. */
@@ -38,25 +38,15 @@ const leastRim = 3
  * refused: `POINTS_IN_LINE`.
  */
 export function drawingOfPoints(points: readonly Spot3[], right: Spot3, towards: Spot3): Result<DrawingInSpace> {
-  const middle = ([0, 1, 2] as const).map((k) => points.reduce((sum, at) => sum + at[k], 0) / points.length)
-  const spread = Matrix.zeros(3, 3)
-  for (const at of points)
-    for (const i of [0, 1, 2] as const)
-      for (const j of [0, 1, 2] as const)
-        spread.set(i, j, spread.get(i, j) + (at[i] - (middle[i] ?? 0)) * (at[j] - (middle[j] ?? 0)))
-  const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(spread, { assumeSymmetric: true })
-  const least = realEigenvalues.indexOf(Math.min(...realEigenvalues))
-  const sorted = [...realEigenvalues].sort((a, b) => a - b)
-  if (points.length < leastRim || (sorted[1] ?? 0) < 1e-4 * (sorted[2] ?? 1))
-    return refused(failure('POINTS_IN_LINE', {}))
-  const column = eigenvectorMatrix.getColumn(least)
-  const facing = dot(column, towards) < 0 ? -1 : 1
-  const z = column.map((v) => facing * v)
+  const { middle, normal, spread } = planeThrough(points)
+  if (points.length < leastRim || spread[1] < 1e-4 * spread[2]) return refused(failure('POINTS_IN_LINE', {}))
+  const facing = dot(normal, towards) < 0 ? -1 : 1
+  const z = normal.map((v) => facing * v)
   const flat = right.map((v, k) => v - dot(right, z) * (z[k] ?? 0))
   const long = Math.hypot(...flat)
   if (long < 1e-6) return refused(failure('POINTS_IN_LINE', {}))
   const x = flat.map((v) => v / long)
-  return done({ origin: asSpot(middle), x: asSpot(x), y: asSpot(cross(z, x)), z: asSpot(z) })
+  return done({ origin: middle, x: asSpot(x), y: asSpot(cross(z, x)), z: asSpot(z) })
 }
 
 /** Where a point in space lies in a drawing, and how high above it. */

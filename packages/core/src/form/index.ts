@@ -46,6 +46,7 @@ export {
   type StuckTargets,
 } from './fromPoints.ts'
 export { howMeasured, measuredFrom } from './howMeasured.ts'
+export { type NearestPlane, planeThrough } from './planeThrough.ts'
 export { outerRim } from './outerRim.ts'
 export { formSize } from './formSize.ts'
 export { curvatureMap } from './curvatureMap.ts'

@@ -1,7 +1,9 @@
-import { EigenvalueDecomposition, Matrix } from 'ml-matrix'
+import { Matrix } from 'ml-matrix'
+import { planeThrough } from '../form/index.ts'
 import { usualPriors } from './bundle.ts'
 import type { Vec3 } from './camera.ts'
-import { leastRays, type Measured, measured, type PhotoSet } from './measured.ts'
+import { leastRays, type Measured, measured } from './measured.ts'
+import type { PhotoSet } from './photographs.ts'
 import { type MeasuredSurety, suretyOf } from './photoSet.ts'
 import { type KnownPoint, nextStand, type Stand } from './nextStand.ts'
 import { middleOf } from './rigid.ts'
@@ -130,13 +132,7 @@ function normalAt(at: Vec3, known: readonly KnownPoint[], eye: Vec3): Vec3 {
     .sort((a, b) => a.far - b.far)
     .slice(0, neighbours + 1)
     .map(({ point }) => point)
-  const middle = middleOf(near)
-  const spread = Matrix.zeros(3, 3)
-  for (const p of near)
-    for (const i of [0, 1, 2] as const)
-      for (const j of [0, 1, 2] as const) spread.set(i, j, spread.get(i, j) + (p[i] - middle[i]) * (p[j] - middle[j]))
-  const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(spread, { assumeSymmetric: true })
-  const n = eigenvectorMatrix.getColumn(realEigenvalues.indexOf(Math.min(...realEigenvalues))) as never as Vec3
+  const { normal: n } = planeThrough(near)
   const to = less(eye, at)
   const sign = n[0] * to[0] + n[1] * to[1] + n[2] * to[2] < 0 ? -1 : 1
   return [sign * n[0], sign * n[1], sign * n[2]]

@@ -11,16 +11,8 @@ export { type Inner, inCamera, type Lens, type Pose, seenAt, turnedBy, type Vec3
 export { type Guidance, guided, type NextPhotograph, nextPhotograph, type Side, sides } from './guide.ts'
 export { ringBits, rings, targetCodes, targetOf } from './codes.ts'
 export { detectTargets, type FoundTarget, type GreyPicture } from './detect.ts'
-export {
-  type Bar,
-  leastRays,
-  type Measured,
-  measured,
-  type MeasuredPoint,
-  type Photograph,
-  type PhotoSet,
-  type Taken,
-} from './measured.ts'
+export { leastRays, type Measured, measured, type MeasuredPoint, type Taken } from './measured.ts'
+export type { Bar, Photograph, PhotoSet } from './photographs.ts'
 export { lookingAt } from './stand.ts'
 export { type SplitHalf, splitHalf } from './splitHalf.ts'
 export { type KnownPoint, type NextStand, nextStand, type Stand } from './nextStand.ts'

@@ -1,5 +1,6 @@
 import type { FoundTarget } from './detect.ts'
-import type { Measured, PhotoSet } from './measured.ts'
+import type { Measured } from './measured.ts'
+import type { PhotoSet } from './photographs.ts'
 import { apart } from './rigid.ts'
 import { barTargets, plateMm } from './sheets.ts'
 

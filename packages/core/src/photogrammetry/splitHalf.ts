@@ -1,5 +1,6 @@
 import type { Priors } from './bundle.ts'
-import { measured, type PhotoSet } from './measured.ts'
+import { measured } from './measured.ts'
+import type { PhotoSet } from './photographs.ts'
 import { apart, rigidOnto } from './rigid.ts'
 
 /** How far two halves of the photographs, each worked out by itself, lie from each other. */

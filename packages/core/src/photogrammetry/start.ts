@@ -2,7 +2,7 @@ import { Matrix, SingularValueDecomposition } from 'ml-matrix'
 import type { Vec2 } from '../geometry/index.ts'
 import type { Network } from './bundle.ts'
 import { type Inner, type Pose, turnedBy, type Vec3 } from './camera.ts'
-import type { PhotoSet } from './measured.ts'
+import type { PhotoSet } from './photographs.ts'
 import { type OnPlane, poseOfPlane } from './platePose.ts'
 import { resected } from './resection.ts'
 

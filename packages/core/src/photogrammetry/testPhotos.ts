@@ -1,7 +1,7 @@
 import type { Vec2 } from '../geometry/index.ts'
 import { seededNormal, seededRandom } from '../numerics/index.ts'
 import { type Inner, inCamera, type Lens, type Pose, seenAt, type Vec3 } from './camera.ts'
-import type { PhotoSet } from './measured.ts'
+import type { PhotoSet } from './photographs.ts'
 import { lookingAt } from './stand.ts'
 
 /** What a camera does that nobody tells. */

@@ -1,5 +1,4 @@
 import {
-  coverage,
   edgeMargins,
   type EdgeMargin,
   type EdgeRules,
@@ -14,8 +13,9 @@ import {
 import { centroid } from '@truelay/core/geometry'
 import type { PieceShift } from '@truelay/core/plan'
 import { degFromRad } from '@truelay/core/units'
-import { useDeferredValue, useMemo } from 'react'
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import type { ShownPlacement } from '../../workers/layWork.ts'
+import type { OpenLayWorker } from '../../workers/openLayWorker.ts'
 
 export interface PlacedMargins {
   readonly piece: PlacedPiece
@@ -41,10 +41,29 @@ export function usePlacedMargins(placement: ShownPlacement, shift: PieceShift): 
   }, [placement, shift])
 }
 
-/** Share of the part under film; may lag a frame behind while the piece is moved. */
-export function useCoverage(placement: ShownPlacement, piece: PlacedPiece): number {
-  const settled = useDeferredValue(piece)
-  return useMemo(() => coverage(placement, settled).covered, [placement, settled])
+/** Share of the part under film, worked out beside the screen: it lags behind while the piece is moved, and is null until it is known. */
+export function useCoverage(worker: OpenLayWorker, placement: ShownPlacement, piece: PlacedPiece): number | null {
+  const [covered, setCovered] = useState<number | null>(null)
+  const newest = useRef({ placement, piece })
+  /** Who is being asked; one that was closed never answers. */
+  const asked = useRef<OpenLayWorker | null>(null)
+  useEffect(() => {
+    newest.current = { placement, piece }
+    const ask = async () => {
+      if (asked.current === worker) return
+      asked.current = worker
+      for (let last: typeof newest.current | null = null; last !== newest.current; ) {
+        last = newest.current
+        const { outline, holes } = last.placement
+        const share = await worker.covered({ outline, holes }, last.piece)
+        if (asked.current !== worker) return
+        setCovered(share)
+      }
+      asked.current = null
+    }
+    void ask()
+  }, [worker, placement, piece])
+  return covered
 }
 
 export interface Suggestion {

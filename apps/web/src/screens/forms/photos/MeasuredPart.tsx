@@ -44,7 +44,7 @@ export function MeasuredPart({
   )
   const left = surety.agreesLeast === null ? undefined : photoNames[surety.agreesLeast]
   return (
-    <div className="flex h-full flex-col gap-3">
+    <div className="flex h-full flex-col gap-3" data-testid="measured-part">
       <Notice look={surety.problem === null ? 'good' : 'caution'} role="status">
         <p className="text-head font-bold leading-tight">
           {surety.worst === null

@@ -17,12 +17,12 @@ import { pullDecides } from './HardestPull.tsx'
 /** The edge whose margin is worst, and the move that would mend it. */
 export function WorstEdge({ placed }: { readonly placed: PlacedMargins }) {
   const t = useWords()
-  const { bundle, part, full, shift } = useLaidPart()
+  const { bundle, part, full, shift, worker } = useLaidPart()
   const { plan } = full
   const shown = useShown()
   const dispatch = useAppDispatch()
   const [saveShift] = useSaveShiftMutation()
-  const covered = useCoverage(full.placement, placed.piece)
+  const covered = useCoverage(worker, full.placement, placed.piece)
   const suggestion = useSuggestion(full.placement, placed, shift)
   const worst = placed.edges[0]
   const practice = practiceWith(bundle.shop.practice)
@@ -87,10 +87,7 @@ export function WorstEdge({ placed }: { readonly placed: PlacedMargins }) {
         )}
       </div>
       <p className="mt-2 text-note">
-        {t`covers`}{' '}
-        <strong>
-          <Quantity of={percent(100 * covered, 1)} />
-        </strong>{' '}
+        {t`covers`} <strong>{covered === null ? '…' : <Quantity of={percent(100 * covered, 1)} />}</strong>{' '}
         {t`of the part`}
       </p>
     </section>
