@@ -26,7 +26,7 @@ export function StandsFromAbove({ plate, targets, taken, next }: StandsFromAbove
   return (
     <svg
       viewBox={`${minX - pad} ${-maxY - pad} ${maxX - minX + 2 * pad} ${maxY - minY + 2 * pad}`}
-      className="size-full"
+      className="size-full max-h-[34rem]"
       role="img"
       aria-label={t`The part from above, and where photographs were taken`}
     >

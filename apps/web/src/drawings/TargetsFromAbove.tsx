@@ -31,7 +31,7 @@ export function TargetsFromAbove({ targets, rim, onPick }: TargetsFromAboveProps
   return (
     <svg
       viewBox={`${minX - pad} ${-maxY - pad} ${maxX - minX + 2 * pad} ${maxY - minY + 2 * pad}`}
-      className="size-full"
+      className="size-full max-h-[34rem]"
       role="group"
       aria-label={t`Targets from above`}
     >

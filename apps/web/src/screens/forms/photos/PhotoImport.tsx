@@ -1,5 +1,6 @@
 import type { Form } from '@truelay/contract'
 import { Camera } from 'lucide-react'
+import { useEffect, useRef } from 'react'
 import type { PhotoUnder } from '../../../drawings/FormSketch.tsx'
 import { AskBeforeLosing } from '../../../ui/AskBeforeLosing.tsx'
 import { Button } from '../../../ui/Button.tsx'
@@ -16,7 +17,13 @@ import { type MeasuredPhotos, useMeasuredPhotos } from './useMeasuredPhotos.ts'
 export function PhotoImport({ onMade }: { readonly onMade: (form: Form, photo: PhotoUnder | null) => void }) {
   const t = useWords()
   const work = useMeasuredPhotos(onMade)
-  const { photos } = work
+  const { photos, found } = work
+  const known = useRef<HTMLElement>(null)
+  const isMeasured = found !== null
+  // On a tablet held upright it stands above what was tapped.
+  useEffect(() => {
+    if (isMeasured) known.current?.scrollIntoView({ block: 'start' })
+  }, [isMeasured])
   return (
     <div className="flex min-h-full flex-col lg:h-full lg:min-h-[40rem]">
       <AskBeforeLosing when={() => photos.length > 0 && work.busy === null} />
@@ -33,6 +40,7 @@ export function PhotoImport({ onMade }: { readonly onMade: (form: Form, photo: P
           <PhotoSteps work={work} />
         </section>
         <section
+          ref={known}
           aria-label={t`What was measured`}
           // On a tablet held upright, where to stand comes before what was read long ago.
           className={`min-h-[34rem] min-w-0 p-5 ${photos.length > 0 ? 'order-first lg:order-none' : ''}`}
