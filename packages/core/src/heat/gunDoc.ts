@@ -1,28 +1,10 @@
-import type { PartMaterial } from '../form/index.ts'
 import { done, type Result, refused } from '../result/index.ts'
 import { say, type Sentence, verbatim } from '../say/index.ts'
 import { calibrateGun, type GunCalibration, unreadRiseSigma } from './calibrateGun.ts'
+import type { KeptReading } from './gunReading.ts'
 import type { Gun, GunSetting } from './heatStep.ts'
 import { unmeasured } from './jet.ts'
 import { layersOf } from './materials.ts'
-
-export const readingSources = ['typed', 'thermometer'] as const
-
-/** One thermometer reading as it is kept with its gun: over film on a scrap of a known material. */
-export interface KeptReading {
-  readonly id: string
-  readonly at: string
-  readonly setting: string
-  readonly distanceMm: number
-  readonly speedMmS: number
-  readonly strokeMm: number
-  readonly passes: number
-  readonly material: PartMaterial
-  readonly filmUm: number
-  readonly ambientC: number
-  readonly surfaceC: number
-  readonly source: (typeof readingSources)[number]
-}
 
 /** A gun as the shop knows it. */
 export interface GunDoc {

@@ -1,4 +1,5 @@
-export { type CalibratedGun, calibrated, type GunDoc, type KeptReading, readingSources, usualGun } from './gunDoc.ts'
+export { type CalibratedGun, calibrated, type GunDoc, usualGun } from './gunDoc.ts'
+export { type KeptReading, readingSources, slowestMmS } from './gunReading.ts'
 export type { Swept } from './lane.ts'
 export {
   type CalibrationFigures,
@@ -24,7 +25,6 @@ export {
   type PassesOutcome,
   type PassesRequest,
   passesTo,
-  slowestMmS,
   type Sweep,
   unitCourse,
 } from './passes.ts'

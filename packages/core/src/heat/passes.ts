@@ -5,6 +5,7 @@ import type { Jet, Layer, Wash } from './heatTypes.ts'
 import { type Lane, LaneMarch, laneOf, type StepWashes, type Swept } from './lane.ts'
 import { type Slab, secondStage, slabOf } from './slab.ts'
 import { stillAirHWm2K } from './steadyWash.ts'
+import { slowestMmS } from './gunReading.ts'
 
 /** The gun swept to and fro along one stroke. */
 export interface Sweep {
@@ -38,9 +39,6 @@ export interface MarchOptions {
   readonly restSteps: number
 }
 export const marchDefaults: MarchOptions = { pulseSteps: 10, restSteps: 3 }
-
-/** Slower than this is as good as holding still, mm/s. */
-export const slowestMmS = 50
 
 /**
  * The air over a place that is `offMm` away from the spot's own middle, for one kelvin of excess: what the jet hands over
