@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { bowGap as gap, readBow } from './bow.ts'
-import { expect, test } from './shop.ts'
+import { expect, test, unmeasuredPart } from './shop.ts'
 
 const step = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
 /** A plate of 200 x 120 mm with an opening in it and one triangle turned over. */
@@ -22,15 +22,7 @@ const turnedPlate = (() => {
 
 test('a bonnet is measured with straightedge readings, kept, and laid', async ({ page, shop }) => {
   // A part that nobody has measured, from a new job.
-  await page.goto(`${shop.url}/jobs/new`)
-  await page.getByLabel('Name of the model').fill('Selwick Tern')
-  await page.getByRole('radio', { name: 'saloon' }).click()
-  await page.getByRole('button', { name: 'Add this model' }).click()
-  await page.getByLabel('Customer').fill('Private owner')
-  await page.getByLabel('Number plate or fleet number').fill('KL 9')
-  await page.getByRole('button', { name: 'Bonnet', exact: true }).click()
-  await page.getByRole('button', { name: 'Take it in' }).click()
-  await page.getByRole('link', { name: 'Lay sheet' }).click()
+  await unmeasuredPart(page, shop)
   await page.getByRole('link', { name: 'Measure it now' }).click()
 
   // Outline: typed, one edge made a curve, undone and done again.

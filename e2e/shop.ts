@@ -203,6 +203,19 @@ export async function openLaySheet(page: Page, shop: DemoShop, part: string) {
   await expect(page.getByTestId('worst-edge')).toBeVisible({ timeout: 60_000 })
 }
 
+/** A part that nobody has measured, of a new model in a new job; at its lay sheet. */
+export async function unmeasuredPart(page: Page, shop: DemoShop) {
+  await page.goto(`${shop.url}/jobs/new`)
+  await page.getByLabel('Name of the model').fill('Selwick Tern')
+  await page.getByRole('radio', { name: 'saloon' }).click()
+  await page.getByRole('button', { name: 'Add this model' }).click()
+  await page.getByLabel('Customer').fill('Private owner')
+  await page.getByLabel('Number plate or fleet number').fill('KL 9')
+  await page.getByRole('button', { name: 'Bonnet', exact: true }).click()
+  await page.getByRole('button', { name: 'Take it in' }).click()
+  await page.getByRole('link', { name: 'Lay sheet' }).click()
+}
+
 export async function startFit(page: Page) {
   await page.getByRole('link', { name: 'To the fit' }).click()
   await page.getByRole('button', { name: /Start/ }).click({ timeout: 60_000 })

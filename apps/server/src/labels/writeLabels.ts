@@ -2,6 +2,7 @@ import type { Label } from '@truelay/contract'
 import PDFDocument from 'pdfkit'
 import { create } from 'qrcode'
 import { paperFaces } from '../records/paper/faces.ts'
+import { gathered } from '../records/paper/gathered.ts'
 import { linesOf, type Run } from '../records/paper/layText.ts'
 
 const pointsPerMm = 72 / 25.4
@@ -55,11 +56,3 @@ function drawCode(pdf: PDFKit.PDFDocument, code: string, sideMm: number) {
         pdf.rect((column + quietModules) * module, (row + quietModules) * module, module, module)
   pdf.fill('black')
 }
-
-const gathered = (pdf: PDFKit.PDFDocument): Promise<Buffer> =>
-  new Promise((resolve, reject) => {
-    const pieces: Buffer[] = []
-    pdf.on('data', (piece: Buffer) => pieces.push(piece))
-    pdf.on('end', () => resolve(Buffer.concat(pieces)))
-    pdf.on('error', reject)
-  })

@@ -1,6 +1,7 @@
 import { blackOfRing, type PrintedTarget, sheetMm, targetRadii } from '@truelay/core/photogrammetry'
 import PDFDocument from 'pdfkit'
 import { paperFaces } from '../records/paper/faces.ts'
+import { gathered } from '../records/paper/gathered.ts'
 
 const pointsPerMm = 72 / 25.4
 /** A line by which one sees whether the printer keeps the size. */
@@ -65,11 +66,3 @@ function drawCheck(pdf: PDFKit.PDFDocument, face: string | undefined) {
   pdf.font(face).fontSize(7).fillColor('#555555')
   pdf.text(`${checkMm} mm`, x, y - 10, { width: end - x, align: 'center', lineBreak: false })
 }
-
-const gathered = (pdf: PDFKit.PDFDocument): Promise<Buffer> =>
-  new Promise((resolve, reject) => {
-    const pieces: Buffer[] = []
-    pdf.on('data', (piece: Buffer) => pieces.push(piece))
-    pdf.on('end', () => resolve(Buffer.concat(pieces)))
-    pdf.on('error', reject)
-  })

@@ -46,6 +46,8 @@ const steps: readonly { readonly step: MeasuringStep; readonly text: Sentence; r
 interface FormBenchProps {
   readonly first: Form
   readonly isNew: boolean
+  /** It was just made, of a scan or of photographs, and is kept nowhere yet. */
+  readonly isMade?: boolean
   /** A photograph that lies under the drawing from the first. */
   readonly firstPhoto?: PhotoUnder | null
   readonly saving: boolean
@@ -54,11 +56,12 @@ interface FormBenchProps {
 }
 
 /** The bench for measuring: steps in their order, the drawing, and the part in space while one types. */
-export function FormBench({ first, isNew, firstPhoto = null, saving, onSave }: FormBenchProps) {
+export function FormBench({ first, isNew, isMade = false, firstPhoto = null, saving, onSave }: FormBenchProps) {
   const t = useWords()
   const shelved = useMemo(() => formDraft(isNew ? `new ${first.id}` : first.id), [isNew, first.id])
   const [left] = useState(() => {
-    const found = shelved.found()
+    // What was just made is newer than whatever was left.
+    const found = isMade ? null : shelved.found()
     return found !== null && (isNew || found.version === first.version) ? found : null
   })
   const draft = useDraft<FormDoc>(left ?? first)
@@ -68,7 +71,7 @@ export function FormBench({ first, isNew, firstPhoto = null, saving, onSave }: F
   const [photo, setPhoto] = useState<PhotoUnder | null>(firstPhoto)
   const [scale, setScale] = useState<readonly Vec2[] | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
-  const [kept, setKept] = useState<FormDoc>(first)
+  const [kept, setKept] = useState<FormDoc | null>(isMade ? null : first)
   const { data: shop } = useShopQuery()
   const practice = useMemo(() => practiceWith(shop?.practice), [shop?.practice])
   const worker = useFormWorker()
@@ -78,7 +81,7 @@ export function FormBench({ first, isNew, firstPhoto = null, saving, onSave }: F
   const props: StepProps = { form, onChange: draft.change, chosen, onChoose: setChosen }
   const changed = kept !== form
   const handedIn = useRef(false)
-  const unsaved = changed && form !== first
+  const unsaved = changed && (isMade || form !== first)
   useEffect(() => {
     if (unsaved) shelved.keep(form as Form)
     else shelved.forget()

@@ -2,7 +2,7 @@ import { name, say } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
 import { type Form, formDoc, idFromName, partId } from '@truelay/contract'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { useFormsQuery, useSaveFormMutation } from '../../remote/vehiclesApi.ts'
 import { useTakeFormMutation } from '../../remote/jobApi.ts'
@@ -12,6 +12,8 @@ import { buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { blankForm } from './editForm.ts'
 import { FormBench } from './FormBench.tsx'
+import { formDraft } from './formDraft.ts'
+import { photographedId } from './photos/useMeasuredPhotos.ts'
 import { PhotoImport } from './photos/PhotoImport.tsx'
 import { ScanImport } from './ScanImport.tsx'
 
@@ -26,6 +28,12 @@ export function FormScreen() {
   const [takeForm] = useTakeFormMutation()
   const [scanned, setScanned] = useState<Form | null>(null)
   const [under, setUnder] = useState<PhotoUnder | null>(null)
+  useEffect(
+    () => () => {
+      if (under !== null) URL.revokeObjectURL(under.url)
+    },
+    [under],
+  )
   if (forms === undefined)
     return error === undefined ? <Busy text={t`Opening the form`} /> : <Failed {...failureOf(error)} />
   const isNew = formId === 'new'
@@ -40,6 +48,7 @@ export function FormScreen() {
   if (isNew && search.has('photos') && scanned === null)
     return (
       <PhotoImport
+        left={formDraft(`new ${photographedId}`).found()}
         onMade={(form, photo) => {
           setScanned(form)
           setUnder(photo)
@@ -66,6 +75,7 @@ export function FormScreen() {
       key={known === undefined ? (scanned?.id ?? 'new') : `${known.id}-${known.version}`}
       first={first}
       isNew={isNew}
+      isMade={scanned !== null}
       firstPhoto={under}
       saving={saving.isLoading}
       onSave={save}

@@ -13,8 +13,14 @@ import { PhotoGuide } from './PhotoGuide.tsx'
 import { PhotoSteps } from './PhotoSteps.tsx'
 import { type MeasuredPhotos, useMeasuredPhotos } from './useMeasuredPhotos.ts'
 
+interface PhotoImportProps {
+  /** Made before and not kept yet. */
+  readonly left: Form | null
+  readonly onMade: (form: Form, photo: PhotoUnder | null) => void
+}
+
 /** A part from photographs of targets that are stuck on it: printed, photographed, measured, and its rim named. */
-export function PhotoImport({ onMade }: { readonly onMade: (form: Form, photo: PhotoUnder | null) => void }) {
+export function PhotoImport({ left, onMade }: PhotoImportProps) {
   const t = useWords()
   const work = useMeasuredPhotos(onMade)
   const { photos, found } = work
@@ -37,6 +43,12 @@ export function PhotoImport({ onMade }: { readonly onMade: (form: Form, photo: P
           aria-label={t`The photographs`}
           className="space-y-4 overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"
         >
+          {left === null || photos.length > 0 ? null : (
+            <p className="flex flex-wrap items-center gap-3 bg-amber-tint px-3 py-2 text-body text-amber-ink">
+              {t`${left.name} was made before and is not kept yet.`}
+              <Button onClick={() => onMade(left, null)}>{t`Go on with it`}</Button>
+            </p>
+          )}
           <PhotoSteps work={work} />
         </section>
         <section

@@ -14,6 +14,8 @@ import { type ChosenPhoto, usePhotos } from './usePhotos.ts'
 
 /** A form takes no fewer photographs than this. */
 export const fewestPhotos = 6
+/** The form that is being made, until it is kept under a name of its own. */
+export const photographedId = formDoc.shape.id.parse('photographed-part')
 const usualDot: DotSize = 5
 const usualBarsMm = [1000, 0] as const
 
@@ -83,7 +85,7 @@ export function useMeasuredPhotos(onMade: (form: Form, photo: PhotoUnder | null)
       at: to,
       weight: 1,
     }))
-    const blank = blankForm('photographed-part', t`Photographed part`)
+    const blank = blankForm(photographedId, t`Photographed part`)
     const whole = formDoc.safeParse({ ...blank, ...made.value, marks })
     if (!whole.success)
       return setProblem(t`That makes no form. Is the rim named one after the other, all the way round?`)
