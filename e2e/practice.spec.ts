@@ -1,12 +1,16 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from './shop.ts'
 
-/** To and fro over a line of the patch, as shares of it, for so many moves. */
-async function sweep(page: Page, moves: number, [left, right]: readonly [number, number], high: number) {
+/** To and fro over a line of the patch, as shares of it, for so long: at the same pace on a slow machine too. */
+async function sweep(page: Page, seconds: number, [left, right]: readonly [number, number], high: number) {
   const box = await page.getByTestId('patch').boundingBox()
   if (box === null) throw new Error('no patch')
-  for (let k = 0; k < moves; k++) {
-    const along = Math.abs(((k / 20) % 2) - 1)
+  const began = performance.now()
+  const oneWayS = 0.8
+  for (;;) {
+    const s = (performance.now() - began) / 1000
+    if (s > seconds) return
+    const along = Math.abs(((s / oneWayS) % 2) - 1)
     await page.mouse.move(box.x + box.width * (left + (right - left) * along), box.y + box.height * high)
     await page.waitForTimeout(25)
   }
@@ -26,7 +30,7 @@ test('the gun in hand: film warms under the pointer, cools without it, and the e
   if (place === null || patch === null) throw new Error('no place')
   const share = (x: number) => (x - patch.x) / patch.width
   const line = [share(place.x), share(place.x + place.width)] as const
-  await sweep(page, 160, line, 0.97)
+  await sweep(page, 6, line, 0.97)
   const warm = await celsius(page, 'Thermometer, at the spot')
   expect(warm).toBeGreaterThan(25)
 
@@ -34,7 +38,7 @@ test('the gun in hand: film warms under the pointer, cools without it, and the e
   await page.mouse.wheel(0, -240)
   await expect(page.getByRole('slider')).toHaveValue('85')
   await page.getByRole('slider').fill('60')
-  await sweep(page, 160, line, 0.97)
+  await sweep(page, 6, line, 0.97)
   const hot = await celsius(page, 'Hottest anywhere')
   expect(hot).toBeGreaterThan(warm)
 

@@ -60,7 +60,11 @@ export function GunExercise({ seed, level, practice, done, onDone }: ExercisePro
       told.current = now
       setReading({ spotC, reached, hottestC, leftS: Math.max(0, leftS) })
     },
-    onEnded: (hottestC, across) => onDone(markGun(task, hottestC, across)),
+    onEnded: (hottestC, across) => {
+      // The gun is down, also when its time ran out over the film.
+      setReading((read) => ({ ...read, spotC: null }))
+      onDone(markGun(task, hottestC, across))
+    },
   })
   const finish = () => {
     if (ended.current) return

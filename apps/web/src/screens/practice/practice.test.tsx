@@ -195,6 +195,24 @@ describe('mix', () => {
   })
 })
 
+describe('gun in hand', () => {
+  test('time that runs out over the film ends it: the thermometer reads nothing, and it is marked', async () => {
+    const visit = shop.visit('/practice/gun?seed=3&level=2&who=ines')
+    await visit.sees('Seal the marked edge')
+    const patch = screen.getByTestId('patch')
+    patch.getBoundingClientRect = () => new DOMRect(0, 0, 400, 200)
+    fireEvent(patch, new MouseEvent('pointermove', { clientX: 200, clientY: 190, bubbles: true }))
+    const spot = () => screen.getByText('Thermometer, at the spot').parentElement?.querySelector('strong')?.textContent
+    await expect.poll(spot).toMatch(/\d °C$/)
+    const now = performance.now()
+    const later = vi.spyOn(performance, 'now').mockReturnValue(now + 120_000)
+    await visit.sees('of as well as it can be done')
+    later.mockRestore()
+    expect(spot()).toBe('–')
+    expect(screen.queryByRole('button', { name: 'Gun down: done' })).toBeNull()
+  })
+})
+
 describe('measure', () => {
   test('the lines that tell most are worth all; a line is read once, and can be taken back', async () => {
     const best = bestPicks(makeMeasure(11, 2))
