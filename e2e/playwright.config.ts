@@ -14,7 +14,7 @@ export default defineConfig({
     // A control that does not come says so long before its test is over.
     actionTimeout: 90_000,
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    trace: 'on-first-retry',
     // Kept for times without the server in the test of that; elsewhere each page would pack and load the whole app.
     serviceWorkers: 'block',
     launchOptions: {
@@ -29,6 +29,7 @@ export default defineConfig({
         '--use-gl=angle',
         '--use-angle=swiftshader',
         '--enable-unsafe-swiftshader',
+        '--disable-gpu-compositing',
       ],
     },
   },

@@ -1,7 +1,9 @@
 import { fileURLToPath } from 'node:url'
+import { constants } from 'node:zlib'
 import tailwind from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
+import { compression, defineAlgorithm } from 'vite-plugin-compression2'
 import { VitePWA } from 'vite-plugin-pwa'
 import { firstGlyphs } from './build/firstGlyphs.ts'
 
@@ -10,6 +12,11 @@ export default defineConfig({
     react(),
     tailwind(),
     firstGlyphs(fileURLToPath(new URL('../../node_modules/.cache/truelay-fonts', import.meta.url))),
+    // Packed as tightly as can be, once, beside what is packed; the server hands these out.
+    compression({
+      algorithms: [defineAlgorithm('brotliCompress', { params: { [constants.BROTLI_PARAM_QUALITY]: 11 } })],
+      include: /assets\/.*\.(js|css)$/,
+    }),
     VitePWA({
       strategies: 'injectManifest',
       srcDir: 'sw',

@@ -5,6 +5,7 @@ import compression from 'compression'
 import cookieParser from 'cookie-parser'
 import { sql } from 'drizzle-orm'
 import express, { type Express } from 'express'
+import packedFiles from 'express-static-gzip'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
 import type { Database } from '../database/openDatabase.ts'
@@ -50,7 +51,6 @@ import { shopRoutes } from '../shop/routes.ts'
 import { byRole, gate } from '../signIn/gate.ts'
 import { type OnNetwork, signInRoutes } from '../signIn/routes.ts'
 import { walkRoundRoutes } from '../walkRound/routes.ts'
-import { packedAssets } from './packedAssets.ts'
 import { withoutPageHeaders } from './withoutPageHeaders.ts'
 import { visitRoutes } from '../visits/routes.ts'
 import { wholeSigns } from './wholeSigns.ts'
@@ -170,8 +170,13 @@ export function createApp({
     throw new NotFound(say`The server has nothing at that address.`, say`Check the address.`)
   })
   if (web !== undefined && existsSync(join(web, 'index.html'))) {
-    app.use('/assets', withoutPageHeaders, packedAssets(join(web, 'assets')))
-    app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y' }))
+    // Scripts and styles were packed when the app was built; their names change with their content.
+    const serveStatic = { immutable: true, maxAge: '1y' }
+    app.use(
+      '/assets',
+      withoutPageHeaders,
+      packedFiles(join(web, 'assets'), { enableBrotli: true, index: false, serveStatic }),
+    )
     app.use(express.static(web, { index: false }))
     app.get('/{*path}', (_req, res) => {
       res.sendFile(join(web, 'index.html'))
