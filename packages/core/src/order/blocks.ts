@@ -8,13 +8,44 @@ import { stronglyConnected } from './stronglyConnected.ts'
 
 const tries = 12
 
+/** Starts of the tasks of a block, by its tasks; null where none were found. */
+type Laid = Map<string, Int32Array | null>
+
 /** Tasks tied by greatest waits of which at most `within` minutes are free, each block as short as it is found to go; null where one cannot be placed. */
-export function blocksOf(net: Net, within: number): Blocks | null {
-  const { members, of } = whole(net, tied(net, within))
+export const blocksOf = (net: Net, within: number): Blocks | null =>
+  laidOut(net, whole(net, tied(net, within)), new Map())
+
+/** Such blocks by how much may be free in their waits; what comes out alike stands once. */
+export function blocksByTightness(net: Net, free: readonly number[]): Blocks[] {
+  const laid: Laid = new Map()
+  const seen = new Set<string>()
+  return free.flatMap((within) => {
+    const groups = whole(net, tied(net, within))
+    const alike = groups.of.join(' ')
+    if (seen.has(alike)) return []
+    seen.add(alike)
+    return laidOut(net, groups, laid) ?? []
+  })
+}
+
+/** The same blocks for the same day seen from its end. */
+export function turnedRound({ minutes }: Net, { members, of, offset }: Blocks): Blocks {
+  const turned = new Int32Array(offset.length)
+  for (const block of members) {
+    const last = block.reduce((most, task) => Math.max(most, (offset[task] ?? 0) + (minutes[task] ?? 0)), 0)
+    for (const task of block) turned[task] = last - (offset[task] ?? 0) - (minutes[task] ?? 0)
+  }
+  return { members, of, offset: turned }
+}
+
+function laidOut(net: Net, { members, of }: Pick<Blocks, 'members' | 'of'>, laid: Laid): Blocks | null {
   const offset = new Int32Array(net.size)
   for (const block of members) {
     if (block.length === 1) continue
-    const starts = shortest(net, block)
+    const whose = block.join(' ')
+    const known = laid.get(whose)
+    const starts = known === undefined ? shortest(net, block) : known
+    laid.set(whose, starts)
     if (starts === null) return null
     const first = Math.min(...starts)
     block.forEach((task, k) => {
@@ -80,7 +111,8 @@ function shortest(net: Net, block: readonly number[]): Int32Array | null {
   const decoder = new ListDecoder(inner, single(block.length))
   let best: Int32Array | null = null
   let least = never
-  for (let k = 0; k < (block.length < 3 ? 1 : tries); k++) {
+  const shortestWay = paths.start.reduce((most, start, i) => Math.max(most, start + (inner.minutes[i] ?? 0)), 0)
+  for (let k = 0; k < (block.length < 3 ? 1 : tries) && least > shortestWay; k++) {
     const keys = Float64Array.from(paths.start, (start) => start + (k === 0 ? 0 : 8 * (random() - 0.5)))
     const starts = decoder.decode(keys)?.start ?? null
     if (starts === null) continue

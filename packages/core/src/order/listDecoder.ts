@@ -10,6 +10,13 @@ export interface Placed {
   readonly who: Int32Array
 }
 
+/** What a list is placed onto: a plan that stands as it is until a minute, and has to be met by another. */
+export interface Onto extends Placed {
+  readonly until: number
+  /** Where the list is like that plan again, minutes; there it is given up if less has been done, or later. */
+  readonly metBy: number
+}
+
 /**
  * Places blocks one after the other, the one with the least key first of those that may begin, each as early as it goes. What cannot be placed
  * because something stands too early for a greatest wait lets that go, which comes later with what hangs on it. Latest ends are not kept here:
@@ -28,6 +35,8 @@ export class ListDecoder {
   private readonly shapes: readonly (Int32Array | null)[]
   private readonly placed: Uint8Array
   private readonly key: Float64Array
+  /** When a block begins in the plan that is placed onto. */
+  private readonly first: Int32Array
   private readonly queue = new FlatQueue<number>()
   /** What waits for a hold to end. */
   private parked: number[] = []
@@ -36,6 +45,8 @@ export class ListDecoder {
   private readonly least: Int32Array
   private left = 0
   private patience = 0
+  /** Whether the last list was given up because it fell behind the plan that it was placed onto. */
+  fellBehind = false
 
   constructor(
     private readonly net: Net,
@@ -51,6 +62,7 @@ export class ListDecoder {
     this.before = new Int32Array(length)
     this.placed = new Uint8Array(length)
     this.key = new Float64Array(length)
+    this.first = new Int32Array(length)
     this.follow = followers(net, blocks)
     const apart = new Set(net.holds.map(({ from }) => from))
     this.shapes = blocks.members.map((block) =>
@@ -63,9 +75,10 @@ export class ListDecoder {
     for (const list of this.follow) for (const b of list) this.before[b] = (this.before[b] ?? 0) + 1
   }
 
-  /** Null: not found within its patience, which says nothing of whether there is a way. */
-  decode(keys: ArrayLike<number>): Placed | null {
+  /** Null: not found within its patience, which says nothing of whether there is a way; or no better than what it is placed onto. */
+  decode(keys: ArrayLike<number>, onto: Onto | null = null): Placed | null {
     const { members, of, offset } = this.blocks
+    this.fellBehind = false
     this.taken.clear()
     this.start = new Int32Array(this.net.size).fill(-1)
     this.release.fill(0)
@@ -81,14 +94,68 @@ export class ListDecoder {
     this.parked = []
     this.left = members.length
     this.patience = 2 * members.length + 60
-    for (let b = 0; b < members.length; b++) if (this.waiting[b] === 0) this.push(b)
-    return this.run()
+    if (onto !== null) this.stand(onto)
+    for (let b = 0; b < members.length; b++) if (this.placed[b] === 0 && this.waiting[b] === 0) this.push(b)
+    return this.run(onto)
   }
 
-  private run(): Placed | null {
+  /** What begins before the plan is left stands as it did, where all that comes before it does. */
+  private stand({ start, who, until }: Onto): void {
+    const { members } = this.blocks
+    const before: number[] = []
+    const { first } = this
+    for (let b = 0; b < members.length; b++) {
+      let from = never
+      let last = 0
+      for (const task of members[b] as readonly number[]) {
+        const at = start[task] as number
+        if (at < from) from = at
+        if (at > last) last = at
+      }
+      if (last >= until) continue
+      first[b] = from
+      before.push(b)
+    }
+    before.sort((a, b) => (first[a] as number) - (first[b] as number))
+    for (const b of before) {
+      if (this.waiting[b] !== 0) continue
+      for (const task of members[b] as readonly number[]) {
+        this.start[task] = start[task] as number
+        this.taken.put(task, start[task] as number, who[task])
+      }
+      this.settle(b)
+    }
+  }
+
+  private settle(b: number): void {
+    this.placed[b] = 1
+    this.left--
+    for (const f of this.follow[b] as readonly number[]) this.waiting[f] = (this.waiting[f] as number) - 1
+  }
+
+  /** Work that is done before a minute, each minute of it by how long before: a plan that is ahead has more. */
+  private ahead(start: Int32Array, by: number): number {
+    const { work } = this.net
+    let sum = 0
+    for (let i = 0; i < start.length; i++) {
+      const at = start[i] as number
+      if (at >= 0 && at < by) sum += (work[i] as number) * (by - at)
+    }
+    return sum
+  }
+
+  private run(onto: Onto | null): Placed | null {
+    let toMeet = onto !== null
     while (this.left > 0) {
       const b = this.queue.pop()
       if (b === undefined) return null
+      if (toMeet && onto !== null && (this.key[b] as number) > onto.metBy) {
+        toMeet = false
+        if (this.ahead(this.start, onto.metBy) < this.ahead(onto.start, onto.metBy)) {
+          this.fellBehind = true
+          return null
+        }
+      }
       if (this.placed[b] === 1 || (this.waiting[b] ?? 0) > 0) continue
       if (this.patience-- < 0) return null
       if (!this.place(b)) {
@@ -101,12 +168,8 @@ export class ListDecoder {
         this.letGo(b, early)
         continue
       }
-      this.placed[b] = 1
-      this.left--
-      for (const f of this.follow[b] ?? []) {
-        this.waiting[f] = (this.waiting[f] ?? 0) - 1
-        if (this.waiting[f] === 0) this.push(f)
-      }
+      this.settle(b)
+      for (const f of this.follow[b] as readonly number[]) if (this.waiting[f] === 0) this.push(f)
       if (this.parked.length > 0) this.unpark()
     }
     return { start: this.start, who: this.taken.who.slice() }

@@ -202,11 +202,16 @@ function idleBehind(
   const washing = openWork(net, work, head, (i) => inPlace.has(i))
   const free = openWork(net, work, head, (i) => !gated.has(i) && !inPlace.has(i))
   const best = new Int32Array(sets)
+  const ends = through.map((own) => own.at(-1) ?? 0)
+  const inAll = ends.reduce((sum, end) => sum + end, 0)
+  // Since the place was done with all of them, how long until all of their work can have been done.
+  const allDone = through.reduce((most, own, g) => Math.max(most, own.indexOf(ends[g] ?? 0)), 0) + (busy[sets - 1] ?? 0)
   return idleBy(people, reach, (t, idle) => {
     const there = doneWithin(net, washing, t)
     const open = doneWithin(net, free, t) + Math.min(there, together * t)
     // Where the work that is free fills the time, no order has to be looked at.
     if (open >= people * t - idle) return open
+    if (t >= allDone) return open + inAll
     best.fill(0)
     let most = 0
     for (let set = 1; set < sets; set++) {

@@ -23,6 +23,8 @@ export interface Need {
 export interface Net {
   readonly size: number
   readonly minutes: Int32Array
+  /** Minutes times people. */
+  readonly work: Int32Array
   readonly out: readonly (readonly Arc[])[]
   /** All arcs between different tasks in rows, from either end: what a decoder walks. */
   readonly outRows: ArcRows
@@ -88,6 +90,7 @@ export function netOf(day: Day): Net {
   return {
     size: tasks.length,
     minutes,
+    work: Int32Array.from(tasks, (task) => task.minutes * task.people),
     ...sides(tasks.length, arcs),
     early: Int32Array.from(tasks, ({ notBefore = 0 }) => Math.max(0, Math.ceil(notBefore))),
     late: Int32Array.from(tasks, ({ notAfter, minutes: worked }) =>
@@ -200,6 +203,7 @@ export function partOf(net: Net, tasks: readonly number[]): Net {
     ...net,
     size: tasks.length,
     minutes,
+    work: Int32Array.from(tasks, (task) => net.work[task] ?? 0),
     ...sides(tasks.length, arcs),
     early: new Int32Array(tasks.length),
     late: new Int32Array(tasks.length).fill(never),

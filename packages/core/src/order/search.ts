@@ -1,6 +1,6 @@
 import { seededRandom } from '../numerics/index.ts'
 import type { Blocks } from './blockShape.ts'
-import { blocksOf } from './blocks.ts'
+import { blocksByTightness, turnedRound } from './blocks.ts'
 import { never } from './day.ts'
 import { ListDecoder, type Placed } from './listDecoder.ts'
 import { longestPaths, tailsOf } from './longestPaths.ts'
@@ -59,6 +59,12 @@ const behindScale = 0.008
 const beginnings = 60
 const starters = 8
 const lap = 60
+/** In so many of all tries what stands before the first that was moved is kept; in the others all is placed anew. */
+const keptShare = 0.8
+/** By how much a plan that is gone on from may be worse on the average, minutes. */
+const warmth = 1
+/** So long after what was moved a plan has to be ahead of the one it was made from, minutes. */
+const untilMet = 30
 /** What a list counts that could not be placed. */
 const notPlaced = 0.1
 
@@ -76,6 +82,8 @@ class Searching {
   private readonly random: () => number
   /** Whether a plan made from the end is a plan when it is turned round: windows and breaks stand at their minutes, and people that differ have names. */
   private readonly turns: boolean
+  /** Whether only when work is done counts, so that a plan that falls behind can be given up. */
+  private readonly meets: boolean
   private readonly habits: readonly Apart[] = [0, 10, 40, 160, 640].map((apart) => ({ apart, behind: 0 }))
   private readonly head: Int32Array
   private readonly tail: Int32Array
@@ -97,9 +105,12 @@ class Searching {
       net.early.every((at) => at === 0) &&
       net.late.every((at) => at >= never)
     const paths = longestPaths(net)
+    this.meets = (net.crew?.changeOver ?? 0) === 0
     this.head = paths.ok ? paths.start : net.early
     this.tail = tailsOf(this.back)
-    this.ways = [...waysOf(net, false), ...waysOf(this.back, true)]
+    const blocks = blocksByTightness(net, tightness)
+    const turned = blocks.map((own) => turnedRound(net, own))
+    this.ways = [...waysOf(net, blocks, false), ...waysOf(this.back, turned, true)]
   }
 
   run(): Search {
@@ -201,14 +212,16 @@ class Searching {
     for (let tries = 0; tries < most && !this.done; tries++) {
       const base = current
       const way = this.chosenWay(() => true)
-      const keys = shaken(base, way.blocks, { random, middle: () => this.middleOf(base) })
+      const { keys, from, to } = shaken(base, way.blocks, { random, middle: () => this.middleOf(base) })
+      const onto = { ...base, until: from, metBy: this.meets ? to + untilMet : Number.POSITIVE_INFINITY }
       const found = way.fromEnd
         ? this.fromEnd(way, (i) => (keys[i] ?? 0) + (net.minutes[i] ?? 0))
-        : this.keep(way.decoder.decode(keys))
-      learn(way, found === null ? notPlaced : found.minutes / base.minutes - 1)
+        : this.keep(way.decoder.decode(keys, random() < keptShare ? onto : null))
+      if (found !== null || !way.decoder.fellBehind)
+        learn(way, found === null ? notPlaced : found.minutes / base.minutes - 1)
       if (found === null) continue
       if (promise(found) < promise(best)) best = found
-      if (promise(found) <= promise(base) + (random() < 0.05 ? 3 : 0)) current = found
+      if (promise(found) <= promise(base) - warmth * Math.log(random())) current = found
       if (random() < 0.002) current = best
     }
     return best
@@ -252,12 +265,8 @@ function learn(habit: Habit, behind: number): void {
   habit.behind = 0.9 * habit.behind + 0.1 * Math.max(0, Math.min(notPlaced, behind))
 }
 
-function waysOf(net: Net, fromEnd: boolean): Way[] {
-  const seen = new Set<string>()
-  return tightness.flatMap((within) => {
-    const blocks = blocksOf(net, within)
-    if (blocks === null || seen.has(blocks.of.join(' '))) return []
-    seen.add(blocks.of.join(' '))
+function waysOf(net: Net, all: readonly Blocks[], fromEnd: boolean): Way[] {
+  return all.flatMap((blocks) => {
     const tied = blocks.members.some(({ length }) => length > 1)
     return (tied ? [false, true] : [false]).map((loose) => ({
       blocks,
@@ -331,9 +340,8 @@ export function measured(net: Net, placed: Placed): Found {
     const start = placed.start[i] ?? 0
     minutes = Math.max(minutes, start + (net.minutes[i] ?? 0))
     late += Math.max(0, start - (net.late[i] ?? never))
-    const own = (net.minutes[i] ?? 0) * (net.needs[i]?.[0]?.of === 0 ? (net.needs[i]?.[0]?.amount ?? 0) : 0)
-    work += own
-    weighed += own * start
+    work += net.work[i] ?? 0
+    weighed += (net.work[i] ?? 0) * start
   }
   const middle = work === 0 ? 0 : weighed / work
   const { crew } = net
@@ -366,31 +374,44 @@ function keysBy({ size }: Net, key: (task: number) => number): Float64Array {
   return keys
 }
 
+/** A list near a plan, and between which minutes it is another one. */
+interface Shaken {
+  readonly keys: Float64Array
+  readonly from: number
+  readonly to: number
+}
+
 /** How a plan is shaken: the blocks of a window, a few blocks anywhere, or all a little. */
 function shaken(
-  { start }: Found,
+  { start, minutes }: Found,
   { members, of, offset }: Blocks,
   { random, middle: middleOf }: { readonly random: () => number; readonly middle: () => number },
-): Float64Array {
+): Shaken {
   const moved = new Float64Array(members.length)
+  const at = (b: number) => (start[members[b]?.[0] ?? 0] ?? 0) - (offset[members[b]?.[0] ?? 0] ?? 0)
+  let from = minutes
+  let to = 0
+  const move = (b: number, by: number) => {
+    moved[b] = by
+    from = Math.min(from, at(b), at(b) + by)
+    to = Math.max(to, at(b), at(b) + by)
+  }
   const kind = random()
   if (kind < 0.5) {
     const middle = middleOf()
     const half = 10 + 110 * random()
     const much = 3 + 40 * random()
-    members.forEach((block, b) => {
-      const task = block[0] ?? 0
-      const at = (start[task] ?? 0) - (offset[task] ?? 0)
-      if (Math.abs(at - middle) < half) moved[b] = 2 * much * (random() - 0.5)
+    members.forEach((_, b) => {
+      if (Math.abs(at(b) - middle) < half) move(b, 2 * much * (random() - 0.5))
     })
   } else if (kind < 0.85) {
     const much = 10 + 150 * random()
     for (let k = 1 + Math.floor(4 * random()); k > 0; k--)
-      moved[Math.floor(random() * members.length)] = 2 * much * (random() - 0.5)
-  } else for (let b = 0; b < members.length; b++) moved[b] = 6 * (random() - 0.5)
+      move(Math.floor(random() * members.length), 2 * much * (random() - 0.5))
+  } else for (let b = 0; b < members.length; b++) move(b, 6 * (random() - 0.5))
   const keys = new Float64Array(start.length)
   for (let i = 0; i < keys.length; i++) keys[i] = (start[i] as number) + (moved[of[i] as number] as number)
-  return keys
+  return { keys, from, to }
 }
 
 /** Latest starts by latest ends, through the arcs backward; far away where nothing is due. */

@@ -109,11 +109,13 @@ export class Taken {
     return start
   }
 
-  put(task: number, start: number): void {
+  /** Takes what a task needs; by name who is given, or whoever is best for it. */
+  put(task: number, start: number, by?: number): void {
     const { minutes, needs, crew } = this.net
     const end = start + (minutes[task] ?? 0)
     for (const { of, amount } of needs[task] ?? []) {
-      if (of === 0 && crew !== null) this.name(task, start, end, amount)
+      if (of === 0 && crew !== null && by !== undefined) this.nameThese(task, start, end, by)
+      else if (of === 0 && crew !== null) this.name(task, start, end, amount)
       else this.add(of, start, end, amount)
     }
     this.move(task, start)
@@ -228,6 +230,13 @@ export class Taken {
       bits |= 1 << best
       this.busy[best]?.fill(1, start, end)
     }
+    this.who[task] = bits
+  }
+
+  private nameThese(task: number, start: number, end: number, bits: number): void {
+    this.busy.forEach((row, p) => {
+      if ((bits & (1 << p)) !== 0) row.fill(1, start, end)
+    })
     this.who[task] = bits
   }
 
