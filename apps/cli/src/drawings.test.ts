@@ -18,7 +18,7 @@ describe('a drawing', () => {
     const answer = JSON.parse(out)
     expect(answer.areaMm2 / (100_000 - Math.PI * 2500)).toBeCloseTo(1, 4)
     expect(answer).toMatchObject({ widthMm: 400, heightMm: 250, cutOuts: 1, marks: 0, mmPerUnit: 1, unitStated: true })
-    expect(answer.mended).toEqual(['1 texts left out.'])
+    expect(answer.mended).toEqual(['1 text left out.'])
     expect(answer.layers).toEqual([{ layer: 'Inner fender', role: 'outline', shapes: 2 }])
   })
   test('in the unit that is given', async () => {

@@ -242,11 +242,15 @@ describe('a DXF shows what its drawing shows', () => {
     const upright = circle(100, 100, 50, 210, 1, 220, 0, 230, 0)
     const answer = fromDxf(dxf([plate, upright]))
     expect(areaOf(answer)).toBeCloseTo(100_000, 3)
-    expect(mendedOf(answer)).toContain('1 shapes that stand out of the sheet left out.')
+    expect(mendedOf(answer)).toContain('1 shape that stands out of the sheet left out.')
+  })
+  test('several of what is left out are counted in one sentence', () => {
+    const answer = fromDxf(dxf([plate, circle(100, 100, 50, 60, 1), circle(200, 100, 40, 60, 1)]))
+    expect(mendedOf(answer)).toContain('2 hidden shapes left out.')
   })
   test.each([
-    ['on a page of paper', circle(100, 100, 50, 67, 1), 'shapes on pages of paper'],
-    ['hidden', circle(100, 100, 50, 60, 1), 'hidden shapes'],
+    ['on a page of paper', circle(100, 100, 50, 67, 1), '1 shape on a page of paper left out.'],
+    ['hidden', circle(100, 100, 50, 60, 1), '1 hidden shape left out.'],
     ['on a layer that is off', circle(100, 100, 50).replace('8\n0', '8\nNotes'), 'switched off'],
     ['on a frozen layer', circle(100, 100, 50).replace('8\n0', '8\nOld'), 'switched off'],
     ['of a block on a frozen layer', insert('hole', 10, 0, 20, 0).replace('8\n0', '8\nOld'), 'switched off'],
@@ -366,7 +370,7 @@ describe('an SVG shows what a browser would', () => {
   ])('hidden: %s', (_, inside) => {
     const answer = fromSvg(svg(inside))
     expect(areaOf(answer)).toBeCloseTo(100_000, 3)
-    expect(mendedOf(answer)).toMatch(/hidden shapes/)
+    expect(mendedOf(answer)).toMatch(/1 hidden shape left out/)
   })
   test.each([
     [
@@ -431,7 +435,7 @@ describe('an SVG shows what a browser would', () => {
       svg(`${clip}<rect width="400" height="250"/><circle cx="300" cy="100" r="50" clip-path="url(#k)"/>`),
     )
     expect(areaOf(gone)).toBeCloseTo(100_000, 3)
-    expect(mendedOf(gone)).toContain('outside their clip path')
+    expect(mendedOf(gone)).toContain('1 shape outside its clip path left out.')
   })
   test('lengths of shapes in units of their own, and in shares of the drawing', () => {
     const units = fromSvg(svg('<rect width="40cm" height="9.84251968503937in"/>', 'width="600mm"'))

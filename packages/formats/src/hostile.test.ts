@@ -112,7 +112,7 @@ describe('polylines are read for what they hold, whatever they promise', () => {
     if (!result.ok) throw new Error(english(result.failure.sentence))
     const { mended } = result.value as PatternReading
     expect(mended.map(english)).toEqual(
-      expect.arrayContaining(['1 filled areas without edges left out.', '2 MLINE entities left out.']),
+      expect.arrayContaining(['1 filled area without edges left out.', '2 shapes of the kind “MLINE” left out.']),
     )
   })
 })

@@ -1,5 +1,6 @@
 import type { Vec2 } from '@truelay/core/geometry'
 import { count, name, say, type Sentence } from '@truelay/core/say'
+import type { LeftOut } from './leftOut.ts'
 
 /** What a drawing file says, curves made into fine lines, in the file's own unit, y up. */
 export interface Drawing {
@@ -11,8 +12,8 @@ export interface Drawing {
   readonly likelyMmPerUnit?: number
   /** The sheet it is drawn on, in the file's unit; null where that is not known. */
   readonly page?: { readonly x: number; readonly y: number; readonly width: number; readonly height: number } | null
-  /** What was in the file and is not used, with how many. */
-  readonly leftOut: readonly { readonly what: Sentence; readonly count: number }[]
+  /** What was in the file and is not used, with how many of it. */
+  readonly leftOut: readonly Sentence[]
 }
 
 export interface DrawnLine {
@@ -44,7 +45,7 @@ export const drawingLimits = {
 export function drawingCollector() {
   const lines: DrawnLine[] = []
   const points: DrawnPoint[] = []
-  const leftOut = new Map<string, { readonly what: Sentence; count: number }>()
+  const leftOut = new Map<string, { readonly says: LeftOut; many: number }>()
   let total = 0
   return {
     line(line: DrawnLine) {
@@ -58,15 +59,15 @@ export function drawingCollector() {
       checked(...point.at)
       points.push(point)
     },
-    leave(what: Sentence, many = 1) {
-      const key = JSON.stringify(what)
-      leftOut.set(key, { what, count: (leftOut.get(key)?.count ?? 0) + many })
+    leave(says: LeftOut, many = 1) {
+      const key = JSON.stringify(says(1))
+      leftOut.set(key, { says, many: (leftOut.get(key)?.many ?? 0) + many })
     },
     finish: (mmPerUnit: number | null): Drawing => ({
       lines,
       points,
       mmPerUnit,
-      leftOut: [...leftOut.values()],
+      leftOut: [...leftOut.values()].map(({ says, many }) => says(many)),
     }),
   }
 }

@@ -1,5 +1,5 @@
 import { distance, type Vec2 } from '@truelay/core/geometry'
-import { name, say, type Sentence } from '@truelay/core/say'
+import { type LeftOut, leftOut, unknownKind } from '../drawing/leftOut.ts'
 import { arcPoints, bulgePoints, smoothThrough, splinePoints } from '../drawing/index.ts'
 import type { DxfShape } from './dxfFile.ts'
 import type { Group, Groups } from './groups.ts'
@@ -11,7 +11,7 @@ export interface ShapeLine {
 }
 
 /** The lines of a shape in its own plane, or why it has none. */
-export function linesOf(shape: DxfShape, tolerance: number): readonly ShapeLine[] | Sentence {
+export function linesOf(shape: DxfShape, tolerance: number): readonly ShapeLine[] | LeftOut {
   const { kind, groups } = shape
   switch (kind) {
     case 'LINE':
@@ -37,7 +37,7 @@ export function linesOf(shape: DxfShape, tolerance: number): readonly ShapeLine[
     case '3DFACE':
       return [{ points: corners(groups, [10, 11, 12, 13]), closed: true }]
     default:
-      return say`${name(kind)} entities`
+      return unknownKind(kind)
   }
 }
 
@@ -68,8 +68,8 @@ function bulged(vertices: readonly Vertex[], closed: boolean, tolerance: number)
   return { points, closed }
 }
 
-function polyline({ groups, vertices }: DxfShape, tolerance: number): readonly ShapeLine[] | Sentence {
-  if (groups.flag(70, 16) || groups.flag(70, 64)) return say`meshes`
+function polyline({ groups, vertices }: DxfShape, tolerance: number): readonly ShapeLine[] | LeftOut {
+  if (groups.flag(70, 16) || groups.flag(70, 64)) return leftOut.meshes
   // The points that only pull a smoothed line stand among those that it goes through.
   const on = vertices.filter((vertex) => !vertex.flag(70, 16))
   const own = on.map((vertex): Vertex => ({ at: vertex.point(10) ?? [0, 0], bulge: vertex.number(42) }))
@@ -114,7 +114,7 @@ function ellipse(groups: Groups, tolerance: number): readonly ShapeLine[] {
   return [{ points: whole ? points.slice(0, -1) : points, closed: whole }]
 }
 
-function spline(groups: Groups, tolerance: number): readonly ShapeLine[] | Sentence {
+function spline(groups: Groups, tolerance: number): readonly ShapeLine[] | LeftOut {
   const closed = groups.flag(70, 1)
   const degree = groups.number(71, 3)
   const [knots, control, through] = [groups.numbers(40), groups.points(10), groups.points(11)]
@@ -123,15 +123,15 @@ function spline(groups: Groups, tolerance: number): readonly ShapeLine[] | Sente
     const points = splinePoints(degree, knots, control, weights.length === control.length ? weights : null, tolerance)
     return [{ points, closed }]
   }
-  if (through.length < 2) return say`splines without their knots`
+  if (through.length < 2) return leftOut.splines
   const slope = (code: number) => unitVector(groups.point(code) ?? [0, 0])
   return [{ points: smoothThrough(through, closed, tolerance, { from: slope(12), to: slope(13) }), closed }]
 }
 
 /** The edges of a filled area, loop by loop; what it is filled with is no line. */
-function hatch(groups: readonly Group[], tolerance: number): readonly ShapeLine[] | Sentence {
+function hatch(groups: readonly Group[], tolerance: number): readonly ShapeLine[] | LeftOut {
   let at = groups.findIndex(([code]) => code === 91)
-  if (at < 0) return say`filled areas without edges`
+  if (at < 0) return leftOut.fills
   const next = (code: number): number => {
     while (at < groups.length && groups[at]?.[0] !== code) at++
     return Number.parseFloat(groups[at++]?.[1] ?? '0')

@@ -1,5 +1,6 @@
 import type { Vec2 } from '@truelay/core/geometry'
 import { count, say, type Sentence } from '@truelay/core/say'
+import { type LeftOut, leftOut } from '../drawing/leftOut.ts'
 import {
   type Affine,
   after,
@@ -89,7 +90,7 @@ class Sheet {
       if (index >= 0) named.add(index)
       this.into.point({ at, name: this.texts[index]?.text ?? null, layers })
     }
-    if (this.texts.length > named.size) this.into.leave(say`texts`, this.texts.length - named.size)
+    if (this.texts.length > named.size) this.into.leave(leftOut.texts, this.texts.length - named.size)
     return this.into.finish(this.unit)
   }
 
@@ -109,7 +110,7 @@ class Sheet {
     const unseen = this.unseen(groups, layer, kind === 'INSERT')
     if (unseen !== null) return this.into.leave(unseen)
     const plane = inOwnPlane.has(kind) ? planeOf(groups) : same
-    if (plane === null) return this.into.leave(say`shapes that stand out of the sheet`)
+    if (plane === null) return this.into.leave(leftOut.outOfSheet)
     const at = after(place.at, plane)
     const layers = [...place.layers, own]
     switch (kind) {
@@ -124,7 +125,7 @@ class Sheet {
         return
       case 'ATTRIB':
       case 'ATTDEF':
-        return this.into.leave(say`texts`)
+        return this.into.leave(leftOut.texts)
       default:
         return this.line(shape, at, layers)
     }
@@ -132,25 +133,25 @@ class Sheet {
 
   private line(shape: DxfShape, at: Affine, layers: readonly string[]): unknown {
     const lines = linesOf(shape, curveToleranceMm / ((this.unit ?? 25.4) * Math.max(1e-9, mostScale(at))))
-    if (!Array.isArray(lines)) return this.into.leave(lines as Sentence)
+    if (!Array.isArray(lines)) return this.into.leave(lines as LeftOut)
     const area = areas.has(shape.kind) ? { ofArea: true } : {}
     for (const { points, closed } of lines)
       this.into.line({ points: points.map((p: Vec2) => apply(at, p)), closed, layers, ...area })
   }
 
   /** Why a shape cannot be seen in the drawing; null where it can. A block whose layer is only off may hold shapes of other layers. */
-  private unseen(groups: Groups, layer: string, isInsert: boolean): Sentence | null {
-    if (groups.number(67) === 1) return say`shapes on pages of paper`
-    if (groups.number(60) === 1) return say`hidden shapes`
+  private unseen(groups: Groups, layer: string, isInsert: boolean): LeftOut | null {
+    if (groups.number(67) === 1) return leftOut.onPaper
+    if (groups.number(60) === 1) return leftOut.hidden
     const { off = false, frozen = false } = this.file.layers.get(layer.toLowerCase()) ?? {}
-    return frozen || (off && !isInsert) ? say`shapes on layers that are switched off` : null
+    return frozen || (off && !isInsert) ? leftOut.switchedOff : null
   }
 
   /** A block, once or in rows and columns. */
   private insert(groups: Groups, place: Place): unknown {
     const name = groups.text(2) ?? ''
     const block = this.file.blocks.get(name.toLowerCase())
-    if (block === undefined) return this.into.leave(say`blocks that are not in the file`)
+    if (block === undefined) return this.into.leave(leftOut.blocks)
     const [columns, rows] = [70, 71].map((code) => Math.max(1, Math.trunc(groups.number(code, 1)))) as [number, number]
     if (columns * rows > drawingLimits.elements)
       throw new TooMuch(say`more than ${count(drawingLimits.elements)} shapes`)

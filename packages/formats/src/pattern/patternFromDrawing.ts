@@ -98,7 +98,7 @@ class Understanding {
 
   result(): PatternResult {
     const { drawing, options, mended } = this
-    for (const { what, count: times } of drawing.leftOut) mended.push(say`${count(times)} ${what} left out.`)
+    mended.push(...drawing.leftOut)
     const lines = drawing.lines
       .filter(({ layers }) => this.roleOf(layers) !== 'leave out')
       .map((line): DrawnLine => ({ ...line, points: line.points.map(this.toMm) }))

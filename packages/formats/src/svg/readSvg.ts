@@ -1,5 +1,6 @@
 import type { Vec2 } from '@truelay/core/geometry'
 import { count, name as called, say, type Sentence } from '@truelay/core/say'
+import { type LeftOut, leftOut, unknownKind } from '../drawing/leftOut.ts'
 import { type Document, Element } from 'domhandler'
 import { textContent } from 'domutils'
 import {
@@ -45,11 +46,11 @@ const passedOver = new Set([
   'filter',
   'view',
 ])
-const leftOut: Readonly<Record<string, Sentence>> = {
-  script: say`scripts`,
-  text: say`texts`,
-  tspan: say`texts`,
-  image: say`pictures`,
+const passedBy: Readonly<Record<string, LeftOut>> = {
+  script: leftOut.scripts,
+  text: leftOut.texts,
+  tspan: leftOut.texts,
+  image: leftOut.pictures,
 }
 
 /**
@@ -143,7 +144,7 @@ class Drawn {
     const own = this.within(this.root, shown)
     // The name of the whole drawing is none of a layer.
     if (own !== null) for (const child of inside(this.root)) this.walk(child, { ...own, layers: [] })
-    if (this.styles.passedOver > 0) this.into.leave(say`rules of style`, this.styles.passedOver)
+    if (this.styles.passedOver > 0) this.into.leave(leftOut.styles, this.styles.passedOver)
     const { mmPerUnit, likelyMmPerUnit } = this.page
     const frame = page === null ? null : { ...page, y: -page.y - page.height }
     return { ...this.into.finish(mmPerUnit), likelyMmPerUnit, page: frame }
@@ -153,12 +154,12 @@ class Drawn {
   private within(element: Element, outer: Place): Place | null {
     const says = (property: string) => this.styles.own(element, property)?.toLowerCase()
     if (says('display') === 'none' || Number(says('opacity') ?? 1) === 0) {
-      this.into.leave(say`hidden shapes`)
+      this.into.leave(leftOut.hidden)
       return null
     }
     const own = readTransform(this.styles.own(element, 'transform') ?? '')
     if (own === null) {
-      this.into.leave(say`shapes with a transform that cannot be read`)
+      this.into.leave(leftOut.transforms)
       return null
     }
     const visibility = says('visibility')
@@ -170,7 +171,7 @@ class Drawn {
       outer.size,
     )
     const mask = says('mask')
-    if (mask !== undefined && mask !== 'none') this.into.leave(say`masks`)
+    if (mask !== undefined && mask !== 'none') this.into.leave(leftOut.masks)
     return {
       ...outer,
       at,
@@ -194,7 +195,7 @@ class Drawn {
       throw new TooMuch(say`more than ${count(drawingLimits.elements)} shapes, those that are used again included`)
     const kind = svgName(element)
     if (kind === null || passedOver.has(kind)) return
-    const left = leftOut[kind]
+    const left = passedBy[kind]
     if (left !== undefined) return this.into.leave(left)
     const place = this.within(element, { ...outer, depth: outer.depth + 1 })
     if (place === null) return
@@ -228,7 +229,7 @@ class Drawn {
   private use(element: Element, place: Place): unknown {
     const link = element.attribs.href ?? element.attribs['xlink:href'] ?? ''
     const target = link.startsWith('#') ? this.byId.get(link.slice(1)) : undefined
-    if (target === undefined) return this.into.leave(say`references outward`)
+    if (target === undefined) return this.into.leave(leftOut.outward)
     const n = this.numbersOf(element, place.size)
     const at = after(place.at, [1, 0, 0, 1, n('x'), n('y')])
     const kind = svgName(target)
@@ -248,14 +249,14 @@ class Drawn {
         layers: place.layers,
       })
     const lines = this.linesOf(element, kind, tolerance, place.size)
-    if (lines === null) return this.into.leave(say`<${called(element.name.slice(0, 40))}> elements`)
+    if (lines === null) return this.into.leave(unknownKind(element.name.slice(0, 40)))
     if (!place.visible || (place.fillSaid && !place.filled && !place.stroked)) {
-      if (lines.length > 0) this.into.leave(say`hidden shapes`)
+      if (lines.length > 0) this.into.leave(leftOut.hidden)
       return
     }
     const laid = lines.map(({ points, closed }) => ({ points: points.map((p) => apply(place.at, p)), closed }))
     const kept = place.clips.reduce<readonly OutlineLine[]>(clipTo, laid)
-    if (place.clips.length > 0 && kept.length === 0) this.into.leave(say`shapes outside their clip path`)
+    if (place.clips.length > 0 && kept.length === 0) this.into.leave(leftOut.outsideClip)
     for (const { points, closed } of kept) this.into.line({ points: points.map(upright), closed, layers: place.layers })
     return
   }
@@ -316,7 +317,7 @@ class Drawn {
     if (value === null || value === 'none') return null
     const path = this.byId.get(value.match(/^url\(["']?#([^"')]+)["']?\)$/)?.[1] ?? '')
     if (path === undefined || svgName(path) !== 'clippath' || path.attribs.clipPathUnits === 'objectBoundingBox') {
-      this.into.leave(say`clip paths that cannot be followed`)
+      this.into.leave(leftOut.clipPaths)
       return null
     }
     const whole = after(at, readTransform(path.attribs.transform ?? '') ?? same)
