@@ -119,7 +119,7 @@ test('a drawing without a unit is measured against the part; a broken one is ref
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 60 40">${box}<script>x()</script></svg>`,
   )
   await expect(page.getByText('the drawing seems to be in inches')).toBeVisible()
-  await expect(page.getByText('1 scripts left out.')).toBeVisible()
+  await expect(page.getByText('1 script left out.')).toBeVisible()
   await page.getByRole('radio', { name: 'in', exact: true }).click()
   await expect(page.getByTestId('pattern-size')).toContainText('1346 mm x 991 mm')
   await bring(
@@ -143,7 +143,7 @@ test('a drawing in pixels is asked for one measure; layers are put right after a
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 6000 4000"><style>.old{display:none}</style>${shape}</svg>`,
   )
   await expect(page.getByText('The longest side is 1376 mm: right? The file does not say its unit.')).toBeVisible()
-  await expect(page.getByText('1 hidden shapes left out.')).toBeVisible()
+  await expect(page.getByText('1 hidden shape left out.')).toBeVisible()
   await expect(page.getByRole('img', { name: /1376 mm wide and \d+ mm high, on squares of 100 mm/ })).toBeVisible()
   await expect(keep).toBeDisabled()
   await page.getByRole('button', { name: 'It is right' }).click()
