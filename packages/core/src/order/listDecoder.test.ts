@@ -7,6 +7,7 @@ import { longestPaths } from './longestPaths.ts'
 import { type Net, netOf, reversed } from './net.ts'
 import { broken } from './testBroken.ts'
 import { jigsawDay, shopDay } from './testDays.ts'
+import { kitDay } from './testKitDays.ts'
 import { whoDoes } from './who.ts'
 
 const skilled = (day: Day): Day => ({
@@ -17,6 +18,7 @@ const skilled = (day: Day): Day => ({
 const days: readonly (readonly [string, Day])[] = [
   ['vehicles through a wash bay', shopDay({ seed: 4, vehicles: 3, parts: 3, people: 2 })],
   ['the same, where not everybody may do all', skilled(shopDay({ seed: 4, vehicles: 3, parts: 3, people: 2 }))],
+  ['kits with parts of several kinds', kitDay({ seed: 3, vehicles: 2, parts: 4, people: 3 })],
   ['a full day cut into pieces', jigsawDay({ seed: 3, people: 2, minutes: 200, slack: 20 })],
 ]
 const free = [0, 5, 10, 20, 45] as const

@@ -53,8 +53,12 @@ function byStarving(net: Net, head: Int32Array, tail: Int32Array, least: number)
   const total = work.reduce((sum, w) => sum + w, 0)
   if (people === 0 || total === 0) return 0
   const reach = Math.ceil(1.2 * Math.max(least, total / people)) + 60
-  const atEnd = openWork(net, work, tail, () => true)
-  const late = idleBy(people, reach, (t) => doneWithin(net, atEnd, t))
+  const atEnd = doneBy(
+    net,
+    openWork(net, work, tail, () => true),
+    reach,
+  )
+  const late = idleBy(people, reach, (t) => atEnd[t] as number)
   const gates = net.capacity.flatMap((count, r) => (r > 0 && count === 1 ? gateAt(net, r) : []))
   const early = [null, ...gates].map((gate) => idleBehind(net, gate, people, work, head, reach))
   let minutes = Math.max(least, Math.ceil(total / people))
@@ -97,16 +101,47 @@ function openWork(net: Net, work: Int32Array, head: Int32Array, counts: (task: n
   }
 }
 
-/** What of it can have been done before a time, and no more with a tool than there are of it. */
-function doneWithin(net: Net, { head, minutes, rate, tool }: Open, t: number): number {
-  const by = new Float64Array(net.capacity.length)
-  for (let k = 0; k < head.length; k++) {
-    const since = t - (head[k] as number)
-    if (since <= 0) continue
-    const of = tool[k] as number
-    by[of] = (by[of] as number) + (rate[k] as number) * Math.min(since, minutes[k] as number)
+/** What of it can have been done before each minute up to `reach`, and no more with a tool than there are of it. */
+function doneBy(net: Net, { head, minutes, rate, tool }: Open, reach: number): Float64Array {
+  const all = new Float64Array(reach + 1)
+  for (const of of new Set(tool)) {
+    const own = new Pace(reach)
+    for (let k = 0; k < head.length; k++)
+      if (tool[k] === of) own.add(head[k] as number, minutes[k] as number, rate[k] as number)
+    const most = of === 0 ? Number.POSITIVE_INFINITY : (net.capacity[of] ?? 0)
+    own.done().forEach((done, t) => {
+      all[t] = (all[t] as number) + Math.min(done, most * t)
+    })
   }
-  return by.reduce((all, done, r) => all + (r === 0 ? done : Math.min(done, (net.capacity[r] ?? 0) * t)), 0)
+  return all
+}
+
+/** Work added up over the minutes, each piece of it at an even pace. */
+class Pace {
+  private readonly change: Float64Array
+
+  constructor(private readonly reach: number) {
+    this.change = new Float64Array(reach + 1)
+  }
+
+  add(from: number, minutes: number, rate: number): void {
+    for (const [at, by] of [
+      [from, rate],
+      [from + minutes, -rate],
+    ] as const)
+      if (at <= this.reach) this.change[at] = (this.change[at] as number) + by
+  }
+
+  /** What has been done before each minute. */
+  done(): Float64Array {
+    const done = new Float64Array(this.reach + 1)
+    let pace = 0
+    for (let t = 0; t < this.reach; t++) {
+      pace += this.change[t] as number
+      done[t + 1] = (done[t] as number) + pace
+    }
+    return done
+  }
 }
 
 /** A place of which there is one, and the groups of tasks that it lets through: a group's tasks come after all of its minutes there. */
@@ -178,50 +213,63 @@ function idleBehind(
   reach: number,
 ): Int32Array {
   if (gate === null) {
-    const all = openWork(net, work, head, () => true)
-    return idleBy(people, reach, (t) => doneWithin(net, all, t))
+    const all = doneBy(
+      net,
+      openWork(net, work, head, () => true),
+      reach,
+    )
+    return idleBy(people, reach, (t) => all[t] as number)
   }
   const gated = new Set(gate.groups.flatMap(({ behind }) => behind.map(({ task }) => task)))
   const { groups, inPlace } = gate
   const together = [...inPlace].reduce((most, i) => Math.max(most, (work[i] ?? 0) / (net.minutes[i] ?? 1)), 0)
   // By group and by minutes since the place was done with it: work that can have been done.
-  const through = groups.map(({ behind }) =>
-    Int32Array.from({ length: reach + 1 }, (_, since) =>
-      Math.ceil(
-        behind.reduce((sum, { task, after }) => {
-          const own = Math.min(net.minutes[task] ?? 0, since - after)
-          return own <= 0 ? sum : sum + ((work[task] ?? 0) / (net.minutes[task] ?? 1)) * own
-        }, 0),
-      ),
-    ),
-  )
+  const through = groups.map(({ behind }) => {
+    const pace = new Pace(reach)
+    for (const { task, after } of behind) {
+      const minutes = net.minutes[task] ?? 0
+      if (minutes > 0) pace.add(after, minutes, (work[task] ?? 0) / minutes)
+    }
+    return Int32Array.from(pace.done(), (done) => Math.ceil(done - 1e-6))
+  })
+  const byGroup = new Int32Array(groups.length * (reach + 1))
+  for (const [g, own] of through.entries()) byGroup.set(own, g * (reach + 1))
   const sets = 1 << groups.length
   const busy = Int32Array.from({ length: sets }, (_, set) =>
     groups.reduce((sum, { minutes }, g) => ((set & (1 << g)) === 0 ? sum : sum + minutes), 0),
   )
-  const washing = openWork(net, work, head, (i) => inPlace.has(i))
-  const free = openWork(net, work, head, (i) => !gated.has(i) && !inPlace.has(i))
+  const washing = doneBy(
+    net,
+    openWork(net, work, head, (i) => inPlace.has(i)),
+    reach,
+  )
+  const free = doneBy(
+    net,
+    openWork(net, work, head, (i) => !gated.has(i) && !inPlace.has(i)),
+    reach,
+  )
   const best = new Int32Array(sets)
   const ends = through.map((own) => own.at(-1) ?? 0)
   const inAll = ends.reduce((sum, end) => sum + end, 0)
   // Since the place was done with all of them, how long until all of their work can have been done.
   const allDone = through.reduce((most, own, g) => Math.max(most, own.indexOf(ends[g] ?? 0)), 0) + (busy[sets - 1] ?? 0)
   return idleBy(people, reach, (t, idle) => {
-    const there = doneWithin(net, washing, t)
-    const open = doneWithin(net, free, t) + Math.min(there, together * t)
+    const open = (free[t] as number) + Math.min(washing[t] as number, together * t)
     // Where the work that is free fills the time, no order has to be looked at.
     if (open >= people * t - idle) return open
     if (t >= allDone) return open + inAll
-    best.fill(0)
     let most = 0
     for (let set = 1; set < sets; set++) {
-      const since = t - (busy[set] ?? 0)
-      if (since < 0) continue
+      const since = t - (busy[set] as number)
       let value = 0
-      for (let g = 0; g < groups.length; g++)
-        if ((set & (1 << g)) !== 0) value = Math.max(value, (best[set & ~(1 << g)] ?? 0) + (through[g]?.[since] ?? 0))
+      if (since >= 0)
+        for (let left = set; left !== 0; left &= left - 1) {
+          const g = 31 - Math.clz32(left & -left)
+          const own = (best[set ^ (1 << g)] as number) + (byGroup[g * (reach + 1) + since] as number)
+          if (own > value) value = own
+        }
       best[set] = value
-      most = Math.max(most, value)
+      if (value > most) most = value
     }
     return open + most
   })

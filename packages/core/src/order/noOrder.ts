@@ -111,5 +111,5 @@ function goesWith(day: Day, goOn: () => boolean): boolean {
 
 function found(day: Day, goOn: () => boolean): Found | null {
   let orders = 0
-  return search(netOf(day), { bound: 0, goOn: () => orders++ < 300 && goOn() }).best
+  return search(netOf(day), { bound: 0, left: () => (goOn() ? 1 - orders++ / 300 : 0) }).best
 }

@@ -11,6 +11,7 @@ import { netOf } from './net.ts'
 import { search } from './search.ts'
 import { broken } from './testBroken.ts'
 import { jigsawDay, shopDay } from './testDays.ts'
+import { kitDay } from './testKitDays.ts'
 
 /** Counted instead of measured, so that the same is tried on every machine. */
 const spending = (perAsk: number) => {
@@ -102,6 +103,16 @@ describe('every plan keeps its day', () => {
     expect(broken(day, made)).toEqual([])
     expect(made.makespanMinutes).toBeLessThan(1.25 * made.lowerBoundMinutes)
   })
+  test.each([
+    [1, { people: 2 }],
+    [2, { people: 3, guns: 1 }],
+    [3, { people: 2, fine: true }],
+  ])('of kits with parts of several kinds, %i', (seed, more) => {
+    const day = kitDay({ seed, vehicles: 3, parts: 4, ...more })
+    const made = plan(day, 60)
+    expect(broken(day, made)).toEqual([])
+    expect(made.makespanMinutes).toBeLessThan(1.12 * made.lowerBoundMinutes)
+  })
   test('the same day and seed give the same plan', () => {
     const day = shopDay({ seed: 9, vehicles: 2, parts: 3, people: 2 })
     expect(plan(day, 30)).toEqual(plan(day, 30))
@@ -127,7 +138,7 @@ describe('the shortest plan', () => {
       const net = netOf(day)
       if (!longestPaths(net).ok) continue
       let asked = 0
-      const { best } = search(net, { bound: 0, goOn: () => asked++ < 40 })
+      const { best } = search(net, { bound: 0, left: () => 1 - asked++ / 40 })
       expect(lowerBound(net)).toBeLessThanOrEqual(best?.minutes ?? Number.POSITIVE_INFINITY)
       let nodes = 0
       const { start, proven } = exact(net, best?.minutes ?? net.horizon, () => nodes++ < 60)

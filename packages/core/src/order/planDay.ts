@@ -71,7 +71,8 @@ export function planDay(day: Day, options: PlanDayOptions): DayResult<DayPlan> {
       }),
     )
   const began = options.spentMs()
-  const until = (seconds: number) => () => options.spentMs() - began < 1000 * seconds
+  const leftOf = (seconds: number) => () => 1 - (options.spentMs() - began) / (1000 * seconds)
+  const until = (seconds: number) => () => leftOf(seconds)() > 0
   const small = net.size <= mostExact && canBeExact(net)
   let bound = options.seconds === 0 ? longestOf(paths.start, net) : lowerBound(net)
   const stands = options.before === undefined ? null : asBefore(net, day, options.before)
@@ -80,7 +81,7 @@ export function planDay(day: Day, options: PlanDayOptions): DayResult<DayPlan> {
   const found = search(net, {
     bound,
     from: stands,
-    goOn: until(small ? searchShare * options.seconds : options.seconds),
+    left: leftOf(small ? searchShare * options.seconds : options.seconds),
     ...(options.seed === undefined ? {} : { seed: options.seed }),
   })
   const gain = stands === null || found.best === null ? Number.POSITIVE_INFINITY : gainOf(stands, found.best)

@@ -2,9 +2,10 @@ import { seededRandom } from '../numerics/index.ts'
 import type { Blocks } from './blockShape.ts'
 import { blocksByTightness, turnedRound } from './blocks.ts'
 import { never } from './day.ts'
-import { ListDecoder, type Placed } from './listDecoder.ts'
+import { ListDecoder, type Onto, type Placed } from './listDecoder.ts'
 import { longestPaths, tailsOf } from './longestPaths.ts'
 import { type Net, reversed } from './net.ts'
+import { ontoFromEnd, ontoFromFront, Shaking } from './shaking.ts'
 
 export interface Found extends Placed {
   readonly minutes: number
@@ -25,8 +26,8 @@ export interface Search {
 export interface SearchLimits {
   /** Nothing shorter exists, minutes: the search ends there. */
   readonly bound: number
-  /** Whether there is time left. */
-  readonly goOn: () => boolean
+  /** What is left of the time, a share of all of it; there is none at 0. */
+  readonly left: () => number
   readonly seed?: number
   /** A plan to begin with: starts by task. */
   readonly from?: Found | null
@@ -59,12 +60,14 @@ const behindScale = 0.008
 const beginnings = 60
 const starters = 8
 const lap = 60
-/** In so many of all tries what stands before the first that was moved is kept; in the others all is placed anew. */
-const keptShare = 0.8
-/** By how much a plan that is gone on from may be worse on the average, minutes. */
-const warmth = 1
-/** So long after what was moved a plan has to be ahead of the one it was made from, minutes. */
-const untilMet = 30
+/** In so many of the tries from the front what stands before the first that was moved is kept; in the others all is placed anew. */
+const keptShare = 0.9
+/** So many of all tries are made from the end; in so many of these what stands after the last that was moved is kept. */
+const fromEndShare = 0.4
+const keptAtEndShare = 0.5
+/** By how much a plan that is gone on from may be worse on the average, minutes: at the beginning of the time, and at its end. */
+const warmth = 6
+const leastWarmth = 0.2
 /** What a list counts that could not be placed. */
 const notPlaced = 0.1
 
@@ -89,9 +92,8 @@ class Searching {
   private readonly tail: Int32Array
   private best: Found | null
   private tried = 0
-  /** When people are idle in the plan that is shaken. */
-  private idleOf: { readonly found: Found; readonly minutes: readonly number[] } | null = null
-
+  /** Share of the time that was left when it was looked at last. */
+  private left = 1
   constructor(
     private readonly net: Net,
     private readonly limits: SearchLimits,
@@ -123,9 +125,9 @@ class Searching {
 
   private get done(): boolean {
     const { best } = this
+    this.left = this.limits.left()
     return (
-      (best !== null && best.late === 0 && best.beside === 0 && best.minutes <= this.limits.bound) ||
-      !this.limits.goOn()
+      (best !== null && best.late === 0 && best.beside === 0 && best.minutes <= this.limits.bound) || this.left <= 0
     )
   }
 
@@ -150,16 +152,20 @@ class Searching {
   }
 
   /** A plan made from the end, by when each task ended in another one; turned round, or placed once more from the front in that order. */
-  private fromEnd(way: Way, ends: (task: number) => number): Found | null {
+  private fromEnd(way: Way, ends: (task: number) => number, onto: Onto | null = null): Found | null {
     const { net } = this
-    const back = way.decoder.decode(keysBy(net, (i) => -ends(i)))
+    const back = way.decoder.decode(
+      keysBy(net, (i) => -ends(i)),
+      onto,
+    )
     if (back === null) {
       this.tried++
       return null
     }
     let last = 0
     for (let i = 0; i < net.size; i++) last = Math.max(last, (back.start[i] ?? 0) + (net.minutes[i] ?? 0))
-    const start = Int32Array.from(back.start, (s, i) => last - s - (net.minutes[i] ?? 0))
+    const start = new Int32Array(net.size)
+    for (let i = 0; i < net.size; i++) start[i] = last - (back.start[i] as number) - (net.minutes[i] as number)
     const turned = this.turns ? this.keep({ start, who: back.who }) : null
     if (turned !== null && turned.minutes > (this.best?.minutes ?? 0) * (1 + 2 * behindScale)) return turned
     // Everything stands as late as it goes: once more from the front closes what is open there.
@@ -207,34 +213,32 @@ class Searching {
 
   private shake(from: Found, most: number): Found {
     const { net, random } = this
+    const shaking = new Shaking(net, random)
     let current = from
     let best = from
     for (let tries = 0; tries < most && !this.done; tries++) {
       const base = current
-      const way = this.chosenWay(() => true)
-      const { keys, from, to } = shaken(base, way.blocks, { random, middle: () => this.middleOf(base) })
-      const onto = { ...base, until: from, metBy: this.meets ? to + untilMet : Number.POSITIVE_INFINITY }
+      const end = random() < fromEndShare
+      const way = this.chosenWay(({ fromEnd }) => fromEnd === end)
+      const list = shaking.of(base, way.blocks)
+      // Where something is late, a plan that does less early may be the better one.
+      const meets = this.meets && base.late === 0
       const found = way.fromEnd
-        ? this.fromEnd(way, (i) => (keys[i] ?? 0) + (net.minutes[i] ?? 0))
-        : this.keep(way.decoder.decode(keys, random() < keptShare ? onto : null))
+        ? this.fromEnd(
+            way,
+            (i) => (list.keys[i] ?? 0) + (net.minutes[i] ?? 0),
+            this.turns && random() < keptAtEndShare ? ontoFromEnd(net, base, list, meets) : null,
+          )
+        : this.keep(way.decoder.decode(list.keys, random() < keptShare ? ontoFromFront(base, list, meets) : null))
       if (found !== null || !way.decoder.fellBehind)
         learn(way, found === null ? notPlaced : found.minutes / base.minutes - 1)
       if (found === null) continue
       if (promise(found) < promise(best)) best = found
-      if (promise(found) <= promise(base) - warmth * Math.log(random())) current = found
+      const warm = leastWarmth + warmth * this.left
+      if (promise(found) <= promise(base) - warm * Math.log(random())) current = found
       if (random() < 0.002) current = best
     }
     return best
-  }
-
-  /** Where to shake: anywhere, or about where somebody stands idle: what should be done there has to come earlier. */
-  private middleOf(found: Found): number {
-    const { random } = this
-    if (random() < 0.4) return random() * found.minutes
-    if (this.idleOf?.found !== found) this.idleOf = { found, minutes: idleMinutes(this.net, found) }
-    const { minutes } = this.idleOf
-    const idle = minutes[Math.floor(random() * minutes.length)] ?? random() * found.minutes
-    return idle + aroundIdle * (random() - 0.7)
   }
 
   /** Ways of which little comes are chosen seldom. */
@@ -275,23 +279,6 @@ function waysOf(net: Net, all: readonly Blocks[], fromEnd: boolean): Way[] {
       behind: 0,
     }))
   })
-}
-
-/** So far about an idle minute a plan is shaken, most of it before. */
-const aroundIdle = 120
-
-/** Minutes in which fewer work than could, once for each who does not. */
-function idleMinutes({ minutes, needs, capacity, size }: Net, { start, minutes: lasts }: Found): number[] {
-  const free = new Int16Array(lasts + 1).fill(capacity[0] ?? 0)
-  for (let i = 0; i < size; i++) {
-    const need = needs[i]?.[0]
-    if (need?.of !== 0) continue
-    const at = start[i] as number
-    for (let t = at; t < at + (minutes[i] as number); t++) free[t] = (free[t] as number) - need.amount
-  }
-  const idle: number[] = []
-  for (let t = 0; t < lasts; t++) for (let k = free[t] as number; k > 0; k--) idle.push(t)
-  return idle
 }
 
 /** Tasks that hang together by waits: a vehicle. What takes no time ties nothing together. */
@@ -372,46 +359,6 @@ function keysBy({ size }: Net, key: (task: number) => number): Float64Array {
   const keys = new Float64Array(size)
   for (let i = 0; i < size; i++) keys[i] = key(i)
   return keys
-}
-
-/** A list near a plan, and between which minutes it is another one. */
-interface Shaken {
-  readonly keys: Float64Array
-  readonly from: number
-  readonly to: number
-}
-
-/** How a plan is shaken: the blocks of a window, a few blocks anywhere, or all a little. */
-function shaken(
-  { start, minutes }: Found,
-  { members, of, offset }: Blocks,
-  { random, middle: middleOf }: { readonly random: () => number; readonly middle: () => number },
-): Shaken {
-  const moved = new Float64Array(members.length)
-  const at = (b: number) => (start[members[b]?.[0] ?? 0] ?? 0) - (offset[members[b]?.[0] ?? 0] ?? 0)
-  let from = minutes
-  let to = 0
-  const move = (b: number, by: number) => {
-    moved[b] = by
-    from = Math.min(from, at(b), at(b) + by)
-    to = Math.max(to, at(b), at(b) + by)
-  }
-  const kind = random()
-  if (kind < 0.5) {
-    const middle = middleOf()
-    const half = 10 + 110 * random()
-    const much = 3 + 40 * random()
-    members.forEach((_, b) => {
-      if (Math.abs(at(b) - middle) < half) move(b, 2 * much * (random() - 0.5))
-    })
-  } else if (kind < 0.85) {
-    const much = 10 + 150 * random()
-    for (let k = 1 + Math.floor(4 * random()); k > 0; k--)
-      move(Math.floor(random() * members.length), 2 * much * (random() - 0.5))
-  } else for (let b = 0; b < members.length; b++) move(b, 6 * (random() - 0.5))
-  const keys = new Float64Array(start.length)
-  for (let i = 0; i < keys.length; i++) keys[i] = (start[i] as number) + (moved[of[i] as number] as number)
-  return { keys, from, to }
 }
 
 /** Latest starts by latest ends, through the arcs backward; far away where nothing is due. */

@@ -15,9 +15,11 @@ export class Taken {
   /** Who does a task, a bit for each. */
   readonly who: Int32Array
   private readonly start: Int32Array
-  /** Holds that begin, or end, with a task. */
+  /** Holds that begin with a task, and those that begin or end with it. */
   private readonly begins: readonly (readonly number[])[]
-  private readonly ends: readonly (readonly number[])[]
+  private readonly holdsAt: readonly (readonly number[])[]
+  /** How far rows have been written, minutes. */
+  private reach = 0
   /** Holds that have begun and not ended. */
   open = 0
 
@@ -36,19 +38,24 @@ export class Taken {
     const of = (end: 'from' | 'to') =>
       Array.from({ length: size }, (_, i) => holds.flatMap((hold, h) => (hold[end] === i ? [h] : [])))
     this.begins = holds.length === 0 ? [] : of('from')
-    this.ends = holds.length === 0 ? [] : of('to')
+    const ends = of('to')
+    this.holdsAt = holds.length === 0 ? [] : this.begins.map((own, i) => [...own, ...(ends[i] ?? [])])
     this.clear()
   }
 
   clear(): void {
     const { capacity, pauses, crew } = this.net
-    for (const row of this.used) row.fill(0)
+    for (const row of this.used) row.fill(0, 0, this.reach)
     for (const row of this.busy) row.fill(0)
+    this.reach = 0
     this.who.fill(0)
     this.start.fill(-1)
     this.open = 0
     const people = this.used[0]
-    for (const [from, to] of pauses) people?.fill(capacity[0] ?? 0, from, to)
+    for (const [from, to] of pauses) {
+      people?.fill(capacity[0] ?? 0, from, to)
+      this.reach = Math.max(this.reach, to)
+    }
     crew?.pauses.forEach((own, p) => {
       for (const [from, to] of own) this.busy[p]?.fill(1, from, to)
     })
@@ -134,12 +141,17 @@ export class Taken {
 
   private add(of: number, from: number, to: number, amount: number): void {
     const row = this.used[of] as Int16Array
+    if (to > this.reach) this.reach = to
     for (let t = from; t < to; t++) row[t] = (row[t] as number) + amount
   }
 
   /** Takes up where a task is now; its holds begin, end, or go on to the end of time. */
   private move(task: number, start: number): void {
-    const holds = [...(this.begins[task] ?? []), ...(this.ends[task] ?? [])]
+    const holds = this.holdsAt[task]
+    if (holds === undefined) {
+      this.start[task] = start
+      return
+    }
     for (const h of holds) this.hold(h, -1)
     this.start[task] = start
     for (const h of holds) this.hold(h, 1)
