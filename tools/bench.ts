@@ -53,7 +53,7 @@ import { apart, rigidOnto } from '../packages/core/src/photogrammetry/rigid.ts'
 import { bonnetPart, bumperPart, lampPart, phone, setOf } from '../packages/core/src/photogrammetry/testPhotos.ts'
 import { drawnPicture } from '../packages/core/src/photogrammetry/testPicture.ts'
 import { jigsawDay, shopDay } from '../packages/core/src/order/testDays.ts'
-import { kitDay } from '../packages/core/src/order/testKitDays.ts'
+import { kitDay, type KitDayKind } from '../packages/core/src/order/testKitDays.ts'
 
 const bestOf = (runs: number, work: () => void): number => {
   let best = Number.POSITIVE_INFINITY
@@ -426,23 +426,20 @@ const spentMs = () => {
   const { user, system } = process.cpuUsage()
   return (user + system) / 1000
 }
+const kits = (kind: Partial<KitDayKind>) => kitDay({ seed: 1, vehicles: 4, parts: 10, people: 2, ...kind })
 const days: Record<string, Day> = {
   'a full day cut into pieces, 2 people, 60 minutes': jigsawDay({ seed: 5, people: 2, minutes: 60, slack: 10 }),
   'the same, 2 people, 240 minutes': jigsawDay({ seed: 1, people: 2, minutes: 240, slack: 20 }),
   'the same, 3 people, 1 130 minutes, loose': jigsawDay({ seed: 1, people: 3, minutes: 1130, slack: 60 }),
   'the same, 4 people, 850 minutes': jigsawDay({ seed: 2, people: 4, minutes: 850, slack: 20 }),
   'the same, 4 people, 850 minutes, tight': jigsawDay({ seed: 3, people: 4, minutes: 850, slack: 3 }),
-  'kits with parts of several kinds, 10 vehicles of 4 parts, 2 people': kitDay({
-    seed: 1,
-    vehicles: 10,
-    parts: 4,
-    people: 2,
-  }),
-  'the same, 3 people': kitDay({ seed: 1, vehicles: 10, parts: 4, people: 3 }),
-  'the same, 4 people': kitDay({ seed: 1, vehicles: 10, parts: 4, people: 4 }),
-  'the same in finer steps, 2 people': kitDay({ seed: 1, vehicles: 10, parts: 4, people: 2, fine: true }),
-  'the same in finer steps, 3 people': kitDay({ seed: 1, vehicles: 10, parts: 4, people: 3, fine: true }),
-  'kits, 3 vehicles of 4 parts, 3 people, one gun': kitDay({ seed: 1, vehicles: 3, parts: 4, people: 3, guns: 1 }),
+  'kits with parts of several kinds, 4 vehicles of 10 parts, 2 people': kits({ people: 2 }),
+  'the same, 3 people': kits({ people: 3 }),
+  'the same, 4 people': kits({ people: 4 }),
+  'the same in finer steps, 2 people': kits({ people: 2, fine: true }),
+  'the same in finer steps, 3 people': kits({ people: 3, fine: true }),
+  'kits, 10 vehicles of 4 parts, 2 people': kits({ vehicles: 10, parts: 4, people: 2 }),
+  'kits, 3 vehicles of 4 parts, 3 people, one gun': kits({ vehicles: 3, parts: 4, people: 3, guns: 1 }),
   'parts all laid wet, 10 vehicles of 4 parts, 2 people': shopDay({ seed: 4, vehicles: 10, parts: 4, people: 2 }),
   '10 vehicles of 4 parts, 3 people': shopDay({ seed: 5, vehicles: 10, parts: 4, people: 3 }),
   '4 vehicles of 10 parts, 3 people': shopDay({ seed: 3, vehicles: 4, parts: 10, people: 3 }),

@@ -11,6 +11,13 @@ export interface Blocks {
 
 /** What a block takes of the resources, minutes from its first start: rows of resource, from, to, amount; each minute of a resource once. */
 export function shapeOf(net: Net, block: readonly number[], offset: Int32Array): Int32Array {
+  const [only] = block
+  if (only !== undefined && block.length === 1) {
+    const lasts = net.minutes[only] ?? 0
+    return Int32Array.from(
+      lasts === 0 ? [] : (net.needs[only] ?? []).flatMap(({ of, amount }) => [of, 0, lasts, amount]),
+    )
+  }
   const rows: number[] = []
   for (let r = 0; r < net.capacity.length; r++) {
     const steps = new Map<number, number>()
