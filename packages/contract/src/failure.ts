@@ -14,7 +14,7 @@ export type WireFailure = z.infer<typeof wireFailure>
 /** A rule of our own that a document broke, as an issue of its schema: the sentence travels as data. */
 export const asIssue = (says: Sentence) => ({ code: 'custom' as const, message: says.text, params: { says } })
 
-/** The first problem of a document that did not pass its schema, in one sentence. */
+/** The first problem of a document that did not pass its schema, in one sentence; what is a whole sentence already names its field in the field's own words. */
 export function sayProblem(error: z.ZodError): { readonly where: string; readonly sentence: Sentence } {
   const issue = error.issues[0]
   const where =
@@ -24,7 +24,7 @@ export function sayProblem(error: z.ZodError): { readonly where: string; readonl
           .map((key, i) => (typeof key === 'number' ? `[${key}]` : `${i > 0 ? '.' : ''}${String(key)}`))
           .join('')
   const says = wordsOf(issue)
-  return { where, sentence: where === '' ? says : say`${name(where)}: ${says}` }
+  return { where, sentence: where === '' || says.text.endsWith('.') ? says : say`${name(where)}: ${says}` }
 }
 
 function wordsOf(issue: z.core.$ZodIssue | undefined): Sentence {

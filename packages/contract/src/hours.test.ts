@@ -1,4 +1,6 @@
 import { describe, expect, test } from 'vitest'
+import { english } from '@truelay/words'
+import { sayProblem } from './failure.ts'
 import { closedTimes, usualHours, type WeekHours, weekHours, whenOpen } from './hours.ts'
 
 const at = (day: number, hour: number, minute = 0) => new Date(2030, 4, day, hour, minute)
@@ -68,6 +70,22 @@ describe('when the shop is closed', () => {
       expect(day({ from: '16:30', to: '17:30' }).success).toBe(false)
       expect(day({ from: '12:30', to: '12:00' }).success).toBe(false)
     })
+  })
+  test.each([
+    [{ from: '18:00', to: '17:00' }, 'On Monday the shop must close after it opens.'],
+    [
+      { from: '08:00', to: '17:00', pause: { from: '12:30', to: '12:00' } },
+      'On Monday the break must end after it begins.',
+    ],
+    [
+      { from: '08:00', to: '17:00', pause: { from: '07:00', to: '07:30' } },
+      'On Monday the break must lie within the opening hours.',
+    ],
+  ])('what is wrong is told with its day: %j', (day, told) => {
+    const week = weekHours.safeParse([day, ...usualHours.slice(1)])
+    expect(week.success ? '' : english(sayProblem(week.error).sentence)).toBe(told)
+    const later = weekHours.safeParse([...usualHours.slice(0, 6), day])
+    expect(later.success ? '' : english(sayProblem(later.error).sentence)).toBe(told.replace('Monday', 'Sunday'))
   })
   test('hours that never open close nothing', () => {
     const none = usualHours.map(() => null)

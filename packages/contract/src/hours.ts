@@ -1,4 +1,4 @@
-import { say } from '@truelay/core/say'
+import { say, type Sentence } from '@truelay/core/say'
 import { z } from 'zod'
 import { asIssue } from './failure.ts'
 
@@ -6,22 +6,44 @@ const timeOfDay = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/)
 
 /** From when to when on one day, by the clock of the shop; null = closed. */
 const span = { from: timeOfDay, to: timeOfDay }
-const ends = ({ from, to }: { readonly from: string; readonly to: string }) => from < to
 const dayHours = z
   .strictObject({
     ...span,
     /** When everybody rests. */
-    pause: z.strictObject(span).refine(ends, asIssue(say`must end after it begins`)).optional(),
+    pause: z.strictObject(span).optional(),
   })
-  .refine(ends, asIssue(say`must end after it begins`))
-  .refine(
-    ({ from, to, pause }) => pause === undefined || (from <= pause.from && pause.to <= to),
-    asIssue(say`the break must lie within the hours`),
-  )
   .nullable()
 
+/** Monday first. */
+const onDay = [
+  say`On Monday`,
+  say`On Tuesday`,
+  say`On Wednesday`,
+  say`On Thursday`,
+  say`On Friday`,
+  say`On Saturday`,
+  say`On Sunday`,
+] as const
+
 /** Seven days, Monday first. */
-export const weekHours = z.array(dayHours).length(7)
+export const weekHours = z
+  .array(dayHours)
+  .length(7)
+  .superRefine((week, context) => {
+    for (const [day, hours] of week.entries()) {
+      const problem = hours === null ? null : hoursProblem(hours, onDay[day] ?? say`On one day`)
+      if (problem !== null) context.addIssue({ ...asIssue(problem), path: [day] })
+    }
+  })
+
+type DayHours = NonNullable<z.infer<typeof dayHours>>
+
+function hoursProblem({ from, to, pause }: DayHours, on: Sentence): Sentence | null {
+  if (from >= to) return say`${on} the shop must close after it opens.`
+  if (pause === undefined) return null
+  if (pause.from >= pause.to) return say`${on} the break must end after it begins.`
+  return pause.from < from || pause.to > to ? say`${on} the break must lie within the opening hours.` : null
+}
 export type WeekHours = z.infer<typeof weekHours>
 
 /** As most shops work: Monday to Friday. */

@@ -176,6 +176,9 @@ export function createApp({
       '/assets',
       withoutPageHeaders,
       packedFiles(join(web, 'assets'), { enableBrotli: true, index: false, serveStatic }),
+      () => {
+        throw new NotFound(say`There is no such file.`, say`Load the page again: the app may be newer by now.`)
+      },
     )
     app.use(express.static(web, { index: false }))
     app.get('/{*path}', (_req, res) => {

@@ -47,6 +47,9 @@ export class DemoServer {
     private readonly toNetwork = false,
   ) {}
 
+  /** Folder of the built pages; none are served where it is left out. */
+  web: string | undefined
+
   /** Hears of every statement of the database before it is done, and may stop it by an exception. */
   onStatement: (sql: string) => void = () => {}
 
@@ -58,6 +61,7 @@ export class DemoServer {
     const photos = openPhotoStore(join(this.folder, 'photos'))
     const app = createApp({
       database,
+      web: this.web,
       photos,
       backups: {
         folder: join(this.folder, 'backups'),
