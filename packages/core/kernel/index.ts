@@ -13,5 +13,6 @@ export {
   steady, turnLikeSeen,
 } from './film'
 export { dot, remember, takeAway } from './mixing'
+export { lossAt, pairLoss } from './overlaps'
 export { facing, firstFlat, opposites } from './sheet'
 export { stepStacks } from './stacks'

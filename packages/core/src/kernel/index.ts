@@ -11,5 +11,6 @@ export {
 } from './filmSystem.ts'
 export { doubles, inKernel, ints } from './instance.ts'
 export { type Mixing, mixing } from './mixing.ts'
+export { type Overlaps, overlaps, type StandIn } from './overlaps.ts'
 export { facingOf, firstFlatTriangle, sideEnd, type Sides, sidesOf } from './sides.ts'
 export { type AirOverStacks, type StackStep, stepStacks } from './stacks.ts'

@@ -115,6 +115,22 @@ interface Kernel {
     flow: number,
     atStart: number,
   ): number
+  pairLoss(a: number, b: number, dx: number, dy: number): number
+  lossAt(
+    size: number,
+    i: number,
+    shape: number,
+    x: number,
+    y: number,
+    enough: number,
+    shapeOf: number,
+    xs: number,
+    ys: number,
+    weight: number,
+    unsure: number,
+    unsureLoss: number,
+    told: number,
+  ): number
 }
 
 /** What this needs of the engine's own interface, which no library of types outside browsers holds. */

@@ -1,4 +1,5 @@
-import { depthByPoles, lossOfDepth, sidesCross, softOf } from './overlap.ts'
+import { type Overlaps, overlaps } from '../kernel/index.ts'
+import { sidesCross } from './overlap.ts'
 import type { NestRequest } from './request.ts'
 import type { Shape, Shapes } from './shape.ts'
 
@@ -10,7 +11,7 @@ export interface Places {
   readonly turn: Uint16Array
 }
 
-/** Copies of pieces on a length of roll, with how much each pair overlaps and how much that counts. */
+/** Copies of pieces on a length of roll, with how much each pair overlaps and how much that counts; lives in the kernel's scope in which it was made. */
 export class Layout {
   readonly size: number
   readonly x: Float64Array
@@ -25,9 +26,9 @@ export class Layout {
   /** Overlap of each pair, 0 where they lie apart. */
   private readonly loss: Float64Array
   private readonly spoilt: readonly (readonly [number, number])[]
-  /** Copies that are left when those whose circles meet are counted, and what each would count. */
-  private readonly unsure: Uint16Array
-  private readonly unsureLoss: Float64Array
+  private readonly overlaps: Overlaps
+  /** By copy: where the shapes of its piece begin among all shapes. */
+  private readonly firstShape: readonly number[]
 
   constructor(
     /** Of which piece each copy is. */
@@ -38,13 +39,20 @@ export class Layout {
   ) {
     const size = copies.length
     this.size = size
-    this.x = new Float64Array(size)
-    this.y = new Float64Array(size)
+    const pieces = [...new Set(copies)]
+    const first = new Map<Shapes, number>()
+    const shapes = pieces.flatMap((piece, k) => {
+      first.set(piece, k === 0 ? 0 : first.get(pieces[k - 1]!)! + pieces[k - 1]!.turns.length)
+      return piece.turns.map((shape) => ({ ...shape, acrossMm: piece.acrossMm, rootMm: piece.rootMm }))
+    })
+    this.firstShape = copies.map((piece) => first.get(piece)!)
+    this.overlaps = overlaps(shapes, size)
+    this.x = this.overlaps.x
+    this.y = this.overlaps.y
+    this.weight = this.overlaps.weight
     this.turn = new Uint16Array(size)
     this.loss = new Float64Array(size * size)
-    this.weight = new Float64Array(size * size).fill(1)
-    this.unsure = new Uint16Array(size)
-    this.unsureLoss = new Float64Array(size)
+    for (let i = 0; i < size; i++) this.lie(i)
     this.borderMm = borderMm
     this.leastY = borderMm
     this.mostY = rollWidthMm - borderMm
@@ -59,6 +67,11 @@ export class Layout {
     this.x[i] = x
     this.y[i] = y
     this.turn[i] = turn
+    this.lie(i)
+  }
+
+  private lie(i: number): void {
+    this.overlaps.lie(i, this.firstShape[i]! + this.turn[i]!)
   }
 
   /** Where the shape may lie along the roll, nearest to `x`; NaN where it has no room. */
@@ -96,47 +109,28 @@ export class Layout {
 
   /** Overlap of two copies as they lie. */
   overlap(i: number, j: number): number {
-    const [a, b] = [this.shape(i), this.shape(j)]
     const dx = this.x[j]! - this.x[i]!
     const dy = this.y[j]! - this.y[i]!
-    if (boxesApart(a, b, dx, dy)) return 0
-    const [ofA, ofB] = [this.copies[i]!, this.copies[j]!]
-    const softMm = softOf(ofA, ofB)
-    const depth = depthByPoles(a, b, dx, dy, softMm)
-    if (depth < 0 && !sidesCross(a, b, dx, dy)) return 0
-    return lossOfDepth(Math.abs(depth), softMm, ofA, ofB)
+    const loss = this.overlaps.pairLoss(
+      this.firstShape[i]! + this.turn[i]!,
+      this.firstShape[j]! + this.turn[j]!,
+      dx,
+      dy,
+    )
+    if (loss >= 0) return loss
+    return sidesCross(this.shape(i), this.shape(j), dx, dy) ? -loss : 0
   }
 
   /** What the copy's overlaps would count at a place; at least `enough` where it is not less than that. */
   lossAt(i: number, turn: number, x: number, y: number, enough: number): number {
-    const { size, weight, copies, unsure, unsureLoss, effort } = this
-    const itself = copies[i]!
-    const shape = itself.turns[turn]!
-    const row = i * size
-    let sum = 0
-    let left = 0
-    effort.spent += placeEffort.itself + placeEffort.each * size
-    for (let j = 0; j < size; j++) {
-      if (j === i) continue
-      const other = this.shape(j)
-      const dx = this.x[j]! - x
-      const dy = this.y[j]! - y
-      if (boxesApart(shape, other, dx, dy)) continue
-      const ofOther = copies[j]!
-      const softMm = softOf(itself, ofOther)
-      const depth = depthByPoles(shape, other, dx, dy, softMm)
-      effort.spent += shape.poles.length * other.poles.length
-      const loss = weight[row + j]! * lossOfDepth(Math.abs(depth), softMm, itself, ofOther)
-      if (depth < 0) {
-        unsure[left] = j
-        unsureLoss[left++] = loss
-      } else {
-        sum += loss
-        if (sum >= enough) return sum
-      }
-    }
-    // Their circles lie apart, so it is for their sides to say.
-    for (let k = 0; k < left; k++) {
+    const { size, copies, effort, firstShape } = this
+    const { told, unsure, unsureLoss } = this.overlaps
+    let sum = this.overlaps.lossAt(i, firstShape[i]! + turn, x, y, enough)
+    effort.spent += placeEffort.itself + placeEffort.each * size + placeEffort.group * told[1]!
+    if (sum >= enough) return sum
+    // Where boxes meet and no circles, it is for the sides to say.
+    const shape = copies[i]!.turns[turn]!
+    for (let k = 0; k < told[0]!; k++) {
       const j = unsure[k]!
       const other = this.shape(j)
       effort.spent += sideEffort.itself + sideEffort.each * (shape.sides.length + other.sides.length)
@@ -190,6 +184,7 @@ export class Layout {
     this.x.set(x)
     this.y.set(y)
     this.turn.set(turn)
+    for (let i = 0; i < this.size; i++) this.lie(i)
     this.reckonAll()
   }
 
@@ -209,9 +204,6 @@ export class Layout {
 /** Factors on the weights of pairs, from round to round (guided local search). */
 const heavier = { least: 1.2, most: 2 } as const
 const lighter = 0.95
-/** What else takes effort, in pairs of numbers of circles: a place that is tried, each other copy that may be in its way, and their sides. */
-const placeEffort = { itself: 600, each: 25 } as const
+/** What takes effort: a place that is tried, each other copy that may be in its way, four circles held against one, and sides. */
+const placeEffort = { itself: 600, each: 12, group: 4 } as const
 const sideEffort = { itself: 400, each: 3 } as const
-
-const boxesApart = (a: Shape, b: Shape, dx: number, dy: number) =>
-  a.maxX <= b.minX + dx || b.maxX + dx <= a.minX || a.maxY <= b.minY + dy || b.maxY + dy <= a.minY

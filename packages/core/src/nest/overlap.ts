@@ -1,4 +1,4 @@
-import { type Shape, type Shapes, sidesInBox } from './shape.ts'
+import { type Shape, sidesInBox } from './shape.ts'
 
 /** Room for the sides of two shapes that come near each other; grows with the shapes. */
 let nearA = new Float64Array(4 * 500)
@@ -101,38 +101,3 @@ function inFilm(sides: Float64Array, x: number, y: number): boolean {
   }
   return inside
 }
-
-/**
- * How deep two shapes lie in each other, by their circles: each pair of circles counts by its depth and by the lesser radius; circles that are
- * apart still count a little, so that there is a way out from everywhere (Gardeyn and Wauters 2025). Negative where no circles meet: whether
- * the shapes overlap is then for `sidesCross` to say, and the depth is the amount without its sign.
- */
-export function depthByPoles(a: Shape, b: Shape, dx: number, dy: number, softMm: number): number {
-  const pa = a.poles
-  const pb = b.poles
-  const soft2 = softMm * softMm
-  let sum = 0
-  let meet = false
-  for (let i = 0; i < pa.length; i += 3) {
-    const x = pa[i]! - dx
-    const y = pa[i + 1]! - dy
-    const r = pa[i + 2]!
-    for (let j = 0; j < pb.length; j += 3) {
-      const ux = x - pb[j]!
-      const uy = y - pb[j + 1]!
-      const other = pb[j + 2]!
-      const deep = r + other - Math.sqrt(ux * ux + uy * uy)
-      if (deep > 0) meet = true
-      sum += (deep >= softMm ? deep : soft2 / (2 * softMm - deep)) * (r < other ? r : other)
-    }
-  }
-  return meet ? sum : -sum
-}
-
-/** Depths of circles that are less than this share of a piece count softly. */
-const softShare = 0.01
-export const softOf = (a: Shapes, b: Shapes) => softShare * Math.max(a.acrossMm, b.acrossMm)
-
-/** What an overlap of that depth counts: more for large pieces; the root evens out (Gardeyn and Wauters 2025). */
-export const lossOfDepth = (depth: number, softMm: number, a: Shapes, b: Shapes) =>
-  Math.sqrt(Math.PI * depth + softMm * softMm) * a.rootMm * b.rootMm

@@ -1,3 +1,4 @@
+import { inKernel } from '../kernel/index.ts'
 import { seededRandom } from '../numerics/index.ts'
 import { firstFill, largestFirst } from './firstFill.ts'
 import { Layout, type Places } from './layout.ts'
@@ -34,7 +35,7 @@ const largeShare = 0.5
  * two large pieces of a failed layout change places (as Gardeyn and Wauters 2025 do it).
  */
 export function shorterLayouts(request: NestRequest, limits: SearchLimits): Nested {
-  return new Shortening(request, limits).run()
+  return inKernel(() => new Shortening(request, limits).run())
 }
 
 class Shortening {
