@@ -42,7 +42,7 @@ const layers = {
   judge: ['plan', 'lay', 'geometry', 'practice', 'schema', 'result', 'say'],
   lastLook: ['judge', 'plan', 'geometry', 'practice', 'say'],
   memory: ['align', 'numerics', 'practice', 'say'],
-  nest: ['geometry', 'numerics', 'units', 'result', 'say'],
+  nest: ['geometry', 'kernel', 'numerics', 'units', 'result', 'say'],
   cutting: ['geometry', 'numerics', 'units', 'result', 'say'],
   order: ['numerics', 'result', 'say'],
   shopDay: ['order', 'plan', 'practice', 'schema', 'result', 'say'],

@@ -14,7 +14,7 @@ export interface NestOptions {
 }
 
 /** Effort that takes about a second of one processor, on the safe side. */
-export const effortPerSecond = 0.9e9
+export const effortPerSecond = 0.8e9
 /** More than this is not worth while for so few copies: times the square of their number. */
 const worthWhile = 0.08e9
 
