@@ -11,19 +11,23 @@ describe('rings of targets', () => {
         for (let k = 0; k < ringBits; k++) expect(whiteOf(turned(a, k) ^ b)).toBeGreaterThanOrEqual(3)
       }
   })
-  test('a ring is known however it is turned, and never with one or two bits wrong', () => {
-    fc.assert(
-      fc.property(
-        fc.nat(targetCodes - 1),
-        fc.nat(ringBits - 1),
-        fc.uniqueArray(fc.nat(ringBits - 1), { minLength: 1, maxLength: 2 }),
-        (target, turn, wrong) => {
-          const ring = turned(rings[target] ?? 0, turn)
-          expect(targetOf(ring)).toBe(target)
-          expect(targetOf(wrong.reduce((bits, bit) => bits ^ (1 << bit), ring))).toBeNull()
-        },
-      ),
-    )
+  test('a ring is known however it is turned', () => {
+    for (const [target, ring] of rings.entries())
+      for (let turn = 0; turn < ringBits; turn++) expect(targetOf(turned(ring, turn))).toBe(target)
+  })
+  test('with one bit wrong it is none; with two it is never another one, though it may be itself, turned', () => {
+    let itself = 0
+    for (const [target, ring] of rings.entries())
+      for (let i = 0; i < ringBits; i++) {
+        expect(targetOf(ring ^ (1 << i))).toBeNull()
+        for (let j = 0; j < i; j++) {
+          const known = targetOf(ring ^ (1 << i) ^ (1 << j))
+          if (known !== null) expect(known).toBe(target)
+          if (known !== null) itself++
+        }
+      }
+    // Some rings differ from themselves, turned, in two bits only: those are still read as what they are.
+    expect(itself).toBeGreaterThan(0)
   })
   test('turns keep the number of white bits; sixteen turns are none', () => {
     fc.assert(

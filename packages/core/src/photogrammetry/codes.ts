@@ -48,5 +48,5 @@ function chosen(): number[] {
 
 const numberOf = new Map(rings.map((ring, i) => [ring, i]))
 
-/** The target whose ring that is, however it is turned; null where it is none, even if it is only one bit off. */
+/** The target whose ring that is, however it is turned; null where it is none, even if it is only one bit off. With two bits wrong it is never another target. */
 export const targetOf = (ring: number): number | null => numberOf.get(upright(ring & all)) ?? null
