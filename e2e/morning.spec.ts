@@ -12,6 +12,7 @@ interface Work {
   readonly stepIds: readonly string[]
   readonly people: readonly string[]
   readonly startAt: string
+  readonly endAt: string
 }
 interface Day {
   readonly plan: { readonly madeAt: string; readonly works: readonly Work[] }
@@ -50,15 +51,23 @@ test('a morning: work runs over, somebody is ill, a vehicle comes later, a piece
   const begun = await settled(page, shop.url)
   const hand = begun.plan.works.find(({ partId }) => partId === '0412-headlamp-left')?.people[0] ?? ''
   expect(hand).not.toBe('')
-  const next = turnsOf(begun, hand).find(({ partId }) => partId !== '0412-headlamp-left')
+  const lastOfLamp = ({ plan }: Day) =>
+    plan.works
+      .filter(({ partId }) => partId === '0412-headlamp-left')
+      .reduce((last, { endAt }) => (endAt > last ? endAt : last), '')
   await shop.passTo(at(9, 50))
   await page.goto(shop.url)
   const over = await settled(page, shop.url)
   const inHand = over.plan.works.find(({ partId }) => partId === '0412-headlamp-left')
   expect([inHand?.people, inHand?.startAt]).toEqual([[hand], over.plan.madeAt])
   expect(new Date(over.plan.madeAt) >= at(9, 50)).toBe(true)
-  const pushed = over.plan.works.find(({ id }) => id === next?.id)
-  expect(pushed === undefined || pushed.startAt > (next?.startAt ?? '')).toBe(true)
+  // What is left of it ends later, and nothing else of that hand runs into it, whoever has it now.
+  expect(lastOfLamp(over) > lastOfLamp(begun)).toBe(true)
+  const turns = turnsOf(over, hand).filter(({ endAt }) => endAt > over.plan.madeAt)
+  expect(turns.length).toBeGreaterThan(1)
+  turns.slice(1).forEach(({ startAt }, k) => {
+    expect(startAt >= (turns[k]?.endAt ?? '')).toBe(true)
+  })
   await expect(board).toContainText(/Since 09:00:.*later/)
 
   // Somebody else goes home ill: nothing is left with them, and one tap brings them back.
