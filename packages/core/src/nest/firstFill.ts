@@ -11,12 +11,16 @@ interface Place {
   readonly endMm: number
 }
 
-/** One copy after the other, large ones first, each as near to the beginning of the roll as some tries find. Sets the length that takes. */
-export function firstFill(layout: Layout, gapMm: number, random: () => number): void {
-  const placed: number[] = []
-  let reachMm = layout.borderMm
+/**
+ * One copy after the other, large ones first, each as near to the beginning of the roll as some tries find. Sets the length that takes.
+ * @param lying copies that lie where they are already
+ */
+export function firstFill(layout: Layout, gapMm: number, random: () => number, lying: readonly number[] = []): void {
+  const placed = [...lying]
+  let reachMm = lying.reduce((most, i) => Math.max(most, layout.x[i]! + layout.shape(i).piece.maxX), layout.borderMm)
   layout.lengthMm = 1e9
   for (const i of largestFirst(layout)) {
+    if (lying.includes(i)) continue
     const found = nearestPlace(layout, i, placed, reachMm, random) ?? behindAll(layout, i, reachMm + gapMm + 1)
     layout.put(i, found.x, found.y, found.turn)
     reachMm = Math.max(reachMm, found.endMm)

@@ -1,11 +1,11 @@
-import { type Shape, sidesInBox } from './shape.ts'
+import { type Film, sidesInBox } from './shape.ts'
 
 /** Room for the sides of two shapes that come near each other; grows with the shapes. */
 let nearA = new Float64Array(4 * 500)
 let nearB = new Float64Array(4 * 500)
 
 /** Whether two shapes lie over each other; `dx, dy` = place of `b` less place of `a`. Touching is no overlap. */
-export function sidesCross(a: Shape, b: Shape, dx: number, dy: number): boolean {
+export function sidesCross(a: Film, b: Film, dx: number, dy: number): boolean {
   const minX = Math.max(a.minX, b.minX + dx)
   const maxX = Math.min(a.maxX, b.maxX + dx)
   const minY = Math.max(a.minY, b.minY + dy)
@@ -46,7 +46,7 @@ export function sidesCross(a: Shape, b: Shape, dx: number, dy: number): boolean 
 const rimMm = 1e-6
 
 function sidesWithin(
-  { sides, boxes }: Shape,
+  { sides, boxes }: Film,
   dx: number,
   dy: number,
   minX: number,
@@ -83,7 +83,7 @@ function sidesWithin(
 }
 
 /** Whether any loop of `b` begins within the film of `a`. */
-function holdsFirst(a: Shape, b: Shape, dx: number, dy: number): boolean {
+function holdsFirst(a: Film, b: Film, dx: number, dy: number): boolean {
   for (const first of b.loops) {
     const x = b.sides[4 * first]! + dx
     const y = b.sides[4 * first + 1]! + dy

@@ -6,8 +6,16 @@ import { type Pole, polesOf } from './poles.ts'
 import type { NestPiece } from './request.ts'
 
 /** A piece in one of its turns, with half the gap round it: two of these may touch. */
-export interface Shape {
+export interface Shape extends Film {
   readonly turnDeg: number
+  /** x, y, radius of each inscribed circle. */
+  readonly poles: Float64Array
+  /** The piece itself, without gap. */
+  readonly piece: { readonly minX: number; readonly minY: number; readonly maxX: number; readonly maxY: number }
+}
+
+/** What covers film, as sides that are quickly looked through. */
+export interface Film {
   /** Each side as x, y of its beginning and its end; outline and openings. */
   readonly sides: Float64Array
   /** Box of each eight sides: least x, y, greatest x, y. */
@@ -18,10 +26,6 @@ export interface Shape {
   readonly minY: number
   readonly maxX: number
   readonly maxY: number
-  /** x, y, radius of each inscribed circle. */
-  readonly poles: Float64Array
-  /** The piece itself, without gap. */
-  readonly piece: { readonly minX: number; readonly minY: number; readonly maxX: number; readonly maxY: number }
 }
 
 /** What is the same in all turns of a piece. */
@@ -101,27 +105,33 @@ export function turnedBy(p: Vec2, turnDeg: number): Vec2 {
   )[((quarters % 4) + 4) % 4]!
 }
 
-function turned(outline: Polygon, loops: readonly Polygon[], poles: readonly Pole[], turnDeg: number): Shape {
-  const moved = loops.map((loop) => loop.map((p) => turnedBy(p, turnDeg)))
+/** Sides, boxes and loops of closed lines, which are the film of a shape. */
+export function filmOf(loops: readonly Polygon[]): Film {
   const firsts: number[] = []
   const sides: number[] = []
-  for (const loop of moved) {
+  for (const loop of loops) {
     firsts.push(sides.length / 4)
     loop.forEach((p, i) => {
       sides.push(...p, ...loop[(i + 1) % loop.length]!)
     })
   }
-  const box = boundsOf(moved.flat())
-  const itself = boundsOf(outline.map((p) => turnedBy(p, turnDeg)))
+  const { min, max } = boundsOf(loops.flat())
   return {
-    turnDeg,
     sides: Float64Array.from(sides),
     boxes: boxesOf(sides),
     loops: firsts,
-    minX: box.min[0],
-    minY: box.min[1],
-    maxX: box.max[0],
-    maxY: box.max[1],
+    minX: min[0],
+    minY: min[1],
+    maxX: max[0],
+    maxY: max[1],
+  }
+}
+
+function turned(outline: Polygon, loops: readonly Polygon[], poles: readonly Pole[], turnDeg: number): Shape {
+  const itself = boundsOf(outline.map((p) => turnedBy(p, turnDeg)))
+  return {
+    turnDeg,
+    ...filmOf(loops.map((loop) => loop.map((p) => turnedBy(p, turnDeg)))),
     poles: Float64Array.from(poles.flatMap(({ x, y, radiusMm }) => [...turnedBy([x, y], turnDeg), radiusMm])),
     piece: { minX: itself.min[0], minY: itself.min[1], maxX: itself.max[0], maxY: itself.max[1] },
   }

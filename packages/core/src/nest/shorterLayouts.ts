@@ -1,6 +1,7 @@
 import { inKernel } from '../kernel/index.ts'
 import { seededRandom } from '../numerics/index.ts'
 import { firstFill, largestFirst } from './firstFill.ts'
+import { jigsawFill } from './jigsawFill.ts'
 import { Layout, type Places } from './layout.ts'
 import type { Nested, NestRequest } from './request.ts'
 import { Separation } from './separation.ts'
@@ -25,6 +26,10 @@ const pressedBy = { first: 0.0025, least: 0.0001, less: 0.8 } as const
 const pressing = { rounds: 40, strikes: 1 } as const
 /** How far sides may give way so that fewer are left, while layouts are sought and while one is pressed together; mm. */
 const giveMm = { seeking: 0.6, pressing: 0.05 } as const
+/** Pieces that fit each other: the share of the effort until which they are fitted, and how many of all must fit. */
+const fitting = { share: 0.3, leastShare: 0.5 } as const
+/** A layout that may become shorter by no more than this is not worth more effort, mm. */
+const worthMm = 0.5
 /** Which share of the failed layouts is gone on with, the best ones: the spread of a normal draw. */
 const failedSpread = 0.25
 /** The larger half of the pieces may change places. */
@@ -68,12 +73,31 @@ class Shortening {
   }
 
   run(): Nested {
+    this.until = fitting.share
+    this.fit()
+    this.until = seekingShare
     this.seek()
     this.until = 1
     this.layout = this.layoutOf(giveMm.pressing)
     this.separation = this.separationOf()
     this.press()
     return this.told()
+  }
+
+  /** Pieces of which many fit each other without a rest, as those of a sheet that was cut up; the others behind them. */
+  private fit(): void {
+    const { request, random, layout } = this
+    if ((request.spoilt ?? []).length > 0) return
+    const fitted = jigsawFill(request, this.effort, () => this.goOn())
+    if (fitted.length < fitting.leastShare * layout.size) return
+    const lying: number[] = []
+    for (const { piece, turn, x, y } of fitted) {
+      const i = layout.copies.findIndex(({ id }, k) => id === request.pieces[piece]!.id && !lying.includes(k))
+      layout.put(i, x, y, turn)
+      lying.push(i)
+    }
+    firstFill(layout, request.gapMm, random, lying)
+    if (layout.lengthMm < this.best.lengthMm) this.keep()
   }
 
   private seek(): void {
@@ -104,7 +128,7 @@ class Shortening {
 
   private goOn(): boolean {
     const { effort, goOn } = this.limits
-    return this.effort.spent < this.until * effort && this.best.lengthMm > this.boundMm * (1 + 1e-9) && goOn()
+    return this.effort.spent < this.until * effort && this.best.lengthMm > this.boundMm + worthMm && goOn()
   }
 
   private oneOfTheBest<T>(failed: readonly T[]): T {

@@ -1,5 +1,5 @@
-import { inflatePathsD, EndType, JoinType } from 'clipper2-ts'
-import { type Polygon, rotate, signedArea, type Vec2 } from '../geometry/index.ts'
+import { Clipper, EndType, FillRule, inflatePathsD, JoinType, type PathD } from 'clipper2-ts'
+import { boundsOf, type Polygon, rotate, signedArea, type Vec2 } from '../geometry/index.ts'
 import { seededRandom } from '../numerics/index.ts'
 import { radFromDeg } from '../units/index.ts'
 import type { NestPiece, NestRequest } from './request.ts'
@@ -65,6 +65,65 @@ function waved(cell: readonly Vec2[], whole: readonly Vec2[]): Vec2[] {
       return [a[0] + t * (b[0] - a[0]) - off * (b[1] - a[1]), a[1] + t * (b[1] - a[1]) + off * (b[0] - a[0])]
     })
     return turnedRound ? [p, ...line.slice(1).reverse()] : line
+  })
+}
+
+/** A rectangle cut along bent lines, the larger pieces again; turned by quarters. `digits`: behind the point of a millimetre. */
+export function bentJigsaw(
+  count: number,
+  seed: number,
+  { widthMm = 1000, lengthMm = 1500, bendMm = 60, digits = 5 } = {},
+): NestRequest {
+  const random = seededRandom(seed)
+  const areaMm2 = (path: PathD) => Math.abs(signedArea(path.map(({ x, y }): Vec2 => [x, y])))
+  let parts: PathD[] = [
+    [
+      { x: 0, y: 0 },
+      { x: lengthMm, y: 0 },
+      { x: lengthMm, y: widthMm },
+      { x: 0, y: widthMm },
+    ],
+  ]
+  for (let tries = 0; parts.length < count && tries < 100 * count; tries++) {
+    parts.sort((a, b) => areaMm2(b) - areaMm2(a))
+    const k = Math.floor(random() * Math.min(3, parts.length))
+    const beside = besideBentLine(parts[k]!, bendMm, random)
+    const cut = [
+      ...Clipper.intersectD([parts[k]!], [beside], FillRule.NonZero, digits),
+      ...Clipper.differenceD([parts[k]!], [beside], FillRule.NonZero, digits),
+    ]
+    if (cut.length !== 2 || cut.some((path) => areaMm2(path) < (0.2 * lengthMm * widthMm) / count)) continue
+    parts = [...parts.slice(0, k), ...parts.slice(k + 1), ...cut]
+  }
+  const pieces = parts.map((path, i): NestPiece => {
+    const turn = radFromDeg(90 * Math.floor(random() * 4))
+    const { x: left, y: low } = path[0]!
+    return { id: `piece ${i + 1}`, count: 1, outline: path.map(({ x, y }) => rotate([x - left, y - low], turn)) }
+  })
+  return { rollWidthMm: widthMm, gapMm: 0, pieces }
+}
+
+/** All on one side of a line across the middle of a part, with a bend in it. */
+function besideBentLine(part: PathD, bendMm: number, random: () => number): PathD {
+  const { min, max } = boundsOf(part.map(({ x, y }): Vec2 => [x, y]))
+  const between = (from: number, to: number) => from + (to - from) * (0.3 + 0.4 * random())
+  const middle: Vec2 = [between(min[0], max[0]), between(min[1], max[1])]
+  const across = max[0] - min[0] > max[1] - min[1] ? Math.PI / 2 : 0
+  const angle = across + 1.2 * (random() - 0.5)
+  const dent = 1.5 * bendMm * (random() - 0.5)
+  const far = 3000
+  const points: Vec2[] = [
+    [-far, 0],
+    [-bendMm, 0],
+    [0, dent],
+    [bendMm, 0],
+    [far, 0],
+    [far, far],
+    [-far, far],
+  ]
+  return points.map((p) => {
+    const [x, y] = rotate(p, angle)
+    return { x: x + middle[0], y: y + middle[1] }
   })
 }
 
