@@ -8,7 +8,10 @@ import { seededRandom } from '../packages/core/src/numerics/index.ts'
  * no-fit polygons; the order is searched by exchanges. Cut-outs stay empty. Lines along the roll on which a place is looked for: where a piece touches one that
  * lies from below or above, at the rims and every 20 mm; along each line the place is exact.
  */
-export function bottomLeft(request: NestRequest, seconds: number): { utilisation: number; orders: number; placements: NestPlacement[] } {
+export function bottomLeft(
+  request: NestRequest,
+  seconds: number,
+): { utilisation: number; orders: number; placements: NestPlacement[] } {
   const pieces = request.pieces.flatMap((piece) =>
     new Array<Shapes>(piece.count).fill(shapesOf({ ...piece, cutOuts: [] }, request.gapMm, 0.3)),
   )

@@ -6,8 +6,7 @@ import { expectSound, nested, rectangle } from './testLayouts.ts'
 import { bentJigsaw, jigsaw, kitOfPieces } from './testPieces.ts'
 
 const tenSeconds = 10 * effortPerSecond
-const circle = (radiusMm: number) =>
-  Array.from({ length: 40 }, (_, k) => rotate([radiusMm, 0], (2 * Math.PI * k) / 40))
+const circle = (radiusMm: number) => Array.from({ length: 40 }, (_, k) => rotate([radiusMm, 0], (2 * Math.PI * k) / 40))
 const always = () => true
 const fittedOf = (request: NestRequest): readonly Fitted[] => jigsawFill(request, { spent: 0 }, always)
 
