@@ -19,7 +19,7 @@ export interface SearchLimits {
 
 /** How much shorter each layout shall be than the last while others are sought, and how patiently each is tried. */
 const shorterBy = 0.01
-const seeking = { rounds: 100, strikes: 2 } as const
+const seeking = { rounds: 50, strikes: 2 } as const
 /** The rest of the effort goes into pressing the best one together, by less and less. */
 const seekingShare = 0.75
 const pressedBy = { first: 0.0025, least: 0.0001, less: 0.8 } as const
