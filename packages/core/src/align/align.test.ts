@@ -157,6 +157,27 @@ describe('registration', () => {
     const found = registerPiece(part, marks, wrong, spots, rules)
     expect(found.ok ? 'fine' : found.failure.code).toBe(code)
   })
+  test.each([
+    ['just large enough', 0.61, 'fine'],
+    ['just too small', 0.59, 'PIECE_TOO_SMALL'],
+    ['just small enough', 1.79, 'fine'],
+    ['just too large', 1.81, 'PIECE_TOO_LARGE'],
+  ])('a piece %s, by its area beside what is wanted', (_, share, code) => {
+    // Wanted is the piece with the middle of every rule, corners left out of account.
+    const wantedMm2 = 400 * 300 - 2 * (400 + 300) * 2.5
+    const high = (share * wantedMm2) / 395
+    const found = registerPiece(part, marks, { ...pattern, outline: rectangle(395, high) }, spots, rules)
+    expect(found.ok ? 'fine' : found.failure.code).toBe(code)
+  })
+  test('where marks and edges want different things, the edges win and the marks still count', () => {
+    // All marks 6 mm to the right of where the edges want them: nearer to the edges' wish than to theirs.
+    const shifted = marks.map((mark) => ({ ...mark, at: [mark.at[0] + 6, mark.at[1]] as Vec2 }))
+    const found = registerPiece(part, shifted, pattern, spots, rules)
+    if (!found.ok) throw new Error(english(found.failure.sentence))
+    expect(found.value.moveMm[0]).toBeGreaterThan(0)
+    expect(found.value.moveMm[0]).toBeLessThan(1)
+    expect(found.value.moveMm[1]).toBeCloseTo(0, 1)
+  })
   test('a piece without common marks is placed by its shape, however it is turned', () => {
     const odd: Polygon = [...rectangle(400, 300).slice(0, 3), [60, 300], [0, 220]]
     const oddPart = {
@@ -391,6 +412,12 @@ describe('dry check', () => {
     const result = check({ ...fitting, cutOuts: [] })
     expect(result.words).toSay('cut-out is missing: sensor')
     expect(result.holes[0]?.coveredMm2).toBeGreaterThan(800)
+  })
+  test('film over two sensors names both, and a piece that can be moved right says by how much it is off', () => {
+    const over = check({ ...fitting, cutOuts: [square(300, 80, 16.5).map(([x, y]): Vec2 => [x + 40, y])] })
+    expect(over.holes[0]?.coveredMm2).toBeGreaterThan(800)
+    expect(over.words).toSay('Film lies over sensor')
+    expect(over.words).not.toSay('missing')
   })
   test('a piece that is too short stays outside, however it is moved', () => {
     const short = { ...fitting, outline: inset.map(([x, y]): Vec2 => [Math.min(x, 390), y]), marks: [] }

@@ -44,6 +44,12 @@ describe('the side to start on', () => {
     expect(startingSides([piece('a-left', 'left', 1), piece('a-right', 'right', 1)], [])).toEqual([])
     expect(startingSides([bars], [])).toEqual([])
   })
+  test('is nothing to ask of a piece in the middle, nor of a side without its twin', () => {
+    const middle = piece('lamp-right', 'middle', 1)
+    expect(areTwins(middle, piece('lamp-left', 'left'))).toBe(true)
+    expect(startingSides([middle, piece('lamp-left', 'left')], [])).toEqual([])
+    expect(startingSides([left, bars], [])).toEqual([])
+  })
   test('twins are the two sides of one shape', () => {
     expect(areTwins(left, right)).toBe(true)
     expect(areTwins(left, left)).toBe(false)

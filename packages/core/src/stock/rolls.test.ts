@@ -145,6 +145,17 @@ describe('how far the film lasts', () => {
     expect(filmOutlook([stands(1500), stands(1700)], [long], figures).firstShort).toBeNull()
   })
 
+  test('a job that no roll holds alone takes the longest first; a run that is just long enough counts', () => {
+    const narrow = (leftMm: number) => ({ ...stands(leftMm), widthMm: 750 })
+    // 6 m² of film: all of the 3 m of the wide roll, then 2 m of the narrow one.
+    const long = wish('a', '2030-05-01', 3, 3000)
+    const outlook = filmOutlook([narrow(3000), stands(3000)], [long], figures)
+    expect(outlook.firstShort).toBeNull()
+    const more = filmOutlook([narrow(3000), stands(3000)], [long, wish('b', '2030-05-02', 0.4, 1001)], figures)
+    expect(more.firstShort).toMatchObject({ jobId: 'b' })
+    expect(filmOutlook([narrow(3000), stands(2999)], [{ ...long, leastMm: 3001 }], figures).firstShort).not.toBeNull()
+  })
+
   test('a spoilt stretch in the middle leaves two short runs', () => {
     const spoilt: RollEntry = { kind: 'spoilt', fromMm: 1400, toMm: 1600 }
     const long = wish('a', '2030-05-01', 0.3, 1500)
@@ -201,6 +212,50 @@ describe('what is left of a cut', () => {
 
   test('nothing that is worth to be put by is nothing', () => {
     expect(freeRectangle([box(0, 0, 900, 1400)], sheet, 250)).toBeNull()
+  })
+
+  test('it is the largest there is, and takes a cell for taken where a piece reaches into it', () => {
+    const small = { lengthMm: 60, widthMm: 50 }
+    const place = fc.tuple(
+      fc.integer({ min: 0, max: 11 }),
+      fc.integer({ min: 0, max: 9 }),
+      fc.integer({ min: 1, max: 5 }),
+      fc.integer({ min: 1, max: 5 }),
+    )
+    fc.assert(
+      fc.property(fc.array(place, { minLength: 1, maxLength: 4 }), (places) => {
+        // Each fills its cells but for a hair, so that it does not touch the next.
+        const pieces = places.map(([c, r, w, h]) => box(5 * c + 0.1, 5 * r + 0.1, 5 * w - 0.2, 5 * h - 0.2))
+        const isFree = (c: number, r: number) =>
+          places.every(([pc, pr, w, h]) => c < pc || c >= pc + w || r < pr || r >= pr + h)
+        let most = 0
+        for (let c0 = 0; c0 < 12; c0++)
+          for (let r0 = 0; r0 < 10; r0++)
+            for (let c1 = c0 + 1; c1 <= 12; c1++)
+              for (let r1 = r0 + 1; r1 <= 10; r1++) {
+                let free = true
+                for (let c = c0; c < c1 && free; c++) for (let r = r0; r < r1 && free; r++) free = isFree(c, r)
+                if (free) most = Math.max(most, (c1 - c0) * (r1 - r0))
+              }
+        const found = freeRectangle(pieces, small, 5)
+        expect(found === null ? 0 : (found.lengthMm * found.widthMm) / 25).toBe(most)
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  test('a slanted side takes only the cells it passes through', () => {
+    const triangle: Polygon = [
+      [0, 0],
+      [100, 0],
+      [0, 100],
+    ]
+    const found = freeRectangle([triangle], { lengthMm: 100, widthMm: 100 }, 20)
+    // In the free corner both sides together are 100 mm, but for the cells that the slant passes through.
+    const { lengthMm = 0, widthMm = 0 } = found ?? {}
+    expect(lengthMm + widthMm).toBeGreaterThanOrEqual(95)
+    expect(lengthMm + widthMm).toBeLessThanOrEqual(100)
+    expect(Math.abs(lengthMm - widthMm)).toBeLessThanOrEqual(10)
   })
 
   test('nothing that it finds is touched by a piece or lies off the sheet', () => {

@@ -137,6 +137,53 @@ describe('an outline grown edge by edge', () => {
       expect(Math.abs(turnDeg), `at ${at}`).toBeLessThan(45)
     })
   })
+  test.each([
+    ['the lower and the right one', { bottom: 10, right: 6 }, 100 * 10 + 50 * 6 + 60],
+    ['two that do not meet', { bottom: 10, top: 4 }, 100 * 14],
+    ['three', { left: 5, bottom: 5, right: 8 }, 50 * 5 + 100 * 5 + 50 * 8 + 25 + 40],
+    ['one, the others by nothing', { bottom: 10, right: 0, top: 0, left: 0 }, 100 * 10],
+    ['all by nothing', { bottom: 0, right: 0, top: 0, left: 0 }, 0],
+    ['none', {}, 0],
+  ])('the film that comes to it, whichever way round the outline is drawn: %s', (_, growth, moreMm2) => {
+    const { polygon, edgeOfSide } = box(100, 50)
+    // Drawn the other way round: side i runs from point i to point i + 1, so the names go round by one.
+    const reversed = { polygon: [...polygon].reverse(), edgeOfSide: ['top', 'right', 'bottom', 'left'] }
+    for (const outline of [{ polygon, edgeOfSide }, reversed]) {
+      const grown = growByEdges(outline, growth)
+      expect(signedArea(grown)).toBeCloseTo(5000 + moreMm2, 0)
+      const { min, max } = boundsOf(grown)
+      const { bottom = 0, right = 0, top = 0, left = 0 } = growth as Record<string, number>
+      ;[-left, -bottom, 100 + right, 50 + top].forEach((wanted, i) => {
+        expect([...min, ...max][i]).toBeCloseTo(wanted, 1)
+      })
+    }
+  })
+  test('an edge drawn in takes its strip off the film beside it, at both of its ends', () => {
+    const grown = growByEdges(box(100, 50), { bottom: -4, left: 6, right: 9 })
+    const { min, max } = boundsOf(grown)
+    expect(min[1]).toBeCloseTo(4, 1)
+    expect([min[0], max[0]].map(Math.round)).toEqual([-6, 109])
+    expect(signedArea(grown)).toBeCloseTo(46 * 115, -1)
+  })
+  test('a step of less than a millimetre gets no ramp; one of more does, as long as three times what it falls', () => {
+    const polygon: Vec2[] = [
+      [0, 0],
+      [200, 0],
+      [400, 0],
+      [400, 100],
+      [0, 100],
+    ]
+    const edgeOfSide = ['one', 'other', 'end', 'top', 'end']
+    const areaOf = (one: number, other: number) => signedArea(growByEdges({ polygon, edgeOfSide }, { one, other }))
+    const strips = (one: number, other: number) => 40_000 + 200 * (one + other)
+    expect(areaOf(10, 9.2) - strips(10, 9.2)).toBeCloseTo(0, 0)
+    // Half of four by twelve.
+    for (const [one, other] of [
+      [14, 10],
+      [10, 14],
+    ] as const)
+      expect(areaOf(one, other) - strips(one, other)).toBeCloseTo(24, 0)
+  })
   test('drawn in too far, nothing is left', () => {
     expect(growByEdges(box(10, 10), { bottom: -6, right: -6, top: -6, left: -6 })).toEqual([])
   })
@@ -191,6 +238,12 @@ describe('cut from the roll', () => {
     expect(turned.widthMm).toBeCloseTo(90, 0)
     expect(cutSize(slanted, 25, false).lengthMm).toBeGreaterThan(150)
   })
+  test('what is gained by nothing is not turned: a square lies as it is drawn', () => {
+    expect(cutSize(box(80, 80).polygon, 10, true)).toMatchObject({ lengthMm: 100, widthMm: 100, turnDeg: 0 })
+  })
+  test('nothing flat needs its allowance', () => {
+    expect(cutSize(box(100, 40).polygon, 0, true)).toEqual({ lengthMm: 100, widthMm: 40, turnDeg: 0 })
+  })
   test('a bar needs its face and the tuck on each side', () => {
     expect(barWidthMm(30, 10)).toBe(50)
   })
@@ -209,6 +262,9 @@ describe('cut from the roll', () => {
     const precut = rollOrPattern(facts, practice)
     expect(precut.advice).toBe('pre-cut')
     expect(precut.reasons).toSay('Enlarge the pattern along front edge')
+    expect(precut.reasons).toHaveLength(3)
+    const plain = { family: 'panel' as const, edges: edges.slice(1) }
+    expect(rollOrPattern({ ...facts, form: plain }, practice).reasons).toHaveLength(2)
     expect(rollOrPattern({ ...facts, patternAtHand: false }, practice)).toMatchObject({
       advice: 'from the roll',
       allowanceMm: 125,
