@@ -139,6 +139,7 @@ describe('an outline grown edge by edge', () => {
   })
   test.each([
     ['the lower and the right one', { bottom: 10, right: 6 }, 100 * 10 + 50 * 6 + 60],
+    ['one by half a millimetre', { right: 0.5 }, 25],
     ['two that do not meet', { bottom: 10, top: 4 }, 100 * 14],
     ['three', { left: 5, bottom: 5, right: 8 }, 50 * 5 + 100 * 5 + 50 * 8 + 25 + 40],
     ['one, the others by nothing', { bottom: 10, right: 0, top: 0, left: 0 }, 100 * 10],
@@ -227,6 +228,23 @@ describe('thinned outlines', () => {
       ),
     )
   })
+})
+
+test('a hole whose edge nobody lets grow is cut as it is; one that film stops short of is cut wider', () => {
+  const hole = {
+    polygon: box(20, 20).polygon.map(([x, y]): Vec2 => [x + 30, y + 15]),
+    edgeOfSide: ['sensor', 'sensor', 'sensor', 'sensor'],
+    corners: [0, 1, 2, 3],
+  }
+  const part = { outline: box(100, 50), holes: [hole], toFlat: (p: Vec2) => p } as unknown as Parameters<
+    typeof cutPattern
+  >[0]
+  const cut = (growth: Record<string, number>) => {
+    const [cutOut] = cutPattern(part, { name: 'plate', growth, marks: [] }).cutOuts
+    return Math.abs(signedArea(cutOut!))
+  }
+  expect(cut({ top: 10 })).toBeCloseTo(400, 1)
+  expect(cut({ sensor: -2 })).toBeCloseTo(24 * 24 - (4 - Math.PI) * 4, 0)
 })
 
 describe('cut from the roll', () => {
