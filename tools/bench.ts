@@ -469,8 +469,9 @@ say('## Pieces on a roll, 10 s of effort (pieces as the tests make them), and th
 say('')
 // The yardstick takes minutes, most of them for its no-fit polygons: only where it is asked for.
 const bottomLeftSeconds = Number(process.env.BOTTOM_LEFT_SECONDS ?? 0)
-say(`| pieces | copies | first | found | s | bottom-left fill, ${bottomLeftSeconds} s of order search |`)
-say('|---|--:|--:|--:|--:|--:|')
+const besidePlain = bottomLeftSeconds > 0 ? ` bottom-left fill, ${bottomLeftSeconds} s of order search |` : ''
+say(`| pieces | copies | first | found | s |${besidePlain}`)
+say(`|---|--:|--:|--:|--:|${besidePlain && '--:|'}`)
 const rolls: Record<string, NestRequest> = {
   'jigsaw of straight pieces, no gap': jigsaw(12, 1),
   'the same, others': jigsaw(12, 2),
@@ -497,8 +498,8 @@ for (const [called, request] of Object.entries(rolls)) {
   const share = (of: number) => `${(100 * of).toFixed(1)} %`
   const seconds = ((performance.now() - began) / 1000).toFixed(1)
   const plain = bottomLeftSeconds > 0 && copies <= mostForBottomLeft ? bottomLeft(request, bottomLeftSeconds) : null
-  const beside = plain === null ? '' : `${share(plain.utilisation)}, ${plain.orders} orders`
-  say(`| ${called} | ${copies} | ${share(first)} | ${share(utilisation)} | ${seconds} | ${beside} |`)
+  const beside = plain === null ? '' : ` ${share(plain.utilisation)}, ${plain.orders} orders |`
+  say(`| ${called} | ${copies} | ${share(first)} | ${share(utilisation)} | ${seconds} |${beside}`)
 }
 say('')
 say(
