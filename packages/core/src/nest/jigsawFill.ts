@@ -29,8 +29,8 @@ const sparesMm = [0, 0.01, 0.05, 0.2] as const
 const farMm = 1e5
 /** Corners that lie as near the beginning of the roll as each other, mm. */
 const alikeMm = 0.02
-/** What takes effort: one copy held against another, sides pushed against sides, what stays free reckoned. */
-const effortOf = { pair: 100, sides: 20, free: 2.5e5 } as const
+/** What takes effort: one copy held against another, a side pushed against a side, each corner of what stays free. */
+const effortOf = { pair: 100, sides: 10, free: 5e3 } as const
 
 interface LyingTurn extends Fitted {
   readonly of: FittingTurn
@@ -162,7 +162,8 @@ class JigsawFill {
     if (!this.isOnRoll(of.film, x, y, giveMm.before) || !this.isFree(laid, of, 'before', x, y)) return null
     const near = laid.filter((other) => comeNear(of.film, other.of.film, other.x - x, other.y - y))
     const neighbours = near.map((other) => ({ sides: other.of.film.sides, x: other.x, y: other.y }))
-    this.effort.spent += effortOf.sides * of.film.sides.length * (near.length + 1)
+    const theirs = neighbours.reduce((sum, { sides }) => sum + sides.length, 0)
+    this.effort.spent += (effortOf.sides * of.film.sides.length * theirs) / 16
     const seated = seat({ sides: of.film.sides, x, y }, [this.rims, ...neighbours])
     if (!this.isOnRoll(of.film, seated.x, seated.y, 2 * giveMm.after)) return null
     return this.isFree(near, of, 'after', seated.x, seated.y) ? seated : null
@@ -195,7 +196,7 @@ class JigsawFill {
   }
 
   private without(free: PathsD, film: PathsD[number]): PathsD {
-    this.effort.spent += effortOf.free
+    this.effort.spent += effortOf.free * free.reduce((sum, path) => sum + path.length, film.length)
     return Clipper.differenceD(free, [film], FillRule.NonZero, 4)
   }
 }
