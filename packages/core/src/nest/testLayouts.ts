@@ -1,8 +1,6 @@
 import { areaD, Clipper, EndType, FillRule, inflatePathsD, JoinType, type PathsD } from 'clipper2-ts'
-import { english } from '@truelay/words'
 import { expect } from 'vitest'
 import { boundsOf, rotate, type Vec2 } from '../geometry/index.ts'
-import { wholeFailure } from '../result/index.ts'
 import { radFromDeg } from '../units/index.ts'
 import { inTheWay, type Nested, nestPieces, type NestRequest } from './index.ts'
 import { areaOf } from './testPieces.ts'
@@ -15,7 +13,7 @@ export const rectangle = (long: number, wide: number): Vec2[] => [
 ]
 export const nested = (request: NestRequest, effort = 2e8, seed = 1): Nested => {
   const result = nestPieces(request, { effort, seed })
-  if (!result.ok) throw new Error(english(wholeFailure(result.failure)))
+  if (!result.ok) throw new Error(result.failure.code)
   return result.value
 }
 /** Each copy as it lies, drawn here anew: turned about its own origin, then moved. */
