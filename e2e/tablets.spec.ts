@@ -1,6 +1,6 @@
 import { expect, goOnTo, headline, openLaySheet, startFit, test, pedal } from './shop.ts'
 
-test('two tablets on one part see the same within a second; a press on an old step is refused in words, and nothing is mixed twice', async ({
+test('two tablets on one part see the same; a press on an old step is refused in words, and nothing is mixed twice', async ({
   page,
   shop,
   browser,

@@ -413,7 +413,7 @@ describe('dry check', () => {
     expect(result.words).toSay('cut-out is missing: sensor')
     expect(result.holes[0]?.coveredMm2).toBeGreaterThan(800)
   })
-  test('film over two sensors names both, and a piece that can be moved right says by how much it is off', () => {
+  test('a cut-out that lies beside its sensor is none that is missing: film lies over it, and that is said', () => {
     const over = check({ ...fitting, cutOuts: [square(300, 80, 16.5).map(([x, y]): Vec2 => [x + 40, y])] })
     expect(over.holes[0]?.coveredMm2).toBeGreaterThan(800)
     expect(over.words).toSay('Film lies over sensor')

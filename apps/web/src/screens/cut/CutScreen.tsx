@@ -1,8 +1,8 @@
 import type { CutDone, JobBundle, KitCheck, Stock } from '@truelay/contract'
 import { practiceWith } from '@truelay/core/practice'
 import { say } from '@truelay/core/say'
-import { useMemo, useState } from 'react'
-import { Link } from 'react-router'
+import { useMemo } from 'react'
+import { Link, useSearchParams } from 'react-router'
 import { useBayQuery } from '../../remote/api.ts'
 import { useCutsQuery } from '../../remote/cutApi.ts'
 import { useStockQuery } from '../../remote/stockApi.ts'
@@ -54,7 +54,9 @@ function CutOfJob({ bundle, check, cuts, stock }: CutOfJobProps) {
     () => filmsToCut({ bundle, arrived: check.arrived, cuts, practice, awaited }),
     [bundle, check.arrived, cuts, practice, awaited],
   )
-  const [chosen, setChosen] = useState<string | null>(null)
+  // In the address, so that it is still chosen when the page is opened again.
+  const [params, setParams] = useSearchParams()
+  const chosen = params.get('film')
   const film =
     films.find((f) => f.film.id === chosen) ??
     films.find(({ pieces }) => pieces.some(({ lacking }) => lacking > 0)) ??
@@ -76,7 +78,7 @@ function CutOfJob({ bundle, check, cuts, stock }: CutOfJobProps) {
             label={t`Film`}
             value={film.film.id}
             options={films.map((f) => ({ value: f.film.id, text: f.film.name }))}
-            onChange={setChosen}
+            onChange={(id) => setParams({ film: id }, { replace: true })}
           />
         </div>
       )}

@@ -94,6 +94,19 @@ describe('what a job needs is cut', () => {
     await visit.sees(/Bonnet.*all there/)
   })
 
+  test('the film that was chosen is still chosen when the page is opened again; one that the job has not is none', async () => {
+    const visit = shop.visit('/jobs/0415/cut')
+    await visit.user.click(await screen.findByRole('radio', { name: 'Hullskin 180 clear' }))
+    await visit.isAt(/\/jobs\/0415\/cut\?film=/)
+    const chosen = () => screen.findByRole('radio', { name: 'Hullskin 180 clear', checked: true })
+    await chosen()
+    shop.visit(visit.address(), 'the same')
+    await chosen()
+    shop.visit('/jobs/0415/cut?film=none', 'the same')
+    await screen.findByRole('radio', { name: 'Hullskin 180 clear', checked: false })
+    await screen.findByRole('radio', { name: /^Duskglass|^Clear dome/, checked: true })
+  })
+
   test('from the oldest roll that has enough: the film is taken from it, what is left is put by, the lot follows', async () => {
     const visit = shop.visit('/jobs/0415/cut')
     await visit.user.click(await screen.findByRole('radio', { name: 'Hullskin 180 clear' }))
