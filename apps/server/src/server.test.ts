@@ -46,7 +46,7 @@ test('what was chosen for a part is kept, comes back in its job, and outlives a 
     hands: 2,
     light: null,
   }
-  const saved = await send('PUT', '/api/parts/0412-bonnet/choices', choices)
+  const saved = await send('PATCH', '/api/parts/0412-bonnet/choices', choices)
   expect(saved).toMatchObject({ status: 200, body: { id: '0412-bonnet', choices } })
   await demo.stop()
   await demo.start()
@@ -57,6 +57,28 @@ test('what was chosen for a part is kept, comes back in its job, and outlives a 
   expect(question?.work.schools).toMatchObject({ slip: 'heavy slip', tack: 'strong tack' })
   expect(question?.place.cut.way).toBe('from the roll')
   expect(question?.work.hands).toBe(2)
+})
+
+test('two tablets that change different things of a part or of the shop both count', async () => {
+  const part = '/api/parts/0412-bonnet/choices'
+  const answers = await Promise.all([
+    send('PATCH', part, { cut: 'from the roll' }),
+    send('PATCH', part, { hands: 2 }),
+    send('PATCH', part, { ends: { nose: 'wrap' } }),
+    send('PATCH', '/api/shop', { practice: { rollWidth: 1600 } }),
+    send('PATCH', '/api/shop', { practice: { wrapLeast: 10 } }),
+  ])
+  expect(answers.map(({ status }) => status)).toEqual([200, 200, 200, 200, 200])
+  const bundle = jobBundle.parse((await get('/api/jobs/0412')).body)
+  expect(bundle.parts[0]?.choices).toEqual({
+    ...nothingChosen,
+    cut: 'from the roll',
+    hands: 2,
+    ends: { nose: 'wrap' },
+  })
+  expect(bundle.shop.practice).toEqual({ rollWidth: 1600, wrapLeast: 10 })
+  await send('PATCH', '/api/shop', { practice: { rollWidth: null } })
+  expect((await get('/api/shop')).body.practice).toEqual({ wrapLeast: 10 })
 })
 
 test.each([
@@ -75,7 +97,7 @@ test.each([
     /Hullskin 180 clear is made to be laid wet/,
   ],
 ])('%s is refused in a sentence, and nothing is changed', async (_, choices, status, says) => {
-  const answer = await send('PUT', '/api/parts/0412-bonnet/choices', choices)
+  const answer = await send('PATCH', '/api/parts/0412-bonnet/choices', choices)
   expect(answer.status).toBe(status)
   expect(said(answer)).toMatch(says)
   const bundle = jobBundle.parse((await get('/api/jobs/0412')).body)
@@ -84,11 +106,11 @@ test.each([
 
 test('film off a roll that is too narrow is refused, and so is a piece where there is none', async () => {
   expect((await send('PATCH', '/api/shop', { practice: { rollWidth: 900 } })).status).toBe(200)
-  const narrow = await send('PUT', '/api/parts/0412-bonnet/choices', { ...nothingChosen, cut: 'from the roll' })
+  const narrow = await send('PATCH', '/api/parts/0412-bonnet/choices', { ...nothingChosen, cut: 'from the roll' })
   expect(narrow.status).toBe(422)
   expect(said(narrow)).toMatch(/The roll is 900 mm wide/)
   await send('PUT', '/api/parts/0412-bonnet/piece', { pieceId: null })
-  const none = await send('PUT', '/api/parts/0412-bonnet/choices', { ...nothingChosen, cut: 'enlarged' })
+  const none = await send('PATCH', '/api/parts/0412-bonnet/choices', { ...nothingChosen, cut: 'enlarged' })
   expect(none.status).toBe(422)
   expect(said(none)).toContain('No piece of a kit is there')
   const bundle = jobBundle.parse((await get('/api/jobs/0412')).body)
@@ -157,7 +179,7 @@ test('for a part that nobody has measured there is nothing to choose yet', async
   const [part] = jobBundle.parse((await get(`/api/jobs/${made.body.id}`)).body).parts
   if (part === undefined) throw new Error('the job has no part')
   expect(part.formId).toBeNull()
-  const answer = await send('PUT', `/api/parts/${part.id}/choices`, nothingChosen)
+  const answer = await send('PATCH', `/api/parts/${part.id}/choices`, nothingChosen)
   expect(answer.status).toBe(422)
   expect(said(answer)).toContain('This part has no form yet')
 })

@@ -303,7 +303,7 @@ export {
   walkRound,
 } from './walkRound.ts'
 export { factsOfStories, factsOfStory, stories, type Story, type StoryPart } from './stories.ts'
-export { workChoices } from './workChoices.ts'
+export { workChange, workChoices } from './workChoices.ts'
 export { partSet, partSets, type PartSet } from './partSet.ts'
 export { linePlaceOf, linesOfRows, rulesOfKits, setMembers, setPlaceOf } from './partsTogether.ts'
 export { type NewsItem, news, newsItem } from './news.ts'

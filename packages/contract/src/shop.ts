@@ -1,4 +1,4 @@
-import { practiceKeys, type PracticeKey, practiceProblem } from '@truelay/core/practice'
+import { type PracticeChange, practiceKeys, type PracticeKey, practiceProblem } from '@truelay/core/practice'
 import { type GunDoc, type KeptReading, readingSources, slowestMmS } from '@truelay/core/heat'
 import { say } from '@truelay/core/say'
 import { lengthUnits, temperatureUnits, volumeUnits } from '@truelay/core/units'
@@ -16,15 +16,20 @@ export const units = z.strictObject({
 })
 export type Units = z.infer<typeof units>
 
+const practiceKey = z.enum(practiceKeys as [PracticeKey, ...PracticeKey[]])
+
+function inRange(own: PracticeChange, context: z.RefinementCtx) {
+  for (const [key, value] of Object.entries(own)) {
+    const problem = value === null ? null : practiceProblem(key as PracticeKey, value)
+    if (problem !== null) context.addIssue({ ...asIssue(problem), path: [key] })
+  }
+}
+
 /** The shop's own figures where they differ from the defaults; each must lie in its range. */
-export const ownPractice = z
-  .partialRecord(z.enum(practiceKeys as [PracticeKey, ...PracticeKey[]]), z.number())
-  .superRefine((own, context) => {
-    for (const [key, value] of Object.entries(own)) {
-      const problem = practiceProblem(key as PracticeKey, value)
-      if (problem !== null) context.addIssue({ ...asIssue(problem), path: [key] })
-    }
-  })
+export const ownPractice = z.partialRecord(practiceKey, z.number()).superRefine(inRange)
+
+/** Figures that change: null goes back to the default, and what is not named stays. */
+const practiceChange = z.partialRecord(practiceKey, z.number().nullable()).superRefine(inRange)
 
 /** A thermometer reading over film on a scrap, as it is kept with its gun. */
 export const gunReading = z.strictObject({
@@ -110,8 +115,11 @@ export const shop = z.strictObject({
 })
 export type Shop = z.infer<typeof shop>
 
-/** A change of some settings. */
-export const shopChange = shop.omit({ units: true }).extend({ units: units.partial() }).partial()
+/** A change of some settings, units and figures. */
+export const shopChange = shop
+  .omit({ units: true, practice: true })
+  .extend({ units: units.partial(), practice: practiceChange })
+  .partial()
 export type ShopChange = z.infer<typeof shopChange>
 
 /** What a shop is that nobody has told anything about. */

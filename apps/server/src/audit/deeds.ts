@@ -103,7 +103,7 @@ const deeds: Readonly<Record<string, Deed | ((body: Body) => Deed)>> = {
   'PUT /parts/:part/form': done('installer', ([part = '']) => say`the form of part ${name(part)}`),
   'PUT /parts/:part/piece': done('installer', ([part = '']) => say`the piece of part ${name(part)}`),
   'PUT /parts/:part/order': done('installer', ([part = '']) => say`the order of laying of part ${name(part)}`),
-  'PUT /parts/:part/choices': done('installer', ([part = '']) => say`how part ${name(part)} is worked`),
+  'PATCH /parts/:part/choices': done('installer', ([part = '']) => say`how part ${name(part)} is worked`),
 
   'PUT /forms/:form': done('installer', ([form = '']) => say`the form ${name(form)}`),
   'POST /models': done('installer', (_, body) => say`the model ${name(text(body.name))} added`),

@@ -1,6 +1,6 @@
 import type { Part, PartId } from '@truelay/contract'
 import { endRefused } from '@truelay/core/edges'
-import { cutRefused, liquidRefused } from '@truelay/core/plan'
+import { cutRefused, liquidRefused, withChange, type WorkChange } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
 import { list, name, say } from '@truelay/core/say'
 import type { Database } from '../database/openDatabase.ts'
@@ -8,9 +8,10 @@ import { readPart, saveChoices } from '../jobs/queries.ts'
 import { Refused } from '../reply/reply.ts'
 import { readBundle } from './readBundle.ts'
 
-/** What was chosen for a part, kept if the part can take it: its edges are there, its film and what was found allow the liquids, its film can come from there. */
-export async function chooseWork(database: Database, id: PartId, choices: Part['choices']): Promise<Part> {
-  const { jobId } = await readPart(database, id)
+/** What is chosen otherwise for a part, kept if the part can take it: its edges are there, its film and what was found allow the liquids, its film can come from there. */
+export async function chooseWork(database: Database, id: PartId, change: WorkChange): Promise<Part> {
+  const { jobId, choices: before } = await readPart(database, id)
+  const choices = withChange(before, change)
   const { parts, forms, films, pieces, findings, shop } = await readBundle(database, jobId)
   const part = parts.find((p) => p.id === id)
   const form = forms.find((f) => f.id === part?.formId)

@@ -1,4 +1,4 @@
-import { jobId, partId, partSets, workChoices } from '@truelay/contract'
+import { jobId, partId, partSets, workChange } from '@truelay/contract'
 import { Router } from 'express'
 import { z } from 'zod'
 import type { Database } from '../database/openDatabase.ts'
@@ -12,10 +12,10 @@ export function bundleRoutes(database: Database, now: () => Date): Router {
   routes.get('/jobs/:jobId', async (req, res) => {
     res.json(await readBundle(database, jobId.parse(req.params.jobId)))
   })
-  routes.put(
+  routes.patch(
     '/parts/:partId/choices',
     asOneWrite(database, now, (within, req) =>
-      chooseWork(within, partId.parse(req.params.partId), workChoices.parse(req.body)),
+      chooseWork(within, partId.parse(req.params.partId), workChange.parse(req.body)),
     ),
   )
   routes.put(

@@ -1,4 +1,5 @@
 import { type Shop, type ShopChange, shop } from '@truelay/contract'
+import { practiceChanged } from '@truelay/core/practice'
 import { say } from '@truelay/core/say'
 import { eq } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
@@ -32,7 +33,12 @@ export const saveShop = ({ write }: Database, settings: Shop) =>
 export const changeShop = (database: Database, change: ShopChange): Promise<Shop> =>
   database.write(async (db) => {
     const before = await readShop(database)
-    const settings = shop.parse({ ...before, ...change, units: { ...before.units, ...change.units } })
+    const settings = shop.parse({
+      ...before,
+      ...change,
+      units: { ...before.units, ...change.units },
+      practice: practiceChanged(before.practice, change.practice ?? {}),
+    })
     await db
       .update(shops)
       .set({ document: toStored('shop', settings) })

@@ -194,7 +194,7 @@ describe('film is taken from its roll by every cut', () => {
     const choices = (await shop.get('/api/jobs/0413')).body.parts.find(
       (p: { id: string }) => p.id === '0413-03',
     ).choices
-    await shop.send('PUT', '/api/parts/0413-03/choices', { ...choices, cut: 'from the roll' })
+    await shop.send('PATCH', '/api/parts/0413-03/choices', { ...choices, cut: 'from the roll' })
     const { filmId } = (await shop.get('/api/jobs/0413')).body.parts.find((p: { id: string }) => p.id === '0413-03')
     const rollOf: Record<string, [string, string]> = {
       'clearcoat-hull-180': ['r1', 'H180-2611-04'],

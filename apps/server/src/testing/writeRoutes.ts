@@ -215,9 +215,10 @@ export const writeRoutes: readonly WriteRoute[] = [
   },
   { method: 'PUT', path: '/parts/0412-bonnet/shift', good: { xMm: 1, yMm: 0, turnDeg: 0 } },
   {
-    method: 'PUT',
+    method: 'PATCH',
     path: '/parts/0412-bonnet/choices',
     good: { ends: { nose: 'wrap' }, liquids: null, cut: null, hands: 1, light: null },
+    optional: ['ends', 'liquids', 'cut', 'hands', 'light'],
   },
   {
     method: 'PUT',

@@ -1,4 +1,4 @@
-import type { ChosenOrder } from '@truelay/core/plan'
+import { type ChosenOrder, withChange, type WorkChange } from '@truelay/core/plan'
 import {
   type FormId,
   type JobBundle,
@@ -29,16 +29,16 @@ export const jobApi = api.injectEndpoints({
       responseSchema: part,
       invalidatesTags: ['Job', 'Bay', 'Day'],
     }),
-    saveChoices: build.mutation<Part, { jobId: JobId; partId: PartId; choices: Part['choices'] }>({
-      query: ({ partId, choices }) => ({ url: `parts/${at(partId)}/choices`, method: 'PUT', body: choices }),
+    saveChoices: build.mutation<Part, { jobId: JobId; partId: PartId; change: WorkChange }>({
+      query: ({ partId, change }) => ({ url: `parts/${at(partId)}/choices`, method: 'PATCH', body: change }),
       responseSchema: part,
       invalidatesTags: ['Job', 'Bay', 'Day'],
-      // Shown at once: a second choice right after it is made on top of the first.
-      async onQueryStarted({ jobId, partId, choices }, { dispatch, queryFulfilled }) {
+      // Shown at once.
+      async onQueryStarted({ jobId, partId, change }, { dispatch, queryFulfilled }) {
         const shown = dispatch(
           jobApi.util.updateQueryData('job', jobId, (draft) => {
             const chosen = draft.parts.find((p) => p.id === partId)
-            if (chosen !== undefined) Object.assign(chosen, { choices })
+            if (chosen !== undefined) Object.assign(chosen, { choices: withChange(chosen.choices, change) })
           }),
         )
         await queryFulfilled.catch(() => shown.undo())

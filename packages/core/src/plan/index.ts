@@ -48,7 +48,9 @@ export {
   type Hands,
   type LiquidPair,
   nothingChosen,
+  withChange,
   withEnds,
+  type WorkChange,
   type WorkChoices,
 } from './workChoices.ts'
 export type { LinePlace, SetPlace } from './setPlace.ts'

@@ -1,8 +1,9 @@
 import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
 import { edgeCodes } from '../form/index.ts'
+import { plainLens } from '../light/index.ts'
 import { practiceWith } from '../practice/index.ts'
-import { liquidOptions, nothingChosen, partQuestion, withEnds, type WorkChoices } from './index.ts'
+import { liquidOptions, nothingChosen, partQuestion, withChange, withEnds, type WorkChoices } from './index.ts'
 import { planOf, saidOf, stepOf, type TestPart, testPart } from './testParts.ts'
 
 const bonnet = testPart('pipit-bonnet', 'clearcoat-hull-180', null, 500)
@@ -10,6 +11,37 @@ const tail = testPart('skua-tail-outer-left', 'weir-smoke-wet', null, 400)
 const lamp = testPart('pipit-headlamp-left', 'dusk-glass-dry', null, 400)
 const ids = (part: TestPart, choices: Partial<WorkChoices>) =>
   planOf(part, { choices: { ...nothingChosen, ...choices } }).steps.map((s) => s.id)
+
+describe('a change of what is chosen', () => {
+  const before: WorkChoices = {
+    ends: { nose: 'wrap', tail: 'tuck' },
+    liquids: { slip: 'heavy slip', tack: 'strong tack' },
+    cut: 'from the roll',
+    hands: 2,
+    light: { ...plainLens, layers: 2 },
+  }
+  test('leaves what it does not name', () => {
+    expect(withChange(before, {})).toEqual(before)
+    expect(withChange(before, { hands: 1 })).toEqual({ ...before, hands: 1 })
+  })
+  test('takes back what it names as null', () => {
+    const nothing = { ends: { nose: null, tail: null }, liquids: null, cut: null, hands: null, light: null }
+    expect(withChange(before, nothing)).toEqual(nothingChosen)
+    expect(withChange(before, { ends: { nose: null } }).ends).toEqual({ tail: 'tuck' })
+  })
+  test('of one edge or one thing about the light leaves the others', () => {
+    expect(withChange(before, { ends: { nose: 'stop-short' } }).ends).toEqual({ nose: 'stop-short', tail: 'tuck' })
+    expect(withChange(before, { light: { mostShare: 0.5 } }).light).toEqual({ ...plainLens, layers: 2, mostShare: 0.5 })
+    expect(withChange(nothingChosen, { light: { layers: 3 } }).light).toEqual({ ...plainLens, layers: 3 })
+  })
+  test('two changes of different things come to the same whichever is first', () => {
+    const [a, b] = [
+      { cut: null, ends: { nose: null } },
+      { hands: 1, ends: { side: 'wrap' } },
+    ] as const
+    expect(withChange(withChange(before, a), b)).toEqual(withChange(withChange(before, b), a))
+  })
+})
 
 describe('how an edge ends is chosen for a part', () => {
   test('nothing chosen: the form as it is', () => {

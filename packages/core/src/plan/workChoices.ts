@@ -1,6 +1,6 @@
 import type { EdgeCode, FormDoc } from '../form/index.ts'
 import type { LiquidSchool } from '../mix/index.ts'
-import type { LightChoice } from '../light/index.ts'
+import { type LightChoice, plainLens } from '../light/index.ts'
 import { say, type Sentence } from '../say/index.ts'
 
 /** What film floats on, and what flushes it. */
@@ -32,7 +32,26 @@ export interface WorkChoices {
   readonly light: LightChoice | null
 }
 
+/** What is chosen otherwise than so far. What is not named stays as it is; an edge with null ends as its form says. */
+export interface WorkChange {
+  readonly ends?: Readonly<Record<string, EdgeCode | null>>
+  readonly liquids?: LiquidPair | null
+  readonly cut?: CutWay | null
+  readonly hands?: Hands | null
+  readonly light?: Partial<LightChoice> | null
+}
+
 export const nothingChosen: WorkChoices = { ends: {}, liquids: null, cut: null, hands: null, light: null }
+
+/** What is chosen after a change: whoever changes one thing leaves the others as they stand. */
+export function withChange(choices: WorkChoices, change: WorkChange): WorkChoices {
+  const ends = Object.entries({ ...choices.ends, ...change.ends }).filter(
+    (end): end is [string, EdgeCode] => end[1] !== null,
+  )
+  const { liquids = choices.liquids, cut = choices.cut, hands = choices.hands, light: wish } = change
+  const light = wish === undefined ? choices.light : wish && { ...plainLens, ...choices.light, ...wish }
+  return { ends: Object.fromEntries(ends), liquids, cut, hands, light }
+}
 
 type Ended = Pick<FormDoc['edges'][number], 'name' | 'code' | 'marginMinMm' | 'marginMaxMm'>
 

@@ -1,5 +1,8 @@
 export {
+  type OwnPractice,
   type Practice,
+  type PracticeChange,
+  practiceChanged,
   practiceGroups,
   type PracticeGroupName,
   type PracticeKey,

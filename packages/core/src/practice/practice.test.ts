@@ -1,7 +1,7 @@
 import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
 import { nothing } from '../say/index.ts'
-import { practiceKeys, practiceProblem, practiceTable, practiceWith } from './index.ts'
+import { practiceChanged, practiceKeys, practiceProblem, practiceTable, practiceWith } from './index.ts'
 
 describe.each(practiceKeys)('%s', (key) => {
   const { value, min, max, label, reason } = practiceTable[key]
@@ -23,6 +23,14 @@ test('a shop’s own figure takes the place of the default, and a wild one is na
   expect(practiceWith({ weakTackAlcohol: 9 }).weakTackAlcohol).toBe(9)
   expect(practiceWith().weakTackAlcohol).toBe(practiceTable.weakTackAlcohol.value)
   expect(english(practiceProblem('weakTackAlcohol', 95) ?? nothing)).toContain('95')
+})
+
+test('a change of one figure leaves the others, and null goes back to the default', () => {
+  const own = { weakTackAlcohol: 9, rollWidth: 900 }
+  expect(practiceChanged(own, {})).toEqual(own)
+  expect(practiceChanged(own, { rollWidth: 1200 })).toEqual({ ...own, rollWidth: 1200 })
+  expect(practiceChanged(own, { rollWidth: null, wrapLeast: 10 })).toEqual({ weakTackAlcohol: 9, wrapLeast: 10 })
+  expect(practiceChanged({}, { rollWidth: null })).toEqual({})
 })
 
 test.each(['heatSpread', 'tellingCold', 'tellingDegreesHot', 'tellingDegreesCold', 'tellingNearDamage'] as const)(

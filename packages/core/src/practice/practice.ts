@@ -36,6 +36,10 @@ type KeysOf<G> = G extends { readonly figures: Readonly<Record<infer K extends s
 export type PracticeKey = KeysOf<(typeof groups)[PracticeGroupName]>
 export type Practice = Readonly<Record<PracticeKey, number>>
 
+/** A shop's own figures, where they differ from the defaults. */
+export type OwnPractice = Readonly<Partial<Record<PracticeKey, number>>>
+export type PracticeChange = Readonly<Partial<Record<PracticeKey, number | null>>>
+
 /** Every group with its title and the figures in it. */
 export const practiceGroups: readonly {
   readonly name: PracticeGroupName
@@ -54,8 +58,14 @@ export const practiceTable = Object.assign({}, ...Object.values(groups).map((gro
 export const practiceKeys = Object.keys(practiceTable) as PracticeKey[]
 
 /** The defaults, with the shop's own figures in their place where they lie in range. */
-export function practiceWith(own: Partial<Record<PracticeKey, number>> = {}): Practice {
+export function practiceWith(own: OwnPractice = {}): Practice {
   return Object.fromEntries(practiceKeys.map((key) => [key, own[key] ?? practiceTable[key].value])) as Practice
+}
+
+/** A shop's own figures after a change: what is null goes back to the default, and what is not named stays. */
+export function practiceChanged(own: OwnPractice, change: PracticeChange): OwnPractice {
+  const kept = Object.entries({ ...own, ...change }).filter(([, value]) => typeof value === 'number')
+  return Object.fromEntries(kept) as OwnPractice
 }
 
 /** What is wrong with a shop's own figure, or null. */

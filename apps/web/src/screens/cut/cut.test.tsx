@@ -198,7 +198,7 @@ describe('what a job needs is cut', () => {
   test('a part that is cut from the roll asks for its sheet, once', async () => {
     const { parts } = (await shop.server.get('/api/jobs/0414')).body
     const part = parts.find(({ filmId }: { filmId: string }) => filmId === 'weir-smoke-wet')
-    await shop.server.send('PUT', `/api/parts/${part.id}/choices`, { ...part.choices, cut: 'from the roll' })
+    await shop.server.send('PATCH', `/api/parts/${part.id}/choices`, { ...part.choices, cut: 'from the roll' })
     const visit = shop.visit('/jobs/0414/cut')
     await visit.user.click(await screen.findByRole('radio', { name: /Weir smoke/ }))
     const pieces = await screen.findByRole('region', { name: 'Pieces to cut' })

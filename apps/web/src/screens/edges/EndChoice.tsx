@@ -24,11 +24,12 @@ export function EndChoice({ edge, code }: EndChoiceProps) {
   const own = [...form.edges, ...form.holes].find((e) => e.name === edge)
   const usual = own?.code
   const refusedAs = (option: EdgeCode) => (own === undefined || option === usual ? null : endRefused(own, option))
-  const end = (chosen: EdgeCode) => {
-    const { [edge]: _, ...others } = part.choices.ends
-    const ends = chosen === usual ? others : { ...others, [edge]: chosen }
-    void save({ jobId: bundle.job.id, partId: part.id, choices: { ...part.choices, ends } })
-  }
+  const end = (chosen: EdgeCode) =>
+    void save({
+      jobId: bundle.job.id,
+      partId: part.id,
+      change: { ends: { [edge]: chosen === usual ? null : chosen } },
+    })
   return (
     <ForRole least="installer">
       <section className="mt-4 border-t border-hair pt-3" aria-label={t`How it ends`}>

@@ -1,5 +1,5 @@
 import type { Part } from '@truelay/contract'
-import { type CutWay, cutWays, cutWayWords, type Hands } from '@truelay/core/plan'
+import { type CutWay, cutWays, cutWayWords, type Hands, type WorkChange } from '@truelay/core/plan'
 import { counted } from '@truelay/core/say'
 import { useSaveChoicesMutation } from '../../remote/jobApi.ts'
 import { Choice } from '../../ui/Choice.tsx'
@@ -15,8 +15,7 @@ export function CutChoice({ part }: { readonly part: Part }) {
   const [save, { error, isLoading }] = useSaveChoicesMutation()
   const { choices } = part
   const way: CutWay = part.pieceId === null ? 'from the roll' : (choices.cut ?? 'pre-cut')
-  const change = (own: Partial<Part['choices']>) =>
-    void save({ jobId: part.jobId, partId: part.id, choices: { ...choices, ...own } })
+  const change = (own: WorkChange) => void save({ jobId: part.jobId, partId: part.id, change: own })
   const people = choices.hands
   return (
     <ForRole least="installer" quietly>

@@ -123,13 +123,22 @@ describe('where the film comes from', () => {
     await visit.user.click((await bonnet()).getByRole('radio', { name: 'as its size asks', hidden: true }))
     await expect.poll(choices).toMatchObject({ cut: null, hands: null })
   })
+  test('a second choice does not take back what another tablet chose meanwhile', async () => {
+    const visit = shop.visit(kit)
+    const row = await bonnet()
+    await shop.server.send('PATCH', '/api/parts/0412-bonnet/choices', { cut: 'from the roll' })
+    await visit.user.click(row.getByRole('radio', { name: 'two', hidden: true }))
+    await expect.poll(choices).toMatchObject({ hands: 2 })
+    expect(await choices()).toMatchObject({ cut: 'from the roll' })
+    await shop.server.send('PATCH', '/api/parts/0412-bonnet/choices', { cut: null, hands: null })
+  })
   test('what the server refuses is said where it was chosen', async () => {
     await shop.server.send('PATCH', '/api/shop', { practice: { rollWidth: 900 } })
     const visit = shop.visit(kit)
     await visit.user.click((await bonnet()).getByRole('button', { name: 'from the roll', hidden: true }))
     await visit.sees(/The roll is 900 mm wide/)
     expect(await choices()).toMatchObject({ cut: null })
-    await shop.server.send('PATCH', '/api/shop', { practice: {} })
+    await shop.server.send('PATCH', '/api/shop', { practice: { rollWidth: null } })
   })
 })
 

@@ -169,7 +169,7 @@ describe('edges', () => {
 describe('what is chosen for one part', () => {
   const chosen = async () => (await partOf('0412-bonnet')).choices
   afterAll(async () => {
-    await shop.server.send('PUT', '/api/parts/0412-bonnet/choices', nothingChosen)
+    await shop.server.send('PATCH', '/api/parts/0412-bonnet/choices', nothingChosen)
   })
   test('an edge ends otherwise: its steps, its margin and its doubt follow at once', async () => {
     const visit = shop.visit(`${bonnet}/edges`)

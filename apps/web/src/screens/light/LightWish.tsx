@@ -18,9 +18,8 @@ export function LightWish({ bundle, part }: { readonly bundle: JobBundle; readon
   const chosen = part.choices.light ?? plainLens
   const practice = practiceWith(bundle.shop.practice)
   const shareOf = { new: 1, dulled: practice.lensDulled / 100, yellowed: practice.lensYellowed / 100 }
-  const keep = (light: Light | null) =>
-    void save({ jobId: bundle.job.id, partId: part.id, choices: { ...part.choices, light } })
-  const change = (own: Partial<Light>) => keep({ ...chosen, ...own })
+  const change = (light: Partial<Light> | null) =>
+    void save({ jobId: bundle.job.id, partId: part.id, change: { light } })
   return (
     <ForRole least="installer">
       <WhatFailed error={error} />
@@ -77,7 +76,7 @@ export function LightWish({ bundle, part }: { readonly bundle: JobBundle; readon
       {part.choices.light === null ? null : (
         <button
           type="button"
-          onClick={() => keep(null)}
+          onClick={() => change(null)}
           className="label-strong min-h-11 text-body text-petrol underline"
         >{t`A clear lens, one layer, no wish`}</button>
       )}

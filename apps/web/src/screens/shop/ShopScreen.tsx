@@ -3,7 +3,7 @@ import { typedIn } from '../../ui/typedIn.ts'
 import { useUnits } from '../../ui/units.ts'
 import { useWords } from '../../ui/words.ts'
 import type { Shop } from '@truelay/contract'
-import { practiceGroups, type PracticeKey, practiceTable } from '@truelay/core/practice'
+import { practiceGroups, type PracticeChange, type PracticeKey, practiceTable } from '@truelay/core/practice'
 import { wholeFailure } from '@truelay/core/result'
 import { useState } from 'react'
 import { useChangeShopMutation } from '../../remote/shopApi.ts'
@@ -119,7 +119,7 @@ function Settings({ shop }: { readonly shop: Shop }) {
 interface PracticeRowProps {
   readonly name: PracticeKey
   readonly shop: Shop
-  readonly onChange: (practice: Shop['practice']) => void
+  readonly onChange: (change: PracticeChange) => void
 }
 
 function PracticeRow({ name, shop, onChange }: PracticeRowProps) {
@@ -140,7 +140,7 @@ function PracticeRow({ name, shop, onChange }: PracticeRowProps) {
         value={own ?? figure.value}
         min={figure.min}
         max={figure.max}
-        onCommit={(value) => onChange({ ...shop.practice, [name]: value })}
+        onCommit={(value) => onChange({ [name]: value })}
       />
       <p className="leading-snug">
         {t(figure.reason)}{' '}
@@ -152,8 +152,7 @@ function PracticeRow({ name, shop, onChange }: PracticeRowProps) {
         <Button
           look="quiet"
           onClick={() => {
-            const { [name]: _, ...rest } = shop.practice
-            onChange(rest)
+            onChange({ [name]: null })
             setKey(key + 1)
           }}
         >{t`Back to usual`}</Button>

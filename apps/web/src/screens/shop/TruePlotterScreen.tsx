@@ -183,7 +183,7 @@ function TruePlotter({ shop }: { readonly shop: Shop }) {
               className="mt-4 min-h-13"
               disabled={problem !== null || saving.isLoading}
               onClick={() =>
-                void save({ practice: { ...shop.practice, ...next } }).then((answer) => {
+                void save({ practice: next }).then((answer) => {
                   if (answer.error !== undefined) return
                   setMeasured({ alongMm: sideMm, acrossMm: sideMm })
                   setTaken(true)

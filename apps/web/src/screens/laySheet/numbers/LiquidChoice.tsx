@@ -21,7 +21,7 @@ export function LiquidChoice() {
   )
   const isChosen = (option: LiquidOption) => option.slip === schools.slip && option.tack === schools.tack
   const choose = ({ slip, tack }: LiquidOption) =>
-    void save({ jobId: bundle.job.id, partId: part.id, choices: { ...part.choices, liquids: { slip, tack } } })
+    void save({ jobId: bundle.job.id, partId: part.id, change: { liquids: { slip, tack } } })
   return (
     <ForRole least="installer">
       <details className="mt-2 border-t border-hair pt-1">
@@ -51,9 +51,7 @@ export function LiquidChoice() {
         {part.choices.liquids === null ? null : (
           <button
             type="button"
-            onClick={() =>
-              void save({ jobId: bundle.job.id, partId: part.id, choices: { ...part.choices, liquids: null } })
-            }
+            onClick={() => void save({ jobId: bundle.job.id, partId: part.id, change: { liquids: null } })}
             className="label-strong min-h-11 text-body text-petrol underline"
           >{t`As usual for this part`}</button>
         )}
