@@ -141,7 +141,9 @@ export function edgeMargins({ spots, outline, holes }: EdgeSpots, piece: PlacedP
       distanceMm > 1e-6
         ? [(sign * (film[0] - point[0])) / distanceMm, (sign * (film[1] - point[1])) / distanceMm]
         : spot.inward
-    return { ...spot, marginMm: sign * distanceMm, film, growth }
+    // Field by field: a spread of the spot takes ten times as long as all else here.
+    const { at, inward, edge, hole, beside } = spot
+    return { at, inward, edge, hole, beside, marginMm: sign * distanceMm, film, growth }
   })
 }
 

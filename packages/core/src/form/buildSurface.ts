@@ -175,33 +175,35 @@ function clearOf(outline: TracedOutline, p: Vec2, clearanceMm: number, outside =
 
 const quadratureSteps = 60
 
-/** Spots of a grid over the part, with the side of their cell. */
-function quadratureSpots(outline: TracedOutline, holes: readonly TracedOutline[]): { spots: Vec2[]; cellMm: number } {
+/**
+ * Area of the surface and of the drawing under it, mm²: by the slopes over the cells of a grid. Cells side by side share
+ * the height between them.
+ */
+function areasOf(outline: TracedOutline, holes: readonly TracedOutline[], height: (p: Vec2) => number) {
   const { min, max } = boundsOf(outline.polygon)
   const cellMm = Math.max(max[0] - min[0], max[1] - min[1]) / quadratureSteps
   const onPart = insideOf(outline.polygon)
   const inHoles = holes.map((hole) => insideOf(hole.polygon))
-  const spots: Vec2[] = []
-  for (let i = 0; i < quadratureSteps; i++) {
-    for (let j = 0; j < quadratureSteps; j++) {
-      const p: Vec2 = [min[0] + (i + 0.5) * cellMm, min[1] + (j + 0.5) * cellMm]
-      if (onPart(p) && !inHoles.some((inHole) => inHole(p))) spots.push(p)
-    }
+  // In steps of half a cell: the middles of cells are odd, the lines between them even.
+  const at = (i: number, j: number): Vec2 => [min[0] + (i * cellMm) / 2, min[1] + (j * cellMm) / 2]
+  const row = 2 * quadratureSteps + 1
+  const known = new Float64Array(row * row).fill(Number.NaN)
+  const heightAt = (i: number, j: number) => {
+    const k = i * row + j
+    if (Number.isNaN(known[k]!)) known[k] = height(at(i, j))
+    return known[k]!
   }
-  return { spots, cellMm }
-}
-
-/** Area of the surface and of the drawing under it, mm². */
-function areasOf(outline: TracedOutline, holes: readonly TracedOutline[], height: (p: Vec2) => number) {
-  const { spots, cellMm } = quadratureSpots(outline, holes)
-  const half = cellMm / 2
   let onSurface = 0
   let onPlan = 0
-  for (const [x, y] of spots) {
-    const sx = (height([x + half, y]) - height([x - half, y])) / cellMm
-    const sy = (height([x, y + half]) - height([x, y - half])) / cellMm
-    onSurface += cellMm * cellMm * Math.sqrt(1 + sx * sx + sy * sy)
-    onPlan += cellMm * cellMm
+  for (let i = 1; i < row; i += 2) {
+    for (let j = 1; j < row; j += 2) {
+      const p = at(i, j)
+      if (!onPart(p) || inHoles.some((inHole) => inHole(p))) continue
+      const sx = (heightAt(i + 1, j) - heightAt(i - 1, j)) / cellMm
+      const sy = (heightAt(i, j + 1) - heightAt(i, j - 1)) / cellMm
+      onSurface += cellMm * cellMm * Math.sqrt(1 + sx * sx + sy * sy)
+      onPlan += cellMm * cellMm
+    }
   }
   return { onSurface, onPlan }
 }

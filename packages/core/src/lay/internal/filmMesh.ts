@@ -11,6 +11,8 @@ export interface FilmMesh {
   readonly area: Float64Array
   /** Gradients of the three hat functions of each triangle, 1/mm; see `gradients`. */
   readonly gradient: Float64Array
+  /** Length of each side, from corner c of a triangle to its next; mm. */
+  readonly sideMm: Float64Array
   /** Neighbours of each vertex, itself included. */
   readonly graph: { readonly start: Int32Array; readonly column: Int32Array }
   /** Triangles round each vertex. */
@@ -35,9 +37,17 @@ export function filmMesh(mesh: TriangleMesh): FilmMesh {
     corner: mesh.triangle,
     position: mesh.position,
     ...gradients(mesh.triangle, mesh.position),
+    sideMm: sideLengths(mesh),
     graph: vertexGraph(mesh, around),
     around,
   }
+}
+
+function sideLengths({ triangle, position: p }: TriangleMesh): Float64Array {
+  return Float64Array.from(triangle, (v, i) => {
+    const [a, b] = [3 * v, 3 * triangle[i % 3 === 2 ? i - 2 : i + 1]!]
+    return Math.hypot(p[a]! - p[b]!, p[a + 1]! - p[b + 1]!, p[a + 2]! - p[b + 2]!)
+  })
 }
 
 /** Row starts and columns of the vertex graph, each vertex its own first neighbour. */

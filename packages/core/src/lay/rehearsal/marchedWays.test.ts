@@ -38,6 +38,16 @@ describe('ways over a flat plate', () => {
       expect(slow[v]).toBeCloseTo(2 * way, 6)
     })
   })
+  test('are the same as far as they are asked for, and longer than that beyond', () => {
+    const beginning = new Map(near(mesh, (x, y) => x < 1e-9 && y < 60).map((v) => [v, 0]))
+    const whole = marchedWays(film, beginning)
+    const part = marchedWays(film, beginning, { untilMm: 90 })
+    whole.forEach((way, v) => {
+      if (way <= 90) expect(part[v]).toBe(way)
+      else expect(part[v]).toBeGreaterThan(90)
+    })
+    expect(part.filter((way) => way === Number.POSITIVE_INFINITY).length).toBeGreaterThan(0)
+  })
   test('go round what is closed, and end where nothing leads on', () => {
     const wall = (open: (y: number) => boolean) =>
       marchedWays(film, new Map(near(mesh, (x) => x < 1e-9).map((v) => [v, 0])), {

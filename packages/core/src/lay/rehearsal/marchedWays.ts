@@ -9,6 +9,8 @@ export interface MarchOptions {
   readonly slowness?: Float64Array | undefined
   /** Which vertices may be gone over. */
   readonly open?: (vertex: number) => boolean
+  /** Ways that are longer need not be known: they are told as longer, no more. */
+  readonly untilMm?: number
 }
 
 /**
@@ -17,8 +19,8 @@ export interface MarchOptions {
  * triangles, so that it is not longer for following their sides; in a triangle with an obtuse corner it may follow them.
  */
 export function marchedWays(film: FilmMesh, beginning: Beginning, options: MarchOptions = {}): Float64Array {
-  const { slowness, open = () => true } = options
-  const { corner, around, position: p } = film
+  const { slowness, open = () => true, untilMm = Number.POSITIVE_INFINITY } = options
+  const { corner, around, sideMm } = film
   const time = new Float64Array(film.vertices).fill(Number.POSITIVE_INFINITY)
   const done = new Uint8Array(film.vertices)
   const queue = new FlatQueue<number>()
@@ -26,23 +28,26 @@ export function marchedWays(film: FilmMesh, beginning: Beginning, options: March
     time[v] = mm
     queue.push(v, mm)
   }
-  const side = (a: number, b: number) =>
-    Math.hypot(p[3 * a]! - p[3 * b]!, p[3 * a + 1]! - p[3 * b + 1]!, p[3 * a + 2]! - p[3 * b + 2]!)
+  const across = (t: number, c: number) => sideMm[3 * t + (c === 2 ? 0 : c + 1)]!
   while (queue.length > 0) {
     const v = queue.pop() ?? 0
     if (done[v]) continue
+    if (time[v]! > untilMm) break
     done[v] = 1
     for (let q = around.start[v]!; q < around.start[v + 1]!; q++) {
       const t = around.triangle[q]!
       const slow = slowness?.[t] ?? 1
+      const here = corner[3 * t] === v ? 0 : corner[3 * t + 1] === v ? 1 : 2
       for (let c = 0; c < 3; c++) {
         const w = corner[3 * t + c]!
-        if (w === v || done[w] || !open(w)) continue
-        const third = corner[3 * t]! + corner[3 * t + 1]! + corner[3 * t + 2]! - v - w
-        const own = side(v, w)
+        if (c === here || done[w] || !open(w)) continue
+        const other = 3 - here - c
+        const third = corner[3 * t + other]!
+        // Each side lies across from the corner that it does not touch.
+        const own = across(t, other)
         let best = time[v]! + slow * own
         if (done[third])
-          best = Math.min(best, across(time[v]!, time[third]!, own, side(third, w), side(v, third), slow))
+          best = Math.min(best, fromSide(time[v]!, time[third]!, own, across(t, here), across(t, c), slow))
         if (best >= time[w]!) continue
         time[w] = best
         queue.push(w, best)
@@ -56,8 +61,8 @@ export function marchedWays(film: FilmMesh, beginning: Beginning, options: March
  * When a straight front that reached two corners of a triangle at `ta` and `tb` reaches the third, which is `b` from the
  * first and `a` from the second; infinite where it comes from outside the triangle.
  */
-function across(ta: number, tb: number, b: number, a: number, c: number, slow: number): number {
-  if (ta > tb) return across(tb, ta, a, b, c, slow)
+function fromSide(ta: number, tb: number, b: number, a: number, c: number, slow: number): number {
+  if (ta > tb) return fromSide(tb, ta, a, b, c, slow)
   const u = tb - ta
   const cos = (a * a + b * b - c * c) / (2 * a * b)
   const sin2 = Math.max(0, 1 - cos * cos)

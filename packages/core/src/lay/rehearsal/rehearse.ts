@@ -256,7 +256,10 @@ function contour({ surface, film }: PreparedStage, time: Float64Array, value: nu
 
 /** A stroke with the free film that settles ahead of it. */
 function withAhead(film: FilmMesh, band: readonly number[], stepOf: Int32Array, aheadMm: number): Int32Array {
-  const away = marchedWays(film, new Map(band.map((v) => [v, 0])), { open: (v) => stepOf[v] === 0 })
+  const away = marchedWays(film, new Map(band.map((v) => [v, 0])), {
+    open: (v) => stepOf[v] === 0,
+    untilMm: aheadMm,
+  })
   const free: number[] = []
   for (let v = 0; v < film.vertices; v++) if (stepOf[v] === 0 && away[v]! <= aheadMm) free.push(v)
   return Int32Array.from(free)
