@@ -2,7 +2,8 @@ import type { PartPlan, PartQuestion, Today } from '@truelay/core/plan'
 import type { AnyFailure, Result } from '@truelay/core/result'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import type { FirstAnswer, ShownPlacement, WorkedAnswer } from '../workers/layWork.ts'
-import { type OpenLayWorker, openLayWorker } from '../workers/openLayWorker.ts'
+import type { OpenLayWorker } from '../workers/openLayWorker.ts'
+import { followLay, type Laid, type Lay } from './lays.ts'
 
 /** Everything that is known of a laid part: each storey for itself. */
 export interface FullAnswer extends WorkedAnswer {
@@ -19,24 +20,6 @@ export type LayRun =
   | { readonly phase: 'working'; readonly first: FirstAnswer; readonly share: number }
   | { readonly phase: 'laid'; readonly first: FirstAnswer; readonly full: FullAnswer }
   | { readonly phase: 'refused'; readonly first: FirstAnswer | null; readonly failure: AnyFailure }
-
-/** The first storey, done. */
-interface Laid {
-  readonly key: string
-  readonly first: FirstAnswer
-  readonly worked: WorkedAnswer
-  readonly worker: OpenLayWorker
-}
-
-type Lay =
-  | { readonly phase: 'building' }
-  | { readonly phase: 'working'; readonly first: FirstAnswer; readonly share: number }
-  | { readonly phase: 'laid'; readonly laid: Laid }
-  | { readonly phase: 'refused'; readonly first: FirstAnswer | null; readonly failure: AnyFailure }
-
-/** Finished lays stay here while the app is open, newest last; the arrays are too big for the store. */
-const kept: Laid[] = []
-const mostKept = 8
 
 /** A value is serialised when it is another one, not whenever something is drawn. */
 const useKey = (value: unknown): string => useMemo(() => JSON.stringify(value ?? null), [value])
@@ -77,31 +60,7 @@ function useLay(question: PartQuestion | null): { readonly lay: Lay; readonly ag
   // biome-ignore lint/correctness/useExhaustiveDependencies: what has the same key is the same lay; a new attempt is a new run of it
   useEffect(() => {
     if (question === null) return
-    const known = kept.find((k) => k.key === key)
-    if (known) return setState({ key, lay: { phase: 'laid', laid: known } })
-    const worker = openLayWorker()
-    let current = true
-    let keepWorker = false
-    const show = (lay: Lay) => {
-      if (current) setState({ key, lay })
-    }
-    void (async () => {
-      const first = await worker.begin(question.lay)
-      if (!first.ok) return show({ phase: 'refused', first: null, failure: first.failure })
-      show({ phase: 'working', first: first.value, share: 0 })
-      const worked = await worker.finish((share) => show({ phase: 'working', first: first.value, share }))
-      if (!worked.ok) return show({ phase: 'refused', first: first.value, failure: worked.failure })
-      if (!current) return
-      const laid = { key, first: first.value, worked: worked.value, worker }
-      keepWorker = true
-      kept.push(laid)
-      if (kept.length > mostKept) kept.shift()?.worker.close()
-      show({ phase: 'laid', laid })
-    })()
-    return () => {
-      current = false
-      if (!keepWorker) worker.close()
-    }
+    return followLay(question, (lay) => setState({ key, lay }))
   }, [key, attempt])
   const again = useCallback(() => {
     setState(null)

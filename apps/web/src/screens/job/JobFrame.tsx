@@ -9,6 +9,7 @@ import { failureOf } from '../../remote/failureOf.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { ToBay } from '../../ui/ToBay.tsx'
 import { warmLayWorker } from '../../workers/openLayWorker.ts'
+import { useLayAhead } from './useLayAhead.ts'
 import { RoomAir } from '../frame/RoomAir.tsx'
 
 interface JobContext {
@@ -69,9 +70,16 @@ export function JobFrame() {
           {person?.name}
         </div>
       </header>
+      {partId === undefined && job.closedAt === null ? <LaidAhead bundle={bundle} part={part} /> : null}
       <Outlet context={{ bundle, part } satisfies JobContext} />
     </div>
   )
+}
+
+/** The stages that are about the whole vehicle lead on to a part. */
+function LaidAhead({ bundle, part }: JobContext) {
+  useLayAhead(bundle, part)
+  return null
 }
 
 function Stage({ to, text, end = false }: { readonly to: string; readonly text: string; readonly end?: boolean }) {
