@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { cutDraft } from './cut.ts'
 import { impossible } from './devices/defineDevice.ts'
+import { forecast } from './devices/forecast.ts'
 import { room } from './devices/room.ts'
 import { formVersions } from './formDoc.ts'
 import { usualHours, weekHours } from './hours.ts'
@@ -22,6 +23,21 @@ describe('a measurement that cannot be', () => {
     [{ temperatureC: 20, humidityPercent: -1 }, false],
   ])('in a room: %j', (air, can) => {
     expect(room.oddity({ at: '2030-05-01T09:00:00.000Z', ...air }) === null).toBe(can)
+  })
+})
+
+describe('a forecast outside', () => {
+  const hour = (temperatureC: number) => ({ at: '2030-05-01T09:00:00.000Z', temperatureC })
+  const issuedAt = '2030-05-01T06:00:00.000Z'
+  test('of hundreds of hours at most', () => {
+    const of = (count: number) => forecast.answer.safeParse({ issuedAt, hours: Array(count).fill(hour(4)) }).success
+    expect([0, 1, 400, 401].map(of)).toEqual([true, true, true, false])
+  })
+  test('is odd where any of its hours is, ends included', () => {
+    const odd = (...temperatures: number[]) => forecast.oddity({ issuedAt, hours: temperatures.map(hour) })
+    expect(odd(-50, 12, 60)).toBeNull()
+    expect(odd(12, 61)).not.toBeNull()
+    expect(odd(-51, 12)).not.toBeNull()
   })
 })
 

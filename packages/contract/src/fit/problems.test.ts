@@ -197,6 +197,10 @@ describe('what is known of a place', () => {
       expect(known({ state: heated, readC: 62, film })).toMatchObject({ hottestC: 62, leastC: 80, damageC: 110 })
       expect(known({ readC: 62, film })).not.toHaveProperty('leastC')
       expect(known({ film })).not.toHaveProperty('hottestC')
+      // Film that is being softened has not been post-heated yet; a step on, it is being.
+      const heating = (count: number) => ({ ...smallFit(plan, ...done(count)), plan: spotted })
+      expect(known({ state: heating(4), readC: 62, film })).not.toHaveProperty('leastC')
+      expect(known({ state: heating(5), readC: 62, film })).toMatchObject({ leastC: 80 })
       const shown = { kind: 'heatRead', stepId: 'soften', use: 'soften', readC: 58, wantedC: 60 } as never
       expect(known({ film }, 4, shown)).toMatchObject({ hottestC: 58 })
       expect(known({ film, readC: 91 }, 4, shown)).toMatchObject({ hottestC: 91 })
