@@ -135,6 +135,30 @@ describe('where a piece sits', () => {
     expect(english(offsetWords(offset!, directions))).toContain('the right side')
   })
 
+  test('a turn counts by what it moves the far end: a small one is begun with, a large one is another piece', () => {
+    const turned = (deg: number) =>
+      known(
+        ['QF 1', 'QF 2', 'QF 3'].map((body) =>
+          fact({
+            body,
+            offset: {
+              xMm: { value: 0, sigma: 0.2 },
+              yMm: { value: 0, sigma: 0.2 },
+              turnDeg: { value: deg, sigma: 0.05 },
+            },
+          }),
+        ),
+      ).offset
+    // 400 mm from the middle 1° is 7 mm, and 3° are 21 mm.
+    expect(turned(1)).toMatchObject({ implausible: false, begin: { xMm: 0, yMm: 0 } })
+    expect(turned(1)?.begin?.turnDeg).toBeCloseTo(1, 1)
+    expect(turned(-1)?.begin?.turnDeg).toBeCloseTo(-1, 1)
+    expect(turned(3)).toMatchObject({ implausible: true, begin: null })
+    expect(turned(-3)).toMatchObject({ implausible: true, begin: null })
+    // What moves the far end by a third of a millimetre is less than a hand sets.
+    expect(turned(0.05)?.begin).toBeNull()
+  })
+
   test('a dimension that no gap told stays at the plan', () => {
     const { offset } = known([
       fact({ offset: { xMm: null, yMm: { value: 3, sigma: 0.2 }, turnDeg: null } }),

@@ -215,6 +215,32 @@ describe('waits, windows, places and people', () => {
     expect(second).toBe(60)
     expect(because(made, startOf(made, 'A in') === 60 ? 'A in' : 'B in')).toBe('“bay” was taken')
   })
+  test('what waits for a tool says for which, and what is first says so', () => {
+    const tools = [
+      { id: 'gun', count: 1 },
+      { id: 'lift', count: 2 },
+    ]
+    const heat = (id: string) => task(id, 20, { tools: ['gun'] })
+    const tasks = [heat('one'), heat('two'), task('high', 30, { tools: ['lift'] }), task('after', 5)]
+    const made = plan({ people: [ines, tarek, { id: 'Bo' }], tools, tasks })
+    expect(made.makespanMinutes).toBe(40)
+    const later = startOf(made, 'one') === 20 ? 'one' : 'two'
+    expect(because(made, later)).toBe('“gun” was in use')
+    expect(because(made, later === 'one' ? 'two' : 'one')).toBe('first thing')
+    expect(because(made, 'high')).toBe('first thing')
+  })
+  test('what follows work says after which, and what has to be followed soon is held back for it', () => {
+    const tasks = [
+      task('busy', 30, { notBefore: 0, notAfter: 30 }),
+      task('wet', 5),
+      task('lay', 10, { after: [after('wet', 0, 5)], notBefore: 30 }),
+    ]
+    const made = plan({ people: [ines, tarek], tools: [], tasks })
+    expect(startOf(made, 'lay')).toBe(30)
+    expect(because(made, 'wet')).toBe('held back so that “lay” follows within 5 minutes')
+    const chain = plan({ people: [ines], tools: [], tasks: [task('a', 10), task('b', 5, { after: [after('a')] })] })
+    expect(because(chain, 'b')).toBe('“a” has to be done first')
+  })
   test('a skill is done by one who has it, and the others do the rest', () => {
     const tasks = [task('lamp', 30, { skill: 'lamps' }), task('door', 30)]
     const made = plan({ people: [ines, tarek], tools: [], tasks })
