@@ -84,6 +84,7 @@ describe('what speaks both ways', () => {
     expect(seen(0, 2)).toBeCloseTo(1 / practice.tellingEarlier, 9)
     expect(speaksFor('piece untrue', { earlierFits: 2 })).toBeCloseTo(1 / practice.tellingEarlier, 9)
     expect(seen(1, 3)).toBe(1)
+    expect(seen(1, 1)).toBeCloseTo(practice.tellingEarlier, 9)
   })
   test('an answer speaks for a cause as much as the other answer against it', () => {
     for (const ask of ['moves', 'wetBeneath']) {
