@@ -53,8 +53,9 @@ const lingerMs = 1500
 
 /** Works out a part that somebody will most probably ask for next, with the storeys above it, unless somebody waits for another one. */
 export function layAhead(question: PartQuestion, today: Today): () => void {
-  if (underWay.size > 0) return () => {}
-  const leave = follow(layKey(question), question, warmUp, 'ahead')
+  const key = layKey(question)
+  if ([...underWay.keys()].some((other) => other !== key)) return () => {}
+  const leave = follow(key, question, warmUp, 'ahead')
   return () => void setTimeout(leave, lingerMs)
 
   /** What is asked once is known or at least quicker the next time. */

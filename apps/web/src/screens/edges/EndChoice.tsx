@@ -44,7 +44,7 @@ export function EndChoice({ edge, code }: EndChoiceProps) {
                 disabled={isLoading || refusedAs(option) !== null}
                 title={t(refusedAs(option) ?? edgeAdvice(option))}
                 onClick={() => end(option)}
-                className={`flex min-h-14 w-full items-center gap-2.5 border px-2.5 text-left disabled:text-quiet disabled:hover:border-ink/40 ${option === code ? 'border-petrol bg-petrol-tint' : 'border-ink/40 hover:border-petrol'}`}
+                className={`flex min-h-14 w-full items-center gap-2.5 border px-2.5 py-1.5 text-left disabled:text-quiet disabled:hover:border-ink/40 ${option === code ? 'border-petrol bg-petrol-tint' : 'border-ink/40 hover:border-petrol'}`}
               >
                 <span className="label-strong flex size-8 shrink-0 items-center justify-center border-2 border-ink text-body">
                   {edgeLetters[option]}

@@ -77,7 +77,7 @@ export function LightWish({ bundle, part }: { readonly bundle: JobBundle; readon
         <button
           type="button"
           onClick={() => change(null)}
-          className="label-strong min-h-11 text-body text-petrol underline"
+          className="label-strong mt-2 block min-h-11 text-body text-petrol underline"
         >{t`A clear lens, one layer, no wish`}</button>
       )}
     </ForRole>
