@@ -48,8 +48,8 @@ export {
   pullsAllowed,
   type RehearsalOptions,
   rehearsalDefaults,
-  rehearse,
-} from './rehearsal/rehearse.ts'
+} from './rehearsal/rehearsalOptions.ts'
+export { rehearse } from './rehearsal/rehearse.ts'
 export { type PreparedStage, prepareStage, type Stage } from './rehearsal/stage.ts'
 export {
   type SearchOptions,

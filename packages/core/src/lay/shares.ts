@@ -16,14 +16,15 @@ export function percentileByArea(
   figureOf: (triangle: number) => number,
   share: number,
 ): { value: number; triangle: number } {
-  const sorted = triangles
-    .map((triangle) => ({ triangle, value: figureOf(triangle) }))
-    .sort((a, b) => a.value - b.value)
+  const figure = Float64Array.from(triangles, figureOf)
+  const sorted = Int32Array.from(triangles.keys()).sort((a, b) => figure[a]! - figure[b]!)
   const goal = share * triangles.reduce((sum, t) => sum + areaMm2[t]!, 0)
   let below = 0
-  for (const place of sorted) {
-    below += areaMm2[place.triangle]!
-    if (below >= goal) return place
+  let last = 0
+  for (const i of sorted) {
+    last = i
+    below += areaMm2[triangles[i]!]!
+    if (below >= goal) break
   }
-  return sorted[sorted.length - 1]!
+  return { value: figure[last]!, triangle: triangles[last]! }
 }

@@ -3,46 +3,14 @@ import type { PartSurface } from '../../form/index.ts'
 import { inKernel } from '../../kernel/index.ts'
 import { singularValues2x2 } from '../../numerics/index.ts'
 import { type FilmMesh, matrixOf } from '../internal/filmMesh.ts'
-import { filmPatch } from '../internal/filmPatch.ts'
-import { triangleShape } from '../internal/triangleShape.ts'
 import { figuresOf } from './figures.ts'
 import { beginningAt, frontTimes } from './frontTimes.ts'
+import { layStroke } from './layStroke.ts'
 import { marchedWays } from './marchedWays.ts'
+import { rehearsalDefaults, type RehearsalOptions } from './rehearsalOptions.ts'
 import type { PreparedStage } from './stage.ts'
 import type { LayOrder, Rehearsal, RehearsalStep, StepPull } from './orderTypes.ts'
 import { name, say, type Sentence } from '../../say/index.ts'
-
-export const pullsAllowed = ['none', 'cold', 'warm'] as const
-export type PullsAllowed = (typeof pullsAllowed)[number]
-
-export interface RehearsalOptions {
-  /** What is done where a step leaves too much film: nothing, a cold pull, or a cold pull and then a warm one. */
-  readonly pulls: PullsAllowed
-  /** How far ahead of the front floating film follows the part, mm. */
-  readonly settleAheadWetMm: number
-  /** The same for dry film, which hangs in the hand until it touches. */
-  readonly settleAheadDryMm: number
-  /** Film fixed by one anchor, radius in mm. */
-  readonly anchorRadiusMm: number
-  /** Share of a step's area that may be left with too much film before it is lifted and pulled. */
-  readonly liftShare: number
-}
-
-/**
- * Floating film follows a part for about two hands' breadths ahead of the blade and hangs beyond; dry film touches
- * only where it is pressed. A palm fixes about 30 mm. One small wrinkle is not worth a lift.
- */
-export const rehearsalDefaults: RehearsalOptions = {
-  pulls: 'warm',
-  settleAheadWetMm: 220,
-  settleAheadDryMm: 70,
-  anchorRadiusMm: 30,
-  liftShare: 0.04,
-}
-
-/** Steps of the solver for a pull: enough to see whether a cold one will do, and to settle a warm one. */
-const coldSteps = 40
-const warmSteps = 70
 
 /**
  * Lays film in an order of work. Anchors are fixed first, where the floating film has them (drawn towards the worked lay by
@@ -64,28 +32,32 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
   const worked = planar(stage.worked.flat)
   const stepOf = new Int32Array(vertices)
   const steps: RehearsalStep[] = []
-  const laidTriangle = new Uint8Array(film.triangles)
+  const laid: Laid = {
+    triangle: new Uint8Array(film.triangles),
+    stretch: new Float64Array(2 * film.triangles).fill(1),
+    flipped: 0,
+  }
 
   const record = (
     kind: RehearsalStep['kind'],
     label: Sentence,
-    laid: readonly number[],
+    band: readonly number[],
     pull: StepPull | null,
     lift: number,
     front: RehearsalStep['front'],
   ) => {
     const number = steps.length + 1
-    for (const v of laid) stepOf[v] = number
-    const fresh = newlyLaid(film, stepOf, laidTriangle)
+    for (const v of band) stepOf[v] = number
+    const mostStretch = layDown(film, uv, stepOf, laid)
     steps.push({
       number,
       kind,
       label,
-      at: middleOf(surface, laid),
+      at: middleOf(surface, band),
       laidShare: shareOf(stepOf),
       front,
       frontExcessMmPer100: excessAlongFront(stage, uv, stepOf),
-      mostStretch: Math.max(steps[steps.length - 1]?.mostStretch ?? 1, mostOf(film, uv, fresh)),
+      mostStretch: Math.max(steps[steps.length - 1]?.mostStretch ?? 1, mostStretch),
       pull,
       lift,
       lifted: lift > 0.5,
@@ -125,16 +97,7 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
     flat[2 * v] = uv[v]!
     flat[2 * v + 1] = uv[vertices + v]!
   }
-  const stretch = new Float64Array(2 * film.triangles)
-  const m = new Float64Array(4)
-  let flipped = 0
-  for (let t = 0; t < film.triangles; t++) {
-    matrixOf(film, uv, t, m, 0)
-    const [larger, smaller] = singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)
-    if (smaller <= 0) flipped++
-    stretch[2 * t] = 1 / Math.max(1e-3, Math.abs(smaller))
-    stretch[2 * t + 1] = 1 / larger
-  }
+  const { stretch, flipped } = laid
   return {
     // What a search found is told with the strokes that were really made.
     order: order.made === 'by search' && !order.spiral ? { ...order, strokeMm: bandMm } : order,
@@ -145,43 +108,6 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
     flipped,
     figures: figuresOf(stage, order, { flat, stretch, stepOfVertex: stepOf, steps }),
   }
-}
-
-/** What a stroke lays, and what may move with it. */
-interface Stroke {
-  readonly band: readonly number[]
-  readonly free: Int32Array
-  /** 0 for vertices that do not lie yet. */
-  readonly stepOf: Int32Array
-}
-
-/** Lays one stroke in `uv`: at rest first; what is left over then is lifted and pulled by degrees, cold and warm. */
-function layStroke(
-  stage: PreparedStage,
-  uv: Float64Array,
-  { band, free, stepOf }: Stroke,
-  use: RehearsalOptions,
-): { pull: StepPull | null; lifted: number } {
-  const { film, handling } = stage
-  const { vertices } = film
-  const patch = filmPatch(film, free, (v) => stepOf[v] !== 0)
-  const own = ownTriangles(film, patch.triangles, band, stepOf)
-  patch.settle(uv)
-  if (use.pulls === 'none') return { pull: null, lifted: 0 }
-  const leftOver = () => tooMuch(film, uv, own, handling.take)
-  const lifted = Math.min(1, leftOver() / (2 * use.liftShare))
-  if (lifted === 0) return { pull: null, lifted }
-  const floating = uv.slice()
-  const most = 1 / (1 - handling.take)
-  patch.pull(uv, { least: 1 / (1 + handling.coldStretch), most }, coldSteps)
-  const warmed = use.pulls === 'cold' ? 0 : Math.min(1, leftOver() / (8 * use.liftShare))
-  if (warmed > 0) {
-    const stretch = handling.coldStretch * Math.max(1, handling.warmStretch / handling.coldStretch) ** warmed
-    patch.pull(uv, { least: 1 / (1 + stretch), most }, warmSteps)
-  }
-  if (lifted < 1)
-    for (const v of free) for (const k of [v, vertices + v]) uv[k] = floating[k]! + lifted * (uv[k]! - floating[k]!)
-  return { pull: pullOf(stage, uv, own, handling.coldStretch), lifted }
 }
 
 /** `[u0, v0, …]` as `[u0…, v0…]`. */
@@ -290,96 +216,31 @@ function guess(film: FilmMesh, uv: Float64Array, reference: Float64Array, free: 
   }
 }
 
-/** Triangles of the patch that the stroke lays with at least a side: its own film, and what it meets. */
-function ownTriangles(film: FilmMesh, triangles: Int32Array, band: readonly number[], stepOf: Int32Array): number[] {
-  const own = new Set(band)
-  return [...triangles].filter((t) => {
-    const corners = [0, 1, 2].map((c) => film.corner[3 * t + c]!)
-    return corners.some((v) => own.has(v)) && corners.filter((v) => own.has(v) || stepOf[v] !== 0).length >= 2
-  })
+/** What lies of the film, by triangles. */
+interface Laid {
+  /** 1 = lies. */
+  readonly triangle: Uint8Array
+  /** `[most0, least0, …]`, ratio; 1 of film that does not lie yet. */
+  readonly stretch: Float64Array
+  flipped: number
 }
 
-/**
- * Share of the area of some triangles that has more film than it takes up; a place counts in full when it has twice as
- * much as that, and by degrees between.
- */
-function tooMuch(film: FilmMesh, uv: Float64Array, triangles: readonly number[], take: number): number {
-  const m = new Float64Array(4)
-  const most = 1 / (1 - take)
-  const whole = Math.max(take, 1e-3)
-  let over = 0
-  let all = 0
-  for (const t of triangles) {
-    matrixOf(film, uv, t, m, 0)
-    const [larger] = singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)
-    all += film.area[t]!
-    over += film.area[t]! * Math.min(1, Math.max(0, (larger - most) / whole))
-  }
-  return all === 0 ? 0 : over / all
-}
-
-function mostOf(film: FilmMesh, uv: Float64Array, triangles: readonly number[]): number {
+/** Takes up what has come to lie since; gives its largest stretch, at least 1. */
+function layDown(film: FilmMesh, uv: Float64Array, stepOf: Int32Array, laid: Laid): number {
   const m = new Float64Array(4)
   let most = 1
-  for (const t of triangles) {
+  for (let t = 0; t < film.triangles; t++) {
+    if (laid.triangle[t]) continue
+    if ([0, 1, 2].some((c) => stepOf[film.corner[3 * t + c]!] === 0)) continue
+    laid.triangle[t] = 1
     matrixOf(film, uv, t, m, 0)
-    const [, smaller] = singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)
-    most = Math.max(most, 1 / Math.max(1e-3, Math.abs(smaller)))
+    const [larger, smaller] = singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)
+    if (smaller <= 0) laid.flipped++
+    laid.stretch[2 * t] = 1 / Math.max(1e-3, Math.abs(smaller))
+    laid.stretch[2 * t + 1] = 1 / larger
+    most = Math.max(most, laid.stretch[2 * t]!)
   }
   return most
-}
-
-/** The pull of a step: its 95th percentile of stretch, where, and the mean direction of what is stretched. */
-function pullOf(
-  { surface, film }: PreparedStage,
-  uv: Float64Array,
-  own: readonly number[],
-  coldStretch: number,
-): StepPull | null {
-  const m = new Float64Array(4)
-  const stretches = own.map((t) => {
-    matrixOf(film, uv, t, m, 0)
-    return 1 / Math.max(1e-3, singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)[1]) - 1
-  })
-  const sorted = [...stretches].sort((a, b) => a - b)
-  const most = sorted[Math.floor(0.95 * (sorted.length - 1))] ?? 0
-  if (most < 0.001) return null
-  const flat = new Float64Array(2 * film.vertices)
-  for (let v = 0; v < film.vertices; v++) {
-    flat[2 * v] = uv[v]!
-    flat[2 * v + 1] = uv[film.vertices + v]!
-  }
-  let weight = 0
-  let [x, y, xx, xy, yy] = [0, 0, 0, 0, 0]
-  own.forEach((t, i) => {
-    if (stretches[i]! < 0.6 * most) return
-    const shape = triangleShape(surface, flat, t)
-    const w = shape.areaMm2 * stretches[i]!
-    weight += w
-    x += w * shape.at[0]
-    y += w * shape.at[1]
-    xx += w * shape.direction[0] ** 2
-    xy += w * shape.direction[0] * shape.direction[1]
-    yy += w * shape.direction[1] ** 2
-  })
-  const angle = Math.atan2(2 * xy, xx - yy) / 2
-  return {
-    stretch: most,
-    heat: most > 1.05 * coldStretch ? 'warm' : 'cold',
-    at: [x / weight, y / weight],
-    direction: [Math.cos(angle), Math.sin(angle)],
-  }
-}
-
-function newlyLaid(film: FilmMesh, stepOf: Int32Array, laid: Uint8Array): number[] {
-  const fresh: number[] = []
-  for (let t = 0; t < film.triangles; t++) {
-    if (laid[t]) continue
-    if ([0, 1, 2].some((c) => stepOf[film.corner[3 * t + c]!] === 0)) continue
-    laid[t] = 1
-    fresh.push(t)
-  }
-  return fresh
 }
 
 const shareOf = (stepOf: Int32Array) => {
