@@ -11,6 +11,7 @@ import {
   edgeSpots,
   endOfEdge,
   type GapCheck,
+  matchCutOuts,
   mirrored,
   type PiecePattern,
   place,
@@ -22,6 +23,7 @@ import {
   thenPlaced,
   tolerance,
 } from './index.ts'
+import { estimate, type Wish } from './leastSquares.ts'
 
 const rectangle = (w: number, h: number, inset = 0): Polygon => [
   [inset, inset],
@@ -201,6 +203,29 @@ describe('registration', () => {
       expect(summarizeEdges(margins, oddRules)[0]!.outsideMm).toBeLessThan(-0.3)
     }
   })
+  test('from a start that is well off, a piece with one mark comes all the way', () => {
+    for (const [turnRad, x, y] of [
+      [0.06, 12, -9],
+      [-0.05, -8, 14],
+    ] as const) {
+      const start = turnAbout([200, 150], turnRad, [x, y])
+      const one = marks.slice(0, 1)
+      const found = registerPiece(part, one, pattern, spots, rules, start)
+      if (!found.ok) throw new Error(english(found.failure.sentence))
+      place(pattern, found.value).outline.forEach((p, i) => {
+        expect(Math.hypot(p[0] - piece.outline[i]![0], p[1] - piece.outline[i]![1])).toBeLessThan(0.02)
+      })
+    }
+  })
+  test('an edge with a wide rule gives way to one with a tight one, by as much as it is wider', () => {
+    // 4 mm to share between left and right: left may be 0 to 4, right 2 to 3.
+    const wide = { ...rules, left: { minMm: 0, maxMm: 4 } }
+    const narrow = { outline: rectangle(400, 300, 2).map(([x, y]): Vec2 => [x, y < 150 ? 2.5 : 297.5]), cutOuts: [] }
+    const move = roomiestMove(narrow, spots, wide)
+    // d mm to the right leave (d / 2) of the left one's half width and |2 - d - 2.5| / 0.5 of the right one's: alike at -0.4.
+    expect(move.moveMm[0]).toBeCloseTo(-0.4, 2)
+    expect(move.moveMm[1]).toBeCloseTo(0, 2)
+  })
   test('the roomiest move brings a displaced piece back', () => {
     const off = thenPlaced(piece, { xMm: 1.3, yMm: -0.8, turnDeg: 0.1 })
     const back = place({ outline: off.outline, cutOuts: [] }, roomiestMove(off, spots, rules))
@@ -328,6 +353,11 @@ describe('a turn is told by what it moves', () => {
     expect(said(0.1, { farMm: 600 })).toBe('Turn the film counter-clockwise, 1 mm at the far end.')
     expect(said(-0.2, { farMm: 900 })).toBe('Turn the film clockwise, 3.1 mm at the far end.')
   })
+  test('where no far end is known, to a tenth of a degree, and to a hundredth below that', () => {
+    expect(said(0.26)).toBe('Turn the film 0.3° counter-clockwise.')
+    expect(said(-1.24)).toBe('Turn the film 1.2° clockwise.')
+    expect(said(0.064)).toBe('Turn the film 0.06° counter-clockwise.')
+  })
   test('the farthest gap is the far end', () => {
     const at = (x: number, y: number): GapCheck => ({ at: [x, y], normal: [0, 1], measuredMm: 3, wantedMm: 3 })
     const found = correctionFromGaps([at(0, 0), at(600, 0), at(300, 0)])
@@ -402,6 +432,25 @@ describe('dry check', () => {
     expect(result.covered).toBeGreaterThan(0.96)
     expect(result.marksOffMm).toBeLessThan(0.01)
     expect(result.holes).toEqual([{ name: 'sensor', coveredMm2: 0 }])
+    expect(result.words.map(english)).toEqual(['Covers the part, every edge inside its rule.'])
+  })
+  test('a piece that fits nowhere as its edges share it, but does when it is moved, is told so', () => {
+    // A step of 0.8 mm out of the right edge: evenly shared it is too near there, 0.4 mm to the left all of it is within.
+    const [a, , , ...rest] = inset
+    const stepped: Polygon = [
+      a!,
+      [397.5, 2.5],
+      [397.5, 200],
+      [398.3, 200],
+      [398.3, 230],
+      [397.5, 230],
+      [397.5, 297.5],
+      ...rest,
+    ]
+    const result = check({ ...fitting, outline: stepped })
+    expect(result.verdict).toBe('fits when moved')
+    expect(result.words).toSay('moved a little, all edges fit')
+    expect(result.words).toSay('The right edge is')
   })
   test('its mirror image is known as the piece for the other side, with marks and without', () => {
     expect(check(mirrored(fitting)).verdict).toBe('other side')
@@ -424,6 +473,64 @@ describe('dry check', () => {
     const result = check(short)
     expect(result.verdict).toBe('does not fit')
     expect(result.words).toSay('However it is moved')
+  })
+})
+
+describe('cut-outs in the order of the holes', () => {
+  const square = (x: number, y: number): Polygon => rectangle(20, 20).map(([dx, dy]) => [x + dx, y + dy])
+  const hole = (x: number, y: number) => ({ polygon: square(x, y), edgeOfSide: Array(4).fill('badge'), corners: [] })
+  const matched = (holes: ReturnType<typeof hole>[], cutOuts: Polygon[]) =>
+    matchCutOuts(
+      { ...part, holes },
+      [],
+      { name: 'Piece', ...piece, cutOuts, marks: [] },
+      edgeSpots({ ...part, holes }, 10),
+      {
+        ...rules,
+        badge: { minMm: 0, maxMm: 1 },
+      },
+    ).cutOuts
+  const [left, right] = [square(50, 60), square(300, 220)] as [Polygon, Polygon]
+  test('each hole takes the nearest one, in whatever order they were drawn', () => {
+    const holes = [hole(300, 220), hole(50, 60)]
+    expect(matched(holes, [left, right])).toEqual([right, left])
+    expect(matched(holes, [right, left])).toEqual([right, left])
+  })
+  test('the only hole takes the nearest one too; what is left over comes after it', () => {
+    expect(matched([hole(300, 220)], [left, right])).toEqual([right, left])
+  })
+  test('with no hole, or a single cut-out, there is nothing to put in order', () => {
+    expect(matched([], [right, left])).toEqual([right, left])
+    expect(matched([hole(300, 220), hole(50, 60)], [left])).toEqual([left])
+  })
+})
+
+describe('what wishes determine', () => {
+  const row = (i: number): Wish['row'] => [Number(i === 0), Number(i === 1), Number(i === 2)]
+  test('each unknown that is wished for, as surely as the wishes are', () => {
+    const { value, sigma } = estimate([0, 1, 2].map((i) => ({ row: row(i), wanted: 3 * i, sigma: 0.5 })))
+    value.forEach((v, i) => {
+      expect(v).toBeCloseTo(3 * i, 12)
+    })
+    for (const s of sigma) expect(s).toBeCloseTo(0.5, 12)
+  })
+  test('twice the same wish is surer by the root of two', () => {
+    const { sigma } = estimate([0, 0, 1, 2].map((i) => ({ row: row(i), wanted: 1, sigma: 0.5 })))
+    expect(sigma[0]).toBeCloseTo(0.5 / Math.SQRT2, 12)
+    expect(sigma[1]).toBeCloseTo(0.5, 12)
+  })
+  test.each([
+    [0.9, true],
+    [1.1, false],
+  ])('what is known to %d only, where 1 is the worst, counts: %s', (sigma, counts) => {
+    const found = estimate(
+      [{ row: row(0), wanted: 2, sigma }, ...[1, 2].map((i) => ({ row: row(i), wanted: 1, sigma: 0.1 }))],
+      1,
+    )
+    expect(found.value[0]).toBeCloseTo(counts ? 2 : 0, 12)
+    expect(found.sigma[0]).toBe(counts ? found.sigma[0] : Number.POSITIVE_INFINITY)
+    expect(Number.isFinite(found.sigma[0])).toBe(counts)
+    expect(found.value[1]).toBeCloseTo(1, 12)
   })
 })
 

@@ -15,7 +15,7 @@ export function matchCutOuts(
   spots: EdgeSpots,
   rules: EdgeRules,
 ): PiecePattern {
-  if (part.holes.length < 2 || pattern.cutOuts.length < 2) return pattern
+  if (part.holes.length === 0 || pattern.cutOuts.length < 2) return pattern
   const outlineOnly: EdgeSpots = { ...spots, holes: [], spots: spots.spots.filter((spot) => spot.hole < 0) }
   const registered = registerPiece({ outline: part.outline, holes: [] }, targets, pattern, outlineOnly, rules)
   if (!registered.ok) return pattern
