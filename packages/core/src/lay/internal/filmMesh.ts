@@ -9,6 +9,8 @@ export interface FilmMesh {
   readonly position: Float64Array
   /** Surface area per triangle, mm². */
   readonly area: Float64Array
+  /** Surface that each vertex stands for, a third of the triangles round it, mm². */
+  readonly vertexArea: Float64Array
   /** Gradients of the three hat functions of each triangle, 1/mm; see `gradients`. */
   readonly gradient: Float64Array
   /** Length of each side, from corner c of a triangle to its next; mm. */
@@ -31,16 +33,27 @@ export function filmMesh(mesh: TriangleMesh): FilmMesh {
     triangle[next[v]!++] = Math.floor(i / 3)
   })
   const around = { start, triangle }
+  const { area, gradient } = gradients(mesh.triangle, mesh.position)
   return {
     vertices,
     triangles,
     corner: mesh.triangle,
     position: mesh.position,
-    ...gradients(mesh.triangle, mesh.position),
+    area,
+    vertexArea: vertexAreas(mesh, area),
+    gradient,
     sideMm: sideLengths(mesh),
     graph: vertexGraph(mesh, around),
     around,
   }
+}
+
+function vertexAreas({ triangle, ...mesh }: TriangleMesh, area: Float64Array): Float64Array {
+  const vertexArea = new Float64Array(vertexCount({ triangle, ...mesh }))
+  triangle.forEach((v, i) => {
+    vertexArea[v]! += area[Math.floor(i / 3)]! / 3
+  })
+  return vertexArea
 }
 
 function sideLengths({ triangle, position: p }: TriangleMesh): Float64Array {

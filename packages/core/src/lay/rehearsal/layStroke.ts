@@ -2,6 +2,7 @@ import { singularValues2x2 } from '../../numerics/index.ts'
 import { type FilmMesh, matrixOf } from '../internal/filmMesh.ts'
 import { filmPatch } from '../internal/filmPatch.ts'
 import { triangleShape } from '../internal/triangleShape.ts'
+import { percentileByArea } from '../shares.ts'
 import type { StepPull } from './orderTypes.ts'
 import type { RehearsalOptions } from './rehearsalOptions.ts'
 import type { PreparedStage } from './stage.ts'
@@ -75,20 +76,21 @@ function tooMuch(film: FilmMesh, uv: Float64Array, triangles: readonly number[],
   return all === 0 ? 0 : over / all
 }
 
-/** The pull of a step: its 95th percentile of stretch, where, and the mean direction of what is stretched. */
+/** The pull of a step: its 95th percentile of stretch by area, where, and the mean direction of what is stretched. */
 function pullOf(
   { surface, film }: PreparedStage,
   uv: Float64Array,
   own: readonly number[],
   coldStretch: number,
 ): StepPull | null {
+  if (own.length === 0) return null
   const m = new Float64Array(4)
-  const stretches = own.map((t) => {
+  const stretchOf = new Map<number, number>()
+  for (const t of own) {
     matrixOf(film, uv, t, m, 0)
-    return 1 / Math.max(1e-3, singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)[1]) - 1
-  })
-  const sorted = [...stretches].sort((a, b) => a - b)
-  const most = sorted[Math.floor(0.95 * (sorted.length - 1))] ?? 0
+    stretchOf.set(t, 1 / Math.max(1e-3, singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)[1]) - 1)
+  }
+  const most = percentileByArea(film.area, own, (t) => stretchOf.get(t)!, 0.95).value
   if (most < 0.001) return null
   const flat = new Float64Array(2 * film.vertices)
   for (let v = 0; v < film.vertices; v++) {
@@ -97,17 +99,17 @@ function pullOf(
   }
   let weight = 0
   let [x, y, xx, xy, yy] = [0, 0, 0, 0, 0]
-  own.forEach((t, i) => {
-    if (stretches[i]! < 0.6 * most) return
+  for (const [t, stretch] of stretchOf) {
+    if (stretch < 0.6 * most) continue
     const shape = triangleShape(surface, flat, t)
-    const w = shape.areaMm2 * stretches[i]!
+    const w = shape.areaMm2 * stretch
     weight += w
     x += w * shape.at[0]
     y += w * shape.at[1]
     xx += w * shape.direction[0] ** 2
     xy += w * shape.direction[0] * shape.direction[1]
     yy += w * shape.direction[1] ** 2
-  })
+  }
   const angle = Math.atan2(2 * xy, xx - yy) / 2
   return {
     stretch: most,

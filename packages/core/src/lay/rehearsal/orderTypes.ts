@@ -57,7 +57,7 @@ export interface LayOrder {
 
 /** A pull that a step needs: the free film is drawn before it is laid. */
 export interface StepPull {
-  /** 95th percentile of the stretch in what the step lays, as a share above nothing: 0.03 = 3 %. */
+  /** 95th percentile by area of the stretch in what the step lays, as a share above nothing: 0.03 = 3 %. */
   readonly stretch: number
   readonly heat: 'cold' | 'warm'
   /** Middle of the stretched place and direction of the stretch, on the drawing. */

@@ -47,6 +47,17 @@ describe.each(schoolNames)('%s', (school) => {
   })
 })
 
+describe('how much lies after a step', () => {
+  // A recess has many small triangles at its walls: they count by what they cover, not by how many they are.
+  test('goes by area: strokes from one end each lay as much of a panel', () => {
+    const { steps } = inOrder(hollow, 'one end and follow')
+    const sweeps = steps.filter((s) => s.kind === 'sweep')
+    sweeps.forEach((step, i) => {
+      expect(Math.abs(step.laidShare - (i + 1) / sweeps.length), `after stroke ${i + 1}`).toBeLessThan(0.025)
+    })
+  })
+})
+
 describe('film that is taut between anchors', () => {
   test('corners set where a piece is cut for them leave less over than corners that were let go', () => {
     const order = orderBySchool('corners first', bulge.form, bulge.surface)

@@ -53,8 +53,8 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
       number,
       kind,
       label,
-      at: middleOf(surface, band),
-      laidShare: shareOf(stepOf),
+      at: middleOf(stage, band),
+      laidShare: shareOf(film, stepOf),
       front,
       frontExcessMmPer100: excessAlongFront(stage, uv, stepOf),
       mostStretch: Math.max(steps[steps.length - 1]?.mostStretch ?? 1, mostStretch),
@@ -83,7 +83,7 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
   stepOf.forEach((step, v) => {
     if (step !== 0) furthestAnchorMm = Math.max(furthestAnchorMm, time[v]!)
   })
-  for (const { vertices: band, untilMm } of bandsOf(time, stepOf, bandMm)) {
+  for (const { vertices: band, untilMm } of bandsOf(film, time, stepOf, bandMm)) {
     // Film between the front and an anchor ahead of it is taut: it settles all the way.
     const taut = furthestAnchorMm > untilMm
     const free = withAhead(film, band, stepOf, taut ? Number.MAX_VALUE : aheadMm)
@@ -137,23 +137,30 @@ function evenStroke(time: Float64Array, wantedMm: number): number {
   return mostMm / Math.max(fewestStrokes, Math.round(mostMm / wantedMm))
 }
 
+/** A stroke that lays less than this share of the part is made together with the one before it. */
+const leastStrokeShare = 1 / 200
+
 /** Vertices that are still free, in strokes as the front reaches them. */
-function bandsOf(time: Float64Array, stepOf: Int32Array, bandMm: number): Band[] {
-  const bands: Band[] = []
+function bandsOf({ vertexArea }: FilmMesh, time: Float64Array, stepOf: Int32Array, bandMm: number): Band[] {
+  const bands: (Band & { areaMm2: number })[] = []
+  let wholeMm2 = 0
   for (let v = 0; v < time.length; v++) {
+    wholeMm2 += vertexArea[v]!
     if (stepOf[v] !== 0) continue
     const number = Math.max(0, Math.ceil(time[v]! / bandMm - 1e-9) - 1)
-    bands[number] ??= { vertices: [], untilMm: (number + 1) * bandMm }
+    bands[number] ??= { vertices: [], untilMm: (number + 1) * bandMm, areaMm2: 0 }
     bands[number].vertices.push(v)
+    bands[number].areaMm2 += vertexArea[v]!
   }
-  const least = time.length / 200
-  const kept: Band[] = []
+  const leastMm2 = leastStrokeShare * wholeMm2
+  const kept: (Band & { areaMm2: number })[] = []
   for (const band of bands) {
     if (band === undefined) continue
     const before = kept[kept.length - 1]
-    if (before !== undefined && (band.vertices.length < least || before.vertices.length < least)) {
+    if (before !== undefined && (band.areaMm2 < leastMm2 || before.areaMm2 < leastMm2)) {
       before.vertices.push(...band.vertices)
       before.untilMm = band.untilMm
+      before.areaMm2 += band.areaMm2
     } else kept.push(band)
   }
   return kept
@@ -243,20 +250,26 @@ function layDown(film: FilmMesh, uv: Float64Array, stepOf: Int32Array, laid: Lai
   return most
 }
 
-const shareOf = (stepOf: Int32Array) => {
-  let laid = 0
-  for (const step of stepOf) if (step !== 0) laid++
-  return laid / stepOf.length
+/** Share of the part's surface that lies. */
+function shareOf({ vertexArea }: FilmMesh, stepOf: Int32Array): number {
+  let [laidMm2, wholeMm2] = [0, 0]
+  for (const [v, areaMm2] of vertexArea.entries()) {
+    wholeMm2 += areaMm2
+    if (stepOf[v] !== 0) laidMm2 += areaMm2
+  }
+  return laidMm2 / wholeMm2
 }
 
-function middleOf({ plan }: PartSurface, vertices: readonly number[]): Vec2 {
-  let x = 0
-  let y = 0
+/** Middle of the surface that some vertices stand for, on the drawing. */
+function middleOf({ surface: { plan }, film: { vertexArea } }: PreparedStage, vertices: readonly number[]): Vec2 {
+  let [x, y, whole] = [0, 0, 0]
   for (const v of vertices) {
-    x += plan[2 * v]!
-    y += plan[2 * v + 1]!
+    const areaMm2 = vertexArea[v]!
+    x += areaMm2 * plan[2 * v]!
+    y += areaMm2 * plan[2 * v + 1]!
+    whole += areaMm2
   }
-  return [x / Math.max(1, vertices.length), y / Math.max(1, vertices.length)]
+  return whole === 0 ? [0, 0] : [x / whole, y / whole]
 }
 
 /** Film left over along the sides of the mesh between laid and free film, mm per 100 mm. */
@@ -274,8 +287,9 @@ function excessAlongFront({ film }: PreparedStage, uv: Float64Array, stepOf: Int
   return onPart === 0 ? 0 : (100 * (inFilm - onPart)) / onPart
 }
 
-function sweepLabel({ form, surface }: PreparedStage, band: readonly number[]): Sentence {
-  const at = middleOf(surface, band)
+function sweepLabel(stage: PreparedStage, band: readonly number[]): Sentence {
+  const { form, surface } = stage
+  const at = middleOf(stage, band)
   const xs = surface.outline.polygon
   const middle = xs.reduce<Vec2>((s, p) => [s[0] + p[0] / xs.length, s[1] + p[1] / xs.length], [0, 0])
   const way = unit(subtract(at, middle))
