@@ -45,6 +45,11 @@ const files = readdirSync(folder, { recursive: true, encoding: 'utf8' })
   .map((file) => join(folder, file))
   .filter((file) => file.endsWith('.ts'))
   .filter((file) => !/\.test\.ts$|\/test[A-Z]\w*\.ts$|\/testing\/|index\.ts$|\.generated\.ts$/.test(file))
+const tests = readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter((file) => file.endsWith('.test.ts'))
+if (tests.length === 0) {
+  process.stderr.write(`${room} has no tests of its own: what uses it tests it.\n`)
+  process.exit(2)
+}
 const all = files.sort().flatMap((file) => mutantsOf(file, readFileSync(file, 'utf8')))
 const chance = seededRandom(1)
 const drawn = Array.from({ length: Math.min(Number(count), all.length) }, () =>

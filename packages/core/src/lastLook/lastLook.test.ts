@@ -75,6 +75,14 @@ describe('the stops of the walk', () => {
     expect(kinds.lastIndexOf('edge')).toBeLessThan(kinds.indexOf('openings'))
   })
 
+  test('tape is looked for where some was stuck on, and only there', () => {
+    const looked = (steps: Pick<(typeof bonnet.steps)[number], 'id' | 'tools'>[]) =>
+      lookWalk({ ...bonnet, steps: steps.map((step) => ({ ...bonnet.steps[0]!, ...step })) }, alone).map((s) => s.kind)
+    expect(looked([{ id: 'sweep', tools: ['squeegee'] }])).not.toContain('tape')
+    expect(looked([{ id: 'mask', tools: ['masking tape'] }])).toContain('tape')
+    expect(looked([{ id: 'unmask', tools: [] }])).toContain('tape')
+  })
+
   test('a lens is lit, a panel is not', () => {
     const kinds = (plan: typeof lamp) => lookWalk(plan, alone).map((stop) => stop.kind)
     expect(kinds(lamp)).toContain('lamp lit')

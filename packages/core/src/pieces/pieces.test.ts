@@ -32,6 +32,30 @@ describe('a line carried over a row of pieces', () => {
   test('of two equal ones the datum is the one with more openings', () => {
     expect(carryLine(row([500, 500], [0, 2]))?.datum).toBe('p1')
   })
+  test('of two alike in everything, the one that stands first', () => {
+    expect(carryLine(row([500, 500]))?.datum).toBe('p0')
+    expect(carryLine(row([600, 600, 600, 600]))?.datum).toBe('p1')
+  })
+  test('what is measured up again is measured at its far end; what is only carried, nowhere', () => {
+    const { pieces } = carryLine(row([900, 900, 900, 900, 900]), { ...carryDefaults, seenMm: 4 })!
+    expect(new Set(pieces.map((p) => p.placed)).size).toBe(3)
+    for (const { placed, measureAtMm } of pieces)
+      expect(measureAtMm).toEqual(placed === 'datum' ? [40, 860] : placed === 'carried' ? [] : [860])
+  })
+  test('a piece that the kit puts before only some of its row is no datum', () => {
+    const placed = row([600, 600, 600]).map((p, i) => ({ ...p, slot: `lower-${i + 1}-left` }))
+    expect(
+      carryRows(placed, [
+        { first: 'p2', next: 'p0' },
+        { first: 'p2', next: 'elsewhere' },
+      ])[0]?.datum,
+    ).toBe('p1')
+    const both = [
+      { first: 'p2', next: 'p0' },
+      { first: 'p2', next: 'p1' },
+    ]
+    expect(carryRows(placed, both)[0]?.datum).toBe('p2')
+  })
   test('a datum that the kit names is kept, and a better one is named', () => {
     const carry = carryLine(row([600, 600, 600, 600, 600]), carryDefaults, 'p1')
     expect(carry?.datum).toBe('p1')

@@ -1,5 +1,4 @@
 import { cross2, fitRigid, rotate, subtract, unit, type Vec2 } from '../../geometry/index.ts'
-import type { PartSurface } from '../../form/index.ts'
 import { inKernel } from '../../kernel/index.ts'
 import { singularValues2x2 } from '../../numerics/index.ts'
 import { type FilmMesh, matrixOf } from '../internal/filmMesh.ts'
