@@ -237,6 +237,19 @@ describe('the day of a shop', () => {
         after: [{ task: 'A comes', minMinutes: 0 }],
       })
     })
+    test('who goes on first mixes, wherever it stands in the list', () => {
+      const mixed = (id: string) =>
+        part(id, { bottle: 'clear', steps: [step('wash'), step('mix', { phase: 'mix', minutes: 8 }), step('lay')] })
+      const parts = [mixed('A next'), mixed('A other'), mixed('A first')]
+      const orders = ['A next', 'A other'].map((next) => ({
+        first: 'A first',
+        next,
+        kind: 'piece after piece' as const,
+      }))
+      const { tasks } = dayOfShop(shop([job('A', { parts, orders })])).day
+      const minutes = (id: string) => tasks.find((task) => task.id === id)?.minutes
+      expect([minutes('A first 0'), minutes('A next 0'), minutes('A other 0')]).toEqual([13, 11, 11])
+    })
     test('a new hand does not stretch film while others are here', () => {
       const parts = [part('A bonnet', { steps: [step('wash'), step('pull', { stretches: true, minutes: 30 })] })]
       const people = (stretches: boolean) => [
@@ -350,12 +363,27 @@ describe('the day of a shop', () => {
         { id: 'Ines', away: [], stretches: true },
         { id: 'Bo', away: [], stretches: false },
       ]
-      expect(helped(shop([job('A', { parts, dueIn: 70 })], { people }))?.minutes).toBe(55)
+      // One more person would help as much, and is not so soon to be had.
+      expect(helped(shop([job('A', { parts, dueIn: 70 })], { people }))).toEqual({
+        says: 'Bo on parts where film is stretched',
+        minutes: 55,
+      })
     })
     test('an hour longer, where the night is between', () => {
       const parts = [part('A 1', { steps: [step('wash', { minutes: 60 }), step('lay', { minutes: 50, people: 2 })] })]
       const people = ['Ines', 'Tarek'].map((id) => ({ id, away: [[100, 1000]] as const, stretches: true }))
       expect(helped(shop([job('A', { parts, dueIn: 130 })], { people }))?.says).toBe('everybody an hour longer tonight')
+      // A break before that is no evening: it stays where it is.
+      const pausing = people.map((one) => ({
+        ...one,
+        away: [
+          [60, 90],
+          [130, 1030],
+        ] as const,
+      }))
+      expect(helped(shop([job('A', { parts, dueIn: 160 })], { people: pausing }))).toMatchObject({
+        says: 'everybody an hour longer tonight',
+      })
     })
     test('nothing where nothing is late, or where no change makes it in time', () => {
       expect(helped(shop([job('A')]))).toBeNull()

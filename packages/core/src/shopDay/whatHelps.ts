@@ -45,12 +45,21 @@ export function whatHelps(shop: ShopToday, stands: DayPlan, options: HelpOptions
 
 const lateOf = ({ late }: DayPlan): number => late.reduce((sum, { minutes }) => sum + minutes, 0)
 
+/** What asks least of a shop first: of changes that help alike the first is told. */
 function changesOf(shop: ShopToday): { readonly says: Sentence; readonly changed: ShopToday }[] {
   const { people, guns } = shop
   const [first] = people
   const learning = people.some(({ stretches }) => stretches) ? people.filter(({ stretches }) => !stretches) : []
   return [
+    ...learning.map(({ id }) => ({
+      says: say`${name(id)} on parts where film is stretched`,
+      changed: { ...shop, people: people.map((one) => (one.id === id ? { ...one, stretches: true } : one)) },
+    })),
     { says: say`one more heat gun`, changed: { ...shop, guns: guns + 1 } },
+    {
+      says: say`everybody an hour longer tonight`,
+      changed: { ...shop, people: people.map((one) => ({ ...one, away: longer(one.away) })) },
+    },
     ...(first === undefined
       ? []
       : [
@@ -59,14 +68,6 @@ function changesOf(shop: ShopToday): { readonly says: Sentence; readonly changed
             changed: { ...shop, people: [...people, { id: 'one more', away: first.away, stretches: true }] },
           },
         ]),
-    ...learning.map(({ id }) => ({
-      says: say`${name(id)} on parts where film is stretched`,
-      changed: { ...shop, people: people.map((one) => (one.id === id ? { ...one, stretches: true } : one)) },
-    })),
-    {
-      says: say`everybody an hour longer tonight`,
-      changed: { ...shop, people: people.map((one) => ({ ...one, away: longer(one.away) })) },
-    },
   ]
 }
 

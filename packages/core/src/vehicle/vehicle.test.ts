@@ -80,6 +80,34 @@ describe.each(bodyKinds)('the unfolded %s', (kind) => {
     expect(wide).toBeGreaterThan(800)
     expect((Math.max(...ys) + Math.min(...ys)) / 2).toBeCloseTo(bonnet?.at[1] ?? 0, 6)
   })
+  test('every place lies on its face, and what is seen from above or of an end is alike on both sides', () => {
+    const middleY = plan.slots.find((s) => s.id === 'bonnet')?.at[1] ?? 0
+    for (const face of ['left', 'right', 'front', 'rear', 'top'] as const) {
+      const drawn = plan.silhouettes.filter((s) => s.face === face)
+      const [xs, ys] = [0, 1].map((k) => drawn.flatMap(({ line }) => line.map((p) => p[k]!))) as [number[], number[]]
+      for (const { id, at, size, turnDeg } of plan.slots.filter((s) => s.face === face)) {
+        const [w, h] = turnDeg % 180 === 0 ? size : [size[1], size[0]]
+        expect(at[0] - w / 2, id).toBeGreaterThan(Math.min(...xs) - 1)
+        expect(at[0] + w / 2, id).toBeLessThan(Math.max(...xs) + 1)
+        expect(at[1] - h / 2, id).toBeGreaterThan(Math.min(...ys) - 1)
+        expect(at[1] + h / 2, id).toBeLessThan(Math.max(...ys) + 1)
+      }
+      if (face === 'left' || face === 'right') continue
+      for (const { line } of drawn) {
+        const across = line.map(([, y]) => y - middleY)
+        expect(Math.max(...across) + Math.min(...across)).toBeCloseTo(0, 6)
+      }
+    }
+  })
+  test('from above the body is as wide and as long as it stands in the sheet', () => {
+    const [body] = plan.silhouettes.filter((s) => s.face === 'top' && !s.glass)
+    const spread = (k: 0 | 1) => {
+      const at = body?.line.map((p) => p[k]) ?? []
+      return Math.max(...at) - Math.min(...at)
+    }
+    // Twice a side's height and two gaps of 120 mm are beside it, both ways.
+    expect(plan.width - spread(0)).toBeCloseTo(plan.height - spread(1), 6)
+  })
   test('bumpers and lower parts are low, bonnet and roof are not', () => {
     expect(plan.slots.find((s) => s.id === 'front-bumper')?.low).toBe(true)
     expect(plan.slots.find((s) => s.id === 'bonnet')?.low).toBe(false)
