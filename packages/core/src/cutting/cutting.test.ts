@@ -29,6 +29,14 @@ describe('the order of cutting', () => {
     for (const { piece, line } of loops) expect([...line].sort()).toEqual([...scattered[piece]!.outline].sort())
   })
 
+  test('each line begins at the corner that is nearest to where the knife comes from', () => {
+    let at: Vec2 = [0, 0]
+    for (const { line } of cutOrder(scattered, 200)) {
+      expect(distance(line[0]!, at)).toBeCloseTo(Math.min(...line.map((p) => distance(p, at))), 9)
+      at = line[0]!
+    }
+  })
+
   test('near before far: the roll is never drawn back by more than the stretch', () => {
     let reach = 0
     for (const { line } of cutOrder(scattered, 200)) {

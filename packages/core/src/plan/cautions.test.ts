@@ -43,6 +43,17 @@ describe.each(Object.entries(films))('%s', (_, [form, film]) => {
     }
   })
 
+  test('wherever a gun is in hand, what to keep heat off: of a lens its cracks, of a body its airbags', () => {
+    const lens = form.includes('lamp') || form.includes('tail') || form.includes('fog')
+    const hot = together.flatMap(({ plan }) => plan.steps.filter((step) => step.tools.some(heats)))
+    expect(hot.length).toBeGreaterThan(0)
+    for (const step of hot) {
+      const said = step.cautions.map((c) => english(c.says)).join(' ')
+      expect(said.includes('cracked or crazed lens'), step.id).toBe(lens)
+      expect(said.includes('airbags'), step.id).toBe(!lens)
+    }
+  })
+
   test('no finding takes away a caution that another one brings, unless it takes away what the caution is about', () => {
     for (const { kinds, plan: both } of together) {
       for (const kind of kinds)

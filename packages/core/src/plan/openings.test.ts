@@ -99,6 +99,22 @@ describe('openings are measured and corrected like gaps', () => {
       { numRuns: 30 },
     )
   })
+  test('the line between them is read at the places of its own edge, and nowhere else', () => {
+    const line = stepOf(plan, 'line')
+    const edge = line?.references.find((r) => r.kind === 'edge')
+    const read = planOfStep(plan, line).checks
+    expect(line?.records).toBe('gaps')
+    expect(read.length).toBeGreaterThan(1)
+    expect(new Set(read.map((check) => check.edge))).toEqual(new Set([edge?.kind === 'edge' ? edge.edge : '']))
+    expect(read).toHaveLength(plan.checks.filter((check) => check.edge === read[0]?.edge).length)
+  })
+  test('why the first is set exactly is another reason than why each further one is', () => {
+    const why = (id: string) => english(stepOf(plan, id)?.why ?? { text: '', with: [] })
+    expect(why('opening-1')).toBe(
+      'An opening shows the least shift, and what is set here moves everything further out.',
+    )
+    expect(why('opening-2')).toBe('Each opening is centred before the next: from here on the film can only be drawn.')
+  })
   test('a step that names no places to read is asked for all', () => {
     expect(planOfStep(plan, stepOf(plan, 'soak'))).toBe(plan)
     expect(planOfStep(plan, undefined)).toBe(plan)

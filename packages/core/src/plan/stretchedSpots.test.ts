@@ -15,6 +15,13 @@ describe('where film is stretched by the lay', () => {
     const spots = stretchedSpots(surface, { stretch: worked.stretch.map(() => 1.02) }, asIs)
     expect(spots.length).toBeGreaterThan(20)
     for (const { stretch } of spots) expect(stretch).toBeCloseTo(0.02, 6)
+    // Out to the rim on every side: within a square and a half of it.
+    const { min, max } = boundsOf(surface.outline.polygon)
+    const reachMm = 1.5 * spotMm(surface.outline.polygon)
+    for (const k of [0, 1] as const) {
+      expect(Math.min(...spots.map(({ at }) => at[k]))).toBeLessThan(min[k] + reachMm)
+      expect(Math.max(...spots.map(({ at }) => at[k]))).toBeGreaterThan(max[k] - reachMm)
+    }
   })
   test('one stretched end is found there, and no single triangle speaks for a whole square', () => {
     const { min, max } = boundsOf(surface.outline.polygon)

@@ -1,7 +1,7 @@
 import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
 import { percent, say, temperature } from '../say/index.ts'
-import { done, failure, outOfRange, refused, wholeFailure } from './index.ts'
+import { done, failure, outOfRange, refused, required, wholeFailure } from './index.ts'
 
 test('a failure carries its code, its facts, its sentence with the numbers, and what to do', () => {
   const found = failure('MIX_TARGET_ABOVE_STOCK', { targetPercent: 80, stockPercent: 70 })
@@ -36,3 +36,8 @@ test('a result is either', () => {
 // @ts-expect-error the facts of another code do not compile
 const wrong = () => failure('MIX_OVERFULL', { targetPercent: 80, stockPercent: 70 })
 void wrong
+
+test('a result that has to be there is its value, or throws with its code and what it is about', () => {
+  expect(required(done(7))).toBe(7)
+  expect(() => required(refused(failure('MESH_HAS_HOLES', { holes: 2 })))).toThrow('MESH_HAS_HOLES {"holes":2}')
+})
