@@ -18,6 +18,7 @@ import {
   thinOutline,
   triangleLocator,
   turnAbout,
+  vertexDistance,
   vertexNormals,
   type Vec2,
 } from './index.ts'
@@ -44,6 +45,18 @@ describe('polygons', () => {
     expect(contains(square, [11, 5])).toBe(false)
     expect(nearestOnOutline(square, [5, 13])).toMatchObject({ distanceMm: 3, point: [5, 10] })
     expect(selfCrossing(square)).toBeNull()
+  })
+  test('the nearest place of an outline with sides shorter than a millimetre', () => {
+    const tiny = square.map(([x, y]): Vec2 => [x / 20, y / 20])
+    const found = nearestOnOutline(tiny, [0.3, 0.8])
+    expect(found.point[0]).toBeCloseTo(0.3, 12)
+    expect(found.point[1]).toBeCloseTo(0.5, 12)
+    expect(found.distanceMm).toBeCloseTo(0.3, 12)
+  })
+  test('two corners of a mesh are as far apart as in space', () => {
+    const mesh = { position: Float64Array.of(9, 9, 9, 1, 2, 3, 4, 6, 15), triangle: Int32Array.of(0, 1, 2) }
+    expect(vertexDistance(mesh, 1, 2)).toBe(13)
+    expect(vertexDistance(mesh, 2, 1)).toBe(13)
   })
   test('a bow tie crosses itself in its middle', () => {
     expect(

@@ -407,6 +407,36 @@ describe('planned anew while it goes on', () => {
         }
       }
     })
+    test('where somebody is gone, it falls to who can do it and has least to do', () => {
+      const of: Day = {
+        people: [
+          { id: 'Ines', skills: ['stretch'] },
+          { id: 'Tarek', skills: [] },
+          { id: 'Bo', skills: ['stretch'] },
+        ],
+        tools: [],
+        tasks: [
+          task('long', 60, { skill: 'stretch' }),
+          task('pull', 20, { skill: 'stretch' }),
+          task('trim', 20),
+          task('both', 20, { people: 2 }),
+        ],
+      }
+      const before = {
+        long: { startMinute: 0, people: ['Ines'] },
+        pull: { startMinute: 0, people: ['Vera'] },
+        trim: { startMinute: 20, people: ['Vera'] },
+        both: { startMinute: 60, people: ['Tarek', 'Vera'] },
+      }
+      const next = required(planDay(of, { seconds: 0, spentMs: () => 0, lateIsAllowed: true, before }))
+      expect(broken(of, next)).toEqual([])
+      const hands = (id: string) => next.tasks.find((one) => one.id === id)?.people
+      expect(hands('long')).toEqual(['Ines'])
+      expect(hands('pull')).toEqual(['Bo'])
+      expect(hands('trim')).toEqual(['Tarek'])
+      expect(hands('both')).toContain('Tarek')
+      expect(hands('both')).toContain('Bo')
+    })
     test('over a break: what would run into it waits, and what it must follow closely waits with it', () => {
       const of: Day = {
         people: [ines],

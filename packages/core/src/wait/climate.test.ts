@@ -101,7 +101,8 @@ describe('waits in the air of the day', () => {
     ['too hot a room', { roomC: 80, humidityPercent: 50 }],
     ['more than damp', { roomC: 20, humidityPercent: 120 }],
     ['no number', { roomC: Number.NaN, humidityPercent: 50 }],
-    ['strange alcohol', { roomC: 20, humidityPercent: 50, alcoholPercent: 140 }],
+    ['strange alcohol', { roomC: 20, humidityPercent: 50, alcoholPercent: 100.4 }],
+    ['less alcohol than none', { roomC: 20, humidityPercent: 50, alcoholPercent: -0.1 }],
   ])('%s is refused', (_, wrong) => {
     const result = waitNow({ kind: 'initialGrab', ...wrong }, practice)
     expect(result.ok ? 'fine' : result.failure.code).toBe('WAIT_OUT_OF_RANGE')
@@ -145,6 +146,21 @@ describe('release', () => {
     const release = must(releaseAt({ finishedAt, room, forecast: forecast(() => 15) }, practice))
     expect(release.kind).toBe('same day')
     expect(hours(release.at)).toBeCloseTo(2, 1)
+  })
+  test('mild only from the evening on: later, not the same day any more', () => {
+    // Colder than it may be until 12 h 30 after: the film is watched from then.
+    const from = (hour: number) =>
+      must(
+        releaseAt(
+          { finishedAt, room, forecast: forecast((h) => (h < hour ? 3 : 15)) },
+          { ...practice, releaseIndoors: 2880 },
+        ),
+      )
+    expect(from(11)).toMatchObject({ kind: 'same day' })
+    expect(hours(from(11).at)).toBeLessThan(12)
+    expect(from(13)).toMatchObject({ kind: 'later' })
+    expect(hours(from(13).at)).toBeGreaterThanOrEqual(12)
+    expect(hours(from(13).at)).toBeLessThan(13)
   })
   test('cold outside: a night indoors', () => {
     const release = must(releaseAt({ finishedAt, room, forecast: forecast(() => 3) }, practice))
@@ -229,6 +245,12 @@ describe('why film grabs early, or not', () => {
     )
     expect(late).toHaveLength(3)
     expect(late[0]?.cause).toSay('9 °C')
+  })
+  test('alcohol takes slip away from the soap and dries besides: at 10 % less than half is left', () => {
+    const cool = { ...under, climate: { roomC: 5, humidityPercent: 95 } }
+    const share =
+      slideMinutes({ ...cool, slip: { ...cool.slip, alcoholPercent: 10 } }, practice) / slideMinutes(cool, practice)
+    expect(share).toBeLessThan(0.5)
   })
   test('more soap slides longer, alcohol and warmth shorter', () => {
     const amount = fc.double({ min: 0.1, max: 10, noNaN: true })
