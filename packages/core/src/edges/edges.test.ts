@@ -89,6 +89,14 @@ describe('how an edge ends', () => {
   ] as const)('%s is doubted', (_, edge, says) => {
     expect(first(edge).doubts).toSay(says)
   })
+  test.each(['stop-short', 'surface-cut', 'overlap'] as const)(
+    'whatever is behind it, an edge that ends by %s holds on to nothing there',
+    (code) => {
+      for (const behind of ['nothing', 'gap to the wing', 'flange, 6 mm', 'flange, 14 mm', undefined])
+        for (const says of ['hold on', 'behind'])
+          expect(first({ code, ...(behind === undefined ? {} : { behind }) }).doubts).not.toSay(says)
+    },
+  )
   test('a wrap with nothing to hold on to: the other school suits', () => {
     const work = first({ code: 'wrap', behind: 'nothing' })
     expect(work.schools[0]?.options.find((o) => o.suits)?.name).toSay(/^clean edge$/)

@@ -198,6 +198,14 @@ test('gradients sum to nothing, give a linear function its slope, and areas are 
   }
 })
 
+test('gradients are given away: those of another mesh do not change them', () => {
+  const first = gradients(cap(50, 4).triangle, cap(50, 4).position)
+  const [area, gradient] = [plain(first.area), plain(first.gradient)]
+  gradients(cap(80, 5).triangle, cap(80, 5).position)
+  expect(plain(first.area)).toEqual(area)
+  expect(plain(first.gradient)).toEqual(gradient)
+})
+
 /** Film on one triangle with a right angle, held at that corner: its matrix is whatever is put in. */
 const oneTriangle = () =>
   filmSystem({
