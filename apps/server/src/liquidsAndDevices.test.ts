@@ -2,7 +2,7 @@ import { english } from '@truelay/words'
 import { say, verbatim } from '@truelay/core/say'
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import { bladeLog, deviceKinds, learned, liquids, roomNow } from '@truelay/contract'
+import { bladeLog, deviceKinds, learned, liquids, roomNow, shop } from '@truelay/contract'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { DemoServer, noon, said } from './testing/demoServer.ts'
 import { smallPlan, smallStep } from '@truelay/contract/testing'
@@ -357,9 +357,38 @@ test('no calendar before a part is finished', async () => {
   expect(said(answer)).toContain('No part of job 0412')
 })
 
-test('two settings of a gun cannot have one name', async () => {
-  const gun = { id: 'g', name: 'Gun', spotMm: 110, readings: [], settings: [{ name: '1', outletC: 100 }] }
-  expect((await send('PATCH', '/shop', { guns: [gun] })).status).toBe(200)
-  const twice = { ...gun, settings: [...gun.settings, ...gun.settings] }
-  expect((await send('PATCH', '/shop', { guns: [twice] })).status).toBe(400)
+describe('the guns of the shop', () => {
+  const gunsOf = async () => shop.parse((await get('/shop')).body).guns
+  const change = async (id: string, of: object) => (await send('PATCH', '/shop', { guns: { [id]: of } })).status
+  const fresh = { name: 'Gun', spotMm: 110, settings: { 1: { outletC: 100 }, 2: { outletC: 300 } } }
+  test('two settings of a gun cannot have one name', async () => {
+    expect(await change('g', fresh)).toBe(200)
+    const before = await gunsOf()
+    expect(await change('g', { settings: { 1: { name: '2' } } })).toBe(400)
+    expect(await change('h', { ...fresh, settings: { 1: { outletC: 900 } } })).toBe(400)
+    // What is no gun yet cannot be changed.
+    expect(await change('h', { spotMm: 90 })).toBe(400)
+    expect(await gunsOf()).toEqual(before)
+  })
+  test('what is changed at the same time all counts', async () => {
+    expect(await change('both', fresh)).toBe(200)
+    const answers = await Promise.all([
+      change('both', { settings: { 1: { name: 'low' } } }),
+      change('both', { settings: { 2: { outletC: 320 } } }),
+      change('both', { settings: { 3: { outletC: 450 } } }),
+      change('both', { spotMm: 80 }),
+      change('another', fresh),
+    ])
+    expect(answers).toEqual([200, 200, 200, 200, 200])
+    const guns = await gunsOf()
+    expect(guns.map(({ id }) => id)).toContain('another')
+    expect(guns.find(({ id }) => id === 'both')).toMatchObject({
+      spotMm: 80,
+      settings: [
+        { name: 'low', outletC: 100 },
+        { name: '2', outletC: 320 },
+        { name: '3', outletC: 450 },
+      ],
+    })
+  })
 })

@@ -267,6 +267,7 @@ export {
   wholeKit,
 } from './shelf.ts'
 export {
+  type GunChanged,
   type GunProfile,
   type GunReadingKept,
   gun,

@@ -1,5 +1,5 @@
 import { type PracticeChange, practiceKeys, type PracticeKey, practiceProblem } from '@truelay/core/practice'
-import { type GunDoc, type KeptReading, readingSources, slowestMmS } from '@truelay/core/heat'
+import { type GunChange, type GunDoc, type KeptReading, readingSources, slowestMmS } from '@truelay/core/heat'
 import { say } from '@truelay/core/say'
 import { lengthUnits, temperatureUnits, volumeUnits } from '@truelay/core/units'
 import { z } from 'zod'
@@ -49,15 +49,20 @@ export const gunReading = z.strictObject({
 mirrors<KeptReading>()(gunReading)
 
 /** A gun of the shop: its settings, its nozzle, and what was read of it. */
+const settingName = z.string().min(1).max(20)
+const outletC = z.number().min(40).max(800)
+const gunName = z.string().min(1).max(60)
+const spotMm = z.number().min(20).max(250)
+
 export const gun = z
   .strictObject({
     id: gunId,
-    name: z.string().min(1).max(60),
+    name: gunName,
     settings: z
-      .array(z.strictObject({ name: z.string().min(1).max(20), outletC: z.number().min(40).max(800) }))
+      .array(z.strictObject({ name: settingName, outletC }))
       .min(1)
       .max(20),
-    spotMm: z.number().min(20).max(250),
+    spotMm,
     readings: z.array(gunReading).max(40),
   })
   .superRefine((value, context) => {
@@ -68,6 +73,20 @@ export const gun = z
 mirrors<GunDoc>()(gun)
 export type GunProfile = z.infer<typeof gun>
 export type GunReadingKept = z.infer<typeof gunReading>
+
+/** What of a gun changes: a setting by its name, a reading more or less; what is not named stays. */
+const gunChange = z
+  .strictObject({
+    name: gunName,
+    spotMm,
+    settings: z.record(settingName, z.strictObject({ name: settingName, outletC }).partial().nullable()),
+    read: gunReading,
+    unread: z.uuid(),
+    first: z.literal(true),
+  })
+  .partial()
+mirrors<GunChange>()(gunChange)
+export type GunChanged = z.infer<typeof gunChange>
 
 export const themes = ['day', 'bay'] as const
 
@@ -115,10 +134,10 @@ export const shop = z.strictObject({
 })
 export type Shop = z.infer<typeof shop>
 
-/** A change of some settings, units and figures. */
+/** A change of some settings, units, figures and guns. */
 export const shopChange = shop
-  .omit({ units: true, practice: true })
-  .extend({ units: units.partial(), practice: practiceChange })
+  .omit({ units: true, practice: true, guns: true })
+  .extend({ units: units.partial(), practice: practiceChange, guns: z.record(gunId, gunChange) })
   .partial()
 export type ShopChange = z.infer<typeof shopChange>
 

@@ -1,4 +1,5 @@
 import { type Shop, type ShopChange, shop } from '@truelay/contract'
+import { gunsChanged } from '@truelay/core/heat'
 import { practiceChanged } from '@truelay/core/practice'
 import { say } from '@truelay/core/say'
 import { eq } from 'drizzle-orm'
@@ -38,6 +39,7 @@ export const changeShop = (database: Database, change: ShopChange): Promise<Shop
       ...change,
       units: { ...before.units, ...change.units },
       practice: practiceChanged(before.practice, change.practice ?? {}),
+      guns: gunsChanged(before.guns, change.guns ?? {}),
     })
     await db
       .update(shops)

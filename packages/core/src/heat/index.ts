@@ -1,3 +1,4 @@
+export { type GunChange, gunsChanged, type SettingChange } from './changeGuns.ts'
 export { type CalibratedGun, calibrated, type GunDoc, usualGun } from './gunDoc.ts'
 export { type KeptReading, readingSources, slowestMmS } from './gunReading.ts'
 export type { Swept } from './lane.ts'

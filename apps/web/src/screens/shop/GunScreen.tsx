@@ -3,7 +3,13 @@ import { name, say, temperature, warmer } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { length } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
-import { type GunProfile, type GunReadingKept, gunId as gunIdSchema, type Shop } from '@truelay/contract'
+import {
+  type GunChanged,
+  type GunProfile,
+  type GunReadingKept,
+  gunId as gunIdSchema,
+  type Shop,
+} from '@truelay/contract'
 import { calibrated, gunOnPart, heatStep, layersOf } from '@truelay/core/heat'
 import { practiceWith } from '@truelay/core/practice'
 import { Plus, Trash2 } from 'lucide-react'
@@ -44,10 +50,8 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
   const t = useWords()
   const [change, { error }] = useChangeShopMutation()
   const now = useNow(30_000)
-  const save = (next: GunProfile) => void change({ guns: (shop.guns ?? []).map((g) => (g.id === gun.id ? next : g)) })
+  const save = (of: GunChanged) => void change({ guns: { [gun.id]: of } })
   const known = calibrated(gun)
-  const setting = (i: number, more: Partial<GunProfile['settings'][number]>) =>
-    save({ ...gun, settings: gun.settings.map((s, k) => (k === i ? { ...s, ...more } : s)) })
   return (
     <ForRole least="installer">
       <div className="mx-auto max-w-[75rem] px-7 py-6">
@@ -88,19 +92,20 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
                   reading={r}
                   residualC={known.ok ? (known.value.residualC[i] ?? null) : null}
                   age={t(ageWords(r.at, now))}
-                  onRemove={() => save({ ...gun, readings: gun.readings.filter((k) => k.id !== r.id) })}
+                  onRemove={() => save({ unread: r.id })}
                 />
               ))}
             </ul>
             <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-lead">{t`Settings and nozzle`}</h2>
             <ul>
-              {gun.settings.map((s, i) => (
+              {gun.settings.map((s) => (
                 <li key={s.name} className="grid grid-cols-[1fr_1fr_auto] items-end gap-5 border-b border-hair py-2">
                   <Field label={t`on the gun`}>
                     <TextInput
                       defaultValue={s.name}
                       onBlur={(e) => {
-                        if (e.target.value !== '' && e.target.value !== s.name) setting(i, { name: e.target.value })
+                        if (e.target.value !== '' && e.target.value !== s.name)
+                          save({ settings: { [s.name]: { name: e.target.value } } })
                       }}
                     />
                   </Field>
@@ -111,13 +116,13 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
                     value={s.outletC}
                     min={40}
                     max={800}
-                    onCommit={(outletC) => setting(i, { outletC })}
+                    onCommit={(outletC) => save({ settings: { [s.name]: { outletC } } })}
                   />
                   <Button
                     look="quiet"
                     aria-label={t`Take setting ${s.name} away`}
                     disabled={gun.settings.length === 1}
-                    onClick={() => save({ ...gun, settings: gun.settings.filter((_, k) => k !== i) })}
+                    onClick={() => save({ settings: { [s.name]: null } })}
                   >
                     <Trash2 size={18} aria-hidden="true" />
                   </Button>
@@ -129,10 +134,7 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
                 onClick={() => {
                   const last = gun.settings[gun.settings.length - 1]
                   const name = freeName(gun)
-                  save({
-                    ...gun,
-                    settings: [...gun.settings, { name, outletC: Math.min(800, (last?.outletC ?? 100) + 60) }],
-                  })
+                  save({ settings: { [name]: { outletC: Math.min(800, (last?.outletC ?? 100) + 60) } } })
                 }}
               >
                 <Plus size={18} aria-hidden="true" /> {t`Another setting`}
@@ -145,12 +147,12 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
                   value={gun.spotMm}
                   min={20}
                   max={250}
-                  onCommit={(spotMm) => save({ ...gun, spotMm })}
+                  onCommit={(spotMm) => save({ spotMm })}
                 />
               </div>
             </div>
           </section>
-          <ReadGun shop={shop} gun={gun} onRead={(reading) => save({ ...gun, readings: [...gun.readings, reading] })} />
+          <ReadGun shop={shop} gun={gun} onRead={(read) => save({ read })} />
         </div>
       </div>
     </ForRole>

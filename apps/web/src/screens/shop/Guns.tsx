@@ -17,16 +17,13 @@ export function Guns({ shop, onChange }: GunsProps) {
   const guns = shop.guns ?? []
   const add = () =>
     onChange({
-      guns: [
-        ...guns,
-        {
-          id: gunId.parse(`gun-${crypto.randomUUID().slice(0, 8)}`),
+      guns: {
+        [gunId.parse(`gun-${crypto.randomUUID().slice(0, 8)}`)]: {
           name: `Gun ${guns.length + 1}`,
-          settings: [...usualGun.gun.settings],
+          settings: Object.fromEntries(usualGun.gun.settings.map(({ name, outletC }) => [name, { outletC }])),
           spotMm: usualGun.gun.spotMm,
-          readings: [],
         },
-      ],
+      },
     })
   return (
     <ForRole least="installer">
@@ -43,7 +40,7 @@ export function Guns({ shop, onChange }: GunsProps) {
                 <Button
                   look="quiet"
                   className="ml-auto"
-                  onClick={() => onChange({ guns: [gun, ...guns.filter((g) => g.id !== gun.id)] })}
+                  onClick={() => onChange({ guns: { [gun.id]: { first: true } } })}
                 >{t`Plan with this one`}</Button>
               )}
             </li>

@@ -129,6 +129,19 @@ describe('a gun', () => {
     await visit.presses(`Take setting ${(await gun()).settings[before].name} away`)
     await expect.poll(async () => (await gun()).settings.length).toBe(before)
   })
+  test('a setting called otherwise and another one, one right after the other, are both kept', async () => {
+    const visit = shop.visit('/shop/guns/bay-1-gun')
+    await visit.sees('Settings and nozzle')
+    const before = (await gun()).settings.map(({ name }: { name: string }) => name)
+    const [called] = screen.getAllByLabelText('on the gun')
+    await visit.user.clear(called!)
+    await visit.user.type(called!, 'low')
+    // Leaving the field saves its name while the press is on its way.
+    await visit.presses('Another setting')
+    await expect
+      .poll(async () => (await gun()).settings.map(({ name }: { name: string }) => name))
+      .toEqual(['low', ...before.slice(1), expect.any(String)])
+  })
   test('that is not there says so', async () => {
     const { sees } = shop.visit('/shop/guns/none')
     await sees('To the shop')
