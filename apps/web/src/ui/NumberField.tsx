@@ -26,6 +26,7 @@ export function NumberField({ label, unit: metric, value, digits, min, max, onCo
     .shown(value)
     .toFixed(typing.digits)
     .replace(/^-(0(?:\.0*)?)$/, '$1')
+    .replace('-', '−')
   /** What is being typed; null while nobody types, and then the value itself is shown. */
   const [typed, setTyped] = useState<string | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
@@ -47,7 +48,7 @@ export function NumberField({ label, unit: metric, value, digits, min, max, onCo
     setProblem(null)
   }
   return (
-    <div className="relative">
+    <div>
       <label htmlFor={id} className="label block text-note text-quiet">
         {label}
       </label>
@@ -59,7 +60,10 @@ export function NumberField({ label, unit: metric, value, digits, min, max, onCo
           value={typed ?? shown}
           aria-invalid={problem !== null}
           aria-describedby={problem === null ? undefined : `${id}-problem`}
-          onChange={(event) => setTyped(event.target.value)}
+          onChange={(event) => {
+            setTyped(event.target.value)
+            setProblem(null)
+          }}
           onBlur={commit}
           onKeyDown={(event) => {
             if (event.key === 'Enter') commit()
@@ -73,7 +77,7 @@ export function NumberField({ label, unit: metric, value, digits, min, max, onCo
         <p
           id={`${id}-problem`}
           role="alert"
-          className="absolute bottom-full left-0 z-10 mb-1 whitespace-nowrap border border-stop bg-stop-tint px-2 py-1 text-note text-stop"
+          className="mt-1 border border-stop bg-stop-tint px-2 py-1 text-note text-stop"
         >
           {problem}
         </p>

@@ -108,7 +108,7 @@ describe('a number field', () => {
     cleanup()
     expect(field(-0.04).input.value).toBe('0.0')
     cleanup()
-    expect(field(-2.5).input.value).toBe('-2.5')
+    expect(field(-2.5).input.value).toBe('−2.5')
   })
   test('takes over what was typed when it is left, or with Enter', async () => {
     const { took, input } = field(2)

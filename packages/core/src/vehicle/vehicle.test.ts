@@ -87,6 +87,7 @@ describe.each(bodyKinds)('the unfolded %s', (kind) => {
       const [xs, ys] = [0, 1].map((k) => drawn.flatMap(({ line }) => line.map((p) => p[k]!))) as [number[], number[]]
       for (const { id, at, size, turnDeg } of plan.slots.filter((s) => s.face === face)) {
         const [w, h] = turnDeg % 180 === 0 ? size : [size[1], size[0]]
+        expect(Math.min(w, h), id).toBeGreaterThan(0)
         expect(at[0] - w / 2, id).toBeGreaterThan(Math.min(...xs) - 1)
         expect(at[0] + w / 2, id).toBeLessThan(Math.max(...xs) + 1)
         expect(at[1] - h / 2, id).toBeGreaterThan(Math.min(...ys) - 1)
@@ -95,7 +96,7 @@ describe.each(bodyKinds)('the unfolded %s', (kind) => {
       if (face === 'left' || face === 'right') continue
       for (const { line } of drawn) {
         const across = line.map(([, y]) => y - middleY)
-        expect(Math.max(...across) + Math.min(...across)).toBeCloseTo(0, 6)
+        expect(across.reduce((sum, y) => sum + y, 0)).toBeCloseTo(0, 6)
       }
     }
   })

@@ -134,8 +134,9 @@ describe('a gun', () => {
     await visit.sees('Settings and nozzle')
     const before = (await gun()).settings.map(({ name }: { name: string }) => name)
     const [called] = screen.getAllByLabelText('on the gun')
-    await visit.user.clear(called!)
-    await visit.user.type(called!, 'low')
+    if (called === undefined) throw new Error('a gun without settings')
+    await visit.user.clear(called)
+    await visit.user.type(called, 'low')
     // Leaving the field saves its name while the press is on its way.
     await visit.presses('Another setting')
     await expect
