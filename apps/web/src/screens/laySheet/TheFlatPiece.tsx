@@ -156,7 +156,7 @@ export function TheFlatPiece({
           label={t`The flat piece. Arrow keys move it ${length(0.1, 2)}, with Shift ${length(1)}; plus and minus turn it.`}
         />
       </div>
-      <div className="grid grid-cols-[1fr_1fr_1fr] items-end gap-4 px-4 pb-3">
+      <div className="grid grid-cols-[1fr_1fr_1fr] items-start gap-4 px-4 pb-3">
         <NumberField
           unit="mm"
           digits={1}

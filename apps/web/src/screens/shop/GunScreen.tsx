@@ -99,7 +99,7 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
             <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-lead">{t`Settings and nozzle`}</h2>
             <ul>
               {gun.settings.map((s) => (
-                <li key={s.name} className="grid grid-cols-[1fr_1fr_auto] items-end gap-5 border-b border-hair py-2">
+                <li key={s.name} className="grid grid-cols-[1fr_1fr_auto] items-start gap-5 border-b border-hair py-2">
                   <Field label={t`on the gun`}>
                     <TextInput
                       defaultValue={s.name}
@@ -120,6 +120,7 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
                   />
                   <Button
                     look="quiet"
+                    className="mt-5"
                     aria-label={t`Take setting ${s.name} away`}
                     disabled={gun.settings.length === 1}
                     onClick={() => save({ settings: { [s.name]: null } })}
