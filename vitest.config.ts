@@ -2,8 +2,10 @@ import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
 const common = {
-  testTimeout: 180_000,
-  expect: { poll: { timeout: 15_000 } },
+  // How quick anything is says the bench. A test waits so long that only what never comes fails, on a machine that is held up too.
+  testTimeout: 600_000,
+  hookTimeout: 600_000,
+  expect: { poll: { timeout: 60_000 } },
   setupFiles: [fileURLToPath(new URL('tools/testing/toSay.ts', import.meta.url))],
 }
 

@@ -105,13 +105,13 @@ test('a sensor that is silent, late or mad is said, and what is entered counts',
     forecast: { coldestC: 7, warmestC: 14, fault: 'silent' },
   })
   await page.reload()
-  await expect(page.getByText('sensor silent', { exact: false })).toBeVisible({ timeout: 15_000 })
-  await expect(page.getByText('Forecast silent.')).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByText('sensor silent', { exact: false })).toBeVisible()
+  await expect(page.getByText('Forecast silent.')).toBeVisible()
   await page.getByRole('button', { name: /^Room air/ }).click()
   await expect(page.getByRole('dialog')).toContainText('It does not answer.')
   await page.keyboard.press('Escape')
   await enterAir(page, '9', '80')
-  await expect(page.getByRole('button', { name: /^Room air: 9 °C, 80 %, entered/ })).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByRole('button', { name: /^Room air: 9 °C, 80 %, entered/ })).toBeVisible()
   await type(page, 'Coldest outside over the next day', '-4')
   await expect(page.getByText(/down to [-−]4 °C/)).toBeVisible()
 
@@ -146,7 +146,7 @@ test('a gun read twice with the thermometer is surer, and changes how it is held
 
   await standIns.turn({ infrared: { surfaceC: 78, fault: 'silent' } })
   await page.getByRole('button', { name: 'Ask the thermometer' }).click()
-  await expect(page.getByText('It does not answer. Type what it shows.')).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByText('It does not answer. Type what it shows.')).toBeVisible()
 })
 
 test('the heat of a lamp: where, how, and the temperatures; and how its edges end', async ({ page, shop }) => {
@@ -154,7 +154,7 @@ test('the heat of a lamp: where, how, and the temperatures; and how its edges en
   await expect(page.getByText('Waits in this air')).toBeVisible()
   await page.getByRole('link', { name: 'Heat', exact: true }).click()
   await expect(page.getByTestId('heat-words')).toHaveText(/notch, .*away, along.*each way/i)
-  await expect(page.getByRole('img', { name: /Temperature of the surface over time/ })).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByRole('img', { name: /Temperature of the surface over time/ })).toBeVisible()
   const soften = await page.getByTestId('heat-words').textContent()
   await page.getByRole('radio', { name: 'Post-heat' }).click()
   await expect(page.getByTestId('heat-words')).not.toHaveText(soften ?? '')

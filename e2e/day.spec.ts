@@ -2,8 +2,6 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from './shop.ts'
 
 test.use({ plansDay: true })
-test.setTimeout(180_000)
-
 test('the day is planned by itself; a bar says what it is, the plan outlives a restart, and what is begun stays in its hands', async ({
   page,
   shop,

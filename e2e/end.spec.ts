@@ -11,7 +11,7 @@ test('from a fault on the last walk, put right and taken, over the papers to the
   await expect(page.getByText('Hanne Ostby has read this on')).toBeVisible()
 
   await page.goto(`${shop.url}/jobs/0412/fit/0412-headlamp-left`)
-  await page.getByRole('button', { name: /Start/ }).click({ timeout: 60_000 })
+  await page.getByRole('button', { name: /Start/ }).click()
   await goOnTo(page, /Finger along/)
   // At an edge: what it is, and nothing more; it is judged at once.
   const edge = ((await headline(page).textContent()) ?? '').replace('Finger along: ', '')

@@ -144,7 +144,7 @@ test('without the server the fit goes on, and everything arrives once', async ({
   await expect(headline(page)).toHaveText('Mix slip and tack')
   await expect(page.getByText(/server away, 2 kept here/)).toBeVisible()
   await shop.start()
-  await expect(page.getByText(/kept here|storing/)).toBeHidden({ timeout: 30_000 })
+  await expect(page.getByText(/kept here|storing/)).toBeHidden()
   expect(await stored()).toEqual(['fitStarted', 'stepDone', 'stepDone'])
   quiet.splice(
     0,
@@ -165,7 +165,7 @@ for (const [name, size] of [
   test(`on ${name} every step fits: words, picture and the huge target`, async ({ page, shop }) => {
     await page.setViewportSize(size)
     await page.goto(`${shop.url}/jobs/0412/lay-sheets/0412-bonnet`)
-    await expect(page.getByTestId('worst-edge')).toBeVisible({ timeout: 60_000 })
+    await expect(page.getByTestId('worst-edge')).toBeVisible()
     await startFit(page)
     for (let i = 0; i < 9; i++) {
       const target = page.getByRole('button', { name: /^(Done|Good|How do I move it|Go on as it is)/ })

@@ -64,10 +64,10 @@ test('a bonnet is measured with straightedge readings, kept, and laid', async ({
   await page.getByRole('button', { name: 'Keep this form' }).click()
 
   // Laid, without a pattern: cut from the roll.
-  await expect(page.getByTestId('worst-edge')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByTestId('worst-edge')).toBeVisible()
   await page.getByRole('link', { name: 'Kit' }).click()
   await page.getByRole('button', { name: /Check all/ }).click()
-  await expect(page.getByText('No pattern of this part is at hand.')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText('No pattern of this part is at hand.')).toBeVisible()
   await expect(page.getByText(/over on each side/)).toBeVisible()
 })
 
@@ -155,7 +155,7 @@ test('a form that a fit has used is not changed but superseded', async ({ page, 
   await rename('Velmora Pipit bonnet, again')
   expect(await version()).toBe(1)
   await page.goto(`${shop.url}/jobs/0412/fit/0412-bonnet`)
-  await page.getByRole('button', { name: /Start/ }).click({ timeout: 60_000 })
+  await page.getByRole('button', { name: /Start/ }).click()
   await expect(page.getByTestId('headline')).toBeVisible()
   await expect(page.getByText('storing')).toBeHidden()
   await rename('Velmora Pipit bonnet, measured anew')

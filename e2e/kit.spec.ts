@@ -52,7 +52,7 @@ test('every piece is held up to its part before it is peeled', async ({ page, sh
   await page.goto(`${shop.url}/jobs/0412/kit`)
   await page.getByRole('button', { name: 'Check all 2 parts' }).click()
   const list = page.getByRole('region', { name: 'Dry check' })
-  await expect(list.getByText('Fits', { exact: true })).toHaveCount(2, { timeout: 60_000 })
+  await expect(list.getByText('Fits', { exact: true })).toHaveCount(2)
   await expect(list.getByText(/Pre-cut/).first()).toBeVisible()
 })
 
@@ -187,7 +187,7 @@ test('a pattern is enlarged along one edge, and saved so', async ({ page, shop }
   await page.getByLabel('front edge').fill('16')
   await page.getByLabel('front edge').press('Enter')
   await page.getByRole('button', { name: 'Enlarge', exact: true }).click()
-  await expect(page.getByText('Shown enlarged.')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText('Shown enlarged.')).toBeVisible()
   const after = ((await size.textContent()) ?? '').match(/\d+/g)?.map(Number) ?? []
   expect(Math.abs((after[0] ?? 0) - (before[0] ?? 0) - 16)).toBeLessThanOrEqual(2)
   expect(Math.abs((after[1] ?? 0) - (before[1] ?? 0))).toBeLessThanOrEqual(2)

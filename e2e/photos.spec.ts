@@ -18,21 +18,21 @@ test('a headlamp that nobody has measured is photographed, becomes a form, and i
 
   // The first four: it says where to stand for the next.
   await choose(page).setInputFiles(photographs(1, 2, 3, 4))
-  await expect(page.getByText(/^Next: Stand/)).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText(/^Next: Stand/)).toBeVisible()
   await expect(page.getByTestId('next-stand')).toBeVisible()
   await expect(page.getByText(/fewer than three photographs/)).toBeVisible()
   await expect(page.getByRole('button', { name: 'Measure', exact: true })).toBeDisabled()
   await choose(page).setInputFiles(photographs(5, 6, 7, 8, 9, 10, 11, 12))
   await bar(page, '110 to 111', '600')
   await bar(page, '112 to 113', '420')
-  await expect(page.getByText('That is enough: measure.')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText('That is enough: measure.')).toBeVisible()
   await page.getByRole('button', { name: 'Measure', exact: true }).click()
-  await expect(page.getByText(/targets, each sure to 0\.\d mm/)).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText(/targets, each sure to 0\.\d mm/)).toBeVisible()
   await expect(page.getByText(/The second bar comes out 0.0\d % off/)).toBeVisible()
   await page.getByRole('button', { name: 'Make it a form' }).click()
 
   // Laid over its own photograph; as large and as bowed as the lamp that was photographed.
-  await expect(page.getByTestId('form-grade')).toContainText('Grade 4', { timeout: 60_000 })
+  await expect(page.getByTestId('form-grade')).toContainText('Grade 4')
   await expect(page.locator('svg image')).toBeVisible()
   expect(Math.abs((await figure(page, 'Area')) / 56_720 - 1)).toBeLessThan(0.015)
   expect(Math.abs((await figure(page, 'Not developable')) / 1.013 - 1)).toBeLessThan(0.06)
@@ -43,10 +43,10 @@ test('a headlamp that nobody has measured is photographed, becomes a form, and i
   await page.reload()
   await expect(page.getByText('Selwick Tern headlamp was made before and is not kept yet.')).toBeVisible()
   await page.getByRole('button', { name: 'Go on with it' }).click()
-  await expect(page.getByTestId('form-grade')).toContainText('Grade 4', { timeout: 60_000 })
+  await expect(page.getByTestId('form-grade')).toContainText('Grade 4')
   await expect(page.getByLabel('New form: vehicle and part')).toHaveValue('Selwick Tern headlamp')
   await page.getByRole('button', { name: 'Keep this form' }).click()
-  await expect(page.getByTestId('worst-edge')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByTestId('worst-edge')).toBeVisible()
 })
 
 test('what is no picture, shows no targets or contradicts is told, and nothing is lost', async ({ page, shop }) => {
@@ -67,7 +67,7 @@ test('what is no picture, shows no targets or contradicts is told, and nothing i
   await choose(page).setInputFiles(photographs(1, 3, 5, 6, 8, 10, 12))
   await bar(page, '110 to 111', '590')
   await bar(page, '112 to 113', '420')
-  await expect(page.getByText(/targets, start plate seen/)).toHaveCount(7, { timeout: 60_000 })
+  await expect(page.getByText(/targets, start plate seen/)).toHaveCount(7)
 
   // One is left out and comes back.
   await page.getByRole('button', { name: 'Leave out headlamp-12.jpg' }).click()
@@ -77,11 +77,11 @@ test('what is no picture, shows no targets or contradicts is told, and nothing i
 
   // A bar of the wrong length: told, and no form is made of it.
   await page.getByRole('button', { name: 'Measure', exact: true }).click()
-  await expect(page.getByText(/The two bars contradict each other/)).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText(/The two bars contradict each other/)).toBeVisible()
   await expect(page.getByRole('button', { name: 'Make it a form' })).toBeDisabled()
   await bar(page, '110 to 111', '600')
   await page.getByRole('button', { name: 'Measure', exact: true }).click()
-  await expect(page.getByRole('button', { name: 'Make it a form' })).toBeEnabled({ timeout: 60_000 })
+  await expect(page.getByRole('button', { name: 'Make it a form' })).toBeEnabled()
 
   // A rim of two is none.
   await page.getByRole('button', { name: 'None', exact: true }).click()

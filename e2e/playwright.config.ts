@@ -3,8 +3,8 @@ import { defineConfig } from '@playwright/test'
 /** Debian's Chromium against the production build; every test starts a server of its own. */
 export default defineConfig({
   testDir: '.',
-  timeout: 300_000,
-  expect: { timeout: 30_000 },
+  timeout: 600_000,
+  expect: { timeout: 60_000 },
   // Drawing in software on a busy machine: a second try, and the summary names every test that needed it.
   retries: 1,
   workers: 1,

@@ -7,7 +7,7 @@ const ofSet = (page: Page, part: RegExp) =>
 
 /** Begins the part that is on the screen, and goes on to a step of it. */
 async function begin(page: Page, wanted: RegExp) {
-  await page.getByRole('button', { name: /Start/ }).click({ timeout: 60_000 })
+  await page.getByRole('button', { name: /Start/ }).click()
   await expect(headline(page)).toBeVisible()
   await goOnTo(page, wanted)
 }
@@ -21,7 +21,7 @@ test('a set of six strips is led through piece by piece to its end', async ({ pa
   for (const strip of [1, 2, 3, 4, 5, 6]) {
     await expect(ofSet(page, new RegExp(`^${strip} Tail lamp strip ${strip}`))).toHaveAttribute('aria-current', 'step')
     const steps = page.getByRole('listitem')
-    await expect(steps.filter({ hasText: 'Seal the edges' })).toBeVisible({ timeout: 60_000 })
+    await expect(steps.filter({ hasText: 'Seal the edges' })).toBeVisible()
     // Washed, masked and mixed for once, with the first; the tape comes off with the last.
     await expect(steps.filter({ hasText: 'Mix slip and tack, for all 6' })).toHaveCount(strip === 1 ? 1 : 0)
     await expect(steps.filter({ hasText: 'Take the tape off' })).toHaveCount(strip === 6 ? 1 : 0)

@@ -200,7 +200,7 @@ export async function openLaySheet(page: Page, shop: DemoShop, part: string) {
     .filter({ hasText: part })
     .filter({ has: page.getByRole('link', { name: 'Lay sheet' }) })
   await row.getByRole('link', { name: 'Lay sheet' }).click()
-  await expect(page.getByTestId('worst-edge')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByTestId('worst-edge')).toBeVisible()
 }
 
 /** A part that nobody has measured, of a new model in a new job; at its lay sheet. */
@@ -218,7 +218,7 @@ export async function unmeasuredPart(page: Page, shop: DemoShop) {
 
 export async function startFit(page: Page) {
   await page.getByRole('link', { name: 'To the fit' }).click()
-  await page.getByRole('button', { name: /Start/ }).click({ timeout: 60_000 })
+  await page.getByRole('button', { name: /Start/ }).click()
   await expect(page.getByTestId('headline')).toBeVisible()
 }
 

@@ -84,12 +84,12 @@ test('a new job, walked round with photos: a coating is found, the plan changes,
 
   // What was found changes the plan, visibly and with the reason.
   await page.getByRole('link', { name: 'Lay sheet' }).click()
-  await expect(page.getByTestId('worst-edge')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByTestId('worst-edge')).toBeVisible()
   await expect(page.getByRole('region', { name: 'Found on this part' })).toContainText('strip it first')
   await page.getByRole('button', { name: /Strip the coating/ }).click()
   await expect(page.getByText('Walk-round: water-repelling coating.')).toBeVisible()
   await page.getByRole('link', { name: 'Fit', exact: true }).click()
-  await page.getByRole('button', { name: /Start/ }).click({ timeout: 60_000 })
+  await page.getByRole('button', { name: /Start/ }).click()
   for (let i = 0; i < 4 && (await headline(page).textContent()) !== 'Strip the coating'; i++) {
     const now = (await headline(page).textContent()) ?? ''
     await pedal(page)

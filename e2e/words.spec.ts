@@ -49,7 +49,7 @@ async function measuredByPhotographs(page: Page, look: () => Promise<void>) {
     await look()
   }
   await page.locator('main button.min-h-14').click()
-  await expect(page.getByTestId('measured-part')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByTestId('measured-part')).toBeVisible()
   await page.waitForTimeout(1000)
   await look()
 }
@@ -58,7 +58,7 @@ test('every word on every screen goes through the catalogue; only data, units an
   page,
   shop,
 }) => {
-  test.setTimeout(600_000)
+  test.setTimeout(1_200_000)
   const data = new Set<string>(['True', 'Lay'].map((w) => w.toLowerCase()))
   const learn = (value: unknown): void => {
     if (typeof value === 'string') for (const word of split(value)) data.add(word.toLowerCase())
@@ -100,7 +100,6 @@ test('in inches, Fahrenheit and fluid ounces no screen and no step of a fit leav
   page,
   shop,
 }) => {
-  test.setTimeout(300_000)
   await page.request.patch(`${shop.url}/api/shop`, {
     headers: { 'x-write-id': crypto.randomUUID() },
     data: { units: { length: 'in', temperature: 'F', volume: 'fl oz' } },

@@ -64,7 +64,7 @@ test.describe('a shop with a past', () => {
     await expect(block).toContainText('The plan begins with that.')
     await expect(page.getByTestId('worst-edge')).not.toHaveText(worst ?? '')
     await page.getByRole('link', { name: 'To the fit' }).click()
-    await expect(page.getByRole('button', { name: /Start/ })).toBeVisible({ timeout: 60_000 })
+    await expect(page.getByRole('button', { name: /Start/ })).toBeVisible()
     await expect(page.getByText('Begin with that, on the lay sheet')).toHaveCount(0)
 
     await page.goto(`${shop.url}/models/velmora-pipit/known`)

@@ -176,7 +176,7 @@ describe('answers', () => {
       }
     }
     await Promise.all([askOn(), askOn(), askOn()])
-  }, 300_000)
+  })
   test('plan over every part of every demo kit', async () => {
     const models = readdirSync(at('../../../../demo/models'))
     const planned = async (model: string) => {
@@ -189,7 +189,7 @@ describe('answers', () => {
       }
     }
     await Promise.all(models.map(planned))
-  }, 300_000)
+  })
   test('plan of a whole job', async () => {
     const bundle = jobFor('velmora-pipit.json', ['bonnet', 'headlamp-left'])
     const sheets = await answer(['plan', '-'], bundle)

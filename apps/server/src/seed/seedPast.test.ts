@@ -17,7 +17,7 @@ beforeAll(async () => {
   demo = await new DemoServer().start()
   expect(await seedPast(demo.database, folder, noon)).toBe(past.fits)
   facts = fitFacts.parse((await demo.get('/api/memory')).body).facts
-}, 120_000)
+})
 afterAll(() => demo.end())
 
 describe('the made-up past of the demo shop', () => {

@@ -228,7 +228,7 @@ function ask(demo: DemoServer, { method, path, headers, body }: OddRequest): Pro
           [writeIdHeader]: randomUUID(),
           ...headers,
         },
-        timeout: 20_000,
+        timeout: 60_000,
       },
       (answer) => {
         let text = ''
@@ -240,7 +240,7 @@ function ask(demo: DemoServer, { method, path, headers, body }: OddRequest): Pro
         answer.on('error', reject)
       },
     )
-    sending.on('timeout', () => sending.destroy(new Error('no answer in 20 s')))
+    sending.on('timeout', () => sending.destroy(new Error('no answer in 60 s')))
     sending.on('error', reject)
     sending.end(body)
   })

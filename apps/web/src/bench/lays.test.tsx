@@ -114,7 +114,7 @@ describe('a lay that was begun ahead', () => {
       one.leave()
       return one.heard[0]?.phase
     }
-    await expect.poll(phase, { interval: 3000, timeout: 60_000 }).toBe('laid')
+    await expect.poll(phase, { interval: 3000 }).toBe('laid')
   })
   test('ends when somebody waits for another one', async () => {
     const question = another()

@@ -147,7 +147,7 @@ class Tablet {
   async settles() {
     this.away = false
     this.outbox.sendNow()
-    await expect.poll(() => this.state.waiting, { timeout: 5000, interval: 2 }).toEqual([])
+    await expect.poll(() => this.state.waiting, { interval: 2 }).toEqual([])
     await this.look()
   }
 }
@@ -243,7 +243,7 @@ describe('two tablets on one part', () => {
       ),
       { numRuns: 50 },
     )
-  }, 120_000)
+  })
 
   test('done twice on two tablets is mixed once, and the second is told since when', async () => {
     const part = await newPart()

@@ -1,6 +1,6 @@
 import { type JobBundle, jobBundle, type Part, type Person, type Session } from '@truelay/contract'
 import type { UnitChoice } from '@truelay/core/units'
-import { cleanup, configure, render, screen, waitFor } from '@testing-library/react'
+import { cleanup, render, screen, waitFor } from '@testing-library/react'
 import { userEvent } from '@testing-library/user-event'
 import type { ReactNode } from 'react'
 import { Provider } from 'react-redux'
@@ -12,9 +12,6 @@ import { routes } from '../app/router.tsx'
 import { api } from '../remote/api.ts'
 import { store } from '../store/store.ts'
 import { ThreadWorker } from './threadWorker.ts'
-
-// A screen that is not there is told in one line, not as the whole page.
-configure({ asyncUtilTimeout: 40_000, getElementError: (message) => new Error(message?.split('\n')[0]) })
 
 /** Somebody in front of the app. */
 export interface Visit {

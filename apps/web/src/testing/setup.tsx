@@ -1,5 +1,9 @@
 import 'fake-indexeddb/auto'
+import { configure } from '@testing-library/react'
 import { vi } from 'vitest'
+
+// A machine that is held up for a while is waited for; a screen that is not there is told in one line, not as the whole page.
+configure({ asyncUtilTimeout: 60_000, getElementError: (message) => new Error(message?.split('\n')[0]) })
 
 /** Without a graphics card nothing is drawn in space; what would be drawn there is told by its figures. */
 vi.mock('../drawings/PartView3D.tsx', () => ({

@@ -174,7 +174,7 @@ describe.each(exerciseLevels)('gun in hand, level %i', (level) => {
     const shares = seeds.slice(0, 8).map((seed) => byAHandThatKnows(coarse(seed)).share)
     expect(Math.min(...shares)).toBeGreaterThan(0.8)
     expect(mean(shares)).toBeGreaterThan(0.9)
-  }, 120_000)
+  })
   test('a gun that is waved about, held still or not taken up is worth little', () => {
     const waved = seeds.map((seed) => {
       const task = { ...coarse(seed), cellMm: 12 }
@@ -199,7 +199,7 @@ describe.each(exerciseLevels)('gun in hand, level %i', (level) => {
     const verdict = markGun(task, still.hottestC, still.across)
     expect(verdict.share).toBeLessThan(0.3)
     expect(verdict.says.map(english).join(' ')).toContain('Film was damaged')
-  }, 120_000)
+  })
 })
 
 describe.each(exerciseLevels)('measure, level %i', (level) => {
@@ -219,7 +219,7 @@ describe.each(exerciseLevels)('measure, level %i', (level) => {
       expect(markMeasure(task, best).share).toBe(1)
       expect(markMeasure(task, best).says).toHaveLength(1)
     }
-  }, 60_000)
+  })
   test('a line that is read is known; lines at random are worth little', () => {
     const shares = some.map((seed) => {
       const task = makeMeasure(seed, level)
@@ -234,7 +234,7 @@ describe.each(exerciseLevels)('measure, level %i', (level) => {
       return markMeasure(task, picked).share
     })
     expect(mean(shares)).toBeLessThan(0.4)
-  }, 60_000)
+  })
 })
 
 test('where the straightedge told little, the better line is named', () => {

@@ -19,7 +19,7 @@ describe('the twelve drawn photographs of a headlamp, as they are kept', () => {
       )
       return { widthPx: width, heightPx: height, targets: detectTargets({ width, height, grey }) }
     })
-  }, 60_000)
+  })
 
   test('show no target that was not stuck', () => {
     const stuck = new Set([...Array.from({ length: targets }, (_, i) => i), ...plateMm.keys(), ...barTargets.flat()])

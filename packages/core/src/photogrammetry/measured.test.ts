@@ -68,7 +68,7 @@ describe.each(parts)('a %s from twelve photographs', (_, part) => {
       )
     }
     expect(covered.reduce((sum, v) => sum + v, 0) / covered.length).toBeGreaterThan(0.9)
-  }, 180_000)
+  })
 })
 
 test('rays of a wrong target are thrown out and told; the rest stands as without them', () => {

@@ -27,7 +27,7 @@ describe.each(Object.entries(films))('%s', (_, [form, film]) => {
     const part = testPart(form, film, null, 400)
     for (const kind of findingKinds) alone.set(kind, planOf(part, { found: [at(kind)] }))
     for (const kinds of pairs) together.push({ kinds, plan: planOf(part, { found: kinds.map(at) }) })
-  }, 120_000)
+  })
 
   test('with any two findings every step that holds heat, a blade or alcohol cautions of it', () => {
     for (const { kinds, plan } of together) {

@@ -2018,7 +2018,7 @@ let contexts: PlanContext[] = []
 beforeAll(() => {
   named = testContexts()
   contexts = [...named.values()]
-}, 120_000)
+})
 
 test('every rule of the plan stands in the table, and none twice', () => {
   expect(ruleTable.map((row) => row.rule).sort()).toEqual(planRules.map((rule) => rule.name).sort())

@@ -11,7 +11,7 @@ import { planOf, saidOf, testPart } from './testParts.ts'
 let contexts: ReadonlyMap<string, PlanContext>
 beforeAll(() => {
   contexts = testContexts()
-}, 60_000)
+})
 
 /** Stretches of the work; within one of them phases take turns: bottles are mixed between two washes, edges warmed between two cuts. */
 const stretch: Record<Phase, number> = { prepare: 0, mix: 0, place: 1, lay: 2, edges: 3, heat: 3, look: 4 }

@@ -14,8 +14,8 @@ export interface Fuzzed {
   readonly bad: readonly { readonly kind: ReaderName; readonly why: string; readonly file: string }[]
 }
 
-/** As long as the app waits for a reader: longer over a file of a few MB is taken for endless. A busy machine takes four times its time. */
-const mostMs = 20_000
+/** Three times as long as the app waits for a reader: longer over a file of a few MB is taken for endless, on a machine that is held up too. */
+const mostMs = 60_000
 const memoryMb = 768
 
 interface Outcome {

@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react'
+import { screen, waitFor } from '@testing-library/react'
 import { name, say } from '@truelay/core/say'
 import { smallEvents, smallPlan, smallStep } from '@truelay/contract/testing'
 import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest'
@@ -15,8 +15,6 @@ const fitOf = (part: string) => shop.visit(`/jobs/0412/fit/${part}`)
 const log = async (part: string): Promise<{ kind: string; stepId?: string }[]> =>
   (await shop.server.get(`/api/parts/${part}/fit`)).body.events
 const headline = () => screen.queryByTestId('headline')?.textContent ?? ''
-/** For what comes by the server, on a machine that is busy. */
-const patience = { timeout: 15_000 }
 const settled = () => expect.poll(() => store.getState().outbox.waiting.length).toBe(0)
 
 /** Which step is shown, and which stop of the last walk; none on the first and the last page. */
@@ -42,7 +40,7 @@ async function goOnTo(visit: Visit, wanted: RegExp) {
     await visit.pedal()
     if (screen.queryByRole('button', { name: 'It is ready already' }) !== null)
       await visit.presses('It is ready already')
-    await vi.waitFor(() => expect(place()).not.toBe(before), { timeout: 8000 })
+    await waitFor(() => expect(place()).not.toBe(before))
     // The clock of the shop goes on, so that no two presses are the same moment.
     vi.setSystemTime(Date.now() + 1000)
   }
@@ -156,7 +154,7 @@ describe('a fit from the first step to the last', () => {
     for (let i = 0; i < 40 && screen.queryByTestId('countdown') === null; i++) {
       const before = place()
       await visit.pedal()
-      await vi.waitFor(() => expect(place()).not.toBe(before), { timeout: 8000 })
+      await waitFor(() => expect(place()).not.toBe(before))
       vi.setSystemTime(Date.now() + 1000)
     }
     await visit.sees(/Wait: initial grab.*Ready at/)
@@ -189,29 +187,29 @@ describe('a fit from the first step to the last', () => {
     await visit.user.clear(gap)
     // The foot pedal says good and goes to the next edge.
     await visit.pedal()
-    await vi.waitFor(() => expect(headline()).not.toBe(first))
+    await waitFor(() => expect(headline()).not.toBe(first))
     const second = headline()
     // A fault at an edge needs no place any more.
     await visit.presses('Something is wrong')
     await visit.presses(/^lifting edge/i)
     await visit.sees(new RegExp(`Lifting edge, ${second.replace('Finger along: ', '')}`))
     await visit.presses('It is good again')
-    await vi.waitFor(() => expect(headline()).not.toBe(second))
+    await waitFor(() => expect(headline()).not.toBe(second))
     await visit.sees('put right.')
     // Back goes to the stop before, and a stop can be said anew.
     await visit.presses('Back one step')
     expect(headline()).toBe(second)
     await visit.presses(/^Good/)
-    await vi.waitFor(() => expect(headline()).not.toBe(second))
+    await waitFor(() => expect(headline()).not.toBe(second))
     // What was said last is on its way when the next edge is shown.
-    await vi.waitFor(async () => {
+    await waitFor(async () => {
       const looked = (await log('0412-bonnet')).filter(({ kind }) => kind === 'lookedAt') as unknown as {
         stop: string
         verdict: string
       }[]
       expect(looked.map(({ verdict }) => verdict)).toEqual(['good', 'fault', 'good'])
       expect(looked[1]?.stop).toBe(looked[2]?.stop)
-    }, patience)
+    })
   })
   test('ends with what was done and what comes next, and can still go back', async () => {
     const visit = fitOf('0412-bonnet')

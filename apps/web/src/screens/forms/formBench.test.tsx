@@ -163,7 +163,7 @@ describe('a part that nobody has measured', () => {
     await sheet.presses('Keep this form')
     await sheet.isAt(new RegExp(`^/jobs/${made.body.id}/lay-sheets/`))
     expect((await shop.server.get(`/api/jobs/${made.body.id}`)).body.parts[0].formId).toBe('velmora-pipit-roof')
-  }, 60_000)
+  })
 })
 
 describe('a part from a scan', () => {
@@ -194,7 +194,7 @@ describe('a part from a scan', () => {
     await visit.sees(/160 mm x 100 mm x \d+ mm/)
     await visit.presses('cm')
     await visit.sees(/1600 mm x 1000 mm/)
-  }, 60_000)
+  })
   test('becomes a form with its outline and heights', async () => {
     const visit = await bring(sheet(160, 100))
     await visit.sees(/160 mm x 100 mm/)
@@ -203,7 +203,7 @@ describe('a part from a scan', () => {
     await visit.presses('Go on with this form')
     await visit.sees('Keep this form')
     await visit.sees('Scan kept to within')
-  }, 60_000)
+  })
   test('a file of another kind says so, and nothing is kept', async () => {
     const visit = await bring(new File(['x'], 'cover.txt', { type: 'text/plain' }))
     await visit.sees('That is no scan: choose a file that ends in .obj, .stl or .ply.')
@@ -212,7 +212,7 @@ describe('a part from a scan', () => {
     const visit = await bring(new File(['# nothing'], 'cover.obj', { type: 'text/plain' }))
     await visit.sees('The scan cannot be read: line 1: the file has no faces')
     await visit.seesNo('Make it a form')
-  }, 30_000)
+  })
 })
 
 describe('in a shop of inches', () => {

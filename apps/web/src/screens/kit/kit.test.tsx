@@ -79,7 +79,7 @@ describe('the dry check', () => {
     await visit.sees(/Bonnet ?Fits, covers 99\.\d %/)
     await visit.sees(/Headlamp, driver’s side ?Fits, covers 100 %/)
     await visit.sees(/Pre-cut\. A pattern is at hand/)
-  }, 60_000)
+  })
 })
 
 describe('labels', () => {

@@ -118,7 +118,7 @@ describe('cuts', () => {
     const visit = shop.visit(bonnet)
     await visit.presses('Would cuts help?')
     await visit.sees(/No cut is needed: it lies with|cut/)
-  }, 120_000)
+  })
 })
 
 describe('one lay for all its views', () => {
@@ -258,7 +258,7 @@ describe('the rehearsal', () => {
     await visit.sees(/From one end|one end/)
     const figures = await screen.findByRole('table')
     expect(figures.textContent).toMatch(/largest stretch.*film left over, per 100 mm/)
-  }, 120_000)
+  })
   test('the second order can be taken into the fit, and given back', async () => {
     const visit = shop.visit(`${bonnet}/rehearsal`)
     await visit.sees(/What the second order changes.*In figures/)
@@ -269,7 +269,7 @@ describe('the rehearsal', () => {
     await again.sees('chosen for the fit')
     await again.presses('Back to the usual school')
     await expect.poll(async () => (await partOf('0412-bonnet')).order).toBeNull()
-  }, 120_000)
+  })
 })
 
 describe('in a shop of inches and Fahrenheit', () => {

@@ -286,7 +286,7 @@ describe('plan the morning', () => {
   const run = async (visit: ReturnType<OpenShop['visit']>) => {
     // The scheduler plans meanwhile.
     const button = await screen.findByRole('button', { name: 'Let the morning run' })
-    await expect.poll(() => (button as HTMLButtonElement).disabled, { timeout: 15_000 }).toBe(false)
+    await expect.poll(() => (button as HTMLButtonElement).disabled).toBe(false)
     await visit.presses('Let the morning run')
   }
   test("given as the scheduler would it is worth all, and the scheduler's stands beside it", async () => {
@@ -302,7 +302,7 @@ describe('plan the morning', () => {
     const board = within(screen.getByRole('region', { name: 'The scheduler’s' }))
     expect(board.getAllByRole('listitem')).toHaveLength(12)
     await expect.poll(async () => (await runsOf('ines')).at(-1)).toMatchObject({ kind: 'morning', share: 1 })
-  }, 30_000)
+  })
   test('one after the other by one alone is told where people stood; the last can be taken back', async () => {
     const visit = shop.visit('/practice/morning?seed=5&level=1&who=ines')
     await visit.presses('wash, vehicle 2: Colleague')
@@ -317,7 +317,7 @@ describe('plan the morning', () => {
     await visit.sees('0 %of as well as it can be done')
     await visit.sees(/by the scheduler’s plan it would have been/)
     await visit.sees(/beside film that dried/)
-  }, 30_000)
+  })
 })
 
 describe('a page that is opened anew', () => {
@@ -387,7 +387,7 @@ test('without the server it is marked all the same, and what was done is sent on
   await expect.poll(() => keptWrites.waits()).toBe(true)
   shop.away(false)
   keptWrites.sendNow()
-  await expect.poll(() => keptWrites.waits(), { timeout: 15_000 }).toBe(false)
+  await expect.poll(() => keptWrites.waits()).toBe(false)
   const after = await runsOf('tarek')
   expect(after).toHaveLength(before + 1)
   expect(after.at(-1)).toMatchObject({ kind: 'gaps', level: 1, seed: 12, share: 0 })

@@ -17,13 +17,12 @@ beforeAll(async () => {
 })
 afterAll(() => shop.close())
 
-const patience = { timeout: 40_000 }
 async function open(first: RehearsalQuestion = question) {
   const view = renderHook((asked: RehearsalQuestion) => useRehearsals(asked, null), {
     wrapper: InShop,
     initialProps: first,
   })
-  await waitFor(() => expect(view.result.current.stage.phase).not.toBe('asked'), patience)
+  await waitFor(() => expect(view.result.current.stage.phase).not.toBe('asked'))
   return { ...view, now: () => view.result.current }
 }
 
@@ -32,18 +31,18 @@ test('a stage is built once; an order is rehearsed when it is asked for, and sta
   expect(view.now().stage.phase).toBe('known')
   expect(view.now().known).toEqual({})
   await act(() => view.now().ask('corners first'))
-  await waitFor(() => expect(view.now().known['corners first']).toBeDefined(), patience)
+  await waitFor(() => expect(view.now().known['corners first']).toBeDefined())
   const shown = view.now().known['corners first']
   expect(shown?.rehearsal.figures.largestStretch).toBeGreaterThan(0)
   expect(shown === undefined ? '' : english(shown.words)).toMatch(/^Fix /)
-}, 60_000)
+})
 
 test('an order that nobody has chosen or found is not asked for', async () => {
   const view = await open()
   await act(() => view.now().ask('chosen'))
   await act(() => view.now().ask('found'))
   expect(view.now().known).toEqual({})
-}, 60_000)
+})
 
 test('a search tells how far it is, and can be stopped', async () => {
   const view = await open()
@@ -51,11 +50,11 @@ test('a search tells how far it is, and can be stopped', async () => {
   await waitFor(() => {
     const { search } = view.now()
     expect(search.phase === 'looking' ? search.news.share : 0).toBeGreaterThan(0)
-  }, patience)
+  })
   act(() => view.now().stop())
-  await waitFor(() => expect(view.now().search.phase).toBe('idle'), patience)
+  await waitFor(() => expect(view.now().search.phase).toBe('idle'))
   expect(view.now().known.found).toBeUndefined()
-}, 60_000)
+})
 
 test('a form that makes no sense is refused with its reason', async () => {
   const [first, ...bow] = question.form.bow
@@ -64,13 +63,13 @@ test('a form that makes no sense is refused with its reason', async () => {
   const { stage } = view.now()
   expect(stage.phase).toBe('refused')
   expect(stage.phase === 'refused' ? english(stage.failure.sentence) : '').toContain('contradict')
-}, 60_000)
+})
 
 test('another film is another stage, on which nothing is known', async () => {
   const view = await open()
   await act(() => view.now().ask('centre out'))
-  await waitFor(() => expect(view.now().known['centre out']).toBeDefined(), patience)
+  await waitFor(() => expect(view.now().known['centre out']).toBeDefined())
   view.rerender({ ...question, film: { ...question.film, handling: { ...question.film.handling, take: 0.001 } } })
-  await waitFor(() => expect(view.now().known).toEqual({}), patience)
-  await waitFor(() => expect(view.now().stage.phase).toBe('known'), patience)
-}, 90_000)
+  await waitFor(() => expect(view.now().known).toEqual({}))
+  await waitFor(() => expect(view.now().stage.phase).toBe('known'))
+})

@@ -65,7 +65,7 @@ describe('a piece', () => {
     await visit.sees(/13\d\d mm x 105\d mm/)
     await visit.presses('As it was')
     await visit.sees('1355 mm x 1032 mm')
-  }, 60_000)
+  })
 })
 
 describe('a film', () => {
@@ -148,16 +148,16 @@ describe('a pattern is brought in', () => {
     await visit.isAt(/^\/shelf/)
     const { pieces } = (await shop.server.get('/api/shelf')).body
     expect(pieces.some((p: { name: string }) => p.name === 'Fog lamp, cut anew')).toBe(true)
-  }, 60_000)
+  })
   test('a file that is none says what is wrong, and nothing is kept', async () => {
     const visit = await open(new File(['not a drawing'], 'x.svg', { type: 'image/svg+xml' }))
     await visit.sees('Nothing was kept.')
     expect(within(document.body).queryByTestId('pattern-size')).toBeNull()
-  }, 60_000)
+  })
   test('a drawing without a unit is to be checked, and can be taken in another', async () => {
     const visit = await open(svg('<path id="outline" d="M0 0H200V100H0Z"/>', 'viewBox="0 0 200 100"'))
     await visit.sees('right? The file does not say its unit.')
     await visit.presses('cm')
     await visit.sees('2000 mm x 1000 mm')
-  }, 60_000)
+  })
 })
