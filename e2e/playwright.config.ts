@@ -7,7 +7,8 @@ export default defineConfig({
   expect: { timeout: 60_000 },
   // Drawing in software on a busy machine: a second try, and the summary names every test that needed it.
   retries: 1,
-  workers: 1,
+  // One waits for its server and its drawing while the other works.
+  workers: 2,
   fullyParallel: false,
   reporter: [['list'], ['json']],
   use: {
