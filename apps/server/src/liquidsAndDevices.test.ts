@@ -360,22 +360,39 @@ test('no calendar before a part is finished', async () => {
 describe('the guns of the shop', () => {
   const gunsOf = async () => shop.parse((await get('/shop')).body).guns
   const change = async (id: string, of: object) => (await send('PATCH', '/shop', { guns: { [id]: of } })).status
-  const fresh = { name: 'Gun', spotMm: 110, settings: { 1: { outletC: 100 }, 2: { outletC: 300 } } }
+  const fresh = {
+    name: 'Gun',
+    spotMm: 110,
+    more: [
+      { name: '1', outletC: 100 },
+      { name: '2', outletC: 300 },
+    ],
+  }
   test('two settings of a gun cannot have one name', async () => {
     expect(await change('g', fresh)).toBe(200)
     const before = await gunsOf()
     expect(await change('g', { settings: { 1: { name: '2' } } })).toBe(400)
-    expect(await change('h', { ...fresh, settings: { 1: { outletC: 900 } } })).toBe(400)
+    expect(await change('h', { ...fresh, more: [{ name: '1', outletC: 900 }] })).toBe(400)
     // What is no gun yet cannot be changed.
-    expect(await change('h', { spotMm: 90 })).toBe(400)
+    expect(await change('h', { spotMm: 90 })).toBe(422)
+    expect(await change('h', { name: 'Half a gun' })).toBe(400)
     expect(await gunsOf()).toEqual(before)
+  })
+  test('one that is off the list is not changed any more, in words', async () => {
+    expect(await change('sold', fresh)).toBe(200)
+    const others = (await gunsOf()).filter(({ id }) => id !== 'sold')
+    expect((await send('PATCH', '/shop', { guns: { sold: null } })).status).toBe(200)
+    const late = await send('PATCH', '/shop', { guns: { sold: { spotMm: 90 } } })
+    expect(late.status).toBe(422)
+    expect(said(late)).toContain('off the list meanwhile')
+    expect(await gunsOf()).toEqual(others)
   })
   test('what is changed at the same time all counts', async () => {
     expect(await change('both', fresh)).toBe(200)
     const answers = await Promise.all([
       change('both', { settings: { 1: { name: 'low' } } }),
       change('both', { settings: { 2: { outletC: 320 } } }),
-      change('both', { settings: { 3: { outletC: 450 } } }),
+      change('both', { more: [{ name: '3', outletC: 450 }] }),
       change('both', { spotMm: 80 }),
       change('another', fresh),
     ])

@@ -54,14 +54,13 @@ const outletC = z.number().min(40).max(800)
 const gunName = z.string().min(1).max(60)
 const spotMm = z.number().min(20).max(250)
 
+const settings = z.array(z.strictObject({ name: settingName, outletC })).max(20)
+
 export const gun = z
   .strictObject({
     id: gunId,
     name: gunName,
-    settings: z
-      .array(z.strictObject({ name: settingName, outletC }))
-      .min(1)
-      .max(20),
+    settings: settings.min(1),
     spotMm,
     readings: z.array(gunReading).max(40),
   })
@@ -74,13 +73,14 @@ mirrors<GunDoc>()(gun)
 export type GunProfile = z.infer<typeof gun>
 export type GunReadingKept = z.infer<typeof gunReading>
 
-/** What of a gun changes: a setting by its name, a reading more or less; what is not named stays. */
+/** What of a gun changes: a setting by its name, settings or readings more, a reading less; what is not named stays. */
 const gunChange = z
   .strictObject({
     name: gunName,
     spotMm,
     settings: z.record(settingName, z.strictObject({ name: settingName, outletC }).partial().nullable()),
-    read: gunReading,
+    more: settings.min(1),
+    read: z.array(gunReading).min(1).max(40),
     unread: z.uuid(),
     first: z.literal(true),
   })
@@ -137,7 +137,7 @@ export type Shop = z.infer<typeof shop>
 /** A change of some settings, units, figures and guns. */
 export const shopChange = shop
   .omit({ units: true, practice: true, guns: true })
-  .extend({ units: units.partial(), practice: practiceChange, guns: z.record(gunId, gunChange) })
+  .extend({ units: units.partial(), practice: practiceChange, guns: z.record(gunId, gunChange.nullable()) })
   .partial()
 export type ShopChange = z.infer<typeof shopChange>
 

@@ -4,7 +4,7 @@ import { practiceChanged } from '@truelay/core/practice'
 import { say } from '@truelay/core/say'
 import { eq } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
-import { NotFound } from '../reply/reply.ts'
+import { NotFound, Refused } from '../reply/reply.ts'
 import { shops } from './table.ts'
 import { readStored, toStored } from '../database/stored.ts'
 
@@ -34,12 +34,14 @@ export const saveShop = ({ write }: Database, settings: Shop) =>
 export const changeShop = (database: Database, change: ShopChange): Promise<Shop> =>
   database.write(async (db) => {
     const before = await readShop(database)
+    const guns = gunsChanged(before.guns, change.guns ?? {})
+    if (!guns.ok) throw new Refused(guns.failure)
     const settings = shop.parse({
       ...before,
       ...change,
       units: { ...before.units, ...change.units },
       practice: practiceChanged(before.practice, change.practice ?? {}),
-      guns: gunsChanged(before.guns, change.guns ?? {}),
+      guns: guns.value,
     })
     await db
       .update(shops)

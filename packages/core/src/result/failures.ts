@@ -251,6 +251,15 @@ const catalogue = {
       say`The target of ${temperature(f.targetC)} is not below ${temperature(f.damageC)}, where this film is damaged.`,
     fix: say`Choose a lower target, or correct the temperature of damage.`,
   },
+  GUN_GONE: {
+    says: (_: Record<string, never>) => say`That gun was taken off the list meanwhile. Nothing was changed.`,
+    fix: say`Look at the guns again on the Shop screen; add it as another gun if it is still in use.`,
+  },
+  SETTING_GONE: {
+    says: (f: { gun: string; setting: string }) =>
+      say`Setting "${name(f.setting)}" of ${name(f.gun)} is called otherwise by now, or was taken away. Nothing was changed.`,
+    fix: say`Look at its settings as they are now, and change it there.`,
+  },
   HEAT_READING_ODD: {
     says: (f: { readingC: number; roomC: number }) =>
       say`The reading of ${temperature(f.readingC)} is hardly above the room's ${temperature(f.roomC)}: it says nothing about the gun.`,

@@ -26,6 +26,7 @@ import { Quantity } from '../../ui/Quantity.tsx'
 import { useNow } from '../../ui/useNow.ts'
 import { ageWords } from '../../ui/ageWords.ts'
 import { ReadGun } from './ReadGun.tsx'
+import { RemoveGun } from './RemoveGun.tsx'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
 import { ForRole } from '../frame/ForRole.tsx'
 
@@ -58,7 +59,10 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
         <p className="label text-body">
           <Link to="/shop" className="text-petrol underline">{t`Shop`}</Link>
         </p>
-        <Title>{gun.name}</Title>
+        <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+          <Title>{gun.name}</Title>
+          <RemoveGun shop={shop} gun={gun} />
+        </div>
         <WhatFailed error={error} />
         <div className="mt-4 grid gap-x-12 gap-y-6 lg:grid-cols-[1fr_1fr]">
           <section aria-labelledby="known-title">
@@ -135,7 +139,7 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
                 onClick={() => {
                   const last = gun.settings[gun.settings.length - 1]
                   const name = freeName(gun)
-                  save({ settings: { [name]: { outletC: Math.min(800, (last?.outletC ?? 100) + 60) } } })
+                  save({ more: [{ name, outletC: Math.min(800, (last?.outletC ?? 100) + 60) }] })
                 }}
               >
                 <Plus size={18} aria-hidden="true" /> {t`Another setting`}
@@ -153,7 +157,7 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
               </div>
             </div>
           </section>
-          <ReadGun shop={shop} gun={gun} onRead={(read) => save({ read })} />
+          <ReadGun shop={shop} gun={gun} onRead={(reading) => save({ read: [reading] })} />
         </div>
       </div>
     </ForRole>

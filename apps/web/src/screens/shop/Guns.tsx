@@ -20,7 +20,7 @@ export function Guns({ shop, onChange }: GunsProps) {
       guns: {
         [gunId.parse(`gun-${crypto.randomUUID().slice(0, 8)}`)]: {
           name: `Gun ${guns.length + 1}`,
-          settings: Object.fromEntries(usualGun.gun.settings.map(({ name, outletC }) => [name, { outletC }])),
+          more: [...usualGun.gun.settings],
           spotMm: usualGun.gun.spotMm,
         },
       },

@@ -143,6 +143,20 @@ describe('a gun', () => {
       .poll(async () => (await gun()).settings.map(({ name }: { name: string }) => name))
       .toEqual(['low', ...before.slice(1), expect.any(String)])
   })
+  test('is taken off the list, and put back with its readings where it was', async () => {
+    const before = (await kept()).guns
+    const visit = shop.visit('/shop/guns/bay-1-gun')
+    await visit.types('It reads', '64')
+    await visit.presses('Keep this reading')
+    await visit.sees('From 1 reading')
+    const whole = (await kept()).guns
+    await visit.presses('Take this gun off the list')
+    await visit.sees('is off the list')
+    expect(visit.address()).toBe('/shop')
+    expect((await kept()).guns).toEqual(before.filter((g: { id: string }) => g.id !== 'bay-1-gun'))
+    await visit.presses('Undo')
+    await expect.poll(async () => (await kept()).guns).toEqual(whole)
+  })
   test('that is not there says so', async () => {
     const { sees } = shop.visit('/shop/guns/none')
     await sees('To the shop')
