@@ -89,6 +89,10 @@ describe('how an edge ends', () => {
   ] as const)('%s is doubted', (_, edge, says) => {
     expect(first(edge).doubts).toSay(says)
   })
+  test('a return that is just deep enough, or that nobody has measured, is not said to be too short', () => {
+    expect(first({ code: 'wrap', behind: `flange, ${practice.wrapGrip} mm` }).doubts).not.toSay('hold on to')
+    expect(first({ code: 'wrap', behind: 'wheel arch lip' }).doubts).toEqual([])
+  })
   test.each(['stop-short', 'surface-cut', 'overlap'] as const)(
     'whatever is behind it, an edge that ends by %s holds on to nothing there',
     (code) => {

@@ -214,6 +214,14 @@ describe('the day of a shop', () => {
       )
       expect(day.tasks.find(({ id }) => id === 'A next 0')?.after).toEqual([{ task: 'A comes', minMinutes: 0 }])
     })
+    test('a next piece that is finished already waits for nothing, whichever way', () => {
+      for (const kind of ['line', 'to and fro', 'piece after piece'] as const) {
+        const parts = [part('A first'), part('A next', { done: wet.length })]
+        const { plan, at } = planned(shop([job('A', { parts, orders: [{ first: 'A first', next: 'A next', kind }] })]))
+        expect(at('A first 0')).toBe(0)
+        expect(plan.tasks.some(({ id }) => id.startsWith('A next'))).toBe(false)
+      }
+    })
     test('bottles are mixed once for parts that take the same; others fetch them', () => {
       const mixed = (id: string, more: Partial<PartToDo> = {}) =>
         part(id, {
@@ -368,6 +376,11 @@ describe('the day of a shop', () => {
         says: 'Bo on parts where film is stretched',
         minutes: 55,
       })
+    })
+    test('one more person, who has to be one that may stretch film', () => {
+      const parts = ['1', '2'].map((k) => part(`A ${k}`, { steps: [step('pull', { stretches: true, minutes: 60 })] }))
+      const people = [{ id: 'Ines', away: [], stretches: true }]
+      expect(helped(shop([job('A', { parts, dueIn: 70 })], { people }))?.says).toBe('one more person')
     })
     test('an hour longer, where the night is between', () => {
       const parts = [part('A 1', { steps: [step('wash', { minutes: 60 }), step('lay', { minutes: 50, people: 2 })] })]
