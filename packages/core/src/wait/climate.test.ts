@@ -109,6 +109,11 @@ describe('waits in the air of the day', () => {
   })
 })
 
+test('a strength that is none is refused with what would do', () => {
+  const result = waitNow({ kind: 'initialGrab', roomC: 20, humidityPercent: 50, alcoholPercent: 140 }, practice)
+  expect(result.ok ? null : result.failure.sentence).toSay(/140 %.*\b0.*\b100 %/)
+})
+
 describe('bond over days', () => {
   test('goes through its two known points and only upward', () => {
     expect(bondAfter(0, practice)).toBe(0)
@@ -251,6 +256,7 @@ describe('why film grabs early, or not', () => {
     const share =
       slideMinutes({ ...cool, slip: { ...cool.slip, alcoholPercent: 10 } }, practice) / slideMinutes(cool, practice)
     expect(share).toBeLessThan(0.5)
+    expect(share).toBeGreaterThan(0.1)
   })
   test('more soap slides longer, alcohol and warmth shorter', () => {
     const amount = fc.double({ min: 0.1, max: 10, noNaN: true })
