@@ -213,6 +213,13 @@ describe('what is left of a cut', () => {
   test('nothing that is worth to be put by is nothing', () => {
     expect(freeRectangle([box(0, 0, 900, 1400)], sheet, 250)).toBeNull()
   })
+  test('a side of just the least will do; what is full to its last row is full', () => {
+    const one = { lengthMm: 100, widthMm: 100 }
+    expect(freeRectangle([box(0, 0, 100, 79)], one, 20)).toEqual({ xMm: 0, yMm: 80, lengthMm: 100, widthMm: 20 })
+    expect(freeRectangle([box(0, 0, 100, 79)], one, 21)).toBeNull()
+    expect(freeRectangle([box(0, 0, 100, 100)], one, 5)).toBeNull()
+    expect(freeRectangle([box(0, 96, 100, 4)], one, 5)).toMatchObject({ yMm: 0, widthMm: 95 })
+  })
 
   test('it is the largest there is, and takes a cell for taken where a piece reaches into it', () => {
     const small = { lengthMm: 60, widthMm: 50 }
