@@ -141,6 +141,14 @@ const usual = (layers: readonly Layer[], change: object = {}) => ({
 })
 
 describe('passes', () => {
+  test('the thermometer reads, and under the film it is, what stands there when the last pass ends', () => {
+    const question = usual(bumper)
+    const outcome = must(passesTo(question))
+    const end = endOf(outcome, { ...question, passes: outcome.passes })
+    expect(outcome.readingC).toBe(outcome.surfaceC[end])
+    expect(outcome.underTopAtEndC).toBe(outcome.underTopC[end])
+    expect(outcome.surfaceC[end]).not.toBe(outcome.surfaceC[end - 1])
+  })
   test('more passes on thin steel, which pulls heat away, than on plastic', () => {
     const onSteel = must(passesTo(usual(panel)))
     const onPlastic = must(passesTo(usual(bumper)))
@@ -236,6 +244,12 @@ describe('a heat step', () => {
   })
 })
 
+/** Number of the time at which the last pass ends. */
+const endOf = (
+  { timesS }: { readonly timesS: readonly number[] },
+  { passes, strokeMm, speedMmS }: { passes: number; strokeMm: number; speedMmS: number },
+) => timesS.findIndex((t) => t > (passes * strokeMm) / speedMmS + 1e-6) - 1
+
 describe('readings calibrate a gun', () => {
   const held = { outletC: 380, distanceMm: 90, spotMm: 110 }
   const layers = [...layersOf({ type: 'paint film', thicknessUm: 180 }, 'painted plastic')]
@@ -248,8 +262,7 @@ describe('readings calibrate a gun', () => {
         jet: jetOf(sweep.gun, 20, factors),
       }),
     )
-    const end = outcome.timesS.findIndex((t) => t > (sweep.passes * sweep.strokeMm) / sweep.speedMmS + 1e-6) - 1
-    return { ...sweep, surfaceC: outcome.surfaceC[end] ?? 0 }
+    return { ...sweep, surfaceC: outcome.surfaceC[endOf(outcome, sweep)] ?? 0 }
   }
   test('without readings it is what is usual, and unsure', () => {
     const none = must(calibrateGun([]))
@@ -278,6 +291,13 @@ describe('readings calibrate a gun', () => {
     expect(two.riseSigma).toBeLessThan(one.riseSigma)
     const passes = (c: typeof one) => must(passesTo(usual(bumper, { jet: jetOf(held, 20, c.factors) }))).passes
     expect(passes(two)).toBeLessThan(passes(none))
+  })
+  test('one pass is a reading, none and sixty-one are not', () => {
+    const code = (passes: number) => {
+      const result = calibrateGun([{ ...reading({ gas: 1, h: 1 }, { passes: 1 }), passes }])
+      return result.ok ? 'fine' : result.failure.code
+    }
+    expect([0, 1, 60, 61].map(code)).toEqual(['HEAT_OUT_OF_RANGE', 'fine', 'fine', 'HEAT_OUT_OF_RANGE'])
   })
   test('a reading that says nothing is refused', () => {
     const odd = calibrateGun([{ ...reading({ gas: 1, h: 1 }), surfaceC: 20.5 }])
