@@ -222,6 +222,14 @@ describe('the day of a shop', () => {
         expect(plan.tasks.some(({ id }) => id.startsWith('A next'))).toBe(false)
       }
     })
+    test('a next piece that is in hand already goes on, though the first does not lie', () => {
+      const parts = [part('A first'), part('A next', { done: 1, inHandOf: 'Ines' })]
+      const orders = [{ first: 'A first', next: 'A next', kind: 'piece after piece' }] as const
+      const { day } = dayOfShop(shop([job('A', { parts, orders })]))
+      const next = day.tasks.find(({ id }) => id.startsWith('A next'))
+      expect(next?.notAfter).toBeDefined()
+      expect(next?.after?.filter(({ task }) => task.startsWith('A first')) ?? []).toEqual([])
+    })
     test('bottles are mixed once for parts that take the same; others fetch them', () => {
       const mixed = (id: string, more: Partial<PartToDo> = {}) =>
         part(id, {

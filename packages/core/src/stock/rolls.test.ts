@@ -263,6 +263,9 @@ describe('what is left of a cut', () => {
     expect(lengthMm + widthMm).toBeGreaterThanOrEqual(95)
     expect(lengthMm + widthMm).toBeLessThanOrEqual(100)
     expect(Math.abs(lengthMm - widthMm)).toBeLessThanOrEqual(10)
+    // Upside down each row is taken as far as the slant comes at its end, and not a row farther.
+    const other = freeRectangle([triangle.map(([x, y]) => [x, 100 - y] as const)], { lengthMm: 100, widthMm: 100 }, 20)
+    expect((other?.lengthMm ?? 0) * (other?.widthMm ?? 0)).toBe(45 * 55)
   })
 
   test('nothing that it finds is touched by a piece or lies off the sheet', () => {
