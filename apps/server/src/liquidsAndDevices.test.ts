@@ -2,7 +2,7 @@ import { english } from '@truelay/words'
 import { say, verbatim } from '@truelay/core/say'
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import { bladeLog, deviceKinds, learned, liquids, roomNow, shop } from '@truelay/contract'
+import { bladeLog, deviceKinds, learned, liquids, roomNow, shop, wireFailure } from '@truelay/contract'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { DemoServer, noon, said } from './testing/demoServer.ts'
 import { smallPlan, smallStep } from '@truelay/contract/testing'
@@ -385,6 +385,8 @@ describe('the guns of the shop', () => {
     const late = await send('PATCH', '/shop', { guns: { sold: { spotMm: 90 } } })
     expect(late.status).toBe(422)
     expect(said(late)).toContain('off the list meanwhile')
+    // As the app reads it, with nothing that it does not know.
+    expect(wireFailure.safeParse(late.body).success).toBe(true)
     expect(await gunsOf()).toEqual(others)
   })
   test('what is changed at the same time all counts', async () => {

@@ -104,7 +104,11 @@ export const errorHandler =
         fix: say`Nothing was changed. Tell whoever keeps this server; a backup may hold a readable one.`,
       })
     }
-    if (error instanceof Refused) return fail(res, 422, error.failure)
+    if (error instanceof Refused) {
+      // A failure of a computation holds its facts as well; what goes over the wire is what it says.
+      const { code, sentence, fix } = error.failure
+      return fail(res, 422, { code, sentence, fix })
+    }
     if (error instanceof ZodError) {
       const { where, sentence } = sayProblem(error)
       return fail(res, 400, {

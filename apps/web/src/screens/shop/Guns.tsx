@@ -11,6 +11,11 @@ interface GunsProps {
   readonly onChange: (change: ShopChange) => void
 }
 
+/** A name that no gun has: some may have gone off the list. */
+function freeName(guns: Shop['guns']): string {
+  for (let n = guns.length + 1; ; n++) if (guns.every(({ name }) => name !== `Gun ${n}`)) return `Gun ${n}`
+}
+
 /** The guns of the shop; plans count on the first. */
 export function Guns({ shop, onChange }: GunsProps) {
   const t = useWords()
@@ -19,7 +24,7 @@ export function Guns({ shop, onChange }: GunsProps) {
     onChange({
       guns: {
         [gunId.parse(`gun-${crypto.randomUUID().slice(0, 8)}`)]: {
-          name: `Gun ${guns.length + 1}`,
+          name: freeName(guns),
           more: [...usualGun.gun.settings],
           spotMm: usualGun.gun.spotMm,
         },

@@ -91,6 +91,18 @@ describe('guns', () => {
     await visit.presses('Plan with this one')
     await expect.poll(async () => (await kept()).guns[0].id).not.toBe('bay-1-gun')
   })
+  test('after one has gone off the list, another one has a name of its own', async () => {
+    const names = async () => (await kept()).guns.map(({ name }: { name: string }) => name)
+    const visit = shop.visit('/shop')
+    await visit.presses('Another gun')
+    await expect.poll(async () => (await names()).length).toBe(3)
+    const second = (await kept()).guns.find(({ name }: { name: string }) => name === 'Gun 2')
+    await shop.server.send('PATCH', '/api/shop', { guns: { [second.id]: null } })
+    const again = shop.visit('/shop')
+    await again.presses('Another gun')
+    await expect.poll(async () => (await names()).length).toBe(3)
+    expect(new Set(await names()).size).toBe(3)
+  })
 })
 
 describe('a gun', () => {
@@ -142,6 +154,21 @@ describe('a gun', () => {
     await expect
       .poll(async () => (await gun()).settings.map(({ name }: { name: string }) => name))
       .toEqual(['low', ...before.slice(1), expect.any(String)])
+  })
+  test('a setting that somebody called otherwise meanwhile is told, and what was typed makes no new one', async () => {
+    const visit = shop.visit('/shop/guns/bay-1-gun')
+    await visit.sees('Settings and nozzle')
+    const [setting] = (await gun()).settings
+    await shop.server.send('PATCH', '/api/shop', {
+      guns: { 'bay-1-gun': { settings: { [setting.name]: { name: 'first' } } } },
+    })
+    const before = (await gun()).settings
+    const [air] = screen.getAllByLabelText(/air at the nozzle/)
+    if (air === undefined) throw new Error('a gun without settings')
+    await visit.user.clear(air)
+    await visit.user.type(air, '130{Enter}')
+    await visit.sees(`Setting "${setting.name}" of Bay 1 gun is called otherwise by now`)
+    expect((await gun()).settings).toEqual(before)
   })
   test('is taken off the list, and put back with its readings where it was', async () => {
     const before = (await kept()).guns
