@@ -6,7 +6,7 @@ const common = {
   testTimeout: 600_000,
   hookTimeout: 600_000,
   expect: { poll: { timeout: 60_000 } },
-  setupFiles: [fileURLToPath(new URL('tools/testing/toSay.ts', import.meta.url))],
+  setupFiles: ['toSay', 'sameDraws'].map((file) => fileURLToPath(new URL(`tools/testing/${file}.ts`, import.meta.url))),
 }
 
 export default defineConfig({

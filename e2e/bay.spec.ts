@@ -44,6 +44,7 @@ test('units and theme are the shop’s choice, everywhere', async ({ page, shop 
 
 test('a figure of the trade can be changed within its range, and not beyond', async ({ page, shop }) => {
   await page.goto(`${shop.url}/shop`)
+  await page.getByRole('searchbox', { name: 'Look for a figure' }).fill('stop short')
   const field = page.getByLabel('Stop short, least gap')
   await field.fill('9')
   await field.press('Enter')

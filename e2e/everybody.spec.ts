@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { plainScreens } from './screens.ts'
+import { plainScreens, unfold } from './screens.ts'
 import { expect, test } from './shop.ts'
 
 const screens = [...plainScreens, '/guide/fit', '/nowhere']
@@ -45,6 +45,7 @@ test('every screen on a phone and a tablet, in both themes: no barriers, nothing
     await page.goto(shop.url + path)
     await expect(page.locator('h1').first(), path).toBeAttached()
     await page.waitForTimeout(500)
+    await unfold(page)
     for (const { theme, ...size } of looks) {
       await page.setViewportSize(size)
       await page.evaluate((one) => {

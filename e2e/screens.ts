@@ -1,3 +1,5 @@
+import type { Page } from '@playwright/test'
+
 /** Addresses of the demo shop’s screens that stand at once, without a lay being worked out. */
 export const plainScreens = [
   '/',
@@ -41,3 +43,12 @@ export const plainScreens = [
   '/shop/guns/bay-1-gun',
   '/tablet',
 ]
+
+/** Opens all that is folded away on the page. */
+export async function unfold(page: Page) {
+  for (let left = 40; left > 0; left--) {
+    const folded = page.locator('main details:not([open]) > summary').first()
+    if ((await folded.count()) === 0) return
+    await folded.click()
+  }
+}

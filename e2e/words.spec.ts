@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { bodyKinds, bodyPlan } from '@truelay/core/vehicle'
 import { expect, openLaySheet, startFit, test, pedal } from './shop.ts'
-import { plainScreens } from './screens.ts'
+import { plainScreens, unfold } from './screens.ts'
 
 /** What stands in every language as it is: units, days and months of a date, keys and codes. */
 const everywhere =
@@ -31,6 +31,7 @@ async function everyScreen(page: Page, url: string, look: (where: string) => Pro
   for (const path of [...plainScreens, '/nowhere', part, `${part}/heat`, `${part}/edges`, `${part}/rehearsal`]) {
     await page.goto(url + path)
     await page.waitForTimeout(path.startsWith(part) ? 12_000 : 1000)
+    await unfold(page)
     await look(path)
     if (path.startsWith('/forms/new?photos')) await measuredByPhotographs(page, () => look(`${path}, measured`))
   }

@@ -110,6 +110,18 @@ describe('the plan of the day', () => {
     expect(parts(0).every(({ steps }) => steps === null)).toBe(true)
     expect(parts(-1).every(({ steps }) => steps !== null)).toBe(true)
   })
+  test('counts with the minutes that steps take in this shop', async () => {
+    const day = keeper()
+    const washed = async () => {
+      const { plan } = await planned(day)
+      const [first] = plan.works.filter(({ partId }) => partId === '0412-bonnet')
+      if (first === undefined) throw new Error('nothing is planned at the bonnet')
+      return (new Date(first.endAt).getTime() - new Date(first.startAt).getTime()) / 60_000
+    }
+    const usual = await washed()
+    expect((await demo.send('PATCH', '/api/shop', { practice: { takesWashPanel: 42 } })).status).toBe(200)
+    expect((await washed()) - usual).toBe(30)
+  })
   test('made anew it stays as it was: the same times and hands', async () => {
     const day = keeper()
     const { plan } = await planned(day)

@@ -14,17 +14,18 @@ interface NumberFieldProps {
   readonly min: number
   readonly max: number
   readonly onCommit: (value: number) => void
+  /** Without zeros at its end: for what is chosen, not measured. */
+  readonly short?: boolean | undefined
 }
 
 /** A number that is typed: taken over on Enter or when the field is left; a wrong one says why and changes nothing. */
-export function NumberField({ label, unit: metric, value, digits, min, max, onCommit }: NumberFieldProps) {
+export function NumberField({ label, unit: metric, value, digits, min, max, onCommit, short }: NumberFieldProps) {
   const t = useWords()
   const id = useId()
   const typing = typedIn(useUnits(), metric, digits)
   const [least, most] = [typing.shown(min), typing.shown(max)]
-  const shown = typing
-    .shown(value)
-    .toFixed(typing.digits)
+  const inDigits = typing.shown(value).toFixed(typing.digits)
+  const shown = (short === true ? String(Number(inDigits)) : inDigits)
     .replace(/^-(0(?:\.0*)?)$/, '$1')
     .replace('-', '−')
   /** What is being typed; null while nobody types, and then the value itself is shown. */
@@ -40,7 +41,7 @@ export function NumberField({ label, unit: metric, value, digits, min, max, onCo
     }
     setProblem(null)
     setTyped(null)
-    if (number.toFixed(typing.digits) === shown.replace('−', '-')) return
+    if (Number(number.toFixed(typing.digits)) === Number(inDigits)) return
     onCommit(Math.min(max, Math.max(min, typing.toMetric(number))))
   }
   const giveUp = () => {

@@ -58,6 +58,8 @@ describe('how a number is typed in a shop', () => {
     ['K', '°F', 10, 18, 1],
     ['mL', 'fl oz', 29.5735295625, 1, 3],
     ['mL/L', 'fl oz/gal', 1000 / 128, 1, 2],
+    ['m²', 'ft²', 0.09290304, 1, 1],
+    ['min/m²', 'min/ft²', 10.7639104167097, 1, 2],
   ])('%s is %s in the other', (unit, other, value, shown, digits) => {
     const typing = typedIn(imperial, unit, 1)
     expect(typing.unit).toBe(other)
@@ -109,6 +111,19 @@ describe('a number field', () => {
     expect(field(-0.04).input.value).toBe('0.0')
     cleanup()
     expect(field(-2.5).input.value).toBe('−2.5')
+  })
+  test('what is chosen has no zeros at its end, and is the same value however it is typed', async () => {
+    const took = vi.fn()
+    render(<NumberField label="Minutes" unit="min" digits={2} value={3} min={0} max={30} onCommit={took} short />)
+    const input = screen.getByLabelText('Minutes')
+    expect(input).toHaveProperty('value', '3')
+    await userEvent.clear(input)
+    await userEvent.type(input, '3.00{Enter}')
+    expect(took).not.toHaveBeenCalled()
+    expect(input).toHaveProperty('value', '3')
+    await userEvent.clear(input)
+    await userEvent.type(input, '2.5{Enter}')
+    expect(took).toHaveBeenCalledWith(2.5)
   })
   test('takes over what was typed when it is left, or with Enter', async () => {
     const { took, input } = field(2)

@@ -29,6 +29,7 @@ interface Conversion {
 }
 
 const mlPerLPerOuncePerGallon = 1000 / 128
+const squareFeetPerM2 = footFromMm(1000) ** 2
 
 /** By the metric unit; what is not listed is the same everywhere. */
 const imperial: Readonly<Record<string, Conversion>> = {
@@ -39,6 +40,20 @@ const imperial: Readonly<Record<string, Conversion>> = {
     moreDigits: 0,
     shown: (m) => footFromMm(1000 * m),
     toMetric: (ft) => mmFromFoot(ft) / 1000,
+  },
+  'm²': {
+    of: 'length',
+    unit: 'ft²',
+    moreDigits: 0,
+    shown: (m2) => m2 * squareFeetPerM2,
+    toMetric: (ft2) => ft2 / squareFeetPerM2,
+  },
+  'min/m²': {
+    of: 'length',
+    unit: 'min/ft²',
+    moreDigits: 1,
+    shown: (perM2) => perM2 / squareFeetPerM2,
+    toMetric: (perFt2) => perFt2 * squareFeetPerM2,
   },
   '°C': { of: 'temperature', unit: '°F', moreDigits: 0, shown: fahrenheitFromC, toMetric: cFromFahrenheit },
   K: { of: 'temperature', unit: '°F', moreDigits: 0, shown: (k) => 1.8 * k, toMetric: (f) => f / 1.8 },
@@ -54,7 +69,7 @@ const imperial: Readonly<Record<string, Conversion>> = {
 
 const asIs = (x: number) => x
 
-/** For a metric unit ("mm", "°C", "K", "mL", "mL/L"), how it is typed in the shop; any other unit stays as it is. */
+/** For a metric unit ("mm", "m", "m²", "min/m²", "°C", "K", "mL", "mL/L"), how it is typed in the shop; any other unit stays as it is. */
 export function typedIn(units: UnitChoice, metricUnit: string, digits: number): Typed {
   const other = imperial[metricUnit]
   if (other === undefined || ['mm', 'C', 'mL'].includes(units[other.of]))

@@ -108,6 +108,8 @@ describe('what is not there any more is not changed, and nothing else is', () =>
   }
   test('a gun that somebody took off the list', () => {
     expect(code({ sold: { spotMm: 90 } })).toBe('GUN_GONE')
+    expect(code({ sold: { name: 'Old gun' } })).toBe('GUN_GONE')
+    expect(code({ sold: { name: 'Old gun', spotMm: 90 } })).toBe('GUN_GONE')
     expect(code({ bay: { spotMm: 90 }, sold: { read: [reading('r5', 'low')] } })).toBe('GUN_GONE')
   })
   test('a setting that somebody called otherwise', () => {

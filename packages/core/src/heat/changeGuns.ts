@@ -47,8 +47,10 @@ export function gunsChanged(
   }
   for (const [id, change] of changeOf) {
     if (known.has(id) || change === null) continue
-    if (change.name === undefined) return refused(failure('GUN_GONE', {}))
-    const fresh = gunChanged({ id, name: change.name, settings: [], spotMm: Number.NaN, readings: [] }, change)
+    const { name, spotMm, more } = change
+    // What is no whole gun was meant for one that has gone off the list.
+    if (name === undefined || spotMm === undefined || more === undefined) return refused(failure('GUN_GONE', {}))
+    const fresh = gunChanged({ id, name, settings: [], spotMm, readings: [] }, change)
     if (!fresh.ok) return fresh
     after.push(fresh.value)
   }

@@ -1,6 +1,6 @@
 import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
-import { boundsOf, contains, nearestOnOutline, type Vec2 } from '../geometry/index.ts'
+import { boundsOf, contains, nearestOnOutline, type Polygon, type Vec2 } from '../geometry/index.ts'
 import { seededRandom } from '../numerics/index.ts'
 import { wholeFailure } from '../result/index.ts'
 import { inTheWay, layoutByHand, nestPieces, type NestRequest, putDown, whatFits } from './index.ts'
@@ -228,6 +228,47 @@ describe('what stands in for a piece', () => {
       }
     },
   )
+  const turnedTo = (list: Polygon, k: number) => [...list.slice(k), ...list.slice(0, k)]
+  const corners = (outline: Polygon) => outline.map(([x, y]) => `${x.toFixed(6)} ${y.toFixed(6)}`).sort()
+  test.each<[string, Polygon]>([
+    [
+      'a corner cut off',
+      [
+        [0, 0],
+        [300, 0],
+        [300, 198],
+        [298, 200],
+        [0, 200],
+      ],
+    ],
+    [
+      'a notch',
+      [
+        [0, 0],
+        [300, 0],
+        [300, 200],
+        [150, 200],
+        [149, 199],
+        [148, 200],
+        [0, 200],
+      ],
+    ],
+    [
+      'a spot on a side',
+      [
+        [0, 0],
+        [120, 0],
+        [300, 0],
+        [300, 200],
+        [0, 200],
+      ],
+    ],
+  ])('%s goes, wherever the outline begins, and nothing else', (what, outline) => {
+    for (const k of outline.keys())
+      expect(corners(fewerSidesOutward(turnedTo(outline, k), 5))).toEqual(corners(rectangle(300, 200)))
+    // What is more than it may give stays.
+    if (what !== 'a spot on a side') expect(fewerSidesOutward(outline, 0.1)).toEqual(outline)
+  })
   test('straight sides stay where they are', () => {
     const plate = rectangle(300, 200)
     expect(fewerSidesOutward(plate, 5)).toEqual(plate)
@@ -255,6 +296,9 @@ describe('a piece put down by hand', () => {
 
   test('stays where it was put if it is free there', () => {
     expect(putDown(request, lies, 1, at(60, 100))?.[1]).toMatchObject({ xMm: 60, yMm: 100 })
+  })
+  test('slips by less than a millimetre where that is all it has to', () => {
+    expect(putDown(request, lies, 1, at(5, 57.6))?.[1]?.yMm).toBeCloseTo(58, 1)
   })
   test('slips close up to its neighbour, no further than it has to', () => {
     const put = putDown(request, lies, 1, at(5, 50))

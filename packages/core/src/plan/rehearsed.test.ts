@@ -1,22 +1,27 @@
 import { english } from '@truelay/words'
 import { beforeAll, describe, expect, test } from 'vitest'
 import { orderBySchool, type Rehearsal, rehearse, type SchoolName, setStage } from '../lay/index.ts'
-import { practiceWith } from '../practice/index.ts'
+import { type OwnPractice, practiceWith } from '../practice/index.ts'
 import { required } from '../result/index.ts'
 import { say } from '../say/index.ts'
 import { orderPractice, type PartPlan, rehearsalOptions } from './index.ts'
-import { cautionsOf, planOf, saidOf, type TestPart, testPart } from './testParts.ts'
+import { cautionsOf, planOf, saidOf, stepOf, type TestPart, testPart } from './testParts.ts'
 
 const practice = practiceWith()
 
-function planInOrder(part: TestPart, school: SchoolName, drawn = 0): { plan: PartPlan; rehearsal: Rehearsal } {
+function planInOrder(
+  part: TestPart,
+  school: SchoolName,
+  drawn = 0,
+  own: OwnPractice = {},
+): { plan: PartPlan; rehearsal: Rehearsal } {
   const { form, film } = part.facts
   const stage = required(setStage(form, film, 600))
   const usual = orderBySchool(school, form, stage.surface, orderPractice(practice))
   const order = { ...usual, anchors: usual.anchors.map((a) => ({ ...a, pullShare: drawn })) }
   const rehearsal = rehearse(stage, order, rehearsalOptions(practice))
   const chosen = { order, because: say`One lift instead of five.` }
-  return { plan: planOf(part, { chosen, rehearsal }), rehearsal }
+  return { plan: planOf(part, { chosen, rehearsal, practice: practiceWith(own) }), rehearsal }
 }
 
 describe('a bumper laid in an order that was rehearsed', () => {
@@ -40,6 +45,23 @@ describe('a bumper laid in an order that was rehearsed', () => {
       expect([...letters].sort()).toEqual(plan.pulls.map((p) => p.letter).sort())
     },
   )
+  test('strokes between pulls take their own time, and hands are set once for each pull', () => {
+    const usual = planInOrder(bumper, 'flattest first')
+    const slow = planInOrder(bumper, 'flattest first', 0, { takesPulledStroke: 5 }).plan
+    const pulls = usual.plan.steps.filter((s) => s.id.startsWith('pull-'))
+    expect(pulls.length).toBeGreaterThan(0)
+    const { takesGrip, takesPull, takesWarmPull, takesPulledStroke } = practice
+    for (const step of pulls) {
+      const warm = english(step.detail).includes('warm:')
+      const [, letter, time] = step.id.split('-')
+      const held = (warm ? takesWarmPull : takesPull) + (time === undefined ? takesGrip : 0)
+      const strokes = (stepOf(slow, step.id)?.minutes ?? 0) - held
+      expect(letter).toMatch(/^[A-Z]$/)
+      expect(strokes).toBeGreaterThanOrEqual(5)
+      expect(strokes % 5).toBe(0)
+      expect(step.minutes).toBe(Math.round(held + (strokes / 5) * takesPulledStroke))
+    }
+  })
   test('says which order and why, and where film is drawn before it is fixed', () => {
     const { plan } = planInOrder(bumper, 'centre out', 1)
     expect(saidOf(plan.order?.name, plan.order?.because)).toBe('centre out One lift instead of five.')

@@ -9,6 +9,9 @@ import { lay } from './groups/lay.ts'
 import { liquids } from './groups/liquids.ts'
 import { memory } from './groups/memory.ts'
 import { measuring } from './groups/measuring.ts'
+import { minutesAtEdges } from './groups/minutesAtEdges.ts'
+import { minutesBefore } from './groups/minutesBefore.ts'
+import { minutesLaying } from './groups/minutesLaying.ts'
 import { plotter } from './groups/plotter.ts'
 import { room } from './groups/room.ts'
 import { waits } from './groups/waits.ts'
@@ -28,6 +31,9 @@ const groups = {
   measuring,
   faults,
   memory,
+  minutesBefore,
+  minutesLaying,
+  minutesAtEdges,
   day,
 }
 export type PracticeGroupName = keyof typeof groups

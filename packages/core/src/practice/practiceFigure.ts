@@ -11,6 +11,7 @@ export type PracticeUnit =
   | 'mL'
   | 's'
   | 'min'
+  | 'min/m²'
   | 'days'
   | '°C'
   | 'K'

@@ -50,6 +50,8 @@ describe('what only some may change', () => {
     await visit.sees('To be read here; a lead changes it.')
     const usable = (name: string) => !off().includes(screen.getByLabelText(name))
     expect(usable('Alcohol stock')).toBe(true)
+    // Figures are found and read by everybody.
+    await visit.types('Look for a figure', 'gap is read')
     expect(usable('How well a gap is read')).toBe(false)
   })
 })

@@ -13,6 +13,7 @@ import {
 import { calibrated, gunOnPart, heatStep, layersOf } from '@truelay/core/heat'
 import { practiceWith } from '@truelay/core/practice'
 import { Plus, Trash2 } from 'lucide-react'
+import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { useChangeShopMutation } from '../../remote/shopApi.ts'
 import { useShopQuery } from '../../remote/api.ts'
@@ -101,6 +102,12 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
               ))}
             </ul>
             <h2 className="label-strong mt-6 border-b border-ink/40 pb-1 text-lead">{t`Settings and nozzle`}</h2>
+            <GunName
+              key={gun.name}
+              name={gun.name}
+              taken={shop.guns.filter(({ id }) => id !== gun.id).map(({ name }) => name)}
+              onName={(name) => save({ name })}
+            />
             <ul>
               {gun.settings.map((s) => (
                 <li key={s.name} className="grid grid-cols-[1fr_1fr_auto] items-start gap-5 border-b border-hair py-2">
@@ -161,6 +168,41 @@ function OneGun({ shop, gun }: { readonly shop: Shop; readonly gun: GunProfile }
         </div>
       </div>
     </ForRole>
+  )
+}
+
+interface GunNameProps {
+  readonly name: string
+  /** What the other guns are called. */
+  readonly taken: readonly string[]
+  readonly onName: (name: string) => void
+}
+
+/** What a gun is called; left empty it keeps its name. */
+function GunName({ name, taken, onName }: GunNameProps) {
+  const t = useWords()
+  const [typed, setTyped] = useState(name)
+  const wanted = typed.trim()
+  const isTaken = taken.includes(wanted)
+  const leave = () => {
+    if (wanted === '') setTyped(name)
+    else if (wanted !== name && !isTaken) onName(wanted)
+  }
+  return (
+    <div className="max-w-80 border-b border-hair py-2">
+      <Field label={t`what it is called`} problem={isTaken ? t`Another gun is called so.` : undefined}>
+        <TextInput
+          value={typed}
+          maxLength={60}
+          onChange={({ target }) => setTyped(target.value)}
+          onBlur={leave}
+          onKeyDown={({ key }) => {
+            if (key === 'Enter') leave()
+            if (key === 'Escape') setTyped(name)
+          }}
+        />
+      </Field>
+    </div>
   )
 }
 

@@ -1,15 +1,10 @@
 import { Title } from '../../ui/Title.tsx'
-import { typedIn } from '../../ui/typedIn.ts'
-import { useUnits } from '../../ui/units.ts'
 import { useWords } from '../../ui/words.ts'
 import type { Shop } from '@truelay/contract'
-import { practiceGroups, type PracticeChange, type PracticeKey, practiceTable } from '@truelay/core/practice'
 import { wholeFailure } from '@truelay/core/result'
-import { useState } from 'react'
 import { useChangeShopMutation } from '../../remote/shopApi.ts'
 import { useShopQuery } from '../../remote/api.ts'
 import { failureOf } from '../../remote/failureOf.ts'
-import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { TextInput } from '../../ui/Field.tsx'
@@ -21,6 +16,7 @@ import { Guns } from './Guns.tsx'
 import { PeopleList } from './PeopleList.tsx'
 import { TabletList } from './TabletList.tsx'
 import { TheShop } from './TheShop.tsx'
+import { TradeFigures } from './TradeFigures.tsx'
 import { Setting, UnitFields } from './UnitFields.tsx'
 import { ForRole } from '../frame/ForRole.tsx'
 
@@ -98,65 +94,7 @@ function Settings({ shop }: { readonly shop: Shop }) {
       <Guns shop={shop} onChange={change} />
       <DeviceList />
       <BackupList />
-      <ForRole least="lead">
-        {practiceGroups.map(({ name, title, keys }) => (
-          <section key={name} aria-labelledby={`group-${name}`} className="mt-6 border-t border-hair pt-4">
-            <h2 id={`group-${name}`} className="label-strong text-lead">
-              {t(title)}
-            </h2>
-            <ul className="mt-1">
-              {keys.map((key) => (
-                <PracticeRow key={key} name={key} shop={shop} onChange={(practice) => change({ practice })} />
-              ))}
-            </ul>
-          </section>
-        ))}
-      </ForRole>
+      <TradeFigures shop={shop} onChange={(practice) => change({ practice })} />
     </div>
-  )
-}
-
-interface PracticeRowProps {
-  readonly name: PracticeKey
-  readonly shop: Shop
-  readonly onChange: (change: PracticeChange) => void
-}
-
-function PracticeRow({ name, shop, onChange }: PracticeRowProps) {
-  const t = useWords()
-  const figure = practiceTable[name]
-  const own = shop.practice[name]
-  const [key, setKey] = useState(0)
-  const digits = figure.unit === 'ratio' ? 3 : Number.isInteger(figure.value) && figure.value >= 10 ? 0 : 2
-  const typing = typedIn(useUnits(), figure.unit, digits)
-  const text = (x: number) => String(Number(typing.shown(x).toFixed(typing.digits)))
-  return (
-    <li className="grid items-end gap-x-6 border-b border-hair py-2.5 md:grid-cols-[14.375rem_1fr_auto]">
-      <NumberField
-        key={key}
-        label={t(figure.label)}
-        unit={figure.unit === 'ratio' ? t`ratio` : figure.unit}
-        digits={digits}
-        value={own ?? figure.value}
-        min={figure.min}
-        max={figure.max}
-        onCommit={(value) => onChange({ [name]: value })}
-      />
-      <p className="leading-snug">
-        {t(figure.reason)}{' '}
-        <span className="text-quiet">{t`Usual ${text(figure.value)}, range ${text(figure.min)} to ${text(figure.max)}.`}</span>
-      </p>
-      {own === undefined ? (
-        <span />
-      ) : (
-        <Button
-          look="quiet"
-          onClick={() => {
-            onChange({ [name]: null })
-            setKey(key + 1)
-          }}
-        >{t`Back to usual`}</Button>
-      )}
-    </li>
   )
 }

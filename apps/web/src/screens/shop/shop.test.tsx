@@ -1,6 +1,6 @@
 import { fireEvent, screen, within } from '@testing-library/react'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { type OpenShop, openShop } from '../../testing/openShop.tsx'
+import { type OpenShop, openShop, type Visit } from '../../testing/openShop.tsx'
 
 let shop: OpenShop
 beforeAll(async () => {
@@ -16,17 +16,20 @@ describe('units and light', () => {
     await visit.presses('°F')
     await visit.presses('fl oz')
     await expect.poll(async () => (await kept()).units).toEqual({ length: 'in', temperature: 'F', volume: 'fl oz' })
+    await visit.types('Look for a figure', 'stop short')
     await visit.sees(/Stop short, least gap ?in/)
     const bay = shop.visit('/')
     await bay.sees('70.5 °F')
   })
   test('a figure is read and typed in them, and kept as the core has it', async () => {
     const visit = shop.visit('/shop')
+    await visit.types('Look for a figure', 'stop short')
     await visit.sees(/Usual 0\.0787, range 0\.0197 to 0\.1181/)
     await visit.types('Stop short, least gap', '0.1')
     await expect.poll(async () => (await kept()).practice.stopShortLeast).toBeCloseTo(2.54, 6)
     await shop.chooseUnits({ length: 'mm', temperature: 'C', volume: 'mL' })
     const metric = shop.visit('/shop')
+    await metric.types('Look for a figure', 'stop short')
     await metric.sees('Usual 2, range 0.5 to 3.')
     expect(await screen.findByLabelText('Stop short, least gap')).toHaveProperty('value', '2.54')
   })
@@ -39,14 +42,22 @@ describe('units and light', () => {
   })
 })
 
+/** Unfolds a group of figures. */
+const opens = async (visit: Visit, title: string) =>
+  visit.user.click(await screen.findByRole('heading', { name: title }))
+
 describe('a figure of the trade', () => {
   test('goes back to what is usual', async () => {
     const visit = shop.visit('/shop')
+    await visit.sees('1 of your own')
+    await opens(visit, 'Edges')
     await visit.presses('Back to usual')
+    await visit.seesNo('of your own')
     await expect.poll(async () => (await kept()).practice).toEqual({})
   })
   test('outside its range it is refused at its field, with the range', async () => {
     const visit = shop.visit('/shop')
+    await opens(visit, 'Edges')
     await visit.types('Wrap, least overhang', '50')
     await visit.sees('Wrap, least overhang: a number from 8 to 15')
     expect((await kept()).practice).toEqual({})
@@ -55,15 +66,32 @@ describe('a figure of the trade', () => {
   })
   test('a comma is a point', async () => {
     const visit = shop.visit('/shop')
+    await opens(visit, 'Edges')
     await visit.types('Wrap, least overhang', '10,5')
     await expect.poll(async () => (await kept()).practice).toEqual({ wrapLeast: 10.5 })
   })
+  test('is found by a word of its name or of its reason, and what is found nowhere is said', async () => {
+    const visit = shop.visit('/shop')
+    await visit.sees(/Figures of the trade.*Edges/)
+    expect(screen.queryByLabelText('Wet film is peeled')).toBeNull()
+    await visit.types('Look for a figure', 'Peeled')
+    expect(await screen.findByLabelText('Wet film is peeled')).toHaveProperty('value', '3')
+    expect(screen.queryByLabelText('Film is floated on')).toBeNull()
+    await visit.types('Look for a figure', 'caught Film no')
+    await screen.findByLabelText('Film is floated on')
+    await visit.types('Look for a figure', 'zebra')
+    await visit.sees('No figure has “zebra” in it.')
+    await visit.types('Look for a figure', '')
+    await visit.seesNo('zebra')
+    expect(screen.queryByLabelText('Film is floated on')).toBeNull()
+  })
   test('Escape gives up what was typed', async () => {
     const visit = shop.visit('/shop')
+    await opens(visit, 'Edges')
     const field = await screen.findByLabelText('Tuck, least depth')
     await visit.user.clear(field)
     await visit.user.type(field, '7{Escape}')
-    expect(field).toHaveProperty('value', '5.00')
+    expect(field).toHaveProperty('value', '5')
   })
 })
 
@@ -169,6 +197,24 @@ describe('a gun', () => {
     await visit.user.type(air, '130{Enter}')
     await visit.sees(`Setting "${setting.name}" of Bay 1 gun is called otherwise by now`)
     expect((await gun()).settings).toEqual(before)
+  })
+  test('is called as the shop calls it; left empty, or called as another one, it keeps its name', async () => {
+    const nameOf = async () => (await gun()).name
+    const before = await nameOf()
+    const other = { name: 'Corner gun', spotMm: 80, more: [{ name: '1', outletC: 200 }] }
+    await shop.server.send('PATCH', '/api/shop', { guns: { corner: other } })
+    const visit = shop.visit('/shop/guns/bay-1-gun')
+    await visit.types('what it is called', '')
+    expect(screen.getByLabelText('what it is called')).toHaveProperty('value', before)
+    await visit.types('what it is called', 'Corner gun')
+    await visit.sees('Another gun is called so.')
+    expect(await nameOf()).toBe(before)
+    await visit.types('what it is called', ' Lamp gun ')
+    await expect.poll(nameOf).toBe('Lamp gun')
+    expect(await screen.findByRole('heading', { level: 1, name: 'Lamp gun' })).toBeDefined()
+    await visit.types('what it is called', before)
+    await expect.poll(nameOf).toBe(before)
+    await shop.server.send('PATCH', '/api/shop', { guns: { corner: null } })
   })
   test('is taken off the list, and put back with its readings where it was', async () => {
     const before = (await kept()).guns

@@ -15,7 +15,7 @@ export function anchorStep(c: PlanContext, anchor: Anchor): StepDraft {
   const common = {
     id: `anchor-${anchor.number}`,
     phase: 'lay',
-    minutes: 2,
+    minutes: c.practice.takesAnchor,
     references: [{ kind: 'anchor', number: anchor.number }],
     laidUpTo: anchor.number,
   } as const

@@ -27,7 +27,7 @@ const lineOfRow = (c: PlanContext, line: LinePlace) => ({
       : line.placed === 'carried'
         ? say`From here on the error would still not be seen: ${length(c.practice.lineSeen)} is.`
         : say`Taken from the neighbour alone, its far end could be off by more than an eye overlooks.`,
-  minutes: 3,
+  minutes: c.practice.takesLine,
   tools: line.measureAtMm.length === 0 ? (['rule'] as const) : (['tape measure'] as const),
   picture: wholePart('floating', measureMarks(c, line)),
   ...(isWet(c) ? { liquids: ['slip'] as const, driesInMinutes: c.wetMinutes } : {}),

@@ -99,7 +99,7 @@ export const finishRules: readonly PlanRule[] = [
         why: floatsOnSoap(c)
           ? say`Soap left at an edge is where it lifts.`
           : say`Water left under an edge keeps it open.`,
-        minutes: 5,
+        minutes: c.practice.takesFlush,
         liquids: ['tack'],
         tools: ['cloth over the squeegee'],
         uses: 'tack',
@@ -123,7 +123,7 @@ export const finishRules: readonly PlanRule[] = [
               ? say`${temperature(c.practice.heatSoften)}, broad and moving, on the loose film above and below; lay it as it draws in.`
               : say`${temperature(c.practice.heatSoften)}, broad and moving, on the loose film above and below; lay it as it draws in. A line on the face: lift past it, warm, cool, press from its middle.`,
           why: say`What was pulled across has narrowed; heat lets the film remember its flat shape. Fingers now mean it was not pulled enough.`,
-          minutes: 5,
+          minutes: c.practice.takesShrink,
           ...heat,
           tools: [...heat.tools, 'felt squeegee'],
           references: c.pulls.map(({ letter }) => ({ kind: 'pull', letter })),
@@ -153,7 +153,7 @@ export const finishRules: readonly PlanRule[] = [
               ? say`Lift, pull outward cold so that the excess runs out, lay.`
               : say`Lift, warm a broad area, pull outward so that the excess runs out, lay.`,
           why: say`The film is at its limit there: about ${list(left.map((e) => say`${inSpan(e.leftMmPer100)} per ${span}`))} stays.`,
-          minutes: 5,
+          minutes: c.practice.takesFingers,
           ...heat,
           ...(heat === null
             ? { liquids: ['tack'], tools: ['tilted squeegee'] }
@@ -178,7 +178,7 @@ export const finishRules: readonly PlanRule[] = [
         headline: say`Trim and notch: ${named(c, 'wrap')}`,
         detail: notchWords(c),
         why: say`What is turned under must not fold over itself at a corner.`,
-        minutes: 4,
+        minutes: c.practice.takesTrimWrap,
         tools: ['scissors'],
         cautions: [
           caution('blade', say`Scissors, not a knife, near paint. Blade away from hands.`),
@@ -199,7 +199,7 @@ export const finishRules: readonly PlanRule[] = [
         headline: say`Let it grab and dry`,
         detail: paragraph(say`Wipe up, note small fingers for later, then leave it.`, dueWords(c)),
         why: say`One clock for all: everything dries from the same wetting. Work on another part meanwhile.`,
-        minutes: 1,
+        minutes: c.practice.takesGrab,
         tools: ['dry cloth'],
         picture: wholePart('laid'),
       },
@@ -229,7 +229,7 @@ export const finishRules: readonly PlanRule[] = [
             ? say`Along every edge: lift, let it draw back by itself, lay without tension.`
             : say`Along every edge: lift, warm it, cool two seconds, lay without tension.`,
           why: say`An edge that is cut under tension shrinks away from its line.`,
-          minutes: 4,
+          minutes: c.practice.takesRelax,
           ...heat,
           references: byEdges(edgesWith(c, 'gap-cut', 'tuck')),
           picture: wholePart('laid', marked(c, say`relax`, 'gap-cut', 'tuck')),
@@ -252,7 +252,7 @@ export const finishRules: readonly PlanRule[] = [
             (c.form.obstacles ?? []).length > 0 && say`Where it still binds: the relief a little deeper.`,
           ),
           why: say`Dry enough to hold and not yet bonded, film that stood up stays down now.`,
-          minutes: 3,
+          minutes: c.practice.takesPressAgain,
           tools: ['cloth over the squeegee'],
           references: byEdges(spare),
           picture: wholePart(
@@ -279,7 +279,7 @@ export const finishRules: readonly PlanRule[] = [
             say`As deep as it goes with the thin tool, the other hand holds the film away. Draw the cut line with a finger.`,
           ),
           why: say`A tucked edge cannot be caught by water or a cloth.`,
-          minutes: 4,
+          minutes: c.practice.takesTuck,
           ...(heat ?? {}),
           tools: ['tucking tool', ...(heat?.tools ?? [])],
           references: byEdges(edgesWith(c, 'tuck')),
@@ -312,7 +312,7 @@ export const finishRules: readonly PlanRule[] = [
           why: isWet(c)
             ? say`The blade drags wet film along. A skilled hand may cut sooner, with the waste held taut.`
             : say`Cooled film cuts clean; an uncut bridge pulls the piece off.`,
-          minutes: 5,
+          minutes: c.practice.takesGapCut,
           tools: ['knife', 'sharps box'],
           gate: isWet(c) ? say`The edge has dried.` : say`The film has cooled.`,
           cautions: [
@@ -354,7 +354,7 @@ export const finishRules: readonly PlanRule[] = [
           segmentWords(c),
         ),
         why: say`The film’s last third keeps the blade off the paint.`,
-        minutes: 6,
+        minutes: c.practice.takesSurfaceCut,
         tools: ['knife', 'masking tape', 'sharps box'],
         gate: isWet(c) ? say`The edge has dried.` : say`The film has cooled.`,
         cautions: [
@@ -379,7 +379,7 @@ export const finishRules: readonly PlanRule[] = [
         headline: say`Ends on the crest all round?`,
         detail: say`Look round the ${named(c, 'lip-stop')} against the light. Where it runs over: lift that sector, lay it again further in.`,
         why: say`Film past a sharp return has nothing flat to hold on to, and lifts.`,
-        minutes: 2,
+        minutes: c.practice.takesCrestLook,
         tools: ['lamp light'],
         references: byEdges(edgesWith(c, 'lip-stop')),
         picture: wholePart('laid', marked(c, say`crest`, 'lip-stop')),
@@ -403,7 +403,7 @@ export const finishRules: readonly PlanRule[] = [
               : say`Does it lift: hold it longer.`,
           ),
           why: isWet(c) ? say`A wet edge slides off when it is turned.` : say`Held long enough it stays.`,
-          minutes: 4,
+          minutes: c.practice.takesTurnWrap,
           ...(heat ?? {}),
           tools: ['cloth', ...(heat?.tools ?? [])],
           references: byEdges(edgesWith(c, 'wrap')),
@@ -437,7 +437,7 @@ export const finishRules: readonly PlanRule[] = [
           headline: say`Warm the cut edges, ${temperature(c.practice.heatSeal)}`,
           detail: say`Along every edge that was cut; a glove follows the gun and presses while it is warm.`,
           why: say`The blade has lifted it a little: warm and pressed it lies down.`,
-          minutes: 4,
+          minutes: c.practice.takesWarmEdges,
           ...heat,
           tools: [...heat.tools, 'gloves'],
           references: byEdges(edgesWith(c, ...codes)),
@@ -456,7 +456,7 @@ export const finishRules: readonly PlanRule[] = [
         headline: say`Look for bubbles first`,
         detail: say`Light low over all of it. Air: prick, warm, cool, press out towards the hole.`,
         why: say`Post-heat sets the film: a bubble that is heated through stays.`,
-        minutes: 3,
+        minutes: c.practice.takesBubbles,
         tools: ['lamp light'],
         picture: wholePart('laid', strokes(c)),
       },
@@ -489,7 +489,7 @@ export const finishRules: readonly PlanRule[] = [
             isEmpty(most) ? say`Corners with most built-up film get the most time.` : most,
           ),
           why: say`In the flat the film has bonded: there is nothing to heat.`,
-          minutes: 5,
+          minutes: c.practice.takesSeal,
           ...heat,
           tools: [...heat.tools, 'cloth', 'infra-red thermometer'],
           picture: wholePart('laid', [{ kind: 'edge', edge: '*', text: say`heat` }]),
@@ -516,7 +516,7 @@ export const finishRules: readonly PlanRule[] = [
         headline: say`Take the tape off`,
         detail: say`Flat back on itself and slowly, away from the film; look at each edge as it comes free.`,
         why: say`Tape left on leaves its glue, and torn off it takes an edge along.`,
-        minutes: 2,
+        minutes: c.practice.takesUnmask,
         references: byEdges(c.edges),
         picture: wholePart('laid', [{ kind: 'edge', edge: '*' }]),
       },
@@ -539,7 +539,7 @@ export const finishRules: readonly PlanRule[] = [
         why: isWet(c)
           ? say`Small haze and pin-size bubbles leave in about ${wholeDays(c, 'haze')}; larger pockets want a syringe now. A finger or a lifting edge stays.`
           : say`Air in dry film stays unless it is pricked or drawn out.`,
-        minutes: 4,
+        minutes: c.practice.takesLook,
         tools: ['lamp light'],
         picture: wholePart('laid', [{ kind: 'edge', edge: '*' }, ...marksFromBefore(c)]),
         ...(marksFromBefore(c).length > 0
@@ -559,7 +559,7 @@ export const finishRules: readonly PlanRule[] = [
           say`No washing for ${wholeDays(c, 'beforeWash')}, no solvents, press nothing. Look at the edges again within ${hours(Math.round(wait(c, 'edgeLook').leastMinutes / 60))}.`,
         ),
         why: say`Full bond takes days, and edges that lift do so early.`,
-        minutes: 3,
+        minutes: c.practice.takesHandOn,
         tools: ['dry cloth', 'camera'],
         tells: 'aftercare',
         picture: wholePart('laid'),
@@ -586,7 +586,7 @@ function behindStep(c: PlanContext): StepDraft[] {
       headline: say`Open the ${name(opens)}, press what is behind`,
       detail: say`The edge that was out of reach: trim it, press it, look for a fold. Then close it gently, and look once more.`,
       why: say`An edge that nobody pressed lifts first, and nobody sees it.`,
-      minutes: 2,
+      minutes: c.practice.takesBehind,
       tools: ['cloth', 'lamp light'],
       picture: wholePart('laid', [{ kind: 'edge', edge: '*' }]),
     },
@@ -605,7 +605,7 @@ function postHeat(c: PlanContext, own: Pick<StepDraft, 'why' | 'wait'>): StepDra
       mostWords(c, 'post-heat'),
       say`Read it with the thermometer. A wet glove follows the gun and presses while it is warm.`,
     ),
-    minutes: 5,
+    minutes: c.practice.takesPostHeat,
     ...heat,
     tools: [...heat.tools, 'infra-red thermometer', 'wet glove'],
     cautions: [...heat.cautions, caution('heat', say`Hot film burns: glove on.`)],

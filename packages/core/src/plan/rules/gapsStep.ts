@@ -13,7 +13,7 @@ export const gapsStep = (c: PlanContext): StepDraft => ({
       ? say`Liner on, hold it over ${partWord(c)} and read how far the film passes the edge at ${count(c.checks.length)} places.`
       : say`Liner on, hold it over ${partWord(c)} and read the gap at ${count(c.checks.length)} places.`,
   why: isDome(c) ? offCentreWords(c) : say`A little off here is a crooked far end there. Now it still costs nothing.`,
-  minutes: 4,
+  minutes: c.practice.takesGaps,
   tools: ['rule'],
   references: c.checks.map(({ id }) => ({ kind: 'check', id })),
   picture: wholePart(

@@ -69,7 +69,7 @@ function bunched(c: PlanContext, { name: called, into, widthMm, marks }: Hollow,
     headline: say`Bunch ${surplus} over the ${name(called)}`,
     detail: say`Draw the film together over it on purpose, ${surplus} more than spans it. Its deepest part first, then its middle, with a finger or a rubber squeegee; tack only where it does not hold.`,
     why: say`Stretched into it, film shows a line of glue: ${percent(100 * into.stretch, 1)} is what it would want.`,
-    minutes: 4,
+    minutes: c.practice.takesBunch,
     references: [{ kind: 'hollow', name: called }],
     tools: ['soft squeegee'],
     liquids: ['slip on the face'],
@@ -114,7 +114,7 @@ export function hollowStep(c: PlanContext, hollow: Hollow, number: number): Step
         ? say`Film that bridges lets go there; the cord lets the air out.`
         : say`Film that bridges lets go there.`,
     ),
-    minutes: Math.max(3, 2 * lengthsMm.length + 2),
+    minutes: c.practice.takesChannel + lengthsMm.length * c.practice.takesChannelPart,
     ...heat,
     references: [{ kind: 'hollow', name: hollow.name }],
     tools: [

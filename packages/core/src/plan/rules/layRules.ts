@@ -126,7 +126,7 @@ export const layRules: readonly PlanRule[] = [
         phase: 'lay',
         laidUpTo: 'all',
         ...lightPassWords(c),
-        minutes: minutesByArea(c, 6),
+        minutes: minutesByArea(c, c.practice.takesLightPass),
         tools: ['soft squeegee'],
         liquids: ['slip on the face'],
         picture: wholePart('floating', strokes(c)),
@@ -145,7 +145,7 @@ export const layRules: readonly PlanRule[] = [
         headline: say`Firm pass, then once more`,
         detail: say`Same strokes, firm. Then the whole part a last time, to be sure.`,
         why: say`What moves under a firm pass is water that would be a bubble tomorrow.`,
-        minutes: minutesByArea(c, 7),
+        minutes: minutesByArea(c, c.practice.takesFirmPass),
         tools: ['firm squeegee'],
         liquids: ['slip on the face'],
         picture: wholePart('laid', strokes(c)),
@@ -163,7 +163,7 @@ export const layRules: readonly PlanRule[] = [
         headline: say`Growing circles from the middle`,
         detail: say`Each round about ${length(c.practice.circleStep)} wider. Where it bunches: lift that sector, lay it again, never one big fold.`,
         why: say`Many small wrinkles spread wide lie down; one big fold never does.`,
-        minutes: 6,
+        minutes: c.practice.takesCircles,
         tools: ['dry gloves'],
         picture: wholePart('floating', strokes(c)),
       },
@@ -174,7 +174,7 @@ export const layRules: readonly PlanRule[] = [
         headline: say`From ${length(c.practice.massageFrom)} before the rim: massage`,
         detail: say`Going round, ${length(0.5 * c.practice.circleStep)} to ${length(c.practice.circleStep)} at a time, each fold spread over a wider sector until only tiny ones are left at the crest.`,
         why: wrinkleWords(c),
-        minutes: 8,
+        minutes: c.practice.takesMassage,
         tools: ['dry gloves'],
         picture: wholePart(
           'floating',
@@ -194,7 +194,7 @@ export const layRules: readonly PlanRule[] = [
         headline: say`Release ${length(c.practice.releaseLength)} at a time`,
         detail: say`Check that it is level, draw off ${length(c.practice.releaseLength)} of liner, press flat, go on. Lift and lay again gently: thin film tears.`,
         why: say`A line that is a hair off at the hinge is off by a hand at the far end.`,
-        minutes: 6,
+        minutes: c.practice.takesRelease,
         tools: ['felt squeegee', 'dry gloves'],
         picture: wholePart('floating', strokes(c)),
       },
@@ -211,7 +211,7 @@ export const layRules: readonly PlanRule[] = [
         headline: say`Lay outward, front kept straight`,
         detail: say`From the fixed place to the sides, a little at a time. Lift and lay again gently as often as you like.`,
         why: say`Many small wrinkles spread wide lie down; one big fold never does.`,
-        minutes: 8,
+        minutes: c.practice.takesLayOut,
         tools: ['felt squeegee', 'dry gloves'],
         picture: wholePart('floating', strokes(c)),
       },
@@ -227,4 +227,5 @@ function wrinkleWords(c: PlanContext): Sentence {
   return say`Round the rim ${length(excessMm)} of film are left over: ${counted(wrinkles, '# small wrinkle', '# small wrinkles')} of ${length(excessMm / wrinkles)} each; these lie down by themselves.`
 }
 
-const minutesByArea = (c: PlanContext, perM2: number) => Math.max(2, Math.round((c.areaMm2 / 1e6) * perM2))
+const minutesByArea = ({ areaMm2, practice }: PlanContext, perM2: number) =>
+  Math.max(practice.takesPassLeast, (areaMm2 / 1e6) * perM2)

@@ -24,7 +24,7 @@ export function openingStep(c: PlanContext, set: readonly Opening[], number: num
       number === 1
         ? say`An opening shows the least shift, and what is set here moves everything further out.`
         : say`Each opening is centred before the next: from here on the film can only be drawn.`,
-    minutes: 2 * set.length,
+    minutes: set.length * c.practice.takesOpening,
     tools: ['rule'],
     liquids: isWet(c) ? ['slip', 'tack'] : [],
     references: [
@@ -83,7 +83,7 @@ export function lineStep(c: PlanContext): StepDraft | null {
       c.openings.length > 0
         ? say`The eye follows this line; the openings further out are drawn to it.`
         : say`The eye follows this line from piece to piece: a step in it is seen before any edge is.`,
-    minutes: 3,
+    minutes: c.practice.takesBodyLine,
     tools: isWet(c) ? ['soft squeegee'] : ['rule'],
     liquids: isWet(c) ? ['tack'] : [],
     references: [{ kind: 'edge', edge: line.name }, ...read.map(({ id }) => ({ kind: 'check' as const, id }))],

@@ -43,7 +43,7 @@ export const cleaningRules: readonly PlanRule[] = [
           headline: say`Read its length and width`,
           detail: say`About ${length(max[0] - min[0], 0)} by ${length(max[1] - min[1], 0)} as a rule. Tape over its face, feel behind each edge what film can hold on to, lay a straightedge over its bulge: two readings on the form bench are enough to begin with.`,
           why: say`Everything after this goes by ordinary figures until somebody has read it.`,
-          minutes: 5,
+          minutes: c.practice.takesRead,
           tools: ['tape measure', 'rule'],
           because: say`Nobody has measured this part.`,
           gate: say`Length and width are read.`,
@@ -77,7 +77,7 @@ export const cleaningRules: readonly PlanRule[] = [
         headline: forAll(c, say`Mask the paint all round`),
         detail: say`Tape on the body, close along the gap, none on the lens.`,
         why: say`It protects paint from the blade, keeps sticky film off its neighbours, and shows the true tension at the edge.`,
-        minutes: 4,
+        minutes: c.practice.takesMask,
         tools: ['masking tape'],
         picture: wholePart('none', [{ kind: 'edge', edge: '*', text: say`tape outside this line` }]),
       },
@@ -93,7 +93,7 @@ export const cleaningRules: readonly PlanRule[] = [
         headline: say`Open the ${name(c.form.opens ?? '')}, prop it`,
         detail: say`Wipe the underside of every edge that film is turned onto. Some undersides want primer: try a corner with tape, and if the tape comes off clean, prime it.`,
         why: say`Film holds on the face for years and lets go underneath first.`,
-        minutes: 4,
+        minutes: c.practice.takesProp,
         liquids: ['degreaser'],
         tools: ['lint-free cloth'],
         cautions: [caution('lifting', say`Prop it safely before you reach under.`)],
@@ -123,7 +123,7 @@ export const cleaningRules: readonly PlanRule[] = [
                 ? say`Degreaser on a cloth, along the edges; alcohol on a cloth along the underside that the film is turned onto.`
                 : say`Degreaser on a cloth, most of all along and under the edges.`,
         why: isLens(c) ? say`Strong alcohol crazes lens plastic.` : say`Edges are where lifting starts.`,
-        minutes: 3,
+        minutes: c.practice.takesDegrease,
         liquids: [barsHeat(c) ? 'soapy water' : isLens(c) ? 'weak alcohol' : 'degreaser'],
         tools: ['lint-free cloth'],
         cautions: barsHeat(c)
@@ -156,7 +156,7 @@ export const readyRules: readonly PlanRule[] = [
         headline: say`Bone dry?`,
         detail: say`Blow gaps and ends out, wipe, look along ${partWord(c)} against a light. No drop, no haze.`,
         why: say`Any water under dry film stops the adhesive for good, even with heat.`,
-        minutes: 2,
+        minutes: c.practice.takesBoneDry,
         tools: ['dry cloth', 'lamp light'],
         gate: isLens(c) ? say`The lens and its gap are bone dry.` : say`Part and gaps are bone dry.`,
       },
@@ -176,7 +176,7 @@ export const readyRules: readonly PlanRule[] = [
             : forAll(c, say`Mix slip and tack`),
         detail: say`${list(c.solutions.map((s) => say`${volume(s.batchMl)} ${s.says}`))}`,
         why: say`The part needs ${list(c.solutions.map(needWords))}; the rest is for wetting again.`,
-        minutes: 4,
+        minutes: c.practice.takesMix,
         liquids: ['distilled water'],
         tools: ['syringe', 'measuring cylinder'],
         cautions: c.solutions.flatMap((s) => s.warnings.map((says) => caution('liquid', says))),
@@ -199,7 +199,7 @@ export const readyRules: readonly PlanRule[] = [
         why: fromRoll(c)
           ? say`What does not reach now never will; once the liner is off it is too late.`
           : say`Sides are mirror images and get mixed up; once the liner is off it is too late.`,
-        minutes: 2,
+        minutes: c.practice.takesHoldUp,
         tools: ['piece', 'tape measure'],
         people: c.hands,
         picture: wholePart('floating'),
@@ -224,7 +224,7 @@ export const readyRules: readonly PlanRule[] = [
         headline: say`Soak the part`,
         detail: soakWords(c),
         why: say`Film that meets a dry spot grabs there.`,
-        minutes: 1,
+        minutes: c.practice.takesSoak,
         liquids: ['slip'],
         uses: 'slip',
         picture: wholePart('none', strokes(c)),
@@ -269,7 +269,7 @@ export const readyRules: readonly PlanRule[] = [
         why: isAlone(c)
           ? say`Alone nobody holds the other end: what is still under its liner cannot fold onto itself.`
           : say`Dry adhesive folds onto itself.`,
-        minutes: 3,
+        minutes: c.practice.takesPeelWet,
         people: c.hands,
         liquids: ['slip'],
         tools: ['wet hands'],
@@ -298,7 +298,7 @@ export const readyRules: readonly PlanRule[] = [
           c.schools.begin === 'corners first'
             ? say`It has to slide until the corners are set.`
             : say`It has to slide until it sits right.`,
-        minutes: 2,
+        minutes: c.practice.takesFloat,
         within: [
           {
             since: 'peel',
@@ -321,7 +321,7 @@ export const readyRules: readonly PlanRule[] = [
               wets: true,
               detail: say`Unroll it a forearm at a time: liner off beneath, spray film and part as they meet.`,
               why: say`So one pair of hands lays what wants two.`,
-              minutes: 4,
+              minutes: c.practice.takesOtherHalf,
               liquids: ['slip' as const],
               tools: ['wet hands' as const],
               picture: wholePart('floating'),
@@ -364,7 +364,7 @@ export const readyRules: readonly PlanRule[] = [
                   detail: say`Liner off from one side. Touch only the outermost rim, with dry gloves.`,
                 }),
         why: say`Fingerprints on the adhesive show for good.`,
-        minutes: 1,
+        minutes: c.practice.takesPeelDry,
         tools: ['piece', 'gloves'],
         cautions: staticCautions(c),
         picture: wholePart('floating'),
@@ -384,7 +384,7 @@ function washing(c: PlanContext): Pick<StepDraft, 'headline' | 'detail' | 'minut
     return {
       headline: say`Wash the lens, clean its gap`,
       detail: say`No-residue wash, cloth over a thin tool through the gap all round. New lenses: wash the mould oil off.`,
-      minutes: 6,
+      minutes: c.practice.takesWashLens,
       tools: ['cloth', 'thin tool'],
       picture: gaps,
     }
@@ -392,7 +392,7 @@ function washing(c: PlanContext): Pick<StepDraft, 'headline' | 'detail' | 'minut
     return {
       headline: say`Wash, clean its gaps`,
       detail: say`No-residue wash, cloth over a thin tool through the gaps and round the ends, wipe off.`,
-      minutes: 8,
+      minutes: c.practice.takesWashTrim,
       tools: ['cloth', 'thin tool'],
       picture: gaps,
     }
@@ -401,7 +401,7 @@ function washing(c: PlanContext): Pick<StepDraft, 'headline' | 'detail' | 'minut
     detail: isWet(c)
       ? say`Wash round the part and in the shut lines, clay with slip as lubricant, wipe off.`
       : say`Wash round the part and in the shut lines, clay with soapy water, rinse, wipe off.`,
-    minutes: 12,
+    minutes: c.practice.takesWashPanel,
     tools: ['clay', 'cloth'],
     picture: wholePart('none', strokes(c)),
   }
@@ -430,7 +430,7 @@ const lensLaw = (c: PlanContext, light: LampLight): StepDraft => ({
   headline: forAll(c, say`Customer has agreed to the tint`),
   detail: light.left,
   why: say`Whether a lamp may be tinted differs by place and by lamp.`,
-  minutes: 1,
+  minutes: c.practice.takesConsent,
   gate: say`The customer has seen the figures and agreed.`,
   cautions: [
     caution(

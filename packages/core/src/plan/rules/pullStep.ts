@@ -49,7 +49,7 @@ export function pullStep(c: PlanContext, pull: Pull): StepDraft {
       fingersWords(c, pull.edge),
       pull.glueLineRisk && say`Let it relax before laying, or it leaves a glue line.`,
     ),
-    minutes: warm ? 4 : 2,
+    minutes: c.practice.takesGrip + (warm ? c.practice.takesWarmPull : c.practice.takesPull),
     references: [
       { kind: 'pull', letter: pull.letter },
       { kind: 'edge', edge: pull.edge },

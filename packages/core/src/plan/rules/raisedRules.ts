@@ -34,7 +34,7 @@ export const raisedFirstRule: PlanRule = {
           say`More film than the flat: ${list(raisedOf(c).map((r) => say`${name(r.name)} ${length(stretchOver(r) * widthOf(r), 1)}`))}.`,
         ),
         why: say`What stands up takes the most film: it takes it while there is some.`,
-        minutes: 2 * raisedOf(c).length,
+        minutes: raisedOf(c).length * c.practice.takesRaised,
         ...heat,
         tools: [...(heat?.tools ?? []), 'thin tool', 'felt squeegee'],
         picture: wholePart(
@@ -98,7 +98,7 @@ function humpStep(c: PlanContext, hump: Raised, number: number, of: number): Ste
       number === 1 && of > 1
         ? say`One after the other: film that is drawn over two at once is short over both. Half-way it looks spoilt, and is not.`
         : say`Half-way it looks spoilt, and is not: the next length takes the crease along.`,
-    minutes: 5,
+    minutes: c.practice.takesHump,
     ...heat,
     tools: [...(heat?.tools ?? []), 'felt squeegee'],
     liquids: isWet(c) ? ['slip on the face'] : [],

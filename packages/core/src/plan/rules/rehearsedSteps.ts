@@ -40,7 +40,8 @@ export function rehearsedSteps(c: PlanContext): StepDraft[] {
         headline: time === 1 ? draft.headline : say`${draft.headline}, once more`,
         detail: paragraph(draft.detail, say`Lay ${laid}.`),
         laidUpTo,
-        minutes: draft.minutes + (time === 1 ? 0 : -1) + Math.round(run.steps.length / 2),
+        minutes:
+          draft.minutes - (time === 1 ? 0 : c.practice.takesGrip) + run.steps.length * c.practice.takesPulledStroke,
         picture: wholePart('floating', [...(draft.picture?.marks ?? []), ...sweeps].slice(0, 24)),
       }
     }
@@ -57,7 +58,7 @@ export function rehearsedSteps(c: PlanContext): StepDraft[] {
         order.flatFirst > 0.25
           ? say`Flats first: they hold while you pull what turns.`
           : say`Nothing has to be pulled here: it goes down by itself.`,
-      minutes: Math.max(1, Math.round(run.steps.length * 0.7)),
+      minutes: run.steps.length * c.practice.takesStroke,
       ...(isWet(c)
         ? { tools: ['soft squeegee'], liquids: ['slip on the face'], driesInMinutes: c.wetMinutes }
         : { tools: ['felt squeegee', 'dry gloves'] }),

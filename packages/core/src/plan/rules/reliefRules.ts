@@ -74,7 +74,7 @@ function reliefStep(c: PlanContext, relief: ReliefPlan, number: number): StepDra
     headline: say`Relief at the ${name(obstacle.name)}: ${first}, then ${rest}`,
     detail: paragraph(howMany(c, relief), stagesWords(c, relief)),
     why: say`The ${obstacleWords[obstacle.kind]} holds the film off: left whole it tents, and cut all at once it tears past the place.`,
-    minutes: 3 * cuts.length,
+    minutes: cuts.length * c.practice.takesRelief,
     tools: ['knife', 'thin tool', 'sharps box'],
     cautions: [
       caution('blade', say`Lift the film off what it is cut over: blade towards the waste, never onto paint.`),

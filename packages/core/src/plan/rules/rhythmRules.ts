@@ -29,7 +29,7 @@ export const triangleRule: PlanRule = {
           say`High spot first, then the dip beside it; each wrinkle is drawn in the direction in which it points.`,
         ),
         why: say`Film that is drawn one way only warps what is printed on it.`,
-        minutes: 6,
+        minutes: c.practice.takesTriangles,
         ...heat,
         tools: [...(heat?.tools ?? []), 'dry gloves'],
         picture: wholePart(
@@ -57,7 +57,7 @@ export const bendRule: PlanRule = {
         headline: say`By hand first: ${name(bend.name)}`,
         detail: say`Palms from its middle to both ends, film pressed to the bottom of the bend; tack at the bend, then strokes along the line, none across it.`,
         why: say`A blade spans a bend; what it leaves beneath is air, and lets go there.`,
-        minutes: 3,
+        minutes: c.practice.takesBend,
         tools: ['wet hands', 'soft squeegee'],
         liquids: ['tack'],
         uses: 'tack' as const,
@@ -73,11 +73,17 @@ export const bendRule: PlanRule = {
 }
 
 /** Minutes from the float to the strokes, over what is set and pulled on the way. */
-const minutesUntilStrokes = (c: PlanContext) =>
-  4 +
-  2 * c.anchors.length +
-  c.pulls.reduce((sum, pull) => sum + (pull.heat === 'warm' ? 4 : 2), 0) +
-  2 * c.openings.flat().length
+function minutesUntilStrokes({ anchors, pulls, openings, practice }: PlanContext): number {
+  const pulled = pulls.map(
+    ({ heat }) => practice.takesGrip + (heat === 'warm' ? practice.takesWarmPull : practice.takesPull),
+  )
+  return (
+    practice.takesGaps +
+    anchors.length * practice.takesAnchor +
+    pulled.reduce((sum, takes) => sum + takes, 0) +
+    openings.flat().length * practice.takesOpening
+  )
+}
 
 /** The half that waits longest dries first. */
 export const wetAgainRule: PlanRule = {
@@ -93,7 +99,7 @@ export const wetAgainRule: PlanRule = {
         wets: true,
         detail: say`Lift it as far as it is free, spray part and adhesive, lay it back. It was wetted first and lies about ${minutes(Math.round(minutesUntilStrokes(c)))} before a blade comes; in this air it dries after ${minutes(Math.round(c.wetMinutes))}.`,
         why: say`Film that has dried on grabs where it lies, crooked or not.`,
-        minutes: 2,
+        minutes: c.practice.takesWetAgain,
         people: c.hands,
         liquids: ['slip'],
         tools: ['wet hands'],
@@ -144,7 +150,7 @@ export const seeWaterRule: PlanRule = {
         headline: say`Warm it: what water is left bubbles up`,
         detail: say`Gun far off, always moving. Where it bubbles: let it cool, lift that place, draw the film out, lay it again.`,
         why: say`Warm film is soft and shows every drop; now the drop can still go.`,
-        minutes: 4,
+        minutes: c.practice.takesSeeWater,
         ...heat,
         tools: [...heat.tools, 'firm squeegee'],
         picture: wholePart('laid', [{ kind: 'edge', edge: '*', text: say`towards the rim` }]),

@@ -31,7 +31,7 @@ export const rollOnRule: PlanRule = {
         headline: corner === undefined ? say`One corner dry, as a grip` : say`Grip: ${corner.label}, dry`,
         detail: say`Wipe that corner dry, peel a palm’s width of liner there, press it on in its place.`,
         why: say`It holds the piece while you unroll it, and comes off again with a little slip.`,
-        minutes: 1,
+        minutes: c.practice.takesGripCorner,
         tools: ['dry cloth', 'piece'],
         picture: wholePart(
           'floating',
@@ -56,7 +56,7 @@ export const rollOnRule: PlanRule = {
           say`Then free the dry corner: it glides.`,
         ),
         why: say`Adhesive that is still rolled up cannot fold onto itself, and openings come down where they belong.`,
-        minutes: 4,
+        minutes: c.practice.takesBackRoll,
         people: c.hands,
         liquids: ['slip'],
         tools: ['wet hands'],

@@ -20,7 +20,7 @@ export const sheetRule: PlanRule = {
       why: isLens(c)
         ? say`The bleed is where you hold it: what is cut too small has no hold.`
         : say`Enough over to pull and to hold; less runs out at the far corner.`,
-      minutes: 4,
+      minutes: c.practice.takesCutSheet,
       tools: ['tape measure', 'knife'],
       cautions: [caution('blade', say`Cut the roll on its own board, away from the vehicle.`)],
       picture: wholePart('floating'),
@@ -39,7 +39,7 @@ export const markMiddleRule: PlanRule = {
       headline: say`Mark the middle of ${partWord(c)} and of the film`,
       detail: say`A strip of tape above and below the part, and one on the liner’s edge: the three stand in line.`,
       why: say`From the middle both sides get the same film; a hand off it, and one end is short.`,
-      minutes: 2,
+      minutes: c.practice.takesMiddleMark,
       tools: ['masking tape', 'tape measure'],
       picture: wholePart('none', [{ kind: 'zone', at: middleOf(c), radiusMm: 30, text: say`middle` }]),
     },
@@ -59,7 +59,7 @@ export const surplusRule: PlanRule = {
         ? say`${overWords(c)} Slide it until it is so on all sides.`
         : say`Liner on, hold it over ${partWord(c)}: ${overWords(c)} Mark its middle.`,
       why: say`A sheet that sits askew runs out at one corner, and there is no more to pull.`,
-      minutes: 2,
+      minutes: c.practice.takesSurplus,
       tools: isWet(c) ? ['wet hands'] : ['piece'],
       liquids: isWet(c) ? ['slip'] : [],
       picture: wholePart('floating', surplusMarks(c)),
@@ -79,7 +79,7 @@ export const openUpRule: PlanRule = {
       headline: say`Open the film over the ${holesOf(c)}`,
       detail: say`A star from the middle of each, no nearer than ${length(c.practice.openingLeave)} to its rim, the end of every cut rounded. What lies flush can wait until it is dry.`,
       why: say`Film that stands on something tents round it, and tears from a pointed cut.`,
-      minutes: 2 * c.drawing.holes.length,
+      minutes: c.drawing.holes.length * c.practice.takesOpenUp,
       tools: ['knife', 'sharps box'],
       cautions: [caution('blade', say`Blade flat and away from the paint: the film is cut, not what is beneath.`)],
       picture: wholePart(
@@ -101,7 +101,7 @@ export const roughTrimRule: PlanRule = {
       headline: say`Cut the surplus away roughly`,
       detail: say`Scissors, ${length(c.practice.roughTrim)} left all round, corners rounded.`,
       why: say`What hangs over pulls at the edge while it is tacked, and sticks to the mask.`,
-      minutes: 2,
+      minutes: c.practice.takesRoughTrim,
       tools: ['scissors'],
       cautions: [caution('blade', say`Scissors, not a knife, near paint.`)],
       picture: wholePart('floating', [{ kind: 'edge', edge: '*', text: say`rough` }]),
@@ -120,7 +120,7 @@ export const trimOpeningsRule: PlanRule = {
       headline: say`Cut round the ${holesOf(c)}`,
       detail: say`Blade in the gap round each, its back on what stands there; turn the film in where it goes under.`,
       why: say`An opening shows the least shift, and its rim is where water gets in.`,
-      minutes: 2 * c.drawing.holes.length,
+      minutes: c.drawing.holes.length * c.practice.takesOpeningCut,
       tools: ['knife', 'sharps box'],
       records: 'blade',
       cutMm: Math.round(c.drawing.holes.reduce((sum, hole) => sum + Math.PI * 2 * reachOf(hole), 0)),

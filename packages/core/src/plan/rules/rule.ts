@@ -27,8 +27,10 @@ export const wholePart = (film: StepPicture['film'] = 'none', marks: StepPicture
   marks,
 })
 
-export function finishStep({ notBefore: _, ...draft }: StepDraft): PlanStep {
-  return { picture: wholePart(), tools: [], liquids: [], people: 1, cautions: [], references: [], ...draft }
+/** Minutes of what is done several times or over an area come out broken; a plan tells whole ones. */
+export function finishStep({ notBefore: _, minutes, ...draft }: StepDraft): PlanStep {
+  const usual = { picture: wholePart(), tools: [], liquids: [], people: 1, cautions: [], references: [] }
+  return { ...usual, ...draft, minutes: Math.max(1, Math.round(minutes)) }
 }
 
 export const caution = (about: CautionTopic, says: Sentence): Caution => ({ about, says })
