@@ -298,7 +298,9 @@ describe('a piece put down by hand', () => {
     expect(putDown(request, lies, 1, at(60, 100))?.[1]).toMatchObject({ xMm: 60, yMm: 100 })
   })
   test('slips by less than a millimetre where that is all it has to', () => {
-    expect(putDown(request, lies, 1, at(5, 57.6))?.[1]?.yMm).toBeCloseTo(58, 1)
+    const put = putDown(request, lies, 1, at(5, 57.6))?.[1]
+    expect(put?.xMm).toBeCloseTo(5, 1)
+    expect(put?.yMm).toBeCloseTo(58, 1)
   })
   test('slips close up to its neighbour, no further than it has to', () => {
     const put = putDown(request, lies, 1, at(5, 50))
