@@ -26,16 +26,19 @@ interface TradeFiguresProps {
 export function TradeFigures({ shop, onChange }: TradeFiguresProps) {
   const t = useWords()
   const [typed, setTyped] = useState('')
-  const sought = useDeferredValue(typed.toLocaleLowerCase().split(/\s+/).filter(Boolean))
+  const sought = useDeferredValue(typed).toLocaleLowerCase().split(/\s+/).filter(Boolean)
   const [open, setOpen] = useState<readonly PracticeGroupName[]>([])
-  const found = practiceGroups.flatMap((group) => {
-    const keys = group.keys.filter((key) => {
-      const { label, reason } = practiceTable[key]
-      const words = [group.title, label, reason].map((sentence) => t(sentence).toLocaleLowerCase()).join(' ')
-      return sought.every((word) => words.includes(word))
-    })
-    return keys.length === 0 ? [] : [{ ...group, keys }]
-  })
+  const holds = ({ title, key }: { readonly title: Sentence; readonly key: PracticeKey }) => {
+    const { label, reason } = practiceTable[key]
+    const words = [title, label, reason].map((sentence) => t(sentence).toLocaleLowerCase()).join(' ')
+    return sought.every((word) => words.includes(word))
+  }
+  const found =
+    sought.length === 0
+      ? practiceGroups
+      : practiceGroups
+          .map((group) => ({ ...group, keys: group.keys.filter((key) => holds({ title: group.title, key })) }))
+          .filter(({ keys }) => keys.length > 0)
   return (
     <section aria-labelledby="figures-title" className="mt-6 border-t border-hair pt-4">
       <h2 id="figures-title" className="label-strong text-lead">{t`Figures of the trade`}</h2>
