@@ -373,9 +373,9 @@ describe('the guns of the shop', () => {
     const before = await gunsOf()
     expect(await change('g', { settings: { 1: { name: '2' } } })).toBe(400)
     expect(await change('h', { ...fresh, more: [{ name: '1', outletC: 900 }] })).toBe(400)
-    // What is no gun yet cannot be changed.
+    // What is no gun yet cannot be changed, nor called otherwise.
     expect(await change('h', { spotMm: 90 })).toBe(422)
-    expect(await change('h', { name: 'Half a gun' })).toBe(400)
+    expect(await change('h', { name: 'Half a gun' })).toBe(422)
     expect(await gunsOf()).toEqual(before)
   })
   test('one that is off the list is not changed any more, in words', async () => {
