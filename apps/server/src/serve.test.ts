@@ -15,7 +15,9 @@ afterEach(() => rmSync(folder, { recursive: true, force: true }))
 
 /** A server of its own in that folder, from its sources; ready once it says where it is found. */
 async function started(port: number) {
-  const child = spawn(at('../../../node_modules/.bin/tsx'), [at('./main.ts')], {
+  // No process between it and the test, which would give up on it where the machine is busy.
+  const child = spawn(process.execPath, ['--import', 'tsx', at('./main.ts')], {
+    cwd: at('../../..'),
     env: { ...process.env, PORT: String(port), TRUELAY_DATA: folder, TRUELAY_LOG: 'warn' },
     stdio: ['ignore', 'pipe', 'pipe'],
   })

@@ -74,24 +74,7 @@ export async function serve(settings: Settings, { demo, network }: Serving): Pro
     reckonDay: settings.plansDay ? reckonByChild : undefined,
     network: onNetwork,
   })
-  const servers = [await listening(app, settings.port)]
-  process.stdout.write(`True Lay is ready at http://localhost:${settings.port}\n`)
-  if (onNetwork !== undefined) {
-    servers.push(...(await onNetwork.open(app, (words) => log.info(words))))
-    for (const address of onNetwork.addresses()) process.stdout.write(`Tablets: ${address}\n`)
-    process.stdout.write(`Certificate for tablets: ${onNetwork.certificateAt().join(' ')}, ${onNetwork.fingerprint}\n`)
-  }
-
-  const everyHour = async () => {
-    await forgetOldWrites(database, new Date())
-    if (demo === 'no' && (await keepNightly(backups, new Date())))
-      log.info({ folder: backups.folder }, 'backup of the day')
-  }
-  const hourly = () =>
-    void everyHour().catch((error: unknown) => log.error({ fault: faultForLog(error) }, 'backup of the day failed'))
-  setInterval(hourly, hourMs).unref()
-  hourly()
-
+  const servers: Server[] = []
   let stopping = false
   const stop = (signal: string) => {
     if (stopping) return
@@ -111,6 +94,24 @@ export async function serve(settings: Settings, { demo, network }: Serving): Pro
   }
   process.on('SIGINT', () => stop('SIGINT'))
   process.on('SIGTERM', () => stop('SIGTERM'))
+
+  servers.push(await listening(app, settings.port))
+  process.stdout.write(`True Lay is ready at http://localhost:${settings.port}\n`)
+  if (onNetwork !== undefined) {
+    servers.push(...(await onNetwork.open(app, (words) => log.info(words))))
+    for (const address of onNetwork.addresses()) process.stdout.write(`Tablets: ${address}\n`)
+    process.stdout.write(`Certificate for tablets: ${onNetwork.certificateAt().join(' ')}, ${onNetwork.fingerprint}\n`)
+  }
+
+  const everyHour = async () => {
+    await forgetOldWrites(database, new Date())
+    if (demo === 'no' && (await keepNightly(backups, new Date())))
+      log.info({ folder: backups.folder }, 'backup of the day')
+  }
+  const hourly = () =>
+    void everyHour().catch((error: unknown) => log.error({ fault: faultForLog(error) }, 'backup of the day failed'))
+  setInterval(hourly, hourMs).unref()
+  hourly()
 }
 
 function listening(app: ReturnType<typeof createApp>, port: number): Promise<Server> {

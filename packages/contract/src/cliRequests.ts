@@ -3,7 +3,7 @@ import type { LightRequest } from '@truelay/core/light'
 import type { MixRequest, RepairRequest } from '@truelay/core/mix'
 import { z } from 'zod'
 import { point } from '@truelay/core/geometry'
-import { waitKind } from '@truelay/core/plan'
+import { waitKinds } from '@truelay/core/wait'
 
 const strength = z.strictObject({ alcoholPercent: z.number().optional(), soapMlPerL: z.number().optional() })
 const stock = z.strictObject({ alcoholPercent: z.number().optional() }).default({})
@@ -74,6 +74,6 @@ export const heatRequest = z.strictObject({
 export const waitRequest = z.strictObject({
   roomC: z.number(),
   humidityPercent: z.number(),
-  kind: waitKind,
+  kind: z.enum(waitKinds),
   alcoholPercent: z.number().optional(),
 })

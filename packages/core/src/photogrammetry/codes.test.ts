@@ -46,6 +46,9 @@ test('a target is black in its dot, white round it and at its margin, and has it
   expect(isWhite(5, 1.5, 0)).toBe(true)
   expect(isWhite(5, 0, -3.3)).toBe(true)
   expect(isWhite(5, targetRadii.margin, 0.1)).toBeNull()
+  // On the rims themselves: the dot and the white round it hold their own, the ring its outer one.
+  for (const target of [0, 1].map((bit) => rings.findIndex((ring) => ring % 2 === bit)))
+    expect([1, 2, 3].map((r) => isWhite(target, r, 0))).toEqual([false, true, (rings[target] ?? 0) % 2 === 1])
   const bits = Array.from({ length: ringBits }, (_, k) => {
     const turn = (2 * Math.PI * (k + 0.5)) / ringBits
     return isWhite(5, 2.5 * Math.cos(turn), 2.5 * Math.sin(turn)) === true ? 1 : 0

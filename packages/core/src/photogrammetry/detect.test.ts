@@ -69,6 +69,25 @@ describe('targets in a picture', () => {
       expect(radiiPx[1]).toBeLessThan(7.6)
     }
   })
+  test('one whose dot is too small, too large or too slanted is not read; one that is just within is', () => {
+    const of = (target: number, atPx: Vec2, wide: number, high: number): DrawnTarget => ({
+      target,
+      atPx,
+      alongX: [wide, 0],
+      alongY: [0, high],
+    })
+    const drawn = [
+      of(1, [60, 60], 1.6, 1.6),
+      of(2, [160, 60], 3, 3),
+      of(3, [330, 60], 20, 4.4),
+      of(4, [530, 60], 16, 6.4),
+      of(5, [180, 330], 42, 42),
+      of(6, [480, 330], 33, 33),
+    ]
+    const sharp: TestLight = { noise: 2, blurPx: 0.6, uneven: 0, paint: 120 }
+    const found = detectTargets(drawnPicture(640, 500, drawn, sharp, 3))
+    expect(found.map((one) => one.target).sort()).toEqual([2, 4, 6])
+  })
   test('two of one number are none: nobody knows which is meant', () => {
     const target = (atPx: Vec2): DrawnTarget => ({ target: 30, atPx, alongX: [6, 0], alongY: [0, 6] })
     const other: DrawnTarget = { target: 31, atPx: [300, 100], alongX: [6, 0], alongY: [0, 6] }

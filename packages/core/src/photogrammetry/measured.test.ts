@@ -86,6 +86,22 @@ test('rays of a wrong target are thrown out and told; the rest stands as without
   expect(rms(offBy(part, found.points))).toBeLessThan(0.5)
 })
 
+test('a ray that is ten times as far off as the others is thrown out; the others, as far off as a phone has them, are not', () => {
+  const part = lampPart()
+  const set = setOf(part, phone, 8)
+  const plain = measured(set)
+  expect(plain?.rejected.length).toBeLessThan(3)
+  const photographs = set.photographs.map(({ seen }, i) => ({
+    seen: seen.map((one) =>
+      i !== 4 || one.target !== 11
+        ? one
+        : { ...one, atPx: [one.atPx[0] + 10 * (plain?.rmsPx ?? 0), one.atPx[1]] as const },
+    ),
+  }))
+  const found = measured({ ...set, photographs })
+  expect(found?.rejected.map(({ photo, target }) => [photo, target])).toContainEqual([4, 11])
+})
+
 test('all from one side: rays miss as little as ever, yet it says that it is much less sure', () => {
   const part = lampPart()
   const round = measured(setOf(part, phone, 3))

@@ -59,6 +59,8 @@ export interface Measured {
 export const leastRays = 3
 /** A ray that misses by more is none of this target. */
 const rejectSigma = 4.5
+/** Spread of rays along one axis over the median of how far they miss: 0.85 were they normal; a little more, so that good ones stay. */
+const spreadOfMedian = 0.96
 const rounds = 6
 /** How well the ends of a bar are known, a share of its length. */
 const barShare = 0.0002
@@ -97,7 +99,7 @@ function settled(set: PhotoSet, priors: Priors, least: number): Measured | null 
   const rejected: { photo: number; target: number; missPx: number }[] = []
   let found: Adjusted = adjusted(network, rays, lengths, priors)
   for (let round = 0; round < rounds; round++) {
-    const typical = Math.max(priors.rayPx / 3, 1.2 * median(found.missPx) * 0.8)
+    const typical = Math.max(priors.rayPx / 3, spreadOfMedian * median(found.missPx))
     const isBad = found.missPx.map((miss) => miss > rejectSigma * typical)
     if (!isBad.includes(true)) break
     rays.forEach((ray, i) => {
