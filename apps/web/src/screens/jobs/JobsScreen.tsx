@@ -1,6 +1,6 @@
 import { type JobState, jobStates, type ListedJob } from '@truelay/contract'
 import { name, say, type Sentence } from '@truelay/core/say'
-import { Plus, Search } from 'lucide-react'
+import { Plus } from 'lucide-react'
 import { useDeferredValue, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { failureOf } from '../../remote/failureOf.ts'
@@ -9,7 +9,7 @@ import { Button, buttonClass } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { shortDayText } from '../../ui/clockText.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
-import { TextInput } from '../../ui/Field.tsx'
+import { SearchInput } from '../../ui/SearchInput.tsx'
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import { ForgetCustomer } from './ForgetCustomer.tsx'
@@ -71,18 +71,15 @@ export function JobsScreen() {
         </Link>
       </header>
       <div className="mt-4 flex flex-wrap items-center gap-4">
-        <div className="relative min-w-72 flex-1">
-          <Search size={20} aria-hidden="true" className="pointer-events-none absolute top-3 left-3 text-quiet" />
-          <TextInput
-            type="search"
-            aria-label={t`Look for a job`}
+        <div className="min-w-72 flex-1">
+          <SearchInput
+            label={t`Look for a job`}
+            examples={t`Plate, customer, model, lot, or a day as 2026-05-01`}
             value={text}
-            maxLength={80}
-            placeholder={t`Plate, customer, model, lot, or a day as 2026-05-01`}
-            className="pl-11"
-            onChange={(event) => {
-              setText(event.target.value)
-              look({ text: event.target.value, page: '' })
+            most={80}
+            onChange={(sought) => {
+              setText(sought)
+              look({ text: sought, page: '' })
             }}
           />
         </div>

@@ -7,11 +7,11 @@ import {
   practiceTable,
 } from '@truelay/core/practice'
 import { counted, type Sentence } from '@truelay/core/say'
-import { ChevronRight, Search } from 'lucide-react'
+import { ChevronRight } from 'lucide-react'
 import { useDeferredValue, useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
-import { TextInput } from '../../ui/Field.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { SearchInput } from '../../ui/SearchInput.tsx'
 import { typedIn } from '../../ui/typedIn.ts'
 import { useUnits } from '../../ui/units.ts'
 import { useWords } from '../../ui/words.ts'
@@ -45,16 +45,13 @@ export function TradeFigures({ shop, onChange }: TradeFiguresProps) {
       <p className="mt-1 max-w-prose leading-snug">
         {t`What is usual, and why. Change what is different in your shop: every plan counts with it from then on.`}
       </p>
-      <div className="relative mt-3 max-w-md">
-        <Search size={20} aria-hidden="true" className="pointer-events-none absolute top-3 left-3 text-quiet" />
-        <TextInput
-          type="search"
-          aria-label={t`Look for a figure`}
+      <div className="mt-3 max-w-md">
+        <SearchInput
+          label={t`Look for a figure`}
+          examples={t`peel, alcohol, blade …`}
           value={typed}
-          maxLength={60}
-          placeholder={t`peel, alcohol, blade …`}
-          className="pl-11"
-          onChange={({ target }) => setTyped(target.value)}
+          most={60}
+          onChange={setTyped}
         />
       </div>
       <div className="mt-3 border-t border-hair">
