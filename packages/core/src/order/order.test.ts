@@ -229,6 +229,17 @@ describe('waits, windows, places and people', () => {
     expect(because(made, later === 'one' ? 'two' : 'one')).toBe('first thing')
     expect(because(made, 'high')).toBe('first thing')
   })
+  test('what waits for hands says so, though its tool is free; with hands to spare it is the tool', () => {
+    const tools = [{ id: 'gun', count: 1 }]
+    const hot = task('hot', 10, { tools: ['gun'] })
+    const heavy = task('heavy', 20, { people: 2, notAfter: 20 })
+    const busy = plan({ people: [tarek, { id: 'Bo' }], tools, tasks: [heavy, hot] })
+    expect([startOf(busy, 'heavy'), startOf(busy, 'hot')]).toEqual([0, 20])
+    expect(because(busy, 'hot')).toBe('all hands were busy')
+    const first = task('first', 20, { tools: ['gun'], notAfter: 20 })
+    const spare = plan({ people: [tarek, { id: 'Bo' }, { id: 'Cleo' }], tools, tasks: [first, hot] })
+    expect(because(spare, 'hot')).toBe('“gun” was in use')
+  })
   test('what follows work says after which, and what has to be followed soon is held back for it', () => {
     const tasks = [
       task('busy', 30, { notBefore: 0, notAfter: 30 }),
