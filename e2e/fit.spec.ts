@@ -31,7 +31,7 @@ test('a bonnet from the first wash to the record, through a closed browser and a
   await typeGaps(page, { P: '3.6', Q: '3.4', R: '1.4', S: '1.6', T: '2.2', U: '2.4', V: '3.6', W: '3.4' })
   await page.getByRole('button', { name: /How do I move it/ }).click()
   await expect(page.getByTestId('correction')).toHaveText(
-    "Move the film 1 mm towards the passenger's side and 0.6 mm towards the windscreen.",
+    'Move the film 1 mm towards the passenger’s side and 0.6 mm towards the windscreen.',
   )
   await typeGaps(page, { P: '2.6', Q: '2.4', R: '2.4', S: '2.6', T: '2.3', U: '2.4', V: '2.6', W: '2.4' })
   await page.getByRole('button', { name: /Measured again/ }).click()
@@ -82,7 +82,7 @@ test('a bonnet from the first wash to the record, through a closed browser and a
   await again.getByRole('link', { name: 'Record', exact: true }).click()
   await expect(again.getByText('H180-2611-04')).toBeVisible()
   await expect(again.getByText('0412.1-1')).toBeVisible()
-  const row = again.getByRole('row').filter({ hasText: "driver's side edge, nose" })
+  const row = again.getByRole('row').filter({ hasText: 'driver’s side edge, nose' })
   await expect(row).toContainText('1.6 mm')
   await expect(row).toContainText('2.6 mm')
   await expect(again.getByText('Within tolerance.')).toBeVisible()

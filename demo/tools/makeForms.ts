@@ -14,14 +14,14 @@ type Draft = Omit<FormDoc, 'id' | 'name' | 'version' | 'bodyLines' | 'recesses' 
 
 const onTheRight = { right: 'the front', left: 'the rear', up: 'the roof', down: 'the ground' }
 const seenFromFront = {
-  right: "the driver's side",
-  left: "the passenger's side",
+  right: 'the driver’s side',
+  left: 'the passenger’s side',
   up: 'the bonnet',
   down: 'the ground',
 }
-const seenFromRear = { right: "the passenger's side", left: "the driver's side", up: 'the roof', down: 'the ground' }
+const seenFromRear = { right: 'the passenger’s side', left: 'the driver’s side', up: 'the roof', down: 'the ground' }
 const swap = [
-  ["passenger's", "driver's"],
+  ['passenger’s', 'driver’s'],
   ['passenger’s', 'driver’s'],
 ] as const
 
@@ -90,9 +90,9 @@ const cornerMarks = (corners: readonly Vec2[], labels: readonly string[]) =>
     ...fourSided(corners, ['flap', 'arch driver', 'top', 'arch passenger'], [14, 8, 20, 8]),
     edges: [
       edge('flap', 'bottom flap', 'wrap', { behind: 'open flange, 25 mm' }),
-      edge('arch driver', "arch edge, driver's side", 'wrap', { behind: 'wheel arch lip' }),
+      edge('arch driver', 'arch edge, driver’s side', 'wrap', { behind: 'wheel arch lip' }),
       edge('top', 'top edge', 'stop-short', { line: 'trim above' }),
-      edge('arch passenger', "arch edge, passenger's side", 'wrap', { behind: 'wheel arch lip' }),
+      edge('arch passenger', 'arch edge, passenger’s side', 'wrap', { behind: 'wheel arch lip' }),
     ],
     bow: [
       readBow('across, top', at(-720, 150), at(720, 150), height),
@@ -116,16 +116,16 @@ const cornerMarks = (corners: readonly Vec2[], labels: readonly string[]) =>
       },
     ],
     holes: [
-      sensor(-590, -12, "outer sensor, passenger's side"),
-      sensor(-250, -40, "inner sensor, passenger's side"),
-      sensor(250, -40, "inner sensor, driver's side"),
-      sensor(590, -12, "outer sensor, driver's side"),
+      sensor(-590, -12, 'outer sensor, passenger’s side'),
+      sensor(-250, -40, 'inner sensor, passenger’s side'),
+      sensor(250, -40, 'inner sensor, driver’s side'),
+      sensor(590, -12, 'outer sensor, driver’s side'),
     ],
     marks: [
-      mark('sensor passenger', "inner sensor, passenger's side", at(-250, -40), 2),
-      mark('sensor driver', "inner sensor, driver's side", at(250, -40), 2),
-      mark('top passenger', "top corner, passenger's side", at(-768, 182)),
-      mark('top driver', "top corner, driver's side", at(768, 182)),
+      mark('sensor passenger', 'inner sensor, passenger’s side', at(-250, -40), 2),
+      mark('sensor driver', 'inner sensor, driver’s side', at(250, -40), 2),
+      mark('top passenger', 'top corner, passenger’s side', at(-768, 182)),
+      mark('top driver', 'top corner, driver’s side', at(768, 182)),
     ],
   })
 }
@@ -133,7 +133,7 @@ const cornerMarks = (corners: readonly Vec2[], labels: readonly string[]) =>
 {
   const height = (x: number, y: number) => -3e-5 * x * x - 2.4e-4 * (y - 60) * (y - 60)
   const corners = [at(-520, -330), at(470, -330), at(540, 250), at(-500, 330)] as const
-  const form = write('pipit-door-right', "Velmora Pipit front door, passenger's side", {
+  const form = write('pipit-door-right', 'Velmora Pipit front door, passenger’s side', {
     family: 'panel',
     material: 'painted steel',
     ...fourSided(corners, ['bottom', 'front', 'top', 'rear'], [6, 14, 4, 10]),
@@ -177,12 +177,12 @@ const cornerMarks = (corners: readonly Vec2[], labels: readonly string[]) =>
       ...cornerMarks(corners, ['rear bottom', 'front bottom', 'front top', 'rear top']),
     ],
   })
-  writeOtherSide(form, 'pipit-door-left', "Velmora Pipit front door, driver's side")
+  writeOtherSide(form, 'pipit-door-left', 'Velmora Pipit front door, driver’s side')
 }
 
 {
   const height = (x: number, y: number) => -1.7e-3 * x * x - 2.6e-3 * y * y
-  const form = write('pipit-mirror-right', "Velmora Pipit mirror cap, passenger's side", {
+  const form = write('pipit-mirror-right', 'Velmora Pipit mirror cap, passenger’s side', {
     family: 'panel',
     material: 'painted plastic',
     start: at(-102, -18),
@@ -204,12 +204,12 @@ const cornerMarks = (corners: readonly Vec2[], labels: readonly string[]) =>
     ],
     marks: [mark('inner tip', 'inner tip', at(-102, -18)), mark('outer tip', 'outer tip', at(100, -12))],
   })
-  writeOtherSide(form, 'pipit-mirror-left', "Velmora Pipit mirror cap, driver's side")
+  writeOtherSide(form, 'pipit-mirror-left', 'Velmora Pipit mirror cap, driver’s side')
 }
 
 {
   const height = (x: number, y: number) => Math.sqrt(74 * 74 - x * x - y * y)
-  const form = write('pipit-fog-right', "Velmora Pipit fog lamp, passenger's side", {
+  const form = write('pipit-fog-right', 'Velmora Pipit fog lamp, passenger’s side', {
     family: 'lamp',
     material: 'lens plastic',
     directions: seenFromFront,
@@ -229,13 +229,13 @@ const cornerMarks = (corners: readonly Vec2[], labels: readonly string[]) =>
     ],
     marks: [mark('top notch', 'notch at the top', at(0, 45)), mark('bottom notch', 'notch at the bottom', at(0, -45))],
   })
-  writeOtherSide(form, 'pipit-fog-left', "Velmora Pipit fog lamp, driver's side")
+  writeOtherSide(form, 'pipit-fog-left', 'Velmora Pipit fog lamp, driver’s side')
 }
 
 writeOtherSide(
   JSON.parse(readFileSync('demo/forms/pipit-headlamp-left.json', 'utf8')),
   'pipit-headlamp-right',
-  "Velmora Pipit headlamp, passenger's side",
+  'Velmora Pipit headlamp, passenger’s side',
 )
 
 // Ondrel Skua, estate
@@ -251,7 +251,7 @@ for (const [which, label, lean, wide] of [
     at(wide / 2 + lean / 2 - 8, 240),
     at(-wide / 2 + lean / 2 + 8, 240),
   ] as const
-  const form = write(`skua-pillar-${which}-right`, `Ondrel Skua ${label}, passenger's side`, {
+  const form = write(`skua-pillar-${which}-right`, `Ondrel Skua ${label}, passenger’s side`, {
     family: 'panel',
     material: 'gloss trim',
     ...fourSided(corners, ['sill', 'front', 'roof', 'rear'], [2, 0, 3, 0]),
@@ -270,13 +270,13 @@ for (const [which, label, lean, wide] of [
     ],
     marks: cornerMarks(corners, ['lower rear', 'lower front', 'upper front', 'upper rear']),
   })
-  writeOtherSide(form, `skua-pillar-${which}-left`, `Ondrel Skua ${label}, driver's side`)
+  writeOtherSide(form, `skua-pillar-${which}-left`, `Ondrel Skua ${label}, driver’s side`)
 }
 
 {
   const outerHeight = (x: number, y: number) => -6.5e-4 * (x + 60) * (x + 60) - 7e-4 * y * y
   const outer = [at(-128, -72), at(120, -80), at(136, 70), at(-128, 78)] as const
-  const form = write('skua-tail-outer-right', "Ondrel Skua tail lamp, outer part, passenger's side", {
+  const form = write('skua-tail-outer-right', 'Ondrel Skua tail lamp, outer part, passenger’s side', {
     family: 'lamp',
     material: 'lens plastic',
     directions: seenFromRear,
@@ -296,10 +296,10 @@ for (const [which, label, lean, wide] of [
       mark('line', 'line of the inner lamp', at(-128, 10), 2),
     ],
   })
-  writeOtherSide(form, 'skua-tail-outer-left', "Ondrel Skua tail lamp, outer part, driver's side")
+  writeOtherSide(form, 'skua-tail-outer-left', 'Ondrel Skua tail lamp, outer part, driver’s side')
   const innerHeight = (x: number, y: number) => -1.6e-4 * x * x - 4e-4 * y * y
   const inner = [at(-150, -58), at(112, -70), at(112, 76), at(-150, 62)] as const
-  const innerForm = write('skua-tail-inner-right', "Ondrel Skua tail lamp, inner part, passenger's side", {
+  const innerForm = write('skua-tail-inner-right', 'Ondrel Skua tail lamp, inner part, passenger’s side', {
     family: 'lamp',
     material: 'lens plastic',
     directions: seenFromRear,
@@ -316,7 +316,7 @@ for (const [which, label, lean, wide] of [
       mark('line', 'line of the lamp', at(112, 10), 2),
     ],
   })
-  writeOtherSide(innerForm, 'skua-tail-inner-left', "Ondrel Skua tail lamp, inner part, driver's side")
+  writeOtherSide(innerForm, 'skua-tail-inner-left', 'Ondrel Skua tail lamp, inner part, driver’s side')
 }
 
 {
@@ -326,7 +326,7 @@ for (const [which, label, lean, wide] of [
   const half = 690
   const along = (off: number, xs: readonly number[]) => xs.map((x) => at(x, curve(x) + off))
   const inner = [-460, -230, 0, 230, 460]
-  const form = write('skua-trim-right', "Ondrel Skua window trim strip, passenger's side", {
+  const form = write('skua-trim-right', 'Ondrel Skua window trim strip, passenger’s side', {
     family: 'trim',
     material: 'gloss trim',
     start: at(-half, curve(half) - width / 2),
@@ -353,7 +353,7 @@ for (const [which, label, lean, wide] of [
       mark('rear end', 'middle of the rear end', at(-half, curve(half))),
     ],
   })
-  writeOtherSide(form, 'skua-trim-left', "Ondrel Skua window trim strip, driver's side")
+  writeOtherSide(form, 'skua-trim-left', 'Ondrel Skua window trim strip, driver’s side')
 }
 
 {
@@ -446,9 +446,9 @@ for (const [which, label, lean, wide] of [
       ...fourSided(corners, ['lower', 'driver end', 'upper', 'passenger end'], [3, 0, 3, 0]),
       edges: [
         edge('lower', 'lower edge', 'tuck', { behind: 'slot below the bar', ...face }),
-        edge('driver end', "end, driver's side", 'tuck', { behind: 'slot at the lamp', ...face }),
+        edge('driver end', 'end, driver’s side', 'tuck', { behind: 'slot at the lamp', ...face }),
         edge('upper', 'upper edge', 'tuck', { behind: 'slot above the bar', ...face }),
-        edge('passenger end', "end, passenger's side", 'tuck', { behind: 'slot at the lamp', ...face }),
+        edge('passenger end', 'end, passenger’s side', 'tuck', { behind: 'slot at the lamp', ...face }),
       ],
       bow: [
         readBow('along', at(-long / 2 + 10, 0), at(long / 2 - 10, 0), height),
@@ -464,7 +464,7 @@ for (const [which, label, lean, wide] of [
       ...(badge
         ? {
             raised: [-270, 270].map((x) => ({
-              name: x < 0 ? "pillar, passenger's side" : "pillar, driver's side",
+              name: x < 0 ? 'pillar, passenger’s side' : 'pillar, driver’s side',
               outline: roundedBox(at(x, 0), 26, tall - 20, 8),
               heightMm: 4,
               wallDeg: 45,
@@ -483,8 +483,8 @@ for (const [which, label, lean, wide] of [
         : {}),
       obstacles,
       marks: [
-        mark('driver end', "end, driver's side", at(long / 2, 0)),
-        mark('passenger end', "end, passenger's side", at(-long / 2, 0)),
+        mark('driver end', 'end, driver’s side', at(long / 2, 0)),
+        mark('passenger end', 'end, passenger’s side', at(-long / 2, 0)),
         ...(badge ? [mark('badge', 'badge', at(0, 0), 2)] : []),
       ],
     })
@@ -512,7 +512,7 @@ for (const [which, label, lean, wide] of [
     ] as const
     const form = write(
       `drover-rocker-${number}-right`,
-      `Tarnbeck Drover lower body ${number}, ${label}, passenger's side`,
+      `Tarnbeck Drover lower body ${number}, ${label}, passenger’s side`,
       {
         family: 'panel',
         material: 'painted steel',
@@ -530,7 +530,7 @@ for (const [which, label, lean, wide] of [
     writeOtherSide(
       form,
       `drover-rocker-${number}-left`,
-      `Tarnbeck Drover lower body ${number}, ${label}, driver's side`,
+      `Tarnbeck Drover lower body ${number}, ${label}, driver’s side`,
     )
   }
 }
@@ -538,7 +538,7 @@ for (const [which, label, lean, wide] of [
 {
   const height = (x: number, y: number) => -1.5e-5 * x * x - 7e-5 * y * y
   const corners = [at(-450, -260), at(450, -260), at(450, 250), at(-450, 262)] as const
-  write('drover-side-panel', "Tarnbeck Drover side panel with channel, passenger's side", {
+  write('drover-side-panel', 'Tarnbeck Drover side panel with channel, passenger’s side', {
     family: 'panel',
     material: 'painted steel',
     ...fourSided(corners, ['bottom', 'front', 'top', 'rear'], [0, 3, 0, 3]),
@@ -559,7 +559,7 @@ for (const [which, label, lean, wide] of [
 {
   const height = (x: number, y: number) => -4e-4 * (x - 20) ** 2 - 1e-4 * y * y
   const corners = [at(-88, -182), at(84, -186), at(94, 180), at(-82, 186)] as const
-  const form = write('drover-tail-right', "Tarnbeck Drover tail lamp, passenger's side", {
+  const form = write('drover-tail-right', 'Tarnbeck Drover tail lamp, passenger’s side', {
     family: 'lamp',
     material: 'lens plastic',
     directions: seenFromRear,
@@ -578,7 +578,7 @@ for (const [which, label, lean, wide] of [
     recesses: [{ name: 'reversing lamp', outline: roundedBox(at(0, -40), 96, 150, 28), depthMm: 16, wallDeg: 48 }],
     marks: cornerMarks(corners, ['lower door', 'lower wing', 'upper wing', 'upper door']),
   })
-  writeOtherSide(form, 'drover-tail-left', "Tarnbeck Drover tail lamp, driver's side")
+  writeOtherSide(form, 'drover-tail-left', 'Tarnbeck Drover tail lamp, driver’s side')
 }
 
 // Hallowen Finch, saloon
@@ -586,7 +586,7 @@ for (const [which, label, lean, wide] of [
 {
   const height = (x: number, y: number) => -1.2e-3 * (x + 20) ** 2 - 6.5e-3 * (y - 2) ** 2
   const corners = [at(-168, -58), at(150, -76), at(186, 66), at(-150, 60)] as const
-  const form = write('finch-headlamp-right', "Hallowen Finch headlamp, passenger's side", {
+  const form = write('finch-headlamp-right', 'Hallowen Finch headlamp, passenger’s side', {
     family: 'lamp',
     material: 'lens plastic',
     directions: { right: 'the wing', left: 'the grille', up: 'the bonnet', down: 'the bumper' },
@@ -603,13 +603,13 @@ for (const [which, label, lean, wide] of [
     ],
     marks: cornerMarks(corners, ['lower inner', 'lower wing', 'upper wing', 'upper inner']),
   })
-  writeOtherSide(form, 'finch-headlamp-left', "Hallowen Finch headlamp, driver's side")
+  writeOtherSide(form, 'finch-headlamp-left', 'Hallowen Finch headlamp, driver’s side')
 }
 
 {
   const innerHeight = (x: number, y: number) => -1.2e-4 * x * x - 3e-4 * y * y
   const inner = [at(-140, -60), at(110, -66), at(110, 72), at(-140, 64)] as const
-  const innerForm = write('finch-tail-inner-right', "Hallowen Finch tail lamp, inner part, passenger's side", {
+  const innerForm = write('finch-tail-inner-right', 'Hallowen Finch tail lamp, inner part, passenger’s side', {
     family: 'lamp',
     material: 'lens plastic',
     directions: seenFromRear,
@@ -623,7 +623,7 @@ for (const [which, label, lean, wide] of [
     bow: readGrid({ left: -130, right: 104, bottom: -56, top: 60 }, innerHeight),
     marks: cornerMarks(inner, ['lower plate', 'lower outer', 'upper outer', 'upper plate']),
   })
-  writeOtherSide(innerForm, 'finch-tail-inner-left', "Hallowen Finch tail lamp, inner part, driver's side")
+  writeOtherSide(innerForm, 'finch-tail-inner-left', 'Hallowen Finch tail lamp, inner part, driver’s side')
   const outerHeight = (x: number, y: number) => -3.5e-4 * (x + 60) ** 2 - 5e-4 * y * y
   const outer = [at(-126, -72), at(122, -78), at(134, 70), at(-126, 76)] as const
   const hump = (name: string, x: number) => ({
@@ -632,7 +632,7 @@ for (const [which, label, lean, wide] of [
     heightMm: 7,
     wallDeg: 36,
   })
-  const form = write('finch-tail-outer-right', "Hallowen Finch tail lamp, outer part, passenger's side", {
+  const form = write('finch-tail-outer-right', 'Hallowen Finch tail lamp, outer part, passenger’s side', {
     family: 'lamp',
     material: 'lens plastic',
     directions: seenFromRear,
@@ -654,13 +654,13 @@ for (const [which, label, lean, wide] of [
     opens: 'boot',
     marks: cornerMarks(outer, ['lower inner', 'lower wing', 'upper wing', 'upper inner']),
   })
-  writeOtherSide(form, 'finch-tail-outer-left', "Hallowen Finch tail lamp, outer part, driver's side")
+  writeOtherSide(form, 'finch-tail-outer-left', 'Hallowen Finch tail lamp, outer part, driver’s side')
 }
 
 {
   // A door as doors are: the window edge leans, the rear edge follows the wheel arch.
   const height = (x: number, y: number) => -2.2e-5 * x * x - 1.1e-4 * (y - 40) ** 2
-  const form = write('finch-door-right', "Hallowen Finch front door, passenger's side", {
+  const form = write('finch-door-right', 'Hallowen Finch front door, passenger’s side', {
     family: 'panel',
     material: 'painted steel',
     start: at(-390, -305),
@@ -699,7 +699,7 @@ for (const [which, label, lean, wide] of [
       mark('rear bottom', 'rear bottom', at(-390, -305)),
     ],
   })
-  writeOtherSide(form, 'finch-door-left', "Hallowen Finch front door, driver's side")
+  writeOtherSide(form, 'finch-door-left', 'Hallowen Finch front door, driver’s side')
 }
 
 {
@@ -712,19 +712,19 @@ for (const [which, label, lean, wide] of [
     start: at(-700, -225),
     outline: [
       spline([at(-350, -240), at(0, -246), at(350, -240)], at(700, -225), 'bottom'),
-      line(at(770, 40), "end driver's"),
-      spline([at(700, 66), at(610, 112)], at(540, 190), "lamp driver's"),
+      line(at(770, 40), 'end driver’s'),
+      spline([at(700, 66), at(610, 112)], at(540, 190), 'lamp driver’s'),
       spline([at(270, 206), at(0, 212), at(-270, 206)], at(-540, 190), 'top'),
-      spline([at(-610, 112), at(-700, 66)], at(-770, 40), "lamp passenger's"),
-      line(at(-700, -225), "end passenger's"),
+      spline([at(-610, 112), at(-700, 66)], at(-770, 40), 'lamp passenger’s'),
+      line(at(-700, -225), 'end passenger’s'),
     ],
     edges: [
       edge('bottom', 'bottom edge', 'surface-cut'),
-      edge("end driver's", "end, driver's side", 'surface-cut'),
-      edge("lamp driver's", "edge under the headlamp, driver's side", 'surface-cut'),
+      edge('end driver’s', 'end, driver’s side', 'surface-cut'),
+      edge('lamp driver’s', 'edge under the headlamp, driver’s side', 'surface-cut'),
       edge('top', 'edge under the bonnet', 'surface-cut'),
-      edge("lamp passenger's", "edge under the headlamp, passenger's side", 'surface-cut'),
-      edge("end passenger's", "end, passenger's side", 'surface-cut'),
+      edge('lamp passenger’s', 'edge under the headlamp, passenger’s side', 'surface-cut'),
+      edge('end passenger’s', 'end, passenger’s side', 'surface-cut'),
     ],
     bow: [
       ...[-200, -20, 40].map((y) => readBow(`across at ${y}`, at(-650, y), at(650, y), height)),
@@ -735,14 +735,14 @@ for (const [which, label, lean, wide] of [
     recesses: [{ name: 'air intake', outline: roundedBox(at(0, -110), 620, 96, 40), depthMm: 12, wallDeg: 28 }],
     obstacles: [
       {
-        name: "headlamp, driver's side",
+        name: 'headlamp, driver’s side',
         kind: 'neighbour stands proud',
         at: at(610, 112),
         widthMm: 180,
         reachMm: 0,
       },
       {
-        name: "headlamp, passenger's side",
+        name: 'headlamp, passenger’s side',
         kind: 'neighbour stands proud',
         at: at(-610, 112),
         widthMm: 180,
@@ -760,7 +760,7 @@ for (const [number, label, long, last] of [
   const height = (x: number, y: number) => -9e-5 * x * x - 4e-3 * y * y
   const corners = [at(-long / 2, -17), at(long / 2, -17), at(long / 2, 17), at(-long / 2, 17)] as const
   const face = { marginMinMm: -14, marginMaxMm: -5 }
-  const form = write(`finch-trim-${number}-right`, `Hallowen Finch ${label}, passenger's side`, {
+  const form = write(`finch-trim-${number}-right`, `Hallowen Finch ${label}, passenger’s side`, {
     family: 'trim',
     material: 'gloss trim',
     directions: seenFromFront,
@@ -781,5 +781,5 @@ for (const [number, label, long, last] of [
     ],
     marks: [mark('outer end', 'outer end', at(long / 2, 0)), mark('inner end', 'inner end', at(-long / 2, 0))],
   })
-  writeOtherSide(form, `finch-trim-${number}-left`, `Hallowen Finch ${label}, driver's side`)
+  writeOtherSide(form, `finch-trim-${number}-left`, `Hallowen Finch ${label}, driver’s side`)
 }

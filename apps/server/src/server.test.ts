@@ -252,7 +252,7 @@ test('the record tells film, batches, gaps before and after, and prints as PDF',
   expect(record).toMatchObject({ lot: 'H180-2611-04', state: 'fitting', film: { name: 'Hullskin 180 clear' } })
   expect(record.lines.batchMixed[0]).toMatchObject({ number: '0412-1', by: 'Ines' })
   expect(record.lines.gapsMeasured.map((g) => g.withinTolerance)).toEqual([false, true])
-  expect(english(record.lines.gapsMeasured[0]!.words)).toMatch(/1\.5 mm towards the passenger's side/)
+  expect(english(record.lines.gapsMeasured[0]!.words)).toMatch(/1\.5 mm towards the passenger’s side/)
   expect(record.lines.problemSeen[0]).toMatchObject({ problem: 'dirt or hair', comeBack: true })
   const pdf = await fetch(`${demo.address('')}/api/parts/0412-bonnet/record.pdf`)
   expect(pdf.headers.get('content-type')).toContain('application/pdf')

@@ -1,6 +1,6 @@
 import { boundsOf, contains, type Vec2 } from '@truelay/core/geometry'
 import { lying, type Nested, type NestPlacement, type NestRequest } from '@truelay/core/nest'
-import { length } from '@truelay/core/say'
+import { length, counted } from '@truelay/core/say'
 import type { FreeRectangle } from '@truelay/core/stock'
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react'
 import { useWords } from '../ui/words.ts'
@@ -73,7 +73,7 @@ export function RollPicture({ request, nested, nameOf, keeps = null, onPut }: Ro
       viewBox={`${-2 * text} ${-rollWidthMm - text} ${lengthMm + 4 * text} ${rollWidthMm + ruler + 2 * text}`}
       className="max-h-[58vh] w-full select-none lg:max-h-full"
       role="group"
-      aria-label={t`${nested.placements.length} pieces on ${length(nested.usedLengthMm, 0)} of roll`}
+      aria-label={t`${counted(nested.placements.length, '# piece', '# pieces')} on ${length(nested.usedLengthMm, 0)} of roll`}
     >
       <rect
         x={0}

@@ -795,7 +795,7 @@ const ruleTable: readonly RuleRow[] = [
       {
         id: 'opening-1',
         phase: 'lay',
-        headline: "Centre the inner sensor, driver's side and inner sensor, passenger's side",
+        headline: 'Centre the inner sensor, driver’s side and inner sensor, passenger’s side',
         detail:
           '1.5 mm, 1 mm either way, all round. Sits high on one side: lift from there to the nearest edge, shift it, lay it again; then fix it with tack.',
         tools: ['rule'],
@@ -821,7 +821,7 @@ const ruleTable: readonly RuleRow[] = [
       {
         id: 'opening-2',
         phase: 'lay',
-        headline: "Centre the outer sensor, passenger's side and outer sensor, driver's side",
+        headline: 'Centre the outer sensor, passenger’s side and outer sensor, driver’s side',
         detail:
           '1.5 mm, 1 mm either way, all round. Sits high on one side: lift from there to the nearest edge, shift it, lay it again; then fix it with tack.',
         tools: ['rule'],
@@ -1055,7 +1055,7 @@ const ruleTable: readonly RuleRow[] = [
         phase: 'lay',
         headline: 'Raised places first, flats last',
         detail:
-          "Down on the top of each, then along its walls with the thin tool; the flat on both sides stays off until they lie. More film than the flat: pillar, passenger's side 2.8 mm and pillar, driver's side 2.8 mm.",
+          'Down on the top of each, then along its walls with the thin tool; the flat on both sides stays off until they lie. More film than the flat: pillar, passenger’s side 2.8 mm and pillar, driver’s side 2.8 mm.',
         tools: ['heat gun', 'thin tool', 'felt squeegee'],
         liquids: [],
         cautions: ['heat', 'heat'],
@@ -1129,7 +1129,7 @@ const ruleTable: readonly RuleRow[] = [
       {
         id: 'pull-C',
         phase: 'lay',
-        headline: "Pull C: over the bulge, towards the arch edge, driver's side",
+        headline: 'Pull C: over the bulge, towards the arch edge, driver’s side',
         detail:
           'A hand on the bleed at each side, the line between them across its middle. 4 mm longer (1.7 %), by hand. A little past the mark, let go fast (it takes back 85 % of that), then lay.',
         tools: [],
@@ -1142,7 +1142,7 @@ const ruleTable: readonly RuleRow[] = [
       {
         id: 'pull-D',
         phase: 'lay',
-        headline: "Pull D: over the bulge, towards the arch edge, passenger's side",
+        headline: 'Pull D: over the bulge, towards the arch edge, passenger’s side',
         detail:
           'A hand on the bleed at each side, the line between them across its middle. 3 mm longer (1.7 %), by hand. A little past the mark, let go fast (it takes back 85 % of that), then lay.',
         tools: [],
@@ -1195,9 +1195,9 @@ const ruleTable: readonly RuleRow[] = [
       {
         id: 'relief-1',
         phase: 'lay',
-        headline: "Relief at the headlamp, driver's side: 75 mm, then 50 mm",
+        headline: 'Relief at the headlamp, driver’s side: 75 mm, then 50 mm',
         detail:
-          "One cut from the rim at the edge under the headlamp, driver's side, straight at the end of it. 75 mm deep, its end rounded; lay what is free. Does it still bind: the last 50 mm, and round the end again.",
+          'One cut from the rim at the edge under the headlamp, driver’s side, straight at the end of it. 75 mm deep, its end rounded; lay what is free. Does it still bind: the last 50 mm, and round the end again.',
         tools: ['knife', 'thin tool', 'sharps box'],
         liquids: [],
         cautions: ['blade'],
@@ -1208,9 +1208,9 @@ const ruleTable: readonly RuleRow[] = [
       {
         id: 'relief-2',
         phase: 'lay',
-        headline: "Relief at the headlamp, passenger's side: 75 mm, then 50 mm",
+        headline: 'Relief at the headlamp, passenger’s side: 75 mm, then 50 mm',
         detail:
-          "One cut from the rim at the edge under the headlamp, passenger's side, straight at the end of it. 75 mm deep, its end rounded; lay what is free. Does it still bind: the last 50 mm, and round the end again.",
+          'One cut from the rim at the edge under the headlamp, passenger’s side, straight at the end of it. 75 mm deep, its end rounded; lay what is free. Does it still bind: the last 50 mm, and round the end again.',
         tools: ['knife', 'thin tool', 'sharps box'],
         liquids: [],
         cautions: ['blade'],

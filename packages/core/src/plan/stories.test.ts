@@ -296,7 +296,7 @@ describe('what is worked out for each', () => {
     const [top, bar] = parts.get('K06') ?? []
     if (top === undefined || bar === undefined) throw new Error('no bars')
     expect(said(top, 'raised')).toMatch(
-      /Raised places first.* pillar, passenger's side [\d.]+ mm and pillar, driver's side [\d.]+ mm/,
+      /Raised places first.* pillar, passenger’s side [\d.]+ mm and pillar, driver’s side [\d.]+ mm/,
     )
     for (const part of [top, bar]) {
       const [one, two] = /: (\d+) mm, then (\d+) mm/.exec(said(part, 'relief-1'))?.slice(1).map(Number) ?? [0, 0]
@@ -366,7 +366,7 @@ describe('what is worked out for each', () => {
     expect(front.plan.steps.every((s) => s.uses !== 'tack')).toBe(true)
     expect(said(front, 'centre-mark')).toContain('Mark the middle')
     expect(said(front, 'anchor-1')).toContain('Fix only the')
-    for (const side of ["driver's", "passenger's"])
+    for (const side of ['driver’s', 'passenger’s'])
       expect(front.plan.steps.some((s) => saidOf(s.headline).includes(`Relief at the headlamp, ${side} side`))).toBe(
         true,
       )

@@ -1,3 +1,4 @@
+import { counted } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { Bay } from '@truelay/contract'
 import { Link } from 'react-router'
@@ -19,7 +20,7 @@ export function ComingVehicles({ jobs }: { readonly jobs: Bay['jobs'] }) {
             <Link to={`/jobs/${job.id}/kit`} className="text-lead font-bold hover:text-petrol hover:underline">
               {job.vehicle.model}, {job.vehicle.plate}
             </Link>
-            <span className="text-quiet">{t`${dayText(job.arrivedAt)}, ${parts.length} parts, job ${job.number}`}</span>
+            <span className="text-quiet">{t`${dayText(job.arrivedAt)}, ${counted(parts.length, '# part', '# parts')}, job ${job.number}`}</span>
           </li>
         ))}
       </ul>

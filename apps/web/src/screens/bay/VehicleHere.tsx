@@ -56,7 +56,8 @@ export function VehicleHere({ shop, job, parts, people, now, fewParts }: Vehicle
       </div>
       <div className="flex flex-wrap items-center gap-x-6 px-6">
         <p className="text-body">
-          {t`${done} of ${parts.length} parts done, must leave`} <strong>{t(leavesText(job.dueAt, now))}</strong>
+          {t`${done} of ${counted(parts.length, '# part', '# parts')} done, must leave`}{' '}
+          <strong>{t(leavesText(job.dueAt, now))}</strong>
           {new Date(job.dueAt) < now ? <strong className="text-amber"> {t`(that has passed)`}</strong> : null}
         </p>
         <nav

@@ -2,7 +2,7 @@ import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import { type JobBundle, openProblems, type Part, type Problem, spoilWords, standing } from '@truelay/contract'
 import { comeBackWords, type FaultOutcome, faultOutcomeWords, faultWords, spoils } from '@truelay/core/judge'
-import { say, type Sentence } from '@truelay/core/say'
+import { say, type Sentence, counted } from '@truelay/core/say'
 import { Check } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
@@ -60,7 +60,7 @@ export function FitFinished({ bundle, part, state, happened }: FitFinishedProps)
             ? t`${part.name} is to be laid again`
             : t`${part.name} is done`}
         </Title>
-        <p className="mt-2 text-title">{t`${state.done.length} steps in ${countText(tookMs)}. ${open.length === 0 ? t`Nothing stands on the come-back list.` : t`${open.length} on the come-back list.`}`}</p>
+        <p className="mt-2 text-title">{t`${counted(state.done.length, '# step', '# steps')} in ${countText(tookMs)}. ${open.length === 0 ? t`Nothing stands on the come-back list.` : t`${open.length} on the come-back list.`}`}</p>
         {problems.length === 0 ? null : (
           <ul className="mt-4 text-head">
             {problems.map((p) => (

@@ -1,7 +1,7 @@
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import { type JobBundle, type Part, partPlan, sayProblem } from '@truelay/contract'
-import { say } from '@truelay/core/say'
+import { say, counted } from '@truelay/core/say'
 import { keepShown } from '@truelay/words'
 import { useState } from 'react'
 import type { ShownFailure } from '../../remote/failureOf.ts'
@@ -64,7 +64,7 @@ function StartOfFit({ bundle, part, happened }: FitStartProps) {
           {bundle.job.vehicle.model}, {bundle.job.vehicle.plate}
         </p>
         <Title look="far">{part.name}</Title>
-        <p className="mt-2 text-title">{t`${plan.steps.length} steps, about ${Math.round(plan.minutes)} minutes with the waits. ${plan.film.name}.`}</p>
+        <p className="mt-2 text-title">{t`${counted(plan.steps.length, '# step', '# steps')}, about ${counted(Math.round(plan.minutes), '# minute', '# minutes')} with the waits. ${plan.film.name}.`}</p>
         {plan.notes.map(({ because, says }) => (
           <p
             key={t(because)}

@@ -1,3 +1,4 @@
+import { counted } from '@truelay/core/say'
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { Form } from '@truelay/contract'
@@ -10,17 +11,15 @@ import { useFormsQuery } from '../../remote/vehiclesApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
-import { Field, TextInput } from '../../ui/Field.tsx'
+import { holdsWords } from '../../ui/holdsWords.ts'
+import { SearchInput } from '../../ui/SearchInput.tsx'
 
 /** Every part that was measured, by the vehicle it belongs to. */
 export function FormsScreen() {
   const t = useWords()
   const { data: forms, error } = useFormsQuery()
   const [wanted, setWanted] = useState('')
-  const shown = useMemo(
-    () => (forms ?? []).filter((form) => form.name.toLowerCase().includes(wanted.trim().toLowerCase())),
-    [forms, wanted],
-  )
+  const shown = useMemo(() => (forms ?? []).filter((form) => holdsWords(wanted.trim(), [form.name])), [forms, wanted])
   if (forms === undefined)
     return error === undefined ? <Busy text={t`Opening the forms`} /> : <Failed {...failureOf(error)} />
   return (
@@ -28,17 +27,17 @@ export function FormsScreen() {
       <header className="flex flex-wrap items-end justify-between gap-4 border-b border-hair bg-paper px-6 py-4">
         <div>
           <Title>{t`Forms`}</Title>
-          <p className="text-body text-quiet">{t`${forms.length} parts measured`}</p>
+          <p className="text-body text-quiet">{t`${counted(forms.length, '# part', '# parts')} measured`}</p>
         </div>
         <div className="flex flex-wrap items-end gap-3">
           <div className="w-64">
-            <Field label={t`Find`}>
-              <TextInput
-                value={wanted}
-                onChange={(event) => setWanted(event.target.value)}
-                placeholder={t`bonnet, lamp …`}
-              />
-            </Field>
+            <SearchInput
+              label={t`Look for a part`}
+              examples={t`bonnet, lamp …`}
+              value={wanted}
+              most={60}
+              onChange={setWanted}
+            />
           </div>
           <Link to="/models" className={buttonClass('quiet')}>{t`Models`}</Link>
           <Link to="/forms/new?photos=1" className={buttonClass()}>
@@ -56,7 +55,7 @@ export function FormsScreen() {
         <p className="p-6 text-body text-quiet">
           {forms.length === 0
             ? t`No part has been measured yet. A bonnet takes ten minutes with straightedge and rule.`
-            : t`No part has "${wanted}" in its name.`}
+            : t`No part has “${wanted.trim()}” in its name.`}
         </p>
       ) : (
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(14.375rem,1fr))] gap-2 p-5">

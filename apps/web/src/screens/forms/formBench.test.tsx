@@ -18,7 +18,7 @@ describe('the list of forms', () => {
   test('is found through by words', async () => {
     const visit = shop.visit('/forms')
     await visit.sees('54 parts measured')
-    await visit.types('Find', 'bonnet')
+    await visit.types('Look for a part', 'bonnet')
     await visit.sees('Velmora Pipit bonnet')
     await visit.seesNo('Tarnbeck Drover grille bar')
   })

@@ -1,5 +1,5 @@
 import { type JobState, jobStates, type ListedJob } from '@truelay/contract'
-import { name, say, type Sentence } from '@truelay/core/say'
+import { name, say, type Sentence, counted } from '@truelay/core/say'
 import { Plus } from 'lucide-react'
 import { useDeferredValue, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
@@ -151,7 +151,7 @@ function JobRow({ listed: { job, person, parts, done } }: { readonly listed: Lis
         </span>
         <span className="text-body leading-tight">
           {t(stands)}
-          <span className="block text-quiet">{t`${done} of ${parts} parts done`}</span>
+          <span className="block text-quiet">{t`${done} of ${counted(parts, '# part', '# parts')} done`}</span>
         </span>
       </Link>
     </li>

@@ -164,7 +164,9 @@ export function KitScreen() {
                   if (question?.work.measured === true) dryCheck(checkKey(part), question)
                 }
               }}
-            >{t`Check all ${parts.length} parts`}</Button>
+            >
+              {parts.length === 1 ? t`Check the part` : t`Check all ${parts.length} parts`}
+            </Button>
             <ul className="mt-2">
               {parts.map((part) => (
                 <DryRow key={part.id} part={part}>

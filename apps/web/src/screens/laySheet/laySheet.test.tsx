@@ -15,11 +15,11 @@ const partOf = async (id: string) =>
 describe('the lay sheet of a bonnet', () => {
   test('says first what a hand needs first: the worst margin, where it is, and the move that mends it', async () => {
     const { sees } = shop.visit(bonnet)
-    await sees(/Edge margin, rule 2 mm to 3 mm ?1\.2 ?mm at the driver's side edge, towards the nose/)
+    await sees(/Edge margin, rule 2 mm to 3 mm ?1\.2 ?mm at the driver’s side edge, towards the nose/)
     await sees(
-      /Turn the film clockwise, 0\.\d mm at the far end, then move it 0\.9 mm towards the passenger's side .* Then it clears the rule all round\./,
+      /Turn the film clockwise, 0\.\d mm at the far end, then move it 0\.9 mm towards the passenger’s side .* Then it clears the rule all round\./,
     )
-    await sees("No room now: the driver's side edge is outside its rule.")
+    await sees('No room now: the driver’s side edge is outside its rule.')
   })
   test('shows pulls, film left over, liquids, heat, waits, edges and how it was worked out', async () => {
     const { sees } = shop.visit(bonnet)
@@ -61,7 +61,7 @@ describe('the piece on the bench', () => {
     await visit.sees(/How far it may still be off ?towards/)
     await expect.poll(async () => (await partOf('0412-bonnet')).shift.xMm).toBeCloseTo(-0.01, 1)
     await visit.presses('Undo')
-    await visit.sees(/1\.2 ?mm at the driver's side edge/)
+    await visit.sees(/1\.2 ?mm at the driver’s side edge/)
     expect(lies()).toEqual(['0.9', '−0.5', '0.04'])
   })
   test('is nudged by the arrow keys, a tenth of a millimetre or a whole one, and turned by plus and minus', async () => {
@@ -134,7 +134,7 @@ describe('one lay for all its views', () => {
     await visit.user.click(views.getByRole('link', { name: 'Edges' }))
     await visit.sees('2 to 3 mm short of it')
     await visit.user.click(views.getByRole('link', { name: 'The lay' }))
-    await visit.sees(/1\.2 ?mm at the driver's side edge/)
+    await visit.sees(/1\.2 ?mm at the driver’s side edge/)
     await visit.seesNo('Working out what hands and heat can do')
   })
   test('a part without a form says where to mend that', async () => {

@@ -1,6 +1,6 @@
 import { lensLight, plainLens, type Shade, shadesOf, shadeToTake } from '@truelay/core/light'
 import { wholeFailure } from '@truelay/core/result'
-import { atStart, count, percent, say } from '@truelay/core/say'
+import { atStart, percent, say, counted } from '@truelay/core/say'
 import { LampGlow } from '../../drawings/LampGlow.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { Heading } from '../../ui/Title.tsx'
@@ -86,7 +86,7 @@ export function LightScreen() {
               <LampGlow share={shade.outputRatio} className="size-11 shrink-0" />
               <span className="flex-1 text-body leading-tight">
                 <strong>{shade.grade.name}</strong>
-                {shade.layers === 1 ? '' : t`, ${count(shade.layers)} layers`}
+                {shade.layers === 1 ? '' : t`, ${counted(shade.layers, '# layer', '# layers')}`}
                 {isToTake(shade) ? (
                   <span className="block text-good">
                     {t(

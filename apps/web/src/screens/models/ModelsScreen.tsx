@@ -1,3 +1,4 @@
+import { counted } from '@truelay/core/say'
 import { bodyKindWords } from '@truelay/core/vehicle'
 import { Link } from 'react-router'
 import { useModelsQuery } from '../../remote/vehiclesApi.ts'
@@ -28,7 +29,7 @@ export function ModelsScreen() {
             >
               <span className="text-lead font-bold">{model.name}</span>
               <span className="text-quiet">{t(bodyKindWords[model.kind])}</span>
-              <span className="text-quiet">{t`${model.parts.filter((p) => p.formId !== null).length} of ${model.parts.length} parts measured`}</span>
+              <span className="text-quiet">{t`${model.parts.filter((p) => p.formId !== null).length} of ${counted(model.parts.length, '# part', '# parts')} measured`}</span>
             </Link>
           </li>
         ))}

@@ -1,3 +1,4 @@
+import { counted } from '@truelay/core/say'
 import { Heading, Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { VehicleModel } from '@truelay/contract'
@@ -8,6 +9,8 @@ import { useAddModelMutation } from '../../remote/vehiclesApi.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { Field, TextInput } from '../../ui/Field.tsx'
+import { holdsWords } from '../../ui/holdsWords.ts'
+import { SearchInput } from '../../ui/SearchInput.tsx'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
 
 interface ChooseModelProps {
@@ -15,21 +18,45 @@ interface ChooseModelProps {
   readonly onChoose: (model: VehicleModel) => void
 }
 
+/** So many models are found by looking; more are looked for by a word. */
+const seenAtOnce = 6
+
 /** Which vehicle: from the list, or a new model with a name and a kind. */
 export function ChooseModel({ models, onChoose }: ChooseModelProps) {
   const t = useWords()
+  const [typed, setTyped] = useState('')
+  const sought = typed.trim()
+  const found = models.filter((model) => holdsWords(sought, [model.name, t(bodyKindWords[model.kind])]))
   return (
     <div className="mx-auto max-w-5xl p-6">
       <p className="label text-note text-quiet">{t`New job`}</p>
       <Title>{t`Which vehicle has come?`}</Title>
+      {models.length <= seenAtOnce ? null : (
+        <div className="mt-3 max-w-md">
+          <SearchInput
+            label={t`Look for a model`}
+            examples={t`name or kind, as estate`}
+            value={typed}
+            most={80}
+            onChange={setTyped}
+          />
+        </div>
+      )}
+      {found.length > 0 || models.length === 0 ? null : (
+        <p className="mt-4 leading-snug">{t`No model has “${sought}” in its name. Add it below.`}</p>
+      )}
       <ul className="mt-4 grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
-        {models.map((model) => (
+        {found.map((model) => (
           <li key={model.id}>
             <ModelCard model={model} onChoose={onChoose} />
           </li>
         ))}
       </ul>
-      <NewModelForm onMade={onChoose} />
+      <NewModelForm
+        key={found.length === 0 ? sought : ''}
+        called={found.length === 0 ? sought : ''}
+        onMade={onChoose}
+      />
     </div>
   )
 }
@@ -55,15 +82,22 @@ function ModelCard({
       </span>
       <span className="mt-2 text-lead font-bold leading-tight">{model.name}</span>
       <span className="text-body text-quiet">
-        {t(bodyKindWords[model.kind])}, {measured === 0 ? t`nothing measured yet` : t`${measured} parts measured`}
+        {t(bodyKindWords[model.kind])},{' '}
+        {measured === 0 ? t`nothing measured yet` : t`${counted(measured, '# part', '# parts')} measured`}
       </span>
     </button>
   )
 }
 
-function NewModelForm({ onMade }: { readonly onMade: (model: VehicleModel) => void }) {
+interface NewModelFormProps {
+  /** What it is called, where that is known already. */
+  readonly called: string
+  readonly onMade: (model: VehicleModel) => void
+}
+
+function NewModelForm({ called, onMade }: NewModelFormProps) {
   const t = useWords()
-  const [name, setName] = useState('')
+  const [name, setName] = useState(called)
   const [kind, setKind] = useState<BodyKind>('city hatch')
   const [addModel, { error, isLoading }] = useAddModelMutation()
   const make = async () => {

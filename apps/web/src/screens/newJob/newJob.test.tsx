@@ -150,3 +150,22 @@ describe('a job that was begun and left', () => {
     await visit.isAt('/shelf')
   })
 })
+
+describe('a shop with more models than are seen at once', () => {
+  test('one looks for a word of the name or the kind; what is in no list is added under the name that was typed', async () => {
+    expect(shop.visit('/jobs/new')).toBeDefined()
+    await screen.findByRole('button', { name: /Velmora Pipit/ })
+    expect(screen.queryByRole('searchbox')).toBeNull()
+    for (const name of ['Oake Wren', 'Oake Wren Long', 'Sild Tern'])
+      await shop.server.send('POST', '/api/models', { name, kind: 'van' })
+    const visit = shop.visit('/jobs/new')
+    await visit.types('Look for a model', 'van wren')
+    await expect.poll(() => screen.queryByRole('button', { name: /Velmora Pipit/ })).toBeNull()
+    expect(screen.getByRole('button', { name: /Oake Wren Long/ })).toBeDefined()
+    await visit.types('Look for a model', 'Sild Plover')
+    await visit.sees('No model has “Sild Plover” in its name. Add it below.')
+    expect(screen.getByLabelText('Name of the model')).toHaveProperty('value', 'Sild Plover')
+    await visit.presses('Add this model')
+    await visit.sees('Sild Plover')
+  })
+})

@@ -1,8 +1,9 @@
+import { counted } from '@truelay/core/say'
 import { Heading, Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import type { Kit, Piece, Shelf } from '@truelay/contract'
 import { ArchiveRestore, FileInput, Slice, Spool } from 'lucide-react'
-import { useState } from 'react'
+import { useDeferredValue, useState } from 'react'
 import { Link } from 'react-router'
 import { PieceShape } from '../../drawings/PieceShape.tsx'
 import { ForRole } from '../frame/ForRole.tsx'
@@ -12,6 +13,8 @@ import { failureOf } from '../../remote/failureOf.ts'
 import { Button, buttonClass } from '../../ui/Button.tsx'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { Notice } from '../../ui/Notice.tsx'
+import { SearchInput } from '../../ui/SearchInput.tsx'
+import { foundOnShelf } from './foundOnShelf.ts'
 import { KitImport } from './KitImport.tsx'
 import { NewKit } from './NewKit.tsx'
 import { RemoveThing } from './RemoveThing.tsx'
@@ -21,14 +24,17 @@ import { saveFile } from './saveFile.ts'
 export function ShelfScreen() {
   const t = useWords()
   const { data: shelf, error } = useShelfQuery()
+  const [typed, setTyped] = useState('')
+  const sought = useDeferredValue(typed).trim()
   if (shelf === undefined)
     return error === undefined ? <Busy text={t`Opening the shelf`} /> : <Failed {...failureOf(error)} />
+  const found = foundOnShelf(shelf, sought)
   return (
     <div>
       <header className="flex flex-wrap items-end justify-between gap-4 border-b border-hair bg-paper px-6 py-4">
         <div>
           <Title>{t`Shelf`}</Title>
-          <p className="text-body text-quiet">{t`${shelf.kits.length} kits, ${shelf.pieces.length} pieces, ${shelf.films.length} films`}</p>
+          <p className="text-body text-quiet">{t`${counted(shelf.kits.length, '# kit', '# kits')}, ${counted(shelf.pieces.length, '# piece', '# pieces')}, ${counted(shelf.films.length, '# film', '# films')}`}</p>
         </div>
         <div className="flex flex-wrap gap-3">
           <Link to="/shelf/rolls" className={buttonClass('plain')}>
@@ -46,22 +52,36 @@ export function ShelfScreen() {
           </Link>
         </div>
       </header>
-      {shelf.kits.map((kit) => (
-        <KitBox key={kit.id} kit={kit} shelf={shelf} />
+      <div className="border-b border-hair px-6 py-3">
+        <div className="max-w-md">
+          <SearchInput
+            label={t`Look on the shelf`}
+            examples={t`Kit, piece, lot or film`}
+            value={typed}
+            most={60}
+            onChange={setTyped}
+          />
+        </div>
+        {found.kits.length > 0 || found.films.length > 0 || sought === '' ? null : (
+          <p className="mt-3 leading-snug">{t`Nothing on the shelf has “${sought}” in its name or lot.`}</p>
+        )}
+      </div>
+      {found.kits.map(({ kit, pieces }) => (
+        <KitBox key={kit.id} kit={kit} shown={pieces} shelf={shelf} />
       ))}
-      <NewKit shelf={shelf} />
+      {sought === '' ? <NewKit shelf={shelf} /> : null}
       <section aria-labelledby="films-title" className="px-6 py-5">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <Heading id="films-title">{t`Films`}</Heading>
           <Link to="/shelf/films/new" className={buttonClass('plain')}>{t`A new film`}</Link>
         </div>
         <ul className="mt-2 grid gap-x-8 md:grid-cols-2">
-          {shelf.films.map((film) => (
+          {found.films.map((film) => (
             <li key={film.id} className="border-t border-hair py-2 text-body">
               <Link to={`/shelf/films/${film.id}`} className="font-bold text-petrol underline">
                 {film.name}
               </Link>
-              <span className="text-quiet">{t`, ${film.type}, laid ${film.laid}, ${film.thicknessUm} µm. Gives ${Math.round(100 * film.handling.coldStretch)}% cold, ${Math.round(100 * film.handling.warmStretch)} % warm.${film.transmission === undefined ? '' : t` Lets ${Math.round(100 * film.transmission)} % of light through.`}`}</span>
+              <span className="text-quiet">{t`, ${film.type}, laid ${film.laid}, ${film.thicknessUm} µm. Gives ${Math.round(100 * film.handling.coldStretch)} % cold, ${Math.round(100 * film.handling.warmStretch)} % warm.${film.transmission === undefined ? '' : t` Lets ${Math.round(100 * film.transmission)} % of light through.`}`}</span>
             </li>
           ))}
         </ul>
@@ -70,7 +90,14 @@ export function ShelfScreen() {
   )
 }
 
-function KitBox({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
+interface KitBoxProps {
+  readonly kit: Kit
+  /** Those of its pieces that are looked for. */
+  readonly shown: readonly Piece[]
+  readonly shelf: Shelf
+}
+
+function KitBox({ kit, shown, shelf }: KitBoxProps) {
   const t = useWords()
   const pieces = shelf.pieces.filter((piece) => piece.kitId === kit.id)
   const [problem, setProblem] = useState<string | null>(null)
@@ -120,7 +147,7 @@ function KitBox({ kit, shelf }: { readonly kit: Kit; readonly shelf: Shelf }) {
         </Notice>
       )}
       <ul className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(11.875rem,1fr))] gap-2">
-        {pieces.map((piece) => (
+        {shown.map((piece) => (
           <PieceCard key={piece.id} piece={piece} />
         ))}
       </ul>

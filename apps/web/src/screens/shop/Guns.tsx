@@ -1,3 +1,4 @@
+import { counted } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import { gunId, type Shop, type ShopChange } from '@truelay/contract'
 import { usualGun } from '@truelay/core/heat'
@@ -40,7 +41,7 @@ export function Guns({ shop, onChange }: GunsProps) {
               <Link to={`/shop/guns/${gun.id}`} className="font-bold text-petrol underline">
                 {gun.name}
               </Link>
-              <span className="text-quiet">{t`${gun.settings.length} settings, ${gun.readings.length === 0 ? t`never read with a thermometer` : `${gun.readings.length} ${gun.readings.length === 1 ? t`reading` : t`readings`}`}${i === 0 ? t`. Plans count on this one.` : ''}`}</span>
+              <span className="text-quiet">{t`${counted(gun.settings.length, '# setting', '# settings')}, ${gun.readings.length === 0 ? t`never read with a thermometer` : t`${counted(gun.readings.length, '# reading', '# readings')}`}${i === 0 ? t`. Plans count on this one.` : ''}`}</span>
               {i === 0 ? null : (
                 <Button
                   look="quiet"

@@ -10,6 +10,7 @@ import { counted, type Sentence } from '@truelay/core/say'
 import { ChevronRight } from 'lucide-react'
 import { useDeferredValue, useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
+import { holdsWords } from '../../ui/holdsWords.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { SearchInput } from '../../ui/SearchInput.tsx'
 import { typedIn } from '../../ui/typedIn.ts'
@@ -26,15 +27,17 @@ interface TradeFiguresProps {
 export function TradeFigures({ shop, onChange }: TradeFiguresProps) {
   const t = useWords()
   const [typed, setTyped] = useState('')
-  const sought = useDeferredValue(typed).toLocaleLowerCase().split(/\s+/).filter(Boolean)
+  const sought = useDeferredValue(typed).trim()
   const [open, setOpen] = useState<readonly PracticeGroupName[]>([])
   const holds = ({ title, key }: { readonly title: Sentence; readonly key: PracticeKey }) => {
     const { label, reason } = practiceTable[key]
-    const words = [title, label, reason].map((sentence) => t(sentence).toLocaleLowerCase()).join(' ')
-    return sought.every((word) => words.includes(word))
+    return holdsWords(
+      sought,
+      [title, label, reason].map((sentence) => t(sentence)),
+    )
   }
   const found =
-    sought.length === 0
+    sought === ''
       ? practiceGroups
       : practiceGroups
           .map((group) => ({ ...group, keys: group.keys.filter((key) => holds({ title: group.title, key })) }))
@@ -60,9 +63,9 @@ export function TradeFigures({ shop, onChange }: TradeFiguresProps) {
             key={name}
             title={title}
             keys={keys}
-            open={sought.length > 0 || open.includes(name)}
+            open={sought !== '' || open.includes(name)}
             onOpen={(isOpen) => {
-              if (sought.length === 0) setOpen(isOpen ? [...open, name] : open.filter((other) => other !== name))
+              if (sought === '') setOpen(isOpen ? [...open, name] : open.filter((other) => other !== name))
             }}
             shop={shop}
             onChange={onChange}

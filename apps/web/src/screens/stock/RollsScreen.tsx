@@ -45,8 +45,8 @@ export function RollsScreen() {
           <Title>{t`Rolls`}</Title>
           <p className="text-body text-quiet">
             {toOrder === 0
-              ? t`${stock.rolls.length} rolls; nothing has to be ordered.`
-              : t`${stock.rolls.length} rolls; ${counted(toOrder, '# film has', '# films have')} to be ordered.`}
+              ? t`${counted(stock.rolls.length, '# roll', '# rolls')}; nothing has to be ordered.`
+              : t`${counted(stock.rolls.length, '# roll', '# rolls')}; ${counted(toOrder, '# film has', '# films have')} to be ordered.`}
           </p>
         </div>
         <span className="flex flex-wrap items-end gap-3">

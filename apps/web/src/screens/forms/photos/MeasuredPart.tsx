@@ -1,5 +1,5 @@
 import { type DrawingInSpace, outerRim, seenInDrawing } from '@truelay/core/form'
-import { count, length, list, name, percent, say } from '@truelay/core/say'
+import { count, length, list, name, percent, say, counted } from '@truelay/core/say'
 import { useMemo } from 'react'
 import { TargetsFromAbove, unsureGrown } from '../../../drawings/TargetsFromAbove.tsx'
 import { Button } from '../../../ui/Button.tsx'
@@ -50,8 +50,8 @@ export function MeasuredPart({
           {surety.worst === null
             ? t`Nothing was measured.`
             : Number.isFinite(surety.worst.sigmaMm)
-              ? t`${count(targets.length)} targets, each sure to ${length(2 * surety.worst.sigmaMm, 1)}`
-              : t`${count(targets.length)} targets, not all of them sure`}
+              ? t`${counted(targets.length, '# target', '# targets')}, each sure to ${length(2 * surety.worst.sigmaMm, 1)}`
+              : t`${counted(targets.length, '# target', '# targets')}, not all of them sure`}
         </p>
         {surety.problem === null ? null : <p className="text-lead">{t(suretyWords[surety.problem])}</p>}
         {surety.problem === 'do not agree' && left !== undefined ? (

@@ -1,6 +1,6 @@
 import { type Guidance, leastRays, plateMm } from '@truelay/core/photogrammetry'
 import type { ReactNode } from 'react'
-import { count, length, list, say, verbatim } from '@truelay/core/say'
+import { count, length, list, say, verbatim, counted } from '@truelay/core/say'
 import { StandsFromAbove } from '../../../drawings/StandsFromAbove.tsx'
 import { Notice } from '../../../ui/Notice.tsx'
 import { useWords } from '../../../ui/words.ts'
@@ -55,7 +55,7 @@ export function PhotoGuide({ guidance, photoNames, isEnough, children }: PhotoGu
       ) : (
         <p className="text-body">
           {few.length > mostNamed
-            ? t`${count(few.length)} targets are in fewer than three photographs yet.`
+            ? t`${counted(few.length, '# target is', '# targets are')} in fewer than three photographs yet.`
             : t`In fewer than three photographs: ${list(few.map((target) => say`target ${count(target)}`))}.`}
         </p>
       )}

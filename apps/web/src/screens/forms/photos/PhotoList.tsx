@@ -1,5 +1,5 @@
 import { photoProblem, type ReadPhoto, seesPlate } from '@truelay/core/photogrammetry'
-import { count } from '@truelay/core/say'
+import { counted } from '@truelay/core/say'
 import { X } from 'lucide-react'
 import { useWords } from '../../../ui/words.ts'
 import { problemWords } from './photoWords.ts'
@@ -57,8 +57,8 @@ function Found({ read, all }: { readonly read: ChosenPhoto['read']; readonly all
   return (
     <span className="text-quiet">
       {seesPlate(read)
-        ? t`${count(read.targets.length)} targets, start plate seen`
-        : t`${count(read.targets.length)} targets, start plate not seen`}
+        ? t`${counted(read.targets.length, '# target', '# targets')}, start plate seen`
+        : t`${counted(read.targets.length, '# target', '# targets')}, start plate not seen`}
     </span>
   )
 }
