@@ -3,6 +3,7 @@ import type { FormDoc } from '@truelay/core/form'
 import { name, say } from '@truelay/core/say'
 import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm'
 import type { Database } from '../database/openDatabase.ts'
+import { byName } from '../database/byName.ts'
 import { fitEventRows } from '../fit/table.ts'
 import { readJob, readPart } from '../jobs/queries.ts'
 import { parts } from '../jobs/table.ts'
@@ -22,7 +23,7 @@ export async function readNewestForms(database: Database): Promise<FormDoc[]> {
   const newest = new Map<string, FormDoc>()
   for (const row of rows)
     if (!newest.has(row.id)) for (const form of readEachStored(database, 'form', [row])) newest.set(row.id, form)
-  return [...newest.values()].sort((a, b) => a.name.localeCompare(b.name))
+  return [...newest.values()].sort(byName)
 }
 
 export async function readNewestForm(database: Database, id: FormId): Promise<FormDoc> {

@@ -11,13 +11,17 @@ import {
 import { bodyPlan } from '@truelay/core/vehicle'
 import { name, say } from '@truelay/core/say'
 import { eq, isNull } from 'drizzle-orm'
+import { byName } from '../database/byName.ts'
 import type { Database } from '../database/openDatabase.ts'
 import { NotFound, Refused } from '../reply/reply.ts'
 import { models } from './table.ts'
 import { readEachStored, readStored, toStored } from '../database/stored.ts'
 
+/** The models, by name. */
 export const readModels = async (database: Database): Promise<VehicleModel[]> =>
-  readEachStored(database, 'model', await database.read.select().from(models).where(isNull(models.removedAt)))
+  readEachStored(database, 'model', await database.read.select().from(models).where(isNull(models.removedAt))).sort(
+    byName,
+  )
 
 export async function readModel({ read }: Database, id: ModelId): Promise<VehicleModel> {
   const row = await read.query.models.findFirst({ where: eq(models.id, id) })

@@ -1,5 +1,6 @@
 import type { Film, Form, Kit, Piece } from '@truelay/contract'
 import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm'
+import { byName } from '../database/byName.ts'
 import type { Database } from '../database/openDatabase.ts'
 import { readEachStored, toStored } from '../database/stored.ts'
 import { films, forms, kits, pieces } from './table.ts'
@@ -64,9 +65,9 @@ export async function readFilmNames({ read }: Pick<Database, 'read'>): Promise<F
   return { of: (id) => names.get(id) ?? '', text: JSON.stringify([...names]) }
 }
 
-/** The films on the shelf. */
+/** The films on the shelf, by name. */
 export const readAllFilms = async (database: Database): Promise<Film[]> =>
-  readEachStored(database, 'film', await database.read.select().from(films).where(isNull(films.removedAt)))
+  readEachStored(database, 'film', await database.read.select().from(films).where(isNull(films.removedAt))).sort(byName)
 
 /** Pieces by their ids, on the shelf or not any more. */
 export const readPieces = async (database: Database, ids: readonly string[]): Promise<Piece[]> =>
@@ -100,9 +101,9 @@ export const readKits = async (database: Database, ids: readonly string[]): Prom
       .where(inArray(kits.id, [...ids])),
   )
 
-/** The kits on the shelf. */
+/** The kits on the shelf, by name. */
 export const readAllKits = async (database: Database): Promise<Kit[]> =>
-  readEachStored(database, 'kit', await database.read.select().from(kits).where(isNull(kits.removedAt)))
+  readEachStored(database, 'kit', await database.read.select().from(kits).where(isNull(kits.removedAt))).sort(byName)
 
 export const saveKit = (database: Database, document: Kit): Promise<Kit> =>
   database.write(async (db) => {

@@ -41,7 +41,7 @@ const faceWords: Readonly<Record<Face, Sentence>> = {
   right: say`passenger’s side`,
 }
 
-/** The vehicle opened like a box: what will be covered is filled, what was found is marked where it is. */
+/** The vehicle opened like a box: what will be covered is filled, what was found is marked where it is. One to be tapped says which side is which. */
 export function VehicleSheet({ plan, covered, marks, chosenSlot, chosenMark, onTap, onMark }: VehicleSheetProps) {
   const t = useWords()
   const ref = useRef<SVGSVGElement>(null)
@@ -119,9 +119,11 @@ export function VehicleSheet({ plan, covered, marks, chosenSlot, chosenMark, onT
           strokeLinejoin="round"
         />
       ))}
-      {(['top', 'front', 'rear', 'left', 'right'] as const).map((face) => (
-        <FaceName key={face} plan={plan} face={face} unit={unit} />
-      ))}
+      {onTap === undefined
+        ? null
+        : (['top', 'front', 'rear', 'left', 'right'] as const).map((face) => (
+            <FaceName key={face} plan={plan} face={face} unit={unit} />
+          ))}
       {marks.map((mark) => (
         <Mark key={mark.id} plan={plan} mark={mark} chosen={mark.id === chosenMark} unit={unit} onMark={onMark} />
       ))}

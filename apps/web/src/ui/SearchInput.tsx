@@ -1,5 +1,6 @@
-import { Search } from 'lucide-react'
+import { Search, X } from 'lucide-react'
 import { TextInput } from './Field.tsx'
+import { useWords } from './words.ts'
 
 interface SearchInputProps {
   /** What is looked for here, said aloud. */
@@ -13,6 +14,7 @@ interface SearchInputProps {
 
 /** A field into which one types what one looks for. */
 export function SearchInput({ label, examples, value, most, onChange }: SearchInputProps) {
+  const t = useWords()
   return (
     <div className="relative">
       <Search size={20} aria-hidden="true" className="pointer-events-none absolute top-3 left-3 text-quiet" />
@@ -22,9 +24,19 @@ export function SearchInput({ label, examples, value, most, onChange }: SearchIn
         value={value}
         maxLength={most}
         placeholder={examples}
-        className="pl-11"
+        className="px-11 [&::-webkit-search-cancel-button]:appearance-none"
         onChange={({ target }) => onChange(target.value)}
       />
+      {value === '' ? null : (
+        <button
+          type="button"
+          aria-label={t`Show everything again`}
+          onClick={() => onChange('')}
+          className="absolute inset-y-0 right-0 grid w-11 place-items-center text-quiet hover:text-ink"
+        >
+          <X size={20} />
+        </button>
+      )}
     </div>
   )
 }

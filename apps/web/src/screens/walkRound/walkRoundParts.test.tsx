@@ -56,6 +56,12 @@ describe.each(bodyKinds)('the sheet of a %s', (kind) => {
     for (const slot of plan.slots) expect(tapped).toContain(`aria-label="${slot.name}"`)
     expect(draw()).not.toContain('role="button"')
   })
+  test('says which side is which where it is tapped; small ones that are looked at alone do not', () => {
+    for (const side of ['top', 'front', 'rear', 'driver’s side', 'passenger’s side']) {
+      expect(draw(() => {})).toContain(`>${side}</text>`)
+      expect(draw()).not.toContain(`>${side}</text>`)
+    }
+  })
   test('marks what was found where it is, and leaves out what has no place', () => {
     expect(draw()).toContain('>1</text>')
     expect(draw()).not.toContain('>9</text>')
