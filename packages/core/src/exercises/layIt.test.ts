@@ -88,10 +88,25 @@ describe('what is said, as an order', () => {
   test('it begins at the first spot, or along an edge; winding round begins at the spot whatever the edge', () => {
     const order = (more: Partial<HandOrder>) => orderOfHand(stage, surface, { ...hand, ...more })
     expect(order({}).from).toEqual([places[0]?.at])
+    const two = order({
+      anchors: [
+        { place: 2, draw: 'half' },
+        { place: 0, draw: 'floats' },
+      ],
+    })
+    expect(two.from).toEqual([places[2]?.at])
+    expect(two.anchors.map(({ pullShare }) => pullShare)).toEqual([0.5, 0])
     expect(order({ edge: 'front' }).from.length).toBeGreaterThan(1)
     expect(order({ edge: 'front', run: 'round and round' }).from).toEqual([places[0]?.at])
     expect(order({}).anchors[0]?.pullShare).toBe(1)
-    expect(order({ stroke: 'short' }).strokeMm).toBeLessThan(order({}).strokeMm)
+    const [xs, ys] = [0, 1].map((k) => surface.outline.polygon.map((p) => p[k] ?? 0)) as [number[], number[]]
+    const longerMm = Math.max(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys))
+    for (const [stroke, share] of [
+      ['short', 16],
+      ['middle', 10],
+      ['long', 5],
+    ] as const)
+      expect(order({ stroke }).strokeMm).toBeCloseTo(longerMm / share, 9)
     expect(order({ run: 'flats first' }).flatFirst).toBe(1)
   })
   test('a place that there is not is left out', () => {

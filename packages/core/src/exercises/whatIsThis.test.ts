@@ -1,6 +1,6 @@
 import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
-import { judgeFault } from '../judge/index.ts'
+import { faultGroup, judgeFault } from '../judge/index.ts'
 import { usualHandling } from '../lay/index.ts'
 import { seededRandom } from '../numerics/index.ts'
 import { practiceWith } from '../practice/index.ts'
@@ -53,6 +53,16 @@ test('the same seed makes the same; every kind of fault comes, and the casting m
   for (const kind of picturedFaults) expect(come).toContain(kind)
   expect([...shown(1), ...shown(2)]).not.toContain(castingMark)
   expect([...shown(3)]).toContain(castingMark)
+})
+
+test('the easy ones are offered among faults of other kinds, the harder ones among what is taken for them', () => {
+  const group = (one: Pictured) => (one === castingMark ? null : faultGroup(one))
+  const ofOwnKind = (level: 1 | 2 | 3) =>
+    (tasks.get(level) ?? []).map(
+      ({ shown, names }) => names.filter((one) => one !== shown && group(one) === group(shown)).length,
+    )
+  expect(Math.max(...ofOwnKind(1))).toBe(0)
+  for (const level of [2, 3] as const) expect(mean(ofOwnKind(level))).toBeGreaterThan(0.5)
 })
 
 test('the easy ones can still be lifted; among the hard ones some are too late', () => {

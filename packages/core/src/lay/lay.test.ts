@@ -202,6 +202,34 @@ describe('worked lay', () => {
     expect(spot.areaMm2).toBeLessThan(0.006 * 300 * 300 * 1.2)
     expect(Math.max(spot.stretch - 1, spot.compression)).toBeGreaterThan(0.05)
   })
+  test('a spot is told where the film misfits most, and by how much; the worst comes first', () => {
+    const lay = worked(
+      withEars(450, [
+        [75, 75],
+        [225, 210],
+      ]),
+      0.004,
+    )
+    const misfits = lay.badSpots.map(({ triangle, stretch, compression }) => {
+      const there = Math.max(lay.stretch[2 * triangle]! - 1, 1 - lay.stretch[2 * triangle + 1]!)
+      expect(there).toBeCloseTo(Math.max(stretch - 1, compression), 9)
+      return there
+    })
+    expect(misfits).toHaveLength(2)
+    expect(misfits).toEqual([...misfits].sort((a, b) => b - a))
+  })
+  test('how far the work has come rises to its end: what is left is halved at each try', () => {
+    const told: number[] = []
+    const lay = workedLay(cap(60, 12), { take: 0.006 }, (share) => told.push(share))
+    expect(lay.ok).toBe(true)
+    expect(told.length).toBeGreaterThan(6)
+    expect(told).toEqual([...told].sort((a, b) => a - b))
+    const [first = 0, second = 0, third = 0] = told
+    expect(first).toBeCloseTo(0.15, 9)
+    expect(second).toBeCloseTo(0.15 + 0.55 * 0.5, 9)
+    expect(third).toBeCloseTo(0.15 + 0.55 * 0.75, 9)
+    expect(told[told.length - 1]).toBeLessThanOrEqual(1)
+  })
   test('two ears are two spots, told apart', () => {
     const spots = worked(
       withEars(450, [

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { fitRigid, rotate, type Vec2 } from '../../geometry/index.ts'
 import { bulgedPart, flatPart, hollowPart, softFilm, stageOf } from '../testParts.ts'
 import {
   type RehearsalFigures,
@@ -153,6 +154,41 @@ describe('figures of a rehearsal', () => {
     expect(figures).toMatchObject({ glueLineShare: 0, wrinkledShare: 0, lifts: 0, hollows: [] })
     expect(figures.patternWarp).toBeLessThan(1e-3)
     expect(Math.abs(figures.farEnd.shiftMm)).toBeLessThan(0.05)
+  })
+})
+
+describe('how far the edge of the film moved', () => {
+  const flat = stageOf(flatPart, softFilm, 300)
+  const made = rehearse(flat, orderBySchool('centre out', flat.form, flat.surface))
+  const spots = (xy: ArrayLike<number>) =>
+    Array.from({ length: xy.length / 2 }, (_, v): Vec2 => [xy[2 * v]!, xy[2 * v + 1]!])
+  const { turnRad } = fitRigid(spots(flat.surface.plan), spots(flat.worked.flat))
+  /** Each spot of the film moved, as seen on the drawing. */
+  const shifts = (move: (at: Vec2) => Vec2) => {
+    const moved = spots(flat.worked.flat).flatMap((at, v) => {
+      const [x, y] = rotate(move([flat.surface.plan[2 * v]!, flat.surface.plan[2 * v + 1]!]), turnRad)
+      return [at[0] + x, at[1] + y]
+    })
+    const figures = figuresOf(flat, made.order, { ...made, flat: Float64Array.from(moved) })
+    return { figures, by: Object.fromEntries(figures.edges.map((e) => [e.edge, e.marginShiftMm])) }
+  }
+  test.each<[string, Vec2]>([
+    ['to the right', [2, 0]],
+    ['up', [0, 3]],
+    ['slanting', [-1.5, 2.5]],
+  ])('moved %s: outward at the edges ahead, inward at those behind', (_, [x, y]) => {
+    const { by } = shifts(() => [x, y])
+    // Sides of the mesh at a corner may count to either edge.
+    expect(by.right).toBeCloseTo(x, 6)
+    expect(by.left).toBeCloseTo(-x, 6)
+    expect(by.top).toBeCloseTo(y, 6)
+    expect(by.bottom).toBeCloseTo(-y, 6)
+  })
+  test('drawn in at one edge alone: there', () => {
+    const { by, figures } = shifts(([x]) => [x > 149 ? -1 : 0, 0])
+    expect(by.right).toBeCloseTo(-1, 6)
+    for (const edge of ['left', 'top', 'bottom']) expect(Math.abs(by[edge] ?? 1)).toBeLessThan(0.01)
+    expect(figures.farEnd.shiftMm).toBe(by[figures.farEnd.edge])
   })
 })
 

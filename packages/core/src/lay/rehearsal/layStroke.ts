@@ -77,7 +77,7 @@ function tooMuch(film: FilmMesh, uv: Float64Array, triangles: readonly number[],
 }
 
 /** The pull of a step: its 95th percentile of stretch by area, where, and the mean direction of what is stretched. */
-function pullOf(
+export function pullOf(
   { surface, film }: PreparedStage,
   uv: Float64Array,
   own: readonly number[],

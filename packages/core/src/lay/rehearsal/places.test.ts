@@ -5,6 +5,7 @@ import { distance } from '../../geometry/index.ts'
 import { required } from '../../result/index.ts'
 import { bulgedPart, flatPart, fourEdges, hollowPart, squarePart } from '../testParts.ts'
 import { centreOf, deepestOf, endOf, flattestOf, highestOf } from './places.ts'
+import { orderBySchool } from './schools.ts'
 import { bestPlace, outOf, spotsOver, turnAround } from './spotsOver.ts'
 
 const built = (form: FormDoc, triangles = 1200) => required(buildSurface(form, { triangles }))
@@ -111,5 +112,31 @@ describe('spots over a part', () => {
     )
     expect(between?.[0]).toBeCloseTo(5, 9)
     expect(bestPlace([], 50, 0.1)).toBeNull()
+  })
+})
+
+describe('corners first', () => {
+  test('of three edges and more: along the edge that stops short, which is named', () => {
+    const form: FormDoc = {
+      ...squarePart([]),
+      edges: squarePart([]).edges.map((e) => ({ ...e, code: e.name === 'top' ? 'stop-short' : 'wrap' })),
+    }
+    const order = orderBySchool('corners first', form, built(form))
+    expect(order.from.length).toBeGreaterThan(1)
+    for (const [, y] of order.from) expect(y).toBeCloseTo(150, 6)
+    expect(order.fromLabel === null ? '' : english(order.fromLabel)).toBe('the top edge')
+    expect(order.anchors).toHaveLength(4)
+    expect(order.anchors.every(({ pullShare }) => pullShare === 1)).toBe(true)
+  })
+  test('of two edges, each half way round: from one corner, and no edge is named', () => {
+    const square = squarePart([])
+    const form: FormDoc = {
+      ...square,
+      outline: square.outline.map((side, i) => ({ ...side, edge: i < 2 ? 'low' : 'high' })),
+      edges: ['low', 'high'].map((name) => ({ name, label: `${name} edge`, code: 'stop-short' })),
+    }
+    const order = orderBySchool('corners first', form, built(form))
+    expect(order.fromLabel).toBeNull()
+    expect(order.from).toEqual([order.anchors[0]?.at])
   })
 })

@@ -164,6 +164,14 @@ describe('a bulge', () => {
       expect(bulgedPart.edges.map((e) => e.name)).toContain(pull.edge)
       expect(pull.percent).toBeLessThanOrEqual(100 * softFilm.warmStretch * 1.05)
       expect(pull.heat === 'warm' || pull.percent <= 100 * softFilm.coldStretch * 1.3).toBe(true)
+      const { areaMm2 } = bulge.surface.figures
+      const laid = (number: number) => rehearsal.steps[number - 1]?.laidShare ?? 0
+      const ofSteps = pull.steps.reduce((sum, number) => sum + laid(number) - laid(number - 1), 0)
+      expect(pull.areaMm2).toBeCloseTo(areaMm2 * ofSteps, 6)
+      expect(pull.percent).toBeCloseTo(
+        100 * Math.max(...pull.steps.map((number) => rehearsal.steps[number - 1]?.pull?.stretch ?? 0)),
+        9,
+      )
     }
   })
 })
