@@ -97,7 +97,9 @@ export function workedLay(
     const largest = Math.min(1 + (needed - 1) * (1 + slackShare), Math.max(needed, limit))
     const box: StretchRange = { least: 1 / largest, most: 1 / (1 - compression) }
     const quiet = leastTotal(film, uv, box, 2 * mostStepsEach, (share) => onProgress(0.7 + 0.3 * share))
-    const chosen = isNear(film, quiet, box) ? quiet : uv
+    const mended = isNear(film, quiet, box) ? { uv: quiet, steps: 0 } : backInto(film, quiet, box, mostStepsEach)
+    const chosen = mended.uv ?? uv
+    steps += mended.steps
     scaleInto(film, chosen, box.most)
     compression = Math.max(compression, withinLimit(film, chosen, limit))
     const lay = finishLay('worked', film, {
@@ -239,11 +241,19 @@ function leastTotal(
   return taken(film)
 }
 
+/** How far outside a box a lay may be that a last scaling mends. */
+const mendable = (box: StretchRange) => Math.max(0.02 * (1 - box.least), 2e-4)
+
 /** Whether the lay is inside the box, but for what a last scaling mends. */
-function isNear(film: FilmSystem, uv: Float64Array, box: StretchRange): boolean {
-  const tolerance = Math.max(0.02 * (1 - box.least), 2e-4)
-  return outsideOf(rangeOf(film, uv), box) <= tolerance
-}
+const isNear = (film: FilmSystem, uv: Float64Array, box: StretchRange) =>
+  outsideOf(rangeOf(film, uv), box) <= mendable(box)
+
+/**
+ * A lay of little stretch that has not quite come into its box, brought there from where it is: a few steps. The lay that the search
+ * ended with is in it too, but stretched all over.
+ */
+const backInto = (film: FilmSystem, uv: Float64Array, box: StretchRange, steps: number) =>
+  fitIntoBox(film, uv, box, mendable(box), steps)
 
 /** Shrinks the flat film until no triangle that is held is compressed beyond the box. */
 function scaleInto(film: FilmSystem, uv: Float64Array, most: number): void {
