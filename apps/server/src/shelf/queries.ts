@@ -65,9 +65,9 @@ export async function readFilmNames({ read }: Pick<Database, 'read'>): Promise<F
   return { of: (id) => names.get(id) ?? '', text: JSON.stringify([...names]) }
 }
 
-/** The films on the shelf, by name. */
+/** The films on the shelf. */
 export const readAllFilms = async (database: Database): Promise<Film[]> =>
-  readEachStored(database, 'film', await database.read.select().from(films).where(isNull(films.removedAt))).sort(byName)
+  readEachStored(database, 'film', await database.read.select().from(films).where(isNull(films.removedAt)))
 
 /** Pieces by their ids, on the shelf or not any more. */
 export const readPieces = async (database: Database, ids: readonly string[]): Promise<Piece[]> =>
