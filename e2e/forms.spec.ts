@@ -66,7 +66,7 @@ test('a bonnet is measured with straightedge readings, kept, and laid', async ({
   // Laid, without a pattern: cut from the roll.
   await expect(page.getByTestId('worst-edge')).toBeVisible()
   await page.getByRole('link', { name: 'Kit' }).click()
-  await page.getByRole('button', { name: /Check all/ }).click()
+  await page.getByRole('button', { name: 'Check the part' }).click()
   await expect(page.getByText('No pattern of this part is at hand.')).toBeVisible()
   await expect(page.getByText(/over on each side/)).toBeVisible()
 })
