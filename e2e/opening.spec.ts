@@ -40,7 +40,7 @@ test('from an empty folder to the first lay sheet of a measured part', async ({ 
   // The bench of a shop that has mixed nothing yet, and the shelf.
   for (const [path, says] of [
     ['/mixing', /Mix/],
-    ['/shelf', /0 kits, 0 pieces, 1 films/],
+    ['/shelf', /0 kits, 0 pieces, 1 film/],
     ['/shelf/blades', /Blade book/],
     ['/jobs', /1 found/],
   ] as const) {
