@@ -69,7 +69,7 @@ export function ShelfScreen() {
       {found.kits.map(({ kit, pieces }) => (
         <KitBox key={kit.id} kit={kit} shown={pieces} shelf={shelf} />
       ))}
-      {sought === '' ? <NewKit shelf={shelf} /> : null}
+      <NewKit shelf={shelf} />
       <section aria-labelledby="films-title" className="px-6 py-5">
         <div className="flex flex-wrap items-baseline justify-between gap-3">
           <Heading id="films-title">{t`Films`}</Heading>
