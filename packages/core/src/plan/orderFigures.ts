@@ -14,6 +14,7 @@ export const orderPractice = (practice: Practice): OrderPractice => ({
   ...orderDefaults,
   releaseMm: practice.releaseLength,
   smallMm: practice.orderSmallPart,
+  worthShare: practice.orderWorth / 100,
 })
 
 /** How well a line is carried from piece to piece: it is read, measured up and seen as the shop does. */

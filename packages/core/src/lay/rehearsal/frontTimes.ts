@@ -8,23 +8,62 @@ import { type SpotOnPart, spotsOver, turnAround } from './spotsOver.ts'
 /** How many times its length a place counts that turns as much in a stroke as a quarter circle. */
 const turnDelay = 12
 
+/** When the front comes where, as a length in mm. */
+export interface Front {
+  /** By vertices. */
+  readonly time: Float64Array
+  /** At spots that stand for equal shares of a triangle's area, `spotsPerTriangle` for each. */
+  readonly within: Float64Array
+}
+
 /**
- * When the front reaches each vertex, as a length in mm: the shortest way over the surface from where it starts, longer
+ * When the front reaches the part, as a length in mm: the shortest way over the surface from where it starts, longer
  * over places that turn if the flats go first; round and round if it winds.
  */
-export function frontTimes(film: FilmMesh, surface: PartSurface, order: LayOrder): Float64Array {
+export function frontOver(film: FilmMesh, surface: PartSurface, order: LayOrder): Front {
   const slowness = order.flatFirst > 0 ? slownessOf(film, surface, order) : undefined
   const away = marchedWays(film, beginningAt(film, surface, order.from, slowness), { slowness })
-  if (!order.spiral) return away
-  const [cx, cy] = order.from[0] ?? [0, 0]
+  const timeAt = order.spiral ? winding(surface, order) : (mm: number) => mm
+  const { plan } = surface
+  const within = new Float64Array(spotsPerTriangle * film.triangles)
+  for (let t = 0; t < film.triangles; t++) {
+    const [a, b, c] = [film.corner[3 * t]!, film.corner[3 * t + 1]!, film.corner[3 * t + 2]!]
+    for (let i = 0; i < spotsPerTriangle; i++) {
+      const [u, v, w] = spots[i]!
+      within[spotsPerTriangle * t + i] = timeAt(
+        u * away[a]! + v * away[b]! + w * away[c]!,
+        u * plan[2 * a]! + v * plan[2 * b]! + w * plan[2 * c]!,
+        u * plan[2 * a + 1]! + v * plan[2 * b + 1]! + w * plan[2 * c + 1]!,
+      )
+    }
+  }
+  return { time: away.map((mm, v) => timeAt(mm, plan[2 * v]!, plan[2 * v + 1]!)), within }
+}
+
+/** Middles of the triangles into which a triangle falls when each side is cut into four, as shares of its corners. */
+const spots = ((): readonly (readonly [number, number, number])[] => {
+  const cuts = 4
+  const found: [number, number, number][] = []
+  for (let i = 0; i < cuts; i++)
+    for (let j = 0; i + j < cuts; j++) {
+      const [u, v] = [(i + 1 / 3) / cuts, (j + 1 / 3) / cuts]
+      found.push([u, v, 1 - u - v])
+      if (i + j < cuts - 1) found.push([u + 1 / 3 / cuts, v + 1 / 3 / cuts, 1 - u - v - 2 / 3 / cuts])
+    }
+  return found
+})()
+export const spotsPerTriangle = spots.length
+
+/** The time of a front that winds, at a spot of the drawing so far from its middle over the surface. */
+function winding(surface: PartSurface, { from, strokeMm }: LayOrder): (mm: number, x: number, y: number) => number {
+  const [cx, cy] = from[0] ?? [0, 0]
   const hand = windingOf(surface, [cx, cy])
-  return away.map((r, v) => {
-    const angle = Math.atan2(surface.plan[2 * v + 1]! - cy, surface.plan[2 * v]! - cx) - hand.beginsRad
-    const share = hand.sign * (angle / (2 * Math.PI))
+  return (mm, x, y) => {
+    const share = (hand.sign * (Math.atan2(y - cy, x - cx) - hand.beginsRad)) / (2 * Math.PI)
     const turned = share - Math.floor(share)
-    const turns = Math.max(0, Math.ceil(r / order.strokeMm - turned))
-    return (turns + turned) * order.strokeMm
-  })
+    const turns = Math.max(0, Math.ceil(mm / strokeMm - turned))
+    return (turns + turned) * strokeMm
+  }
 }
 
 /** How far around a place its turning is looked at, as a share of the part's size. */

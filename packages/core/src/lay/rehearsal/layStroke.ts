@@ -17,13 +17,15 @@ export interface Stroke {
   readonly free: Int32Array
   /** 0 for vertices that do not lie yet. */
   readonly stepOf: Int32Array
+  /** Over how much of each triangle it passes, a share. */
+  readonly passes: Float64Array
 }
 
 /** Lays one stroke in `uv`: at rest first; what is left over then is lifted and pulled by degrees, cold and warm. */
 export function layStroke(
   stage: PreparedStage,
   uv: Float64Array,
-  { band, free, stepOf }: Stroke,
+  { band, free, stepOf, passes }: Stroke,
   use: RehearsalOptions,
 ): { pull: StepPull | null; lifted: number } {
   const { film, handling } = stage
@@ -32,7 +34,7 @@ export function layStroke(
   const own = ownTriangles(film, patch.triangles, band, stepOf)
   patch.settle(uv)
   if (use.pulls === 'none') return { pull: null, lifted: 0 }
-  const leftOver = () => tooMuch(film, uv, own, handling.take)
+  const leftOver = () => tooMuch(film, uv, patch.triangles, passes, handling.take)
   const lifted = Math.min(1, leftOver() / (2 * use.liftShare))
   if (lifted === 0) return { pull: null, lifted }
   const floating = uv.slice()
@@ -58,20 +60,22 @@ function ownTriangles(film: FilmMesh, triangles: Int32Array, band: readonly numb
 }
 
 /**
- * Share of the area of some triangles that has more film than it takes up; a place counts in full when it has twice as
+ * Share of the area that a stroke passes over, in some triangles, that has more film than it takes up; a place counts in full when it has twice as
  * much as that, and by degrees between.
  */
-function tooMuch(film: FilmMesh, uv: Float64Array, triangles: readonly number[], take: number): number {
+function tooMuch(film: FilmMesh, uv: Float64Array, triangles: Int32Array, passes: Float64Array, take: number): number {
   const m = new Float64Array(4)
   const most = 1 / (1 - take)
   const whole = Math.max(take, 1e-3)
   let over = 0
   let all = 0
   for (const t of triangles) {
+    const passedMm2 = film.area[t]! * passes[t]!
+    if (passedMm2 === 0) continue
     matrixOf(film, uv, t, m, 0)
     const [larger] = singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)
-    all += film.area[t]!
-    over += film.area[t]! * Math.min(1, Math.max(0, (larger - most) / whole))
+    all += passedMm2
+    over += passedMm2 * Math.min(1, Math.max(0, (larger - most) / whole))
   }
   return all === 0 ? 0 : over / all
 }

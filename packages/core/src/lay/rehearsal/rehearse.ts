@@ -3,11 +3,12 @@ import { inKernel } from '../../kernel/index.ts'
 import { singularValues2x2 } from '../../numerics/index.ts'
 import { type FilmMesh, matrixOf } from '../internal/filmMesh.ts'
 import { figuresOf } from './figures.ts'
-import { beginningAt, frontTimes } from './frontTimes.ts'
+import { beginningAt, frontOver } from './frontTimes.ts'
 import { layStroke } from './layStroke.ts'
 import { marchedWays } from './marchedWays.ts'
 import { rehearsalDefaults, type RehearsalOptions } from './rehearsalOptions.ts'
 import type { PreparedStage } from './stage.ts'
+import { bandsOf, evenStroke, passesOf } from './strokes.ts'
 import type { LayOrder, Rehearsal, RehearsalStep, StepPull } from './orderTypes.ts'
 import { name, say, type Sentence } from '../../say/index.ts'
 
@@ -76,18 +77,21 @@ export function rehearse(stage: PreparedStage, order: LayOrder, options: Partial
     record('anchor', anchor.label, fixed, null, 0, [])
   }
 
-  const time = frontTimes(film, surface, order)
+  const front = frontOver(film, surface, order)
+  const { time } = front
   const bandMm = evenStroke(time, order.strokeMm / (order.spiral ? 4 : 1))
   let furthestAnchorMm = 0
   stepOf.forEach((step, v) => {
     if (step !== 0) furthestAnchorMm = Math.max(furthestAnchorMm, time[v]!)
   })
-  for (const { vertices: band, untilMm } of bandsOf(film, time, stepOf, bandMm)) {
+  for (const stroke of bandsOf(film, front, stepOf, bandMm)) {
+    const { vertices: band, untilMm } = stroke
     // Film between the front and an anchor ahead of it is taut: it settles all the way.
     const taut = furthestAnchorMm > untilMm
     const free = withAhead(film, band, stepOf, taut ? Number.MAX_VALUE : aheadMm)
     guess(film, uv, reference, free, stepOf)
-    const { pull, lifted } = inKernel(() => layStroke(stage, uv, { band, free, stepOf }, use))
+    const passes = passesOf(front, stroke)
+    const { pull, lifted } = inKernel(() => layStroke(stage, uv, { band, free, stepOf, passes }, use))
     record('sweep', sweepLabel(stage, band), band, pull, lifted, contour(stage, time, untilMm))
   }
 
@@ -118,51 +122,6 @@ function planar(flat: Float64Array): Float64Array {
     uv[count + v] = flat[2 * v + 1]!
   }
   return uv
-}
-
-interface Band {
-  readonly vertices: number[]
-  /** The front has come so far when it is done, as a front time. */
-  untilMm: number
-}
-
-/** Nobody lays a whole part in one stroke: the film would be stretched all over at once. */
-const fewestStrokes = 3
-
-/** Length of a stroke next to the wanted one, so that all are equally long and none is left with a sliver at the end. */
-function evenStroke(time: Float64Array, wantedMm: number): number {
-  let mostMm = 0
-  for (const mm of time) mostMm = Math.max(mostMm, mm)
-  return mostMm / Math.max(fewestStrokes, Math.round(mostMm / wantedMm))
-}
-
-/** A stroke that lays less than this share of the part is made together with the one before it. */
-const leastStrokeShare = 1 / 200
-
-/** Vertices that are still free, in strokes as the front reaches them. */
-function bandsOf({ vertexArea }: FilmMesh, time: Float64Array, stepOf: Int32Array, bandMm: number): Band[] {
-  const bands: (Band & { areaMm2: number })[] = []
-  let wholeMm2 = 0
-  for (let v = 0; v < time.length; v++) {
-    wholeMm2 += vertexArea[v]!
-    if (stepOf[v] !== 0) continue
-    const number = Math.max(0, Math.ceil(time[v]! / bandMm - 1e-9) - 1)
-    bands[number] ??= { vertices: [], untilMm: (number + 1) * bandMm, areaMm2: 0 }
-    bands[number].vertices.push(v)
-    bands[number].areaMm2 += vertexArea[v]!
-  }
-  const leastMm2 = leastStrokeShare * wholeMm2
-  const kept: (Band & { areaMm2: number })[] = []
-  for (const band of bands) {
-    if (band === undefined) continue
-    const before = kept[kept.length - 1]
-    if (before !== undefined && (band.areaMm2 < leastMm2 || before.areaMm2 < leastMm2)) {
-      before.vertices.push(...band.vertices)
-      before.untilMm = band.untilMm
-      before.areaMm2 += band.areaMm2
-    } else kept.push(band)
-  }
-  return kept
 }
 
 /** The line at which the front time has a value, as pairs of spots on the drawing. */

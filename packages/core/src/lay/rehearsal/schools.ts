@@ -12,10 +12,15 @@ export interface OrderPractice {
   readonly sweeps: number
   /** On parts shorter than this the order seldom changes much, mm. */
   readonly smallMm: number
+  /** A found order is better only where it saves this share of the trouble of the best school, over all meshes. */
+  readonly worthShare: number
 }
 
-/** 300 mm is what two hands keep level; a dozen sweeps is about a stroke width on a bonnet. */
-export const orderDefaults: OrderPractice = { releaseMm: 300, sweeps: 12, smallMm: 450 }
+/**
+ * 300 mm is what two hands keep level; a dozen sweeps is about a stroke width on a bonnet; strokes that are a few percent longer or
+ * shorter change the trouble of an order by some 5 %, so what saves less is no better.
+ */
+export const orderDefaults: OrderPractice = { releaseMm: 300, sweeps: 12, smallMm: 450, worthShare: 0.05 }
 
 /**
  * An order of laying by the rule of a school. Every rule works on every form: where a form has no recess, no raised

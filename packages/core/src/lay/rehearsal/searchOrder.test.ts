@@ -70,8 +70,8 @@ describe('what tells the schools apart', () => {
 })
 
 describe('the search', () => {
-  const coarse = stageOf(bulgedPart, softFilm, 200)
-  const fine = stageOf(bulgedPart, softFilm, 400)
+  const coarse = stageOf(hollowPart, softFilm, 200)
+  const fine = stageOf(hollowPart, softFilm, 400)
   const options = { tries: 16, fineTries: 4 }
   function search(more: Parameters<typeof searchOrder>[1] = {}, judges: readonly (typeof fine)[] = []) {
     const run = searchOrder({ coarse, fine, judges }, { ...options, ...more })
@@ -128,6 +128,17 @@ describe('the search', () => {
     expect(search({}, [flat]).best.order.made).toBe('by school')
     // On itself it wins again.
     expect(search({}, [fine]).best.order).toEqual(found.best.order)
+  })
+  test('what saves less than is worth it is not called better', () => {
+    const school = found.schools[0]?.figures.trouble ?? 0
+    const saved = (school - found.best.figures.trouble) / school
+    const worth = (worthShare: number) => search({ practice: { ...orderDefaults, worthShare } }).best
+    expect(worth(saved - 1e-6).order).toEqual(found.best.order)
+    expect(worth(saved + 1e-6).order).toEqual(found.schools[0]?.order)
+    // It is the mean over all meshes that counts.
+    expect(search({ practice: { ...orderDefaults, worthShare: saved - 1e-6 } }, [fine, fine]).best.order).toEqual(
+      found.best.order,
+    )
   })
 })
 

@@ -66,7 +66,7 @@ const heard = 3
  * Looks for a better order, better anchors and better pulls: all schools first, then small changes of the best ones (an
  * anchor more or less, drawn or not, another start, flats first, longer or shorter strokes), on a coarse form; the best few
  * and all schools are rehearsed on the fine form, and the best is changed further there. What is found counts as better only
- * when a hand would notice it, and it beats the best school on every mesh. Never worse than the best school. A generator, so that whoever runs it can
+ * when a hand would notice it, it beats the best school on every mesh, and it saves a share of the trouble that is worth it. Never worse than the best school. A generator, so that whoever runs it can
  * show progress and stop; the same seed gives the same result.
  */
 export function* searchOrder(
@@ -145,17 +145,24 @@ export function* searchOrder(
     compareOrders(fine.form, school.figures, figures, fine.patterned).some((difference) => difference.better),
   )
   for (const candidate of noticed.slice(0, heard)) {
-    const better = judges.every((judge, i) => {
-      const { flipped, figures } = rehearse(judge, candidate.order, use.rehearsal)
-      return flipped === 0 && figures.trouble < schoolOn[i]!.figures.trouble
-    })
+    const savedOn = [savedShare(school, candidate)]
+    for (const [i, judge] of judges.entries()) {
+      savedOn.push(savedShare(schoolOn[i]!, rehearse(judge, candidate.order, use.rehearsal)))
+      if (savedOn[savedOn.length - 1]! <= 0) break
+    }
     yield progress()
-    if (!better) continue
+    if (Math.min(...savedOn) <= 0 || mean(savedOn) < use.practice.worthShare) continue
     best = candidate
     break
   }
   return { best, schools, tried: done, matters: orderMatters(fine.surface, schools, use.practice) }
 }
+
+/** Share of the trouble of one that another saves, both on one mesh; nothing where film turns over in the other. */
+const savedShare = (of: Rehearsal, other: Rehearsal) =>
+  other.flipped > 0 ? 0 : (of.figures.trouble - other.figures.trouble) / Math.max(of.figures.trouble, 1e-9)
+
+const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
 
 /** A school's order as its rule makes it on another mesh. */
 const orderAgain = (order: LayOrder, stage: PreparedStage, practice: OrderPractice) =>

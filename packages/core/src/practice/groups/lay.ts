@@ -34,6 +34,14 @@ export const lay = figures(say`Film`, {
     max: 1000,
     reason: say`Two hands reach over all of a small part, so film is taut wherever one begins.`,
   },
+  orderWorth: {
+    label: say`A found order is called better where it saves at least this of the trouble`,
+    unit: '%',
+    value: 5,
+    min: 0,
+    max: 30,
+    reason: say`Strokes that come out a little longer or shorter change as much.`,
+  },
   pullFrom: {
     label: say`Pull only where of an edge’s length at least this is left over`,
     unit: '%',
