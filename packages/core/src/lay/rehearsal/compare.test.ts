@@ -172,13 +172,14 @@ describe('several differences', () => {
     expect(found.map((d) => d.what)).toEqual(['glue line', 'fingers', 'stretch', 'lifts'])
     expect(found.map((d) => d.weight)).toEqual([...found.map((d) => d.weight)].sort((a, b) => b - a))
   })
-  test('the three greatest gains explain why one is better; losses do not', () => {
+  test('the three greatest gains explain why one is better, then its greatest loss', () => {
     const as = (figures: Partial<RehearsalFigures>) => ({ figures: { ...calm, ...figures } }) as Rehearsal
     const why = english(explainBetter(bulgedPart, as(worse), as({ farEnd: { edge, shiftMm: 9 } })))
     expect(why).toContain('Nothing is stretched so far that it shows')
     expect(why).toContain('No film is left')
     expect(why).not.toContain('lift')
-    expect(why).not.toContain('far end')
+    expect(why).toMatch(/ It has a price\. At its far end, .+ instead of 0 mm\.$/)
+    expect(english(explainBetter(bulgedPart, as(worse), as({})))).not.toContain('price')
     expect(english(explainBetter(bulgedPart, as({}), as(worse)))).toBe('')
   })
 })

@@ -1,5 +1,17 @@
 import type { FormDoc } from '../../form/index.ts'
-import { atStart, length, list, name, paragraph, percent, say, type Sentence, inSpan, span } from '../../say/index.ts'
+import {
+  atStart,
+  length,
+  list,
+  name,
+  nothing,
+  paragraph,
+  percent,
+  say,
+  type Sentence,
+  inSpan,
+  span,
+} from '../../say/index.ts'
 import { troubleWeights } from './figures.ts'
 import { type LayOrder, type Rehearsal, type RehearsalFigures, schoolWords } from './orderTypes.ts'
 
@@ -153,11 +165,11 @@ function runWords(order: LayOrder): Sentence {
   return fromLabel === null ? say`then outward from there` : say`then sweep ${begin} to the other side`
 }
 
-/** Why one rehearsal is better than another: its two or three greatest gains; empty where it has none. */
-export const explainBetter = (form: FormDoc, worse: Rehearsal, better: Rehearsal, patterned = false): Sentence =>
-  paragraph(
-    ...compareOrders(form, worse.figures, better.figures, patterned)
-      .filter((d) => d.better)
-      .slice(0, 3)
-      .map((d) => d.says),
-  )
+/** Why one rehearsal is better than another: its two or three greatest gains, and what it costs most; empty where it has no gain. */
+export function explainBetter(form: FormDoc, worse: Rehearsal, better: Rehearsal, patterned = false): Sentence {
+  const changes = compareOrders(form, worse.figures, better.figures, patterned)
+  const gains = changes.filter((d) => d.better).slice(0, 3)
+  const cost = changes.find((d) => !d.better)
+  if (gains.length === 0) return nothing
+  return paragraph(...gains.map((d) => d.says), cost !== undefined && say`It has a price.`, cost?.says)
+}

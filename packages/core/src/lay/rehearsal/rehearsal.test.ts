@@ -3,7 +3,6 @@ import { describe, expect, test } from 'vitest'
 import { distance } from '../../geometry/index.ts'
 import {
   compareOrders,
-  explainBetter,
   fingerProfile,
   orderBySchool,
   orderWords,
@@ -205,16 +204,6 @@ describe('two orders', () => {
   })
   test('an order differs in nothing from itself', () =>
     expect(compareOrders(bulgedPart, a.figures, a.figures)).toEqual([]))
-  test('only what is better is told as a gain', () => {
-    const [worse, better] = a.figures.trouble > b.figures.trouble ? [a, b] : [b, a]
-    const gains = compareOrders(bulgedPart, worse.figures, better.figures).filter((d) => d.better)
-    expect(english(explainBetter(bulgedPart, worse, better))).toBe(
-      gains
-        .slice(0, 3)
-        .map((d) => english(d.says))
-        .join(' '),
-    )
-  })
   test('a pattern is spoken of only where the film has one', () => {
     const warped = { ...b.figures, patternWarp: b.figures.patternWarp + 0.2 }
     expect(compareOrders(bulgedPart, a.figures, warped).some((d) => d.what === 'warp')).toBe(false)
