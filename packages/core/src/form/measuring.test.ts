@@ -6,10 +6,12 @@ import {
   curvatureMap,
   type FormDoc,
   mirrorForm,
+  type Relief,
   suggestReading,
   symmetrize,
   traceOutline,
 } from './index.ts'
+import { reliefHeight } from './relief.ts'
 
 const plate = (more: Partial<FormDoc> = {}): FormDoc => ({
   id: 'plate',
@@ -142,7 +144,34 @@ describe('the other side', () => {
   test('mirrored twice it is the same document', () => {
     expect(mirrorForm(other, { id: form.id, name: form.name, swap: [["driver's", "passenger's"]] })).toEqual(form)
   })
+  test('a scanned part is high where its likeness is', () => {
+    const scanned = { ...form, bow: [], relief: reliefOf(slope, [-240, -200]) }
+    const likeness = mirrorForm(scanned, { id: 'other', name: 'Other', swap: [] })
+    const there = reliefHeight(scanned.relief)
+    const here = reliefHeight(likeness.relief ?? scanned.relief)
+    for (const [x, y] of spotsOfPlate) expect(here([-x, y])).toBeCloseTo(there([x, y]), 9)
+    expect(mirrorForm(likeness, { id: form.id, name: form.name, swap: [] })).toEqual(scanned)
+  })
 })
+
+/** Higher to the right than to the left, and bent. */
+const slope = (x: number, y: number) => 0.05 * x + 0.0002 * x * x - 0.01 * y
+const spotsOfPlate = [
+  [-180, -100],
+  [-93, 41],
+  [0, 0],
+  [57, -130],
+  [210, 140],
+] as const
+
+/** Heights over a grid that begins at a place and is 500 mm wide, every 10 mm. */
+function reliefOf(height: (x: number, y: number) => number, [left, bottom]: readonly [number, number]): Relief {
+  const columns = 51
+  const heightsMm = Array.from({ length: columns * 41 }, (_, i) =>
+    height(left + 10 * (i % columns), bottom + 10 * Math.floor(i / columns)),
+  )
+  return { originMm: [left, bottom], stepMm: 10, columns, heightsMm, errorMm: 0.2 }
+}
 
 describe('half a part, completed', () => {
   const half = plate({
@@ -181,6 +210,29 @@ describe('half a part, completed', () => {
     expect(whole.value.marks.length).toBe(2)
     expect(whole.value.edges.map((e) => e.name)).toEqual(['top', 'side', 'bottom', 'side (right)'])
     expect(built(whole.value).bowFit.worstMissMm).toBeLessThan(1e-3)
+  })
+  test('heights, spots and what stands at its edges do as well', () => {
+    const obstacle = { name: 'washer jet', kind: 'tab' as const, at: [-195, 0] as const, widthMm: 20, reachMm: 12 }
+    const spot = { name: 'top of the bulge', at: [-100, 20] as const, heightMm: 14, sigmaMm: 0.5 }
+    const whole = symmetrize({
+      ...running,
+      spots: [spot],
+      obstacles: [obstacle],
+      // Its grid does not meet the middle, and what was scanned well beyond the middle counts for nothing.
+      relief: reliefOf((x, y) => slope(x, y) + (x > 10 ? 99 : 0), [-243, -200]),
+    })
+    if (!whole.ok) throw new Error(english(whole.failure.sentence))
+    expect(whole.value.spots?.map(({ at, heightMm }) => [at, heightMm])).toEqual([
+      [[-100, 20], 14],
+      [[100, 20], 14],
+    ])
+    expect(whole.value.obstacles?.map(({ at }) => at)).toEqual([
+      [-195, 0],
+      [195, 0],
+    ])
+    const { relief } = whole.value
+    if (relief === undefined) throw new Error('no heights')
+    for (const [x, y] of spotsOfPlate) expect(reliefHeight(relief)([x, y])).toBeCloseTo(slope(-Math.abs(x), y), 1)
   })
   test('a half that does not end on the middle line is refused', () => {
     const off = symmetrize(plate())

@@ -1,5 +1,6 @@
 import type { Vec2 } from '../geometry/index.ts'
 import type { FormDoc, OutlineSegment } from './formTypes.ts'
+import { mirroredRelief } from './relief.ts'
 
 /** What the other side is called: words to swap in labels, such as "driver's" and "passenger's". */
 export interface Mirror {
@@ -32,6 +33,7 @@ export function mirrorForm(form: FormDoc, { id, name, swap }: Mirror): FormDoc {
       to: flip(reading.to),
     })),
     ...(form.spots === undefined ? {} : { spots: form.spots.map((spot) => ({ ...spot, at: flip(spot.at) })) }),
+    ...(form.relief === undefined ? {} : { relief: mirroredRelief(form.relief) }),
     bodyLines: form.bodyLines.map((line) => ({ ...line, name: words(line.name), along: line.along.map(flip) })),
     recesses: form.recesses.map((recess) => ({ ...recess, outline: recess.outline.map(flip) })),
     ...(form.raised === undefined

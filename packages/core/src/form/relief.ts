@@ -14,3 +14,31 @@ export function reliefHeight({ originMm, stepMm, columns, heightsMm }: Relief): 
     return (1 - t) * ((1 - s) * at(c, r) + s * at(c + 1, r)) + t * ((1 - s) * at(c, r + 1) + s * at(c + 1, r + 1))
   }
 }
+
+/** The heights of the other side of the vehicle. */
+export function mirroredRelief(relief: Relief): Relief {
+  const { originMm, stepMm, columns, heightsMm } = relief
+  const right = originMm[0] + (columns - 1) * stepMm
+  return {
+    ...relief,
+    originMm: [right === 0 ? 0 : -right, originMm[1]],
+    heightsMm: heightsMm.map((_, i) => heightsMm[i - (i % columns) + columns - 1 - (i % columns)] ?? 0),
+  }
+}
+
+/** Heights known to the left of x = 0, and to its right the same in a mirror; read off the grid where its columns do not meet the middle. */
+export function likenessOnTheRight(relief: Relief): Relief {
+  const { originMm, stepMm, columns, heightsMm } = relief
+  const height = reliefHeight(relief)
+  const toTheLeft = Math.max(1, Math.ceil(-originMm[0] / stepMm))
+  const all = 2 * toTheLeft + 1
+  const rows = Math.floor(heightsMm.length / columns)
+  return {
+    ...relief,
+    originMm: [-toTheLeft * stepMm, originMm[1]],
+    columns: all,
+    heightsMm: Array.from({ length: all * rows }, (_, i) =>
+      height([-Math.abs((i % all) - toTheLeft) * stepMm, originMm[1] + Math.floor(i / all) * stepMm]),
+    ),
+  }
+}

@@ -2,6 +2,7 @@ import { distance, type Vec2 } from '../geometry/index.ts'
 import { done, failure, type Result, refused } from '../result/index.ts'
 import type { FormDoc, OutlineSegment } from './formTypes.ts'
 import { mirrorForm } from './mirrorForm.ts'
+import { likenessOnTheRight } from './relief.ts'
 
 const onLineMm = 0.5
 
@@ -51,12 +52,17 @@ export function symmetrize(form: FormDoc): Result<FormDoc> {
         .map((edge) => ({ ...edge, name: rightName(edge.name), label: `${edge.label}, right` })),
     ],
     bow: both(form.bow, likeness.bow, (r) => [r.from, r.to], named),
+    ...(form.spots === undefined ? {} : { spots: both(form.spots, likeness.spots ?? [], (s) => [s.at], named) }),
+    ...(form.relief === undefined ? {} : { relief: likenessOnTheRight(form.relief) }),
     bodyLines: both(form.bodyLines, likeness.bodyLines, (l) => l.along, named),
     recesses: both(form.recesses, likeness.recesses, (r) => r.outline, named),
     ...(form.raised === undefined ? {} : { raised: both(form.raised, likeness.raised ?? [], (r) => r.outline, named) }),
     ...(form.channels === undefined
       ? {}
       : { channels: both(form.channels, likeness.channels ?? [], (c) => c.along, named) }),
+    ...(form.obstacles === undefined
+      ? {}
+      : { obstacles: both(form.obstacles, likeness.obstacles ?? [], (o) => [o.at], named) }),
     holes: both(form.holes, likeness.holes, (h) => h.outline, labelled),
     marks: both(form.marks, likeness.marks, (m) => [m.at], labelled),
   })

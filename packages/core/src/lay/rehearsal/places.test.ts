@@ -110,8 +110,28 @@ describe('spots over a part', () => {
       50,
       0.1,
     )
-    expect(between?.[0]).toBeCloseTo(5, 9)
+    expect(between?.[0]).toBeCloseTo(5, 2)
     expect(bestPlace([], 50, 0.1)).toBeNull()
+  })
+  test.each([-60, -20, 40])(
+    'on a ridge it lies in the middle, whichever spot of it is best by a hair (%d mm)',
+    (best) => {
+      const spots = Array.from({ length: 41 }, (_, i) => (i - 20) * 10).flatMap((x) =>
+        [-20, 0, 20].map((y) => ({
+          at: [x, y] as const,
+          worth: (Math.abs(x) > 70 ? -1 : 0) - Math.abs(y) / 100 + (x === best && y === 0 ? 1e-4 : 0),
+        })),
+      )
+      const [x, y] = bestPlace(spots, 60, 0.1) ?? [Number.NaN, Number.NaN]
+      expect(Math.abs(x)).toBeLessThan(5)
+      expect(Math.abs(y)).toBeLessThan(1)
+    },
+  )
+  test('a second ridge far away draws it nowhere', () => {
+    const ridge = (from: number, worth: number) =>
+      Array.from({ length: 9 }, (_, i) => ({ at: [from + 10 * i, 0] as const, worth }))
+    const [x] = bestPlace([...ridge(0, 1), ...ridge(500, 0.999)], 50, 0.1) ?? [Number.NaN]
+    expect(x).toBeCloseTo(40, 0)
   })
 })
 

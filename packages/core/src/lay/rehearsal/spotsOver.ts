@@ -113,9 +113,16 @@ export interface Worth {
   readonly worth: number
 }
 
+/** How far round a place spots count at all, in reaches: less and less the farther off they are. */
+const windowReaches = 1.75
+/** A place is settled when it moves by less than this share of the reach; far fewer rounds are ever needed. */
+const settledShare = 0.001
+const mostRounds = 50
+
 /**
- * The place that is worth most: the mean of the spots round the best one, those counting that are worth as much to within
- * `alike`. So the place does not jump when two spots are nearly worth the same.
+ * The place that is worth most: from the best spot the mean of those round it, those counting that are near and worth as much to within
+ * `alike`, and from there again until it stays (mean shift: Fukunaga and Hostetler 1975). So the place does not jump when spots are nearly
+ * worth the same, nor on a ridge from one end to the other.
  */
 export function bestPlace(spots: readonly Worth[], reachMm: number, alike: number): Vec2 | null {
   const best = spots.reduce<Worth | null>(
@@ -123,13 +130,21 @@ export function bestPlace(spots: readonly Worth[], reachMm: number, alike: numbe
     null,
   )
   if (best === null) return null
-  let [x, y, sum] = [0, 0, 0]
-  for (const { at, worth } of spots) {
-    if (distance(at, best.at) > reachMm) continue
-    const weight = Math.exp((worth - best.worth) / alike)
-    x += weight * at[0]
-    y += weight * at[1]
-    sum += weight
+  let place = best.at
+  for (let round = 0; round < mostRounds; round++) {
+    let [x, y, sum] = [0, 0, 0]
+    for (const { at, worth } of spots) {
+      const away = distance(at, place) / (windowReaches * reachMm)
+      if (away > 1) continue
+      const weight = (1 - away ** 2) ** 2 * Math.exp((worth - best.worth) / alike)
+      x += weight * at[0]
+      y += weight * at[1]
+      sum += weight
+    }
+    const next: Vec2 = [x / sum, y / sum]
+    const movedMm = distance(next, place)
+    place = next
+    if (movedMm < settledShare * reachMm) break
   }
-  return [x / sum, y / sum]
+  return place
 }
