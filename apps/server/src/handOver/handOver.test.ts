@@ -4,6 +4,7 @@ import { say, type Sentence } from '@truelay/core/say'
 import { english } from '@truelay/words'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { DemoServer, noon, said } from '../testing/demoServer.ts'
+import { wordsOfPdf } from '../testing/wordsOfPdf.ts'
 
 let demo: DemoServer
 beforeEach(async () => {
@@ -190,7 +191,9 @@ describe('papers', () => {
       const answer = await fetch(demo.address(`/api/jobs/0412/${paper}`))
       expect(answer.status).toBe(200)
       expect(answer.headers.get('content-type')).toContain('application/pdf')
-      expect((await answer.text()).slice(0, 5)).toBe('%PDF-')
+      const pdf = Buffer.from(await answer.arrayBuffer())
+      console.log(wordsOfPdf(pdf))
+      expect(pdf.subarray(0, 5).toString()).toBe('%PDF-')
     }
   })
   test('without a part that was begun there is no record, in words', async () => {

@@ -17,6 +17,7 @@ import type { BowFit, BowReading, FormDoc, FormFigures, PartSurface, TracedOutli
 import { relaxMesh, sideKey } from './internal/relaxMesh.ts'
 import { triangulatePlan } from './internal/triangulatePlan.ts'
 import { missOfLeftOut } from './leftOutSpots.ts'
+import { inMirror, isMeshedByItsTwin, likenessOf, type Meshed, type PartToMesh } from './internal/meshedByItsTwin.ts'
 import { hexagonInside, sampleOutline, sampleStretch } from './internal/samplePlan.ts'
 import { wallRings } from './internal/wallRings.ts'
 import { curvatureAt } from './curvature.ts'
@@ -69,7 +70,10 @@ export function buildSurface(form: FormDoc, options: Partial<BuildOptions> = {})
   const scanned = form.relief === undefined ? null : reliefHeight(form.relief)
   const height = scanned ?? ((p: Vec2) => fitted.value.heightAt(p) + feature(p))
 
-  const meshed = meshOver(form, outline, holes, height, triangles, wallRows)
+  const part: PartToMesh = { form, outline, holes, height }
+  const meshed = isMeshedByItsTwin(outline.polygon)
+    ? inMirror(meshOver(likenessOf(part), triangles, wallRows))
+    : meshOver(part, triangles, wallRows)
   const sheet = checkSheet(meshed.mesh, { holesExpected: true })
   if (!sheet.ok) return refused(failure('FORM_TOO_COARSE', { triangles, least: triangles * 2 }))
   const figures = measureSurface(form, meshed.mesh, meshed.plan, sheet.value.loops, height)
@@ -77,14 +81,7 @@ export function buildSurface(form: FormDoc, options: Partial<BuildOptions> = {})
   return done({ ...meshed, loops: sheet.value.loops, outline, holes, figures, bowFit })
 }
 
-function meshOver(
-  form: FormDoc,
-  outline: TracedOutline,
-  holes: readonly TracedOutline[],
-  height: (p: Vec2) => number,
-  triangles: number,
-  wallRows: boolean,
-): { mesh: TriangleMesh; plan: Float64Array } {
+function meshOver({ form, outline, holes, height }: PartToMesh, triangles: number, wallRows: boolean): Meshed {
   const area = areasOf(outline, holes, height)
   const spacingMm = Math.sqrt((area.onSurface / triangles) * (4 / Math.sqrt(3)))
   const planSpacingMm = spacingMm * Math.sqrt(area.onPlan / area.onSurface)

@@ -6,11 +6,13 @@ import {
   curvatureMap,
   type FormDoc,
   mirrorForm,
+  type PartSurface,
   type Relief,
   suggestReading,
   symmetrize,
   traceOutline,
 } from './index.ts'
+import { isMeshedByItsTwin } from './internal/meshedByItsTwin.ts'
 import { reliefHeight } from './relief.ts'
 
 const plate = (more: Partial<FormDoc> = {}): FormDoc => ({
@@ -140,6 +142,32 @@ describe('the other side', () => {
     expect(boundsOf(b.outline.polygon).max[0]).toBeCloseTo(-boundsOf(a.outline.polygon).min[0], 6)
     expect(other.marks[0]).toMatchObject({ name: 'badge', label: "badge, passenger's side", at: [-50, 0] })
     expect(other.directions).toEqual(form.directions)
+  })
+  test('has the same mesh in a mirror, its triangles facing the eye', () => {
+    const sides = [form, other].map((side) => built(side))
+    const [a, b] = sides as [PartSurface, PartSurface]
+    expect(b.mesh.position.length).toBe(a.mesh.position.length)
+    for (let i = 0; i < a.mesh.position.length; i++)
+      expect(b.mesh.position[i]).toBeCloseTo((i % 3 === 0 ? -1 : 1) * a.mesh.position[i]!, 6)
+    const facing = ({ mesh: { triangle }, plan }: PartSurface, t: number) => {
+      const [p, q, r] = [0, 1, 2].map((c) => [plan[2 * triangle[3 * t + c]!]!, plan[2 * triangle[3 * t + c]! + 1]!])
+      return signedArea([p, q, r] as [number, number][])
+    }
+    for (const side of sides)
+      for (let t = 0; t < side.mesh.triangle.length / 3; t++) expect(facing(side, t)).toBeGreaterThan(0)
+  })
+  test('one of two twins is meshed by the other, a symmetric part as it is', () => {
+    const meshedByTwin = [form, other].map((side) => isMeshedByItsTwin(built(side).outline.polygon))
+    expect([...meshedByTwin].sort()).toEqual([false, true])
+    expect(isMeshedByItsTwin(built(plate()).outline.polygon)).toBe(false)
+    // The same half turn looks the same, and still has a left and a right.
+    const slanted = [
+      [-200, -150],
+      [100, -150],
+      [200, 150],
+      [-100, 150],
+    ] as const
+    expect(isMeshedByItsTwin(slanted)).not.toBe(isMeshedByItsTwin(slanted.map(([x, y]) => [-x, y] as const).reverse()))
   })
   test('mirrored twice it is the same document', () => {
     expect(mirrorForm(other, { id: form.id, name: form.name, swap: [["driver's", "passenger's"]] })).toEqual(form)

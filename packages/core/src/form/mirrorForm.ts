@@ -50,8 +50,8 @@ export function mirrorForm(form: FormDoc, { id, name, swap }: Mirror): FormDoc {
   }
 }
 
-// Zero stays plain zero, so that mirroring twice gives the same document.
-const flip = ([x, y]: Vec2): Vec2 => [x === 0 ? 0 : -x, y]
+/** A spot seen in the mirror. Zero stays plain zero, so that mirroring twice gives the same document. */
+export const flip = ([x, y]: Vec2): Vec2 => [x === 0 ? 0 : -x, y]
 
 function flipSegment(segment: OutlineSegment): OutlineSegment {
   const to = flip(segment.to)

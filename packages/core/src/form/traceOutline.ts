@@ -58,13 +58,18 @@ function finish(what: string, points: Vec2[], edgeOfSide: string[], corners: num
     return Math.abs(Math.atan2(cross2(a, b), dot2(a, b))) > sharpTurnRad ? [i] : []
   })
   const all = [...new Set([...corners, ...sharp])].sort((a, b) => a - b)
-  if (area > 0) return done({ polygon: points, edgeOfSide, corners: all })
-  const reversedSides = edgeOfSide.map((_, i) => edgeOfSide[(2 * count - 2 - i) % count] ?? '')
-  return done({
-    polygon: points.map((_, i) => points[count - 1 - i]!),
-    edgeOfSide: reversedSides,
-    corners: all.map((i) => count - 1 - i).sort((a, b) => a - b),
-  })
+  const traced = { polygon: points, edgeOfSide, corners: all }
+  return done(area > 0 ? traced : runBack(traced))
+}
+
+/** The same outline run through the other way. */
+export function runBack({ polygon, edgeOfSide, corners }: TracedOutline): TracedOutline {
+  const count = polygon.length
+  return {
+    polygon: polygon.map((_, i) => polygon[count - 1 - i]!),
+    edgeOfSide: edgeOfSide.map((_, i) => edgeOfSide[(2 * count - 2 - i) % count] ?? ''),
+    corners: corners.map((i) => count - 1 - i).sort((a, b) => a - b),
+  }
 }
 
 function traceSegment(what: string, number: number, from: Vec2, segment: OutlineSegment): Result<Vec2[]> {

@@ -44,7 +44,7 @@ describe('the other side of the vehicle', () => {
     ]
     const flip = ([x, y]: Vec2): Vec2 => [-x, y]
     expect(distance(flip(a.anchors[0]?.at ?? [0, 0]), b.anchors[0]?.at ?? [0, 0])).toBeLessThan(10)
-    expect(spread([rehearse(left, a).figures.trouble, rehearse(right, b).figures.trouble])).toBeLessThan(0.05)
+    expect(spread([rehearse(left, a).figures.trouble, rehearse(right, b).figures.trouble])).toBeLessThan(0.02)
   })
 })
 
