@@ -5,6 +5,7 @@ import { required } from '@truelay/core/result'
 import { verbatim } from '@truelay/core/say'
 import { afterEach, beforeEach, expect, test } from 'vitest'
 import { DemoServer, said } from './testing/demoServer.ts'
+import { wordsOfPdf } from './testing/wordsOfPdf.ts'
 
 let demo: DemoServer
 beforeEach(async () => {
@@ -256,11 +257,10 @@ test('the record tells film, batches, gaps before and after, and prints as PDF',
   expect(record.lines.problemSeen[0]).toMatchObject({ problem: 'dirt or hair', comeBack: true })
   const pdf = await fetch(`${demo.address('')}/api/parts/0412-bonnet/record.pdf`)
   expect(pdf.headers.get('content-type')).toContain('application/pdf')
-  expect(
-    Buffer.from(await pdf.arrayBuffer())
-      .subarray(0, 5)
-      .toString(),
-  ).toBe('%PDF-')
+  const words = wordsOfPdf(Buffer.from(await pdf.arrayBuffer()))
+  expect(words).toContain('Velmora Pipit, Bonnet')
+  expect(words).toContain('lot H180-2611-04')
+  expect(words).toMatch(/1\.5 mm towards the passenger’s side/)
 })
 
 test('a moved piece stays where it was put', async () => {

@@ -1,4 +1,4 @@
-import { personId, shopDayPlan } from '@truelay/contract'
+import { dayTried, personId, shopDayPlan } from '@truelay/contract'
 import { smallEvents, smallPlan, smallStep } from '@truelay/contract/testing'
 import { english } from '@truelay/words'
 import { say } from '@truelay/core/say'
@@ -286,6 +286,15 @@ describe('the plan of the day', () => {
       })
       expect((await demo.get('/api/day')).body).toMatchObject({ wishes: { pins: [], away: [] } })
       expect(await demo.get('/api/day/tried?wishes=nonsense')).toMatchObject({ status: 400 })
+    })
+    test('that are only asked about stand as JSON in the address', async () => {
+      const ask = (wishes: object) => demo.get(`/api/day/tried?wishes=${encodeURIComponent(JSON.stringify(wishes))}`)
+      const tried = await ask({ pins: [], away: [] })
+      expect(tried.status).toBe(200)
+      expect(dayTried.safeParse(tried.body).success).toBe(true)
+      const until = new Date(2030, 4, 1, 17).toISOString()
+      expect(await ask({ pins: [], away: [{ personId: 'nobody', until }] })).toMatchObject({ status: 404 })
+      expect(await ask({ pins: [] })).toMatchObject({ status: 400 })
     })
   })
   test('tells what has become otherwise since the first plan of the day', async () => {

@@ -30,6 +30,7 @@ const fitted = (partId: string, plan: object = {}, ...more: Parameters<typeof sm
       { kind: 'stepDone', stepId: 'look', after: 20 },
     ),
   )
+const tint = { outputRatio: 0.62, words: light }
 const lens = { material: 'lens plastic', film: { id: 'f', name: 'Dusk', type: 'lens tint', laid: 'dry' } }
 const seen = (problem: string, more: object = {}) => ({
   kind: 'problemSeen',
@@ -164,7 +165,7 @@ describe('light', () => {
       name: 'Hanne Ostby',
       at: noon.toISOString(),
     })
-    await fitted('0412-headlamp-left', { ...lens, light: { outputRatio: 0.62, words: light } })
+    await fitted('0412-headlamp-left', { ...lens, light: tint })
     expect(await partOf('0412-headlamp-left')).toMatchObject({ light, acknowledged: { name: 'Hanne Ostby' } })
   })
   test('a darker film than was read of is not acknowledged', async () => {
@@ -184,17 +185,74 @@ describe('light', () => {
 })
 
 describe('papers', () => {
-  test('the owner’s page and the whole record are PDFs, whatever stands in them', async () => {
+  const read = async (paper: string) => {
+    const answer = await fetch(demo.address(`/api/jobs/0412/${paper}`))
+    expect(answer.status).toBe(200)
+    expect(answer.headers.get('content-type')).toContain('application/pdf')
+    const pdf = Buffer.from(await answer.arrayBuffer())
+    expect(pdf.subarray(0, 5).toString()).toBe('%PDF-')
+    return wordsOfPdf(pdf)
+  }
+  const headings = ['Please mind', 'Light', 'Found before the work', 'Left as it is', 'Handed over']
+  test('of what there is nothing of the owner’s page says nothing', async () => {
+    const page = await read('hand-over.pdf')
+    expect(page).toMatch(/^What was fitted\nBonnet\nnot fitted\nHeadlamp, driver’s side\nnot fitted$/m)
+    for (const heading of headings) expect(page.split('\n')).not.toContain(heading)
+  })
+  test('one of each is enough to be told: light, findings, what is left, the shop’s promise, who took it', async () => {
+    await send('PATCH', '/shop', { warranty: 'Edges stay down for two years.', warrantyLevel: 'One year.' })
+    await send('PUT', '/jobs/0412/findings/00000000-0000-4000-8000-000000000009', {
+      partId: '0412-bonnet',
+      slot: 'bonnet',
+      kind: 'chip',
+      at: [0.5, 0.5],
+      sizeMm: 5,
+      note: 'by the badge',
+      photos: [],
+      personId: 'ines',
+      foundAt: noon.toISOString(),
+    })
     await fitted('0412-bonnet', {}, seen('dirt or hair') as never)
+    await send('PUT', '/parts/0412-headlamp-left/light-acknowledged', { name: 'Hanne Ostby', says: light })
+    const lamp = smallPlan([smallStep('lay')], { partId: '0412-headlamp-left', ...lens, light: tint } as never)
+    const events = smallEvents(lamp, { kind: 'stepDone', stepId: 'lay', after: 30 })
+    // Events of two parts have ids of their own.
+    await send(
+      'POST',
+      '/parts/0412-headlamp-left/fit',
+      events.map((event) => ({ ...event, id: event.id.replace(/^0/, '1') })),
+    )
     await send('PUT', '/jobs/0412/hand-over', taken)
-    for (const paper of ['hand-over.pdf', 'record.pdf']) {
-      const answer = await fetch(demo.address(`/api/jobs/0412/${paper}`))
-      expect(answer.status).toBe(200)
-      expect(answer.headers.get('content-type')).toContain('application/pdf')
-      const pdf = Buffer.from(await answer.arrayBuffer())
-      console.log(wordsOfPdf(pdf))
-      expect(pdf.subarray(0, 5).toString()).toBe('%PDF-')
-    }
+    const page = await read('hand-over.pdf')
+    for (const heading of headings) expect(page.split('\n'), page).toContain(heading)
+    expect(page).toContain('Bonnet\nHullskin 180 clear, Wednesday 1 May, 09:20')
+    expect(page).toMatch(/Headlamp, driver’s side\n62 % of the light is left\. Read by Hanne Ostby, Wednesday 1 May\./)
+    expect(page).toContain('(by the badge)')
+    expect(page).toContain('dirt or hair, at the nose: we look at it again')
+    expect(page).toContain('What the shop promises\nEdges stay down for two years.\nFor what lies flat: One year.')
+    expect(page).toContain('12:00, to Hanne Ostby')
+  })
+  test('what the customer takes and that nobody signed stands there as well', async () => {
+    const problemId = '00000000-0000-4000-8000-000000000001'
+    await fitted(
+      '0412-bonnet',
+      {},
+      seen('crease') as never,
+      { kind: 'problemSettled', stepId: 'lay', problemId, outcome: 'customer takes it' } as never,
+    )
+    await send('PUT', '/jobs/0412/hand-over', { personId: 'ines', name: '', strokes: [] })
+    const page = await read('hand-over.pdf')
+    expect(page).toContain('crease, at the nose: seen and taken as it is')
+    expect(page).toContain('12:00, nobody signed')
+  })
+  test('the whole record tells each part that was begun, its film and its steps', async () => {
+    await fitted('0412-bonnet', {}, seen('dirt or hair') as never)
+    const record = await read('record.pdf')
+    expect(record).toContain('1 May 2030, 09:00 to 09:20')
+    expect(record).toContain('Hullskin 180 clear')
+    expect(record).toContain('Steps, 2 of 2\n09:10\nlay    Ines\n09:20\nlook    Ines')
+    expect(record).toContain('on the come-back list')
+    expect(record).not.toContain('Headlamp')
   })
   test('without a part that was begun there is no record, in words', async () => {
     const answer = await demo.get('/api/jobs/0412/record.pdf')

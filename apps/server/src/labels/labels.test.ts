@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net'
 import { english } from '@truelay/words'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { DemoServer } from '../testing/demoServer.ts'
+import { wordsOfPdf } from '../testing/wordsOfPdf.ts'
 import { writeLabels } from './writeLabels.ts'
 
 let shop: DemoServer
@@ -44,6 +45,8 @@ test('labels go to the printer as pages in the size of a label, one each', async
   expect(sent).toHaveLength(1)
   expect(sent[0]?.type).toBe('application/pdf')
   expect(pages(sent[0]?.body ?? Buffer.alloc(0))).toBe(2)
+  const lines = wordsOfPdf(sent[0]?.body ?? Buffer.alloc(0)).split('\n')
+  for (const line of label.lines) expect(lines.filter((read) => read === line)).toHaveLength(2)
   // 62 by 29 mm in points.
   expect(sent[0]?.body.toString('latin1')).toMatch(/\/MediaBox \[0 0 175\.74\d* 82\.20\d*\]/)
 })

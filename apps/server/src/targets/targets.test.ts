@@ -1,4 +1,4 @@
-import { targetSheets } from '@truelay/core/photogrammetry'
+import { targetRadii, targetSheets } from '@truelay/core/photogrammetry'
 import { inflateSync } from 'node:zlib'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { DemoServer } from '../testing/demoServer.ts'
@@ -37,6 +37,23 @@ test('a sheet of A4 lying down, its dots in true size', async () => {
   const [first] = dots
   const left = ((first?.atMm[0] ?? 0) - 5) * (72 / 25.4)
   expect(page).toContain(left.toFixed(4))
+})
+
+test('each ring lies round its own dot, as far out as a photograph is read for', async () => {
+  const [page = ''] = drawn(await writeTargets(targetSheets(5, 1)))
+  const [target] = targetSheets(5, 1)[0] ?? []
+  if (target === undefined) throw new Error('there is no target')
+  const [x, y] = [target.atMm[0] * (72 / 25.4), (210 - target.atMm[1]) * (72 / 25.4)]
+  const dot = 5 * (72 / 25.4)
+  // Corners of the paths: moves, lines and the ends of curves.
+  const corners = [...page.matchAll(/([\d.]+) ([\d.]+) (?:m|l)\n|([\d.]+) ([\d.]+) c\n/g)].map(([, a, b, c, d]) =>
+    Math.hypot(Number(a ?? c) - x, Number(b ?? d) - y),
+  )
+  const ofRing = corners.filter((away) => away > 1.2 * dot && away < 4 * dot).map((away) => away / dot)
+  expect(ofRing.length).toBeGreaterThan(8)
+  const radii = [targetRadii.white, targetRadii.ring, targetRadii.margin]
+  for (const away of ofRing) expect(Math.min(...radii.map((radius) => Math.abs(away - radius)))).toBeLessThan(0.01)
+  for (const radius of radii) expect(ofRing.some((away) => Math.abs(away - radius) < 0.01)).toBe(true)
 })
 
 test('they are asked for by size and number; what there is not is refused in words', async () => {
