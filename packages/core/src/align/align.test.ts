@@ -231,6 +231,13 @@ describe('registration', () => {
     const back = place({ outline: off.outline, cutOuts: [] }, roomiestMove(off, spots, rules))
     expect(summarizeEdges(edgeMargins(spots, back), rules)[0]!.outsideMm).toBeLessThan(-0.4)
   })
+  test('the roomiest move turns a turned piece back', () => {
+    for (const turnDeg of [0.25, -0.25]) {
+      const off = thenPlaced(piece, { xMm: 0, yMm: 0, turnDeg })
+      const move = roomiestMove(off, spots, rules)
+      expect((move.turnRad * 180) / Math.PI).toBeCloseTo(-turnDeg, 2)
+    }
+  })
   test('no move of a fine grid leaves more room than the roomiest one', () => {
     // A piece that is cut a little askew: there is no move with half a millimetre everywhere.
     const askew = {

@@ -261,4 +261,18 @@ describe('surfaces', () => {
     const surface = buildSurface(plain, { triangles })
     expect(surface.ok ? 'fine' : surface.failure.code).toBe(code)
   })
+  test('an outline that does not close and an opening that crosses itself are refused, each by its name', () => {
+    const open = buildSurface({ ...plain, outline: plain.outline.slice(0, -1) })
+    expect(open.ok ? 'fine' : open.failure.code).toBe('OUTLINE_OPEN')
+    const crossed: Vec2[] = [
+      [100, 100],
+      [160, 160],
+      [160, 100],
+      [100, 165],
+    ]
+    const hole = { name: 'badge', label: 'badge', outline: crossed, code: 'stop-short' as const }
+    const surface = buildSurface({ ...plain, holes: [hole] })
+    expect(surface.ok ? 'fine' : surface.failure.code).toBe('OUTLINE_CROSSES')
+    expect(surface.ok ? '' : english(surface.failure.sentence)).toContain('badge')
+  })
 })

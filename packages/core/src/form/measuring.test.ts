@@ -1,10 +1,11 @@
 import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
-import { boundsOf, signedArea } from '../geometry/index.ts'
+import { boundsOf, signedArea, type Vec2 } from '../geometry/index.ts'
 import {
   buildSurface,
   curvatureMap,
   type FormDoc,
+  formFromScan,
   mirrorForm,
   type PartSurface,
   type Relief,
@@ -13,6 +14,7 @@ import {
   traceOutline,
 } from './index.ts'
 import { isMeshedByItsTwin } from './internal/meshedByItsTwin.ts'
+import { required } from '../result/index.ts'
 import { reliefHeight } from './relief.ts'
 
 const plate = (more: Partial<FormDoc> = {}): FormDoc => ({
@@ -265,6 +267,65 @@ describe('half a part, completed', () => {
   test('a half that does not end on the middle line is refused', () => {
     const off = symmetrize(plate())
     expect(off.ok ? '' : off.failure.code).toBe('HALF_NOT_ON_MIDDLE')
+  })
+})
+
+describe('a form from a scan', () => {
+  const square = (x: number, y: number, half: number): Vec2[] => [
+    [x - half, y - half],
+    [x + half, y - half],
+    [x + half, y + half],
+    [x - half, y + half],
+  ]
+  const opening = (name: string, outline: Vec2[]) => ({ name, label: name, outline, code: 'stop-short' as const })
+  const bow = (y: number) => ({
+    name: `across at ${y}`,
+    from: [-190, y] as const,
+    to: [190, y] as const,
+    sagittaMm: 6,
+  })
+  const part = plate({
+    bow: [bow(-100), bow(0), bow(100)],
+    holes: [opening('lamp', square(-100, 30, 20)), opening('badge', square(90, -60, 15))],
+  })
+  const whole = required(buildSurface(part, { triangles: 60_000 })).mesh
+  const nearest = (x: number, y: number) => {
+    const away = (t: number) =>
+      Math.hypot(whole.position[3 * whole.triangle[3 * t]!]! - x, whole.position[3 * whole.triangle[3 * t]! + 1]! - y)
+    return Array.from({ length: whole.triangle.length / 3 }, (_, t) => t).reduce((best, t) =>
+      away(t) < away(best) ? t : best,
+    )
+  }
+  // A scanner leaves out a spot here and there: one triangle of two millimetres.
+  const missing = nearest(0, 90)
+  const scan = { mesh: { ...whole, triangle: whole.triangle.filter((_, i) => Math.floor(i / 3) !== missing) } }
+  const scanned = formFromScan(scan.mesh, 5)
+  if (!scanned.ok) throw new Error(english(scanned.failure.sentence))
+  test('its openings are counted up, what is too small for one is told as closed', () => {
+    const { holes, mended } = scanned.value
+    expect(holes.map(({ name, label }) => [name, label])).toEqual([
+      ['opening 1', 'opening 1'],
+      ['opening 2', 'opening 2'],
+    ])
+    const areas = holes.map(({ outline }) => signedArea(outline)).sort((a, b) => a - b)
+    expect(areas[0]! / 900).toBeCloseTo(1, 1)
+    expect(areas[1]! / 1600).toBeCloseTo(1, 1)
+    expect(mended.map((sentence) => english(sentence))).toEqual(['1 gap of the scan, less than 3 mm across, closed.'])
+  })
+  test('its heights are those of the part that was scanned, its outline is that of its rim', () => {
+    const { relief, start, outline } = scanned.value
+    const height = reliefHeight(relief)
+    const { position } = scan.mesh
+    for (let v = 0; v < position.length / 3; v++)
+      expect(Math.abs(height([position[3 * v]!, position[3 * v + 1]!]) - position[3 * v + 2]!)).toBeLessThan(0.5)
+    const traced = traceOutline('scan', start, outline)
+    if (!traced.ok) throw new Error(english(traced.failure.sentence))
+    expect(signedArea(traced.value.polygon) / (400 * 300)).toBeCloseTo(1, 2)
+  })
+  test('what is smaller than a thumb is refused', () => {
+    const small = { ...scan.mesh, position: scan.mesh.position.map((mm) => mm / 100) }
+    const refusal = formFromScan(small, 5)
+    expect(refusal.ok ? 'fine' : refusal.failure.code).toBe('SCAN_TOO_SMALL')
   })
 })
 

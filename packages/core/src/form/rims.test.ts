@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { signedArea, type Vec2 } from '../geometry/index.ts'
+import { contains, nearestOnOutline, selfCrossing, signedArea, type Vec2 } from '../geometry/index.ts'
 import { required } from '../result/index.ts'
 import { outerRim, traceOutline } from './index.ts'
 import { missOfLeftOut } from './leftOutSpots.ts'
@@ -66,6 +66,21 @@ describe('the outer ones of scattered targets', () => {
     const hull = 450 * 300
     expect(signedArea(rim)).toBeLessThan(0.8 * hull)
   })
+  test('hang on the usual gap, not on the order in which spots were found', () => {
+    const spots = grid((x, y) => !(x > 230 && y > 130))
+    const names = (rim: readonly Vec2[]) => rim.map((p) => p.join()).sort()
+    const usual = names(outerRim(spots).map((i) => spots[i] ?? [0, 0]))
+    // Two that were stuck close together come in the middle of the list, then at its ends.
+    for (const turn of [7, 19, 33]) {
+      const turned = [...spots.slice(turn), ...spots.slice(0, turn)]
+      expect(names(outerRim(turned).map((i) => turned[i] ?? [0, 0]))).toEqual(usual)
+    }
+    const close: Vec2 = [205, 104]
+    for (const place of [0, 20, spots.length]) {
+      const more = [...spots.slice(0, place), close, ...spots.slice(place)]
+      expect(names(outerRim(more).map((i) => more[i] ?? [0, 0]))).toEqual(usual)
+    }
+  })
   test('enclose all others, whatever was stuck where', () => {
     fc.assert(
       fc.property(
@@ -78,7 +93,11 @@ describe('the outer ones of scattered targets', () => {
           const spots = list.map(([x, y], i): Vec2 => [20 * x + (i % 7) / 3, 20 * y + (i % 5) / 3])
           const rim = outerRim(spots)
           expect(new Set(rim).size).toBe(rim.length)
-          expect(signedArea(rim.map((i) => spots[i] ?? [0, 0]))).toBeGreaterThanOrEqual(0)
+          const drawn = rim.map((i): Vec2 => spots[i] ?? [0, 0])
+          expect(signedArea(drawn)).toBeGreaterThanOrEqual(0)
+          expect(drawn.length > 3 ? selfCrossing(drawn) : null).toBeNull()
+          for (const spot of spots)
+            expect(contains(drawn, spot) || nearestOnOutline(drawn, spot).distanceMm < 1e-9).toBe(true)
         },
       ),
     )

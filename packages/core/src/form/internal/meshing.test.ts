@@ -76,6 +76,25 @@ test('points inside keep their distance from rim, holes and lines, from long sid
   expect(points.length / (leftMm2 / (10 * 10 * (Math.sqrt(3) / 2)))).toBeLessThan(1.05)
 })
 
+test('points inside keep their distance from every side of a line, the last one too', () => {
+  const bent: Vec2[] = [
+    [40, 60],
+    [120, 60],
+    [120, 150],
+  ]
+  const near = (p: Vec2) =>
+    Math.min(
+      ...bent.slice(1).map((b, i) => {
+        const a = bent[i]!
+        const t = ((p[0] - a[0]) * (b[0] - a[0]) + (p[1] - a[1]) * (b[1] - a[1])) / distance(a, b) ** 2
+        const [x, y] = [0, 1].map((k) => a[k]! + Math.min(1, Math.max(0, t)) * (b[k]! - a[k]!)) as [number, number]
+        return distance(p, [x, y])
+      }),
+    )
+  for (const line of [bent, [...bent].reverse()])
+    for (const p of hexagonInside(plate, [], [line], 10, 6)) expect(near(p)).toBeGreaterThan(5.9)
+})
+
 describe('a mesh evened out', () => {
   const rim = Array.from({ length: 40 }, (_, k): Vec2 => {
     const turn = (2 * Math.PI * k) / 40
@@ -133,6 +152,55 @@ describe('a mesh evened out', () => {
     expect(Math.min(...all)).toBeGreaterThan(0)
     const rimArea = 0.5 * 40 * 100 * 100 * Math.sin((2 * Math.PI) / 40)
     expect(all.reduce((sum, area) => sum + area, 0)).toBeCloseTo(rimArea, 6)
+  })
+
+  test('sides are flipped until every pair of triangles has its larger smallest angles; given sides stay', () => {
+    // A grid of squares, each cut along the same diagonal, its points pushed a little so that half of the diagonals are the wrong ones.
+    const chance = seededRandom(9)
+    const count = 8
+    const plan = Float64Array.from({ length: 2 * count * count }, (_, k) => {
+      const v = Math.floor(k / 2)
+      const [column, row] = [v % count, Math.floor(v / count)]
+      const onRim = column % (count - 1) === 0 || row % (count - 1) === 0
+      return 10 * (k % 2 === 0 ? column : row) + (onRim ? 0 : 4 * (chance() - 0.5))
+    })
+    const cut = () =>
+      Int32Array.from(
+        Array.from({ length: (count - 1) ** 2 }, (_, k) => {
+          const a = (k % (count - 1)) + count * Math.floor(k / (count - 1))
+          return [a, a + 1, a + count + 1, a, a + count + 1, a + count]
+        }).flat(),
+      )
+    const pairs = (triangle: Int32Array) => {
+      const across = new Map<string, number[]>()
+      for (let h = 0; h < triangle.length; h++) {
+        const [a, b] = [triangle[h]!, triangle[h % 3 === 2 ? h - 2 : h + 1]!]
+        const key = `${Math.min(a, b)} ${Math.max(a, b)}`
+        across.set(key, [...(across.get(key) ?? []), triangle[h % 3 === 0 ? h + 2 : h - 1]!])
+      }
+      return across
+    }
+    const angle = (apex: number, a: number, b: number) => {
+      const [px, py] = [plan[2 * apex]!, plan[2 * apex + 1]!]
+      const [ux, uy, vx, vy] = [plan[2 * a]! - px, plan[2 * a + 1]! - py, plan[2 * b]! - px, plan[2 * b + 1]! - py]
+      return Math.acos((ux * vx + uy * vy) / Math.hypot(ux, uy) / Math.hypot(vx, vy))
+    }
+    const wrong = (triangle: Int32Array) =>
+      [...pairs(triangle)].filter(([side, [p, q]]) => {
+        const [a, b] = side.split(' ').map(Number) as [number, number]
+        return p !== undefined && q !== undefined && angle(p, a, b) + angle(q, a, b) > Math.PI + 1e-9
+      })
+    const triangle = cut()
+    expect(wrong(triangle).length).toBeGreaterThan(10)
+    relaxMesh(plan, triangle, count * count, new Set(), flat, 0)
+    expect(wrong(triangle)).toEqual([])
+    expect(Math.min(...areas(plan, triangle))).toBeGreaterThan(0)
+    expect(areas(plan, triangle).reduce((sum, area) => sum + area, 0)).toBeCloseTo(4900, 6)
+    // With all diagonals given nothing may be flipped.
+    const given = cut()
+    const diagonals = new Set(Array.from({ length: count ** 2 }, (_, a) => sideKey(a, a + count + 1, count * count)))
+    relaxMesh(plan, given, count * count, diagonals, flat, 0)
+    expect([...pairs(given).keys()].sort()).toEqual([...pairs(cut()).keys()].sort())
   })
 
   test('twice the same is the same, bit by bit', () => {
