@@ -15,7 +15,7 @@ import {
 } from './index.ts'
 import { isMeshedByItsTwin } from './internal/meshedByItsTwin.ts'
 import { required } from '../result/index.ts'
-import { reliefHeight } from './relief.ts'
+import { mostHeights, reliefHeight } from './relief.ts'
 
 const plate = (more: Partial<FormDoc> = {}): FormDoc => ({
   id: 'plate',
@@ -194,13 +194,17 @@ const spotsOfPlate = [
   [210, 140],
 ] as const
 
-/** Heights over a grid that begins at a place and is 500 mm wide, every 10 mm. */
-function reliefOf(height: (x: number, y: number) => number, [left, bottom]: readonly [number, number]): Relief {
-  const columns = 51
-  const heightsMm = Array.from({ length: columns * 41 }, (_, i) =>
-    height(left + 10 * (i % columns), bottom + 10 * Math.floor(i / columns)),
+/** Heights over a grid that begins at a place and is 500 by 400 mm. */
+function reliefOf(
+  height: (x: number, y: number) => number,
+  [left, bottom]: readonly [number, number],
+  stepMm = 10,
+): Relief {
+  const [columns, rows] = [500, 400].map((mm) => Math.round(mm / stepMm) + 1) as [number, number]
+  const heightsMm = Array.from({ length: columns * rows }, (_, i) =>
+    height(left + stepMm * (i % columns), bottom + stepMm * Math.floor(i / columns)),
   )
-  return { originMm: [left, bottom], stepMm: 10, columns, heightsMm, errorMm: 0.2 }
+  return { originMm: [left, bottom], stepMm, columns, heightsMm, errorMm: 0.2 }
 }
 
 describe('half a part, completed', () => {
@@ -263,6 +267,19 @@ describe('half a part, completed', () => {
     const { relief } = whole.value
     if (relief === undefined) throw new Error('no heights')
     for (const [x, y] of spotsOfPlate) expect(reliefHeight(relief)([x, y])).toBeCloseTo(slope(-Math.abs(x), y), 1)
+  })
+  test('a half that was scanned as finely as a form can hold is not too much as a whole', () => {
+    const fine = symmetrize({ ...running, relief: reliefOf(slope, [-250, -200], 2.7) })
+    if (!fine.ok) throw new Error(english(fine.failure.sentence))
+    const { relief } = fine.value
+    if (relief === undefined) throw new Error('no heights')
+    expect(relief.heightsMm.length).toBeLessThanOrEqual(mostHeights)
+    expect(relief.heightsMm.length).toBeGreaterThan(0.9 * mostHeights)
+    for (const [x, y] of spotsOfPlate)
+      expect(Math.abs(reliefHeight(relief)([x, y]) - slope(-Math.abs(x), y))).toBeLessThan(relief.errorMm)
+    // What is lost between wider heights is told.
+    expect(relief.errorMm).toBeGreaterThan(0.2)
+    expect(relief.errorMm).toBeLessThan(0.21)
   })
   test('a half that does not end on the middle line is refused', () => {
     const off = symmetrize(plate())

@@ -26,19 +26,40 @@ export function mirroredRelief(relief: Relief): Relief {
   }
 }
 
-/** Heights known to the left of x = 0, and to its right the same in a mirror; read off the grid where its columns do not meet the middle. */
+/** So many heights a form holds at most. */
+export const mostHeights = 20_000
+
+/**
+ * Heights known to the left of x = 0, and to its right the same in a mirror; read off the grid where its columns do not meet the
+ * middle. Where that would be too many they stand further apart, and what is lost between them is added to the error.
+ */
 export function likenessOnTheRight(relief: Relief): Relief {
-  const { originMm, stepMm, columns, heightsMm } = relief
+  const { originMm, columns, heightsMm } = relief
   const height = reliefHeight(relief)
-  const toTheLeft = Math.max(1, Math.ceil(-originMm[0] / stepMm))
-  const all = 2 * toTheLeft + 1
   const rows = Math.floor(heightsMm.length / columns)
-  return {
+  const [leftMm, upMm] = [Math.max(relief.stepMm, -originMm[0]), (rows - 1) * relief.stepMm]
+  // Its first column stays where it was, and one lies in the middle.
+  let toTheLeft = Math.ceil(leftMm / relief.stepMm)
+  const up = (columnsToTheLeft: number) => Math.ceil((upMm * columnsToTheLeft) / leftMm - 1e-9) + 1
+  while (toTheLeft > 1 && (2 * toTheLeft + 1) * up(toTheLeft) > mostHeights) toTheLeft--
+  const stepMm = leftMm / toTheLeft
+  const across = 2 * toTheLeft + 1
+  const whole: Relief = {
     ...relief,
-    originMm: [-toTheLeft * stepMm, originMm[1]],
-    columns: all,
-    heightsMm: Array.from({ length: all * rows }, (_, i) =>
-      height([-Math.abs((i % all) - toTheLeft) * stepMm, originMm[1] + Math.floor(i / all) * stepMm]),
+    originMm: [-leftMm, originMm[1]],
+    stepMm,
+    columns: across,
+    heightsMm: Array.from({ length: across * up(toTheLeft) }, (_, i) =>
+      height([-Math.abs((i % across) - toTheLeft) * stepMm, originMm[1] + Math.floor(i / across) * stepMm]),
     ),
   }
+  const seen = reliefHeight(whole)
+  const lostMm = heightsMm.reduce((most, z, i) => {
+    const at: Vec2 = [
+      originMm[0] + (i % columns) * relief.stepMm,
+      originMm[1] + Math.floor(i / columns) * relief.stepMm,
+    ]
+    return at[0] > 0 ? most : Math.max(most, Math.abs(seen(at) - z))
+  }, 0)
+  return { ...whole, errorMm: relief.errorMm + lostMm }
 }

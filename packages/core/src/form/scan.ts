@@ -11,7 +11,7 @@ import { done, failure, type Result, refused } from '../result/index.ts'
 import { counted, length, say, type Sentence } from '../say/index.ts'
 import type { FormEdge, FormHole, OutlineSegment, Relief } from './formTypes.ts'
 import { outlineOfRim } from './outlineOfRim.ts'
-import { reliefHeight } from './relief.ts'
+import { mostHeights, reliefHeight } from './relief.ts'
 
 /** A place on a scan, mm. */
 export type Spot3 = readonly [number, number, number]
@@ -49,7 +49,6 @@ export interface ScannedForm {
   readonly errorMm: { readonly largest: number; readonly typical: number }
 }
 
-const mostNodes = 20_000
 /** A form may be no further off than this on the average, mm: more than film forgives. */
 const mostTypicalMm = 2
 /** Smaller openings are gaps in the scan, mm across. */
@@ -70,7 +69,7 @@ export function formFromScan(scan: TriangleMesh, stepMm: number): Result<Scanned
   const { min, max } = boundsOf(plan)
   const [width, height] = [max[0] - min[0], max[1] - min[1]]
   if (Math.min(width, height) < 5) return refused(failure('SCAN_TOO_SMALL', { widthMm: width, heightMm: height }))
-  const step = Math.max(stepMm, Math.sqrt((width * height) / mostNodes))
+  const step = Math.max(stepMm, Math.sqrt((width * height) / mostHeights))
   const grid = reliefOf(mesh, min, max, step)
   const error = reliefError(mesh, grid)
   if (error.typical > mostTypicalMm)
