@@ -18,6 +18,7 @@ import { orderPractice, rehearsalOptions } from '@truelay/core/plan'
 import { done, failure, type Result, refused } from '@truelay/core/result'
 import { say } from '@truelay/core/say'
 import { expose } from 'comlink'
+import { nextMessage } from './nextMessage.ts'
 import type { FoundOrder, RehearsalQuestion, RehearsalStage, SearchNews, ShownRehearsal } from './rehearsalWork.ts'
 
 interface Bench {
@@ -82,7 +83,7 @@ const rehearsalWorker = {
         })
       }
       onNews({ share: next.value.share, tried: next.value.tried, best: next.value.best })
-      await new Promise((resolve) => setTimeout(resolve, 0))
+      await nextMessage()
       if (stopped) return refused(failure('WORK_STOPPED', { work: say`search` }))
     }
   },

@@ -1,5 +1,6 @@
 import type { PartSurface, TracedOutline } from '../form/index.ts'
-import { type Polygon, triangleLocator, type Vec2 } from '../geometry/index.ts'
+import type { Polygon, Vec2 } from '../geometry/index.ts'
+import { locatorOf } from './internal/locatorOf.ts'
 import type { Lay } from './layTypes.ts'
 
 /** The part's outline and holes as they lie in the flat film. */
@@ -19,7 +20,7 @@ export interface FlatOutline {
 /** Outline, holes and marks of a part carried into the film by a lay, linear in each triangle; finer than the mesh. */
 export function flatPart(surface: PartSurface, { flat }: Pick<Lay, 'flat'>): FlatPart {
   const { triangle } = surface.mesh
-  const locator = triangleLocator(surface.plan, triangle)
+  const locator = locatorOf(surface)
   const toFlat = (p: Vec2): Vec2 => {
     const place = locator.nearest(p)
     let x = 0

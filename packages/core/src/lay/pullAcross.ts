@@ -1,5 +1,6 @@
-import { add, distance, triangleLocator, type Vec2 } from '../geometry/index.ts'
+import { add, distance, type Vec2 } from '../geometry/index.ts'
 import type { PartSurface } from '../form/index.ts'
+import { locatorOf } from './internal/locatorOf.ts'
 import type { Lay } from './layTypes.ts'
 
 /** One pull from side to side over a bulge, film held by its bleed at both ends. */
@@ -21,7 +22,7 @@ const samples = 40
  * line gets longer.
  */
 export function pullAcross(surface: PartSurface, { flat }: Pick<Lay, 'flat'>, through: Vec2): PullAcross | null {
-  const locate = triangleLocator(surface.plan, surface.mesh.triangle)
+  const locate = locatorOf(surface)
   const { triangle, position } = surface.mesh
   const carried = (p: Vec2) => {
     const { triangle: t, weight } = locate.nearest(p)

@@ -1,6 +1,8 @@
-import { type Vec2, distance, lerp, triangleLocator } from '../../geometry/index.ts'
+import { type Vec2, distance, lerp } from '../../geometry/index.ts'
 import { middleOfTriangle, type PartSurface } from '../../form/index.ts'
 import type { FilmMesh } from '../internal/filmMesh.ts'
+import { locatorOf } from '../internal/locatorOf.ts'
+import { onceFor } from '../internal/onceFor.ts'
 import { type Beginning, marchedWays } from './marchedWays.ts'
 import type { LayOrder } from './orderTypes.ts'
 import { type SpotOnPart, spotsOver, turnAround } from './spotsOver.ts'
@@ -21,7 +23,7 @@ export interface Front {
  * over places that turn if the flats go first; round and round if it winds.
  */
 export function frontOver(film: FilmMesh, surface: PartSurface, order: LayOrder): Front {
-  const slowness = order.flatFirst > 0 ? slownessOf(film, surface, order) : undefined
+  const slowness = order.flatFirst > 0 ? slownessOf(surface, order) : undefined
   const away = marchedWays(film, beginningAt(film, surface, order.from, slowness), { slowness })
   const timeAt = order.spiral ? winding(surface, order) : (mm: number) => mm
   const { plan } = surface
@@ -70,23 +72,28 @@ function winding(surface: PartSurface, { from, strokeMm }: LayOrder): (mm: numbe
 const turnReachShare = 1 / 12
 
 /** How much slower the front runs over each triangle, as the part turns round it; 1 = as over a flat one. */
-function slownessOf(film: FilmMesh, surface: PartSurface, order: LayOrder): Float64Array {
+function slownessOf(surface: PartSurface, { flatFirst, strokeMm }: LayOrder): Float64Array {
+  const perTurn = (flatFirst * turnDelay * strokeMm * 2) / Math.PI
+  return turningOf(surface).map((radPerMm) => 1 + perTurn * radPerMm)
+}
+
+/** How much the part turns round the middle of each triangle, rad per mm; made once for a surface. */
+const turningOf = onceFor((surface: PartSurface): Float64Array => {
   const over = spotsOver(surface)
   const reachMm = turnReachShare * Math.sqrt(surface.figures.areaMm2)
   const turns = new Map<SpotOnPart, number>()
-  return Float64Array.from({ length: film.triangles }, (_, t) => {
+  return Float64Array.from({ length: surface.mesh.triangle.length / 3 }, (_, t) => {
     const spot = over.nearest(middleOfTriangle(surface, t))
-    if (spot === null) return 1
+    if (spot === null) return 0
     let turnRad = turns.get(spot)
     if (turnRad === undefined) {
       turnRad = turnAround(spot, over.near(spot, reachMm))
       turns.set(spot, turnRad)
     }
     // On a ball the normals within a reach turn by 0.71 of what they turn over the whole of it (root of the mean square).
-    const perMm = (Math.SQRT2 * turnRad) / reachMm
-    return 1 + (order.flatFirst * turnDelay * perMm * order.strokeMm * 2) / Math.PI
+    return (Math.SQRT2 * turnRad) / reachMm
   })
-}
+})
 
 /**
  * Where a front that winds begins its first turn, and which way it winds (1 = anticlockwise on the drawing): towards the
@@ -123,9 +130,8 @@ export function beginningAt(
   spots: readonly Vec2[],
   slowness?: Float64Array,
 ): Beginning {
-  const { plan, mesh } = surface
   const sideMm = Math.sqrt((4 * surface.figures.areaMm2) / (Math.sqrt(3) * film.triangles))
-  const locate = triangleLocator(plan, mesh.triangle)
+  const locate = locatorOf(surface)
   const known = new Map<number, number>()
   for (const spot of alongLine(spots, sideMm / 3)) {
     const { triangle, weight } = locate.nearest(spot)

@@ -190,13 +190,19 @@ interface Laid {
   flipped: number
 }
 
+/** How many corners of a triangle lie. */
+const lying = ({ corner }: FilmMesh, stepOf: Int32Array, t: number) =>
+  Number(stepOf[corner[3 * t]!] !== 0) +
+  Number(stepOf[corner[3 * t + 1]!] !== 0) +
+  Number(stepOf[corner[3 * t + 2]!] !== 0)
+
 /** Takes up what has come to lie since; gives its largest stretch, at least 1. */
 function layDown(film: FilmMesh, uv: Float64Array, stepOf: Int32Array, laid: Laid): number {
   const m = new Float64Array(4)
   let most = 1
   for (let t = 0; t < film.triangles; t++) {
     if (laid.triangle[t]) continue
-    if ([0, 1, 2].some((c) => stepOf[film.corner[3 * t + c]!] === 0)) continue
+    if (lying(film, stepOf, t) < 3) continue
     laid.triangle[t] = 1
     matrixOf(film, uv, t, m, 0)
     const [larger, smaller] = singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)
@@ -236,9 +242,9 @@ function excessAlongFront({ film }: PreparedStage, uv: Float64Array, stepOf: Int
   let inFilm = 0
   const p = film.position
   for (let t = 0; t < film.triangles; t++) {
-    const laid = [0, 1, 2].map((c) => film.corner[3 * t + c]!).filter((v) => stepOf[v] !== 0)
-    if (laid.length !== 2) continue
-    const [a, b] = laid as [number, number]
+    if (lying(film, stepOf, t) !== 2) continue
+    const free = [0, 1, 2].findIndex((c) => stepOf[film.corner[3 * t + c]!] === 0)
+    const [a, b] = [film.corner[3 * t + ((free + 1) % 3)]!, film.corner[3 * t + ((free + 2) % 3)]!]
     onPart += Math.hypot(p[3 * a]! - p[3 * b]!, p[3 * a + 1]! - p[3 * b + 1]!, p[3 * a + 2]! - p[3 * b + 2]!)
     inFilm += Math.hypot(uv[a]! - uv[b]!, uv[film.vertices + a]! - uv[film.vertices + b]!)
   }

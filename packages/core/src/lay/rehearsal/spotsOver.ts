@@ -1,5 +1,7 @@
-import { boundsOf, contains, distance, triangleLocator, type Vec2, vertexNormals } from '../../geometry/index.ts'
+import { boundsOf, contains, distance, type Vec2, vertexNormals } from '../../geometry/index.ts'
 import type { PartSurface } from '../../form/index.ts'
+import { locatorOf } from '../internal/locatorOf.ts'
+import { onceFor } from '../internal/onceFor.ts'
 
 /** A spot of the part, on the drawing and in space, mm, with the direction in which its surface faces. */
 export interface SpotOnPart {
@@ -20,23 +22,16 @@ export interface SpotsOver {
 /** Fine enough that a place is found to a few centimetres on a bonnet. */
 const spotsOnPart = 900
 
-const known = new WeakMap<PartSurface, SpotsOver>()
-
 /** Spots in rows and columns, about `spotsOnPart` over the box of the part; made once for a surface. */
-export function spotsOver(surface: PartSurface): SpotsOver {
-  const before = known.get(surface)
-  if (before !== undefined) return before
-  const made = inRows(surface)
-  known.set(surface, made)
-  return made
-}
+export const spotsOver = onceFor(inRows)
 
-function inRows({ mesh, plan, outline, holes }: PartSurface): SpotsOver {
+function inRows(surface: PartSurface): SpotsOver {
+  const { mesh, outline, holes } = surface
   const { min, max } = boundsOf(outline.polygon)
   const [wide, high] = [max[0] - min[0], max[1] - min[1]]
   const stepMm = Math.sqrt((wide * high) / spotsOnPart)
   const [columns, rows] = [Math.max(3, Math.round(wide / stepMm)), Math.max(3, Math.round(high / stepMm))]
-  const locate = triangleLocator(plan, mesh.triangle)
+  const locate = locatorOf(surface)
   const normals = vertexNormals(mesh)
   const inRow: (SpotOnPart | null)[][] = []
   for (let row = 0; row < rows; row++) {
