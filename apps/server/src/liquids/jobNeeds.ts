@@ -1,14 +1,16 @@
 import type { Finding, Form, Liquids, Part, Film, Shop } from '@truelay/contract'
 import { traceOutline } from '@truelay/core/form'
 import { perimeter, signedArea } from '@truelay/core/geometry'
-import { schoolsFor, solutionsFor } from '@truelay/core/plan'
+import { batchFor, schoolsFor, solutionsFor } from '@truelay/core/plan'
 import { practiceWith } from '@truelay/core/practice'
 
 type Need = Liquids['needs'][number]
 
+type Bottle = NonNullable<Need['parts']>[number]['solutions'][number]
+
 /** What one part takes, in all and bottle by bottle. */
-export interface PartNeed extends Pick<Need, 'slipMl' | 'tackMl' | 'needs'> {
-  readonly solutions: NonNullable<Need['parts']>[number]['solutions']
+export interface PartNeed extends Pick<Need, 'slipMl' | 'tackMl'> {
+  readonly solutions: Bottle[]
 }
 
 /** What one part takes: its flat area and the length of its outline, in the schools it is planned for; null where it is not measured. */
@@ -46,22 +48,32 @@ export function partNeeds({
   return {
     slipMl: needOf('slip'),
     tackMl: needOf('tack'),
-    needs: planned.value.flatMap((s) => s.add.map(({ what, ml }) => ({ what, ml }))),
     solutions: planned.value.map(({ use, school, needMl }) => ({ use, school, needMl })),
   }
 }
 
-/** Needs of several parts as those of one job. */
+/**
+ * Needs of several parts as those of one job: what takes the same is mixed in one bottle, as the fit offers it, rather than in one for
+ * each part that is rounded up by itself. What cannot be mixed is left out.
+ */
 export function addUp(
-  parts: readonly Pick<Need, 'slipMl' | 'tackMl' | 'needs'>[],
+  parts: readonly (Pick<PartNeed, 'slipMl' | 'tackMl'> & { readonly solutions: readonly Bottle[] })[],
+  { stockAlcoholPercent, practice }: Pick<Shop, 'stockAlcoholPercent' | 'practice'>,
 ): Pick<Need, 'slipMl' | 'tackMl' | 'needs'> {
-  const whats = [...new Set(parts.flatMap((p) => p.needs.map((n) => n.what)))]
+  const bottles = new Map<string, Bottle>()
+  for (const { use, school, needMl } of parts.flatMap(({ solutions }) => solutions)) {
+    const same = `${use}, ${school}`
+    bottles.set(same, { use, school, needMl: needMl + (bottles.get(same)?.needMl ?? 0) })
+  }
+  const stock = { alcoholPercent: stockAlcoholPercent }
+  const added = [...bottles.values()].flatMap((bottle) => {
+    const batch = batchFor(bottle, stock, practiceWith(practice))
+    return batch.ok ? batch.value.add : []
+  })
+  const whats = [...new Set(added.map(({ what }) => what))]
   return {
     slipMl: parts.reduce((sum, p) => sum + p.slipMl, 0),
     tackMl: parts.reduce((sum, p) => sum + p.tackMl, 0),
-    needs: whats.map((what) => ({
-      what,
-      ml: parts.flatMap((p) => p.needs).reduce((sum, n) => sum + (n.what === what ? n.ml : 0), 0),
-    })),
+    needs: whats.map((what) => ({ what, ml: added.reduce((sum, a) => sum + (a.what === what ? a.ml : 0), 0) })),
   }
 }

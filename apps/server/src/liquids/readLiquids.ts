@@ -65,7 +65,7 @@ export async function readLiquids(database: Database, now: Date, needsKept: Unch
         number: job.number,
         vehicle: job.vehicle.model,
         dueAt: job.dueAt,
-        ...addUp(each),
+        ...addUp(each, shop),
         parts: each.map(({ partId, solutions }) => ({ partId, solutions })),
       }
     }),
