@@ -12,7 +12,7 @@ export interface FingerPlace {
 
 /**
  * How much film is left over along each edge of the part: flat length against length on the surface of the rim's
- * sides, averaged over windows of about 100 mm, less what the film takes up. The forecast is excess per 100 mm of
+ * sides, averaged over windows of 100 mm, less what the film takes up. The forecast is excess per 100 mm of
  * edge at the worst place, not the place of every finger.
  *
  * @param take compression the film takes up without a finger, ratio
@@ -66,27 +66,39 @@ interface RimSide {
   readonly edge: string
 }
 
-/** Lengths summed over about 100 mm of the same edge around side `i`; less where the edge is shorter. */
-function windowAround(sides: readonly RimSide[], i: number): { onPartMm: number; inFilmMm: number } {
-  const windowMm = 100
-  const edge = sides[i]?.edge
-  let onPartMm = sides[i]?.onPartMm ?? 0
-  let inFilmMm = sides[i]?.inFilmMm ?? 0
-  const count = sides.length
-  let ahead = true
-  let back = true
-  for (let k = 1; k < count / 2 && onPartMm < windowMm && (ahead || back); k++) {
-    for (const step of [k, -k]) {
-      if (step > 0 ? !ahead : !back) continue
-      const side = sides[(i + step + count) % count]
-      if (side === undefined || side.edge !== edge) {
-        if (step > 0) ahead = false
-        else back = false
-        continue
-      }
-      onPartMm += side.onPartMm
-      inFilmMm += side.inFilmMm
-    }
+/** Along so much of an edge film is left over as one finger or none. */
+const windowMm = 100
+
+interface Lengths {
+  readonly onPartMm: number
+  readonly inFilmMm: number
+}
+
+/** Lengths summed over 100 mm of the same edge round the middle of side `i`, the last sides in part; less where the edge is shorter. */
+function windowAround(sides: readonly RimSide[], i: number): Lengths {
+  const own = sides[i]!
+  const lackingMm = Math.max(0, windowMm - own.onPartMm)
+  const half = along(sides, i, 1, lackingMm / 2)
+  // Near a corner what one way lacks is taken the other way.
+  const back = along(sides, i, -1, lackingMm - half.onPartMm)
+  const ahead = along(sides, i, 1, lackingMm - back.onPartMm)
+  return {
+    onPartMm: own.onPartMm + ahead.onPartMm + back.onPartMm,
+    inFilmMm: own.inFilmMm + ahead.inFilmMm + back.inFilmMm,
+  }
+}
+
+/** Lengths of the sides that follow one of them one way along the same edge, as far as a length on the part. */
+function along(sides: readonly RimSide[], from: number, way: 1 | -1, farMm: number): Lengths {
+  const { edge } = sides[from]!
+  let onPartMm = 0
+  let inFilmMm = 0
+  for (let k = 1; k < sides.length && onPartMm < farMm; k++) {
+    const side = sides[(from + way * k + sides.length) % sides.length]!
+    if (side.edge !== edge) break
+    const share = Math.min(1, (farMm - onPartMm) / side.onPartMm)
+    onPartMm += share * side.onPartMm
+    inFilmMm += share * side.inFilmMm
   }
   return { onPartMm, inFilmMm }
 }

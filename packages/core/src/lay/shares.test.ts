@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { byDegrees, percentileByArea } from './shares.ts'
+import { byDegrees, meanOfMost, percentileByArea } from './shares.ts'
 
 describe('by degrees', () => {
   test.each([
@@ -39,4 +39,37 @@ describe('a percentile by area', () => {
   test('only the triangles that are asked for count', () => {
     expect(percentileByArea(Float64Array.of(1, 1, 1), [1], of, 0.9)).toEqual({ value: 1, triangle: 1 })
   })
+})
+
+describe('the mean of what has most', () => {
+  const hundred = Array.from({ length: 100 }, (_, t) => t)
+  const alike = new Float64Array(100).fill(3)
+  test.each([
+    [0.01, 99],
+    [0.1, 94.5],
+    [0.015, (99 + 98 / 2) / 1.5],
+    [1, 49.5],
+  ])('over %d of a hundred that have 0 to 99 is %d', (share, mean) =>
+    expect(meanOfMost(alike, hundred, (t) => t, share).value).toBeCloseTo(mean, 9),
+  )
+  test('names the triangle that has most', () => {
+    expect(meanOfMost(alike, hundred, (t) => (t === 17 ? 300 : t), 0.5).triangle).toBe(17)
+    expect(meanOfMost(alike, [4, 9, 6], (t) => t, 0.1)).toEqual({ value: 9, triangle: 9 })
+  })
+  test('does not change when a triangle is cut in two', () => {
+    const of = (t: number) => [5, 1, 3][t]!
+    const whole = meanOfMost(Float64Array.of(2, 8, 6), [0, 1, 2], of, 0.3).value
+    const cut = meanOfMost(Float64Array.of(2, 8, 6, 2, 4), [0, 1, 3, 4], (t) => of(Math.min(t, 2)), 0.3).value
+    expect(cut).toBeCloseTo(whole, 12)
+  })
+  test.each([0.01, 0.03, 0.2])(
+    'lies between the percentile at whose place its share of %d begins and the most',
+    (share) => {
+      const figure = (t: number) => Math.sin(37 * t) ** 2
+      const area = Float64Array.from(hundred, (t) => 1 + Math.cos(11 * t) ** 2)
+      const { value, triangle } = meanOfMost(area, hundred, figure, share)
+      expect(value).toBeLessThanOrEqual(figure(triangle))
+      expect(value).toBeGreaterThanOrEqual(percentileByArea(area, hundred, figure, 1 - share).value)
+    },
+  )
 })

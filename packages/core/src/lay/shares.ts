@@ -28,3 +28,28 @@ export function percentileByArea(
   }
   return { value: figure[last]!, triangle: triangles[last]! }
 }
+
+/**
+ * The mean over the share of the area of some triangles that has most of something, and the triangle that has most. It lies
+ * near the percentile halfway into that share, but does not hang on the one triangle that happens to hold it.
+ *
+ * @param triangles at least one
+ */
+export function meanOfMost(
+  areaMm2: Float64Array,
+  triangles: readonly number[],
+  figureOf: (triangle: number) => number,
+  share: number,
+): { value: number; triangle: number } {
+  const figure = Float64Array.from(triangles, figureOf)
+  const sorted = Int32Array.from(triangles.keys()).sort((a, b) => figure[b]! - figure[a]!)
+  const wholeMm2 = share * triangles.reduce((sum, t) => sum + areaMm2[t]!, 0)
+  let [leftMm2, sum] = [wholeMm2, 0]
+  for (const i of sorted) {
+    const takenMm2 = Math.min(areaMm2[triangles[i]!]!, leftMm2)
+    sum += takenMm2 * figure[i]!
+    leftMm2 -= takenMm2
+    if (leftMm2 <= 0) break
+  }
+  return { value: sum / wholeMm2, triangle: triangles[sorted[0]!]! }
+}

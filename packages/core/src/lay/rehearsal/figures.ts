@@ -3,7 +3,7 @@ import { middleOfTriangle } from '../../form/index.ts'
 import { fingersAfterShrinking } from '../handling/heatedPull.ts'
 import { edgeAt, edgeFinder, fingerForecast } from '../fingerForecast.ts'
 import type { HollowFigure, LayOrder, Rehearsal, RehearsalFigures } from './orderTypes.ts'
-import { byDegrees, percentileByArea } from '../shares.ts'
+import { byDegrees, meanOfMost, percentileByArea } from '../shares.ts'
 import type { PreparedStage } from './stage.ts'
 
 /** What each trouble counts when orders are ranked. */
@@ -43,6 +43,9 @@ export const troubleWeights: TroubleWeights = {
 
 type Made = Pick<Rehearsal, 'flat' | 'stretch' | 'stepOfVertex' | 'steps'>
 
+/** A part's largest stretch is that of so much of its film, on the mean: a single triangle may be a sliver. */
+const mostStretchedShare = 0.01
+
 /** All figures of a rehearsal that can be compared with those of another. */
 export function figuresOf(stage: PreparedStage, order: LayOrder, made: Made): RehearsalFigures {
   const { form, surface, handling, film } = stage
@@ -75,7 +78,7 @@ export function figuresOf(stage: PreparedStage, order: LayOrder, made: Made): Re
     warm += a * byDegrees(larger - 1, coldStretch, 1.5 * coldStretch)
   }
   const all = Array.from({ length: film.triangles }, (_, t) => t)
-  const top = percentileByArea(film.area, all, (t) => made.stretch[2 * t]! - 1, 0.995)
+  const top = meanOfMost(film.area, all, (t) => made.stretch[2 * t]! - 1, mostStretchedShare)
   const at = middleOfTriangle(surface, top.triangle)
   const warp = percentileByArea(film.area, all, (t) => made.stretch[2 * t]! / made.stretch[2 * t + 1]! - 1, 0.99)
   const hollows = hollowFigures(stage, made)
