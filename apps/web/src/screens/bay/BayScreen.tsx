@@ -12,7 +12,7 @@ import { useDayQuery } from '../../remote/dayApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { dayText } from '../../ui/clockText.ts'
 import { buttonClass } from '../../ui/Button.tsx'
-import { Busy, Failed } from '../../ui/Failed.tsx'
+import { Busy, Failed, NothingYet } from '../../ui/Failed.tsx'
 import { RoomAir } from '../frame/RoomAir.tsx'
 import { useNow } from '../../ui/useNow.ts'
 import { ComingVehicles } from './ComingVehicles.tsx'
@@ -62,9 +62,9 @@ export function BayScreen() {
       <div className="grid flex-1 lg:grid-cols-[1fr_19.75rem]">
         <div className="min-w-0">
           {here.length === 0 ? (
-            <Failed
+            <NothingYet
               sentence={say`No vehicle is here today.`}
-              fix={say`Take one in with “New job”, or wait for those that will come.`}
+              next={say`Take one in with “New job”, or wait for those that will come.`}
             />
           ) : (
             here.map(({ job, parts }) => (

@@ -188,7 +188,8 @@ const fewShown = 2
 function headline(part: PartProgress, visit: boolean): Sentence {
   if (part.state === 'done') return part.finishedAt === null ? say`Done` : say`Done at ${clock(part.finishedAt)}`
   if (part.state === 'fitting') return part.nextStep ?? say`Last step`
-  return visit ? say`Walk its edges again, settle what was left open` : say`See how it will lie, then fit`
+  if (visit) return say`Walk its edges again, settle what was left open`
+  return part.formId === null ? say`Measure it, then see how it will lie` : say`See how it will lie, then fit`
 }
 
 function Progress({ part, now }: { readonly part: PartProgress; readonly now: Date }) {

@@ -10,7 +10,7 @@ import { failureOf } from '../../remote/failureOf.ts'
 import { useKitCheckQuery } from '../../remote/kitCheckApi.ts'
 import { buttonClass } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
-import { Busy, Failed } from '../../ui/Failed.tsx'
+import { Busy, Failed, NothingYet } from '../../ui/Failed.tsx'
 import { useWords } from '../../ui/words.ts'
 import { useJobContext } from '../job/JobFrame.tsx'
 import { CutOfFilm } from './CutOfFilm.tsx'
@@ -63,12 +63,12 @@ function CutOfJob({ bundle, check, cuts, stock }: CutOfJobProps) {
     films[0]
   if (film === undefined)
     return (
-      <Failed
+      <NothingYet
         sentence={say`No part of this job has a pattern that could be cut.`}
-        fix={say`Bring in a pattern for a part, or cut it from the roll on the vehicle.`}
+        next={say`Bring in a pattern for a part, or cut it from the roll on the vehicle.`}
       >
         <Link to={`/jobs/${bundle.job.id}/kit`} className={buttonClass('go')}>{t`To the kit`}</Link>
-      </Failed>
+      </NothingYet>
     )
   return (
     <div className="flex min-h-0 flex-1 flex-col">

@@ -48,6 +48,8 @@ interface FormBenchProps {
   readonly isNew: boolean
   /** It was just made, of a scan or of photographs, and is kept nowhere yet. */
   readonly isMade?: boolean
+  /** Nothing of it is measured yet: it begins as such a part mostly is. */
+  readonly isOrdinary?: boolean
   /** A photograph that lies under the drawing from the first. */
   readonly firstPhoto?: PhotoUnder | null
   readonly saving: boolean
@@ -56,7 +58,15 @@ interface FormBenchProps {
 }
 
 /** The bench for measuring: steps in their order, the drawing, and the part in space while one types. */
-export function FormBench({ first, isNew, isMade = false, firstPhoto = null, saving, onSave }: FormBenchProps) {
+export function FormBench({
+  first,
+  isNew,
+  isMade = false,
+  isOrdinary = false,
+  firstPhoto = null,
+  saving,
+  onSave,
+}: FormBenchProps) {
   const t = useWords()
   const shelved = useMemo(() => formDraft(isNew ? `new ${first.id}` : first.id), [isNew, first.id])
   const [left] = useState(() => {
@@ -164,6 +174,11 @@ export function FormBench({ first, isNew, isMade = false, firstPhoto = null, sav
           </Button>
         </p>
       )}
+      {isOrdinary && form === first ? (
+        <p role="status" className="bg-petrol-tint px-5 py-2 text-body">
+          {t`Drawn as large as such a part mostly is. Nothing of it is measured yet: put its points where yours has them.`}
+        </p>
+      ) : null}
       {problem === null ? null : (
         <Notice look="stop" role="alert">
           {problem}
@@ -198,7 +213,7 @@ export function FormBench({ first, isNew, isMade = false, firstPhoto = null, sav
           {step === 'edges' ? <EdgesStep {...props} /> : null}
           {step === 'marks' ? <MarksStep {...props} /> : null}
         </section>
-        <section aria-label={t`Drawing`} className="min-h-[26.25rem] min-w-0 p-2 lg:min-h-0">
+        <section aria-label={t`Drawing`} className="min-h-[26.25rem] min-w-0 p-2 max-lg:order-first lg:min-h-0">
           <FormSketch
             form={form}
             handles={handles}

@@ -31,7 +31,12 @@ export function FormFigures({ form, answer, onChange }: FormFiguresProps) {
       </p>
       {answer === null ? null : (
         <>
-          {answer.grade === null ? null : (
+          {isBowMeasured(form) ? null : (
+            <p className="mt-2 text-body font-bold leading-tight">
+              {t`Nothing tells yet how it bends: it is taken as flat.`}
+            </p>
+          )}
+          {answer.grade === null || !isBowMeasured(form) ? null : (
             <p className="mt-2 text-head font-bold leading-tight" data-testid="form-grade">
               <GradeBars grade={answer.grade} /> {t`Grade ${answer.grade}`}
               <span className="block text-body font-normal text-quiet">
@@ -95,6 +100,10 @@ export function FormFigures({ form, answer, onChange }: FormFiguresProps) {
     </div>
   )
 }
+
+/** Whether anything was measured that could tell how it bends; a flat part has a reading of nothing. */
+const isBowMeasured = ({ relief, spots = [], bow }: FormDoc) =>
+  relief !== undefined || spots.length > 0 || bow.length > 0
 
 const unsureTerm = ({ relief, spots = [] }: FormDoc) =>
   relief !== undefined

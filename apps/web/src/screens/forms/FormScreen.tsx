@@ -1,11 +1,11 @@
 import { name, say } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
-import { type Form, formDoc, idFromName, partId } from '@truelay/contract'
-import { useEffect, useState } from 'react'
+import { type Form, formDoc, idFromName, jobId, partId } from '@truelay/contract'
+import { useEffect, useMemo, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { useFormsQuery, useSaveFormMutation } from '../../remote/vehiclesApi.ts'
-import { useTakeFormMutation } from '../../remote/jobApi.ts'
+import { useJobQuery, useTakeFormMutation } from '../../remote/jobApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import type { PhotoUnder } from '../../drawings/FormSketch.tsx'
 import { buttonClass } from '../../ui/Button.tsx'
@@ -13,6 +13,7 @@ import { Busy, Failed } from '../../ui/Failed.tsx'
 import { blankForm } from './editForm.ts'
 import { FormBench } from './FormBench.tsx'
 import { formDraft } from './formDraft.ts'
+import { asPart, ordinaryPart } from './ordinaryPart.ts'
 import { photographedId } from './photos/useMeasuredPhotos.ts'
 import { PhotoImport } from './photos/PhotoImport.tsx'
 import { ScanImport } from './ScanImport.tsx'
@@ -34,9 +35,18 @@ export function FormScreen() {
     },
     [under],
   )
+  const isNew = formId === 'new'
+  const job = jobId.safeParse(search.get('job'))
+  const part = partId.safeParse(search.get('part'))
+  const ofJob = isNew && job.success && part.success
+  const bundle = useJobQuery(job.success ? job.data : jobId.parse('none'), { skip: !ofJob })
+  const begun = useMemo(
+    () => (ofJob && bundle.data !== undefined ? ordinaryPart(bundle.data, part.data) : null),
+    [ofJob, bundle.data, part.data],
+  )
   if (forms === undefined)
     return error === undefined ? <Busy text={t`Opening the form`} /> : <Failed {...failureOf(error)} />
-  const isNew = formId === 'new'
+  if (ofJob && bundle.isLoading) return <Busy text={t`Opening the form`} />
   const known = forms.find((form) => form.id === formId)
   if (!isNew && known === undefined)
     return (
@@ -44,18 +54,19 @@ export function FormScreen() {
         <Link to="/forms" className={buttonClass('go')}>{t`To the forms`}</Link>
       </Failed>
     )
-  if (isNew && search.has('scan') && scanned === null) return <ScanImport onMade={setScanned} />
+  const named = (form: Form) => (begun === null ? form : asPart(form, begun))
+  if (isNew && search.has('scan') && scanned === null) return <ScanImport onMade={(form) => setScanned(named(form))} />
   if (isNew && search.has('photos') && scanned === null)
     return (
       <PhotoImport
         left={formDraft(`new ${photographedId}`).found()}
         onMade={(form, photo) => {
-          setScanned(form)
+          setScanned(named(form))
           setUnder(photo)
         }}
       />
     )
-  const first = known ?? scanned ?? formDoc.parse(blankForm('new-part', 'New part'))
+  const first = known ?? scanned ?? begun ?? formDoc.parse(blankForm('new-part', 'New part'))
   const save = async (draft: Form): Promise<string | null> => {
     // "new" is the address of the empty bench.
     const taken = new Set<string>(['new', ...forms.map((form) => form.id)])
@@ -63,7 +74,6 @@ export function FormScreen() {
     if (!whole.success) return t`Something in this form is out of range. Check the last figure that was typed.`
     const outcome = await saveForm(whole.data)
     if (outcome.error !== undefined) return t(wholeFailure(failureOf(outcome.error)))
-    const part = partId.safeParse(search.get('part'))
     if (part.success) {
       await takeForm({ partId: part.data, formId: outcome.data.id })
       void navigate(`/jobs/${search.get('job')}/lay-sheets/${part.data}`)
@@ -76,6 +86,7 @@ export function FormScreen() {
       first={first}
       isNew={isNew}
       isMade={scanned !== null}
+      isOrdinary={first === begun}
       firstPhoto={under}
       saving={saving.isLoading}
       onSave={save}

@@ -1,6 +1,7 @@
 import { count, name, say, type Sentence, verbatim } from '@truelay/core/say'
 import type { FormDoc, OutlineSegment } from '@truelay/core/form'
-import { lerp, type Vec2 } from '@truelay/core/geometry'
+import { boundsOf, lerp, type Vec2 } from '@truelay/core/geometry'
+import { ordinaryForm } from '@truelay/core/plan'
 
 /** A point of a form that can be taken and moved. */
 export interface Handle {
@@ -19,31 +20,19 @@ export const snapped = ([x, y]: Vec2): [number, number] => [
 ]
 
 /** A part that nobody has measured yet: a plain plate to begin with. */
-export function blankForm(id: string, name: string): FormDoc {
-  const edges = ['bottom', 'right', 'top', 'left']
-  const corners: [number, number][] = [
-    [300, -200],
-    [300, 200],
-    [-300, 200],
-    [-300, -200],
-  ]
+export const blankForm = (id: string, name: string): FormDoc => ({
+  ...cornersMarked(ordinaryForm({ slot: 'plate', name, size: [600, 400] })),
+  id,
+})
+
+/** The same with marks at two corners that lie across from each other. */
+export function cornersMarked(form: FormDoc): FormDoc {
+  const { min, max } = boundsOf(form.outline.map(({ to }) => to))
   return {
-    id,
-    name,
-    version: 1,
-    family: 'panel',
-    material: 'painted steel',
-    start: [-300, -200],
-    outline: corners.map((to, i) => ({ kind: 'line', to, edge: edges[i] ?? 'edge' })),
-    edges: edges.map((edge) => ({ name: edge, label: `${edge} edge`, code: 'stop-short' })),
-    directions: { right: 'the right', left: 'the left', up: 'the top', down: 'the bottom' },
-    bow: [],
-    bodyLines: [],
-    recesses: [],
-    holes: [],
+    ...form,
     marks: [
-      { name: 'lower left', label: 'lower left corner', at: [-300, -200], weight: 1 },
-      { name: 'upper right', label: 'upper right corner', at: [300, 200], weight: 1 },
+      { name: 'lower left', label: 'lower left corner', at: min, weight: 1 },
+      { name: 'upper right', label: 'upper right corner', at: max, weight: 1 },
     ],
   }
 }

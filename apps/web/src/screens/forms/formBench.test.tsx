@@ -149,8 +149,14 @@ describe('a part that nobody has measured', () => {
     const made = await shop.server.send('POST', '/api/jobs', job)
     expect(made.status).toBe(201)
     const { parts } = (await shop.server.get(`/api/jobs/${made.body.id}`)).body
+    const bay = shop.visit('/')
+    await bay.sees(/Roof.*Measure it, then see how it will lie/)
+    bay.goes(`/jobs/${made.body.id}/kit`)
+    await bay.sees('nobody has measured it yet')
+    await bay.seesNo(/Check (the part|all)/)
     const sheet = shop.visit(`/jobs/${made.body.id}/lay-sheets/${parts[0].id}`)
     await sheet.sees('Nobody has measured Roof yet.')
+    expect(screen.queryByRole('alert')).toBeNull()
     // Its steps are there at once, by ordinary figures, which is said.
     await sheet.presses('Fit it by ordinary figures')
     await sheet.sees(/Nobody has measured this part: \d+ mm by \d+ mm is what such a part has as a rule/)
@@ -159,7 +165,12 @@ describe('a part that nobody has measured', () => {
     await sheet.presses('Lay sheet')
     await sheet.presses('Measure it now')
     await sheet.isAt(/^\/forms\/new\?part=/)
-    await sheet.types(/New form: vehicle and part/, 'Velmora Pipit roof')
+    // It begins under the name of the part, as large as such a part mostly is, and says that this is no measure.
+    await sheet.sees('Drawn as large as such a part mostly is. Nothing of it is measured yet')
+    await sheet.sees('Nothing tells yet how it bends: it is taken as flat.')
+    await sheet.seesNo(/Grade \d/)
+    await sheet.types('to x', '560')
+    await sheet.seesNo('Drawn as large as')
     await sheet.presses('Keep this form')
     await sheet.isAt(new RegExp(`^/jobs/${made.body.id}/lay-sheets/`))
     expect((await shop.server.get(`/api/jobs/${made.body.id}`)).body.parts[0].formId).toBe('velmora-pipit-roof')

@@ -3,7 +3,7 @@ import { useWords } from '../../ui/words.ts'
 import type { Part } from '@truelay/contract'
 import { Link } from 'react-router'
 import { buttonClass } from '../../ui/Button.tsx'
-import { Failed } from '../../ui/Failed.tsx'
+import { Failed, NothingYet } from '../../ui/Failed.tsx'
 
 /** A part that cannot be worked out yet, and where to mend that. */
 export function NotMeasured({ part }: { readonly part: Part }) {
@@ -16,9 +16,9 @@ export function NotMeasured({ part }: { readonly part: Part }) {
       />
     )
   return (
-    <Failed
+    <NothingYet
       sentence={say`Nobody has measured ${name(part.name)} yet.`}
-      fix={say`Measure it with straightedge, rule and tape, photograph it with targets on it, or bring in a scan; then its lay can be worked out. Its steps are there already, by ordinary figures.`}
+      next={say`Measure it with straightedge, rule and tape, photograph it with targets on it, or bring in a scan; then its lay can be worked out. Its steps are there already, by ordinary figures.`}
     >
       <div className="flex flex-wrap gap-3">
         <Link
@@ -34,6 +34,6 @@ export function NotMeasured({ part }: { readonly part: Part }) {
           className={buttonClass('plain')}
         >{t`Fit it by ordinary figures`}</Link>
       </div>
-    </Failed>
+    </NothingYet>
   )
 }

@@ -13,7 +13,7 @@ import { Link } from 'react-router'
 import { useKitCheckQuery, useSaveArrivedMutation } from '../../remote/kitCheckApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button, buttonClass } from '../../ui/Button.tsx'
-import { Busy, Failed } from '../../ui/Failed.tsx'
+import { Busy, Failed, NothingYet } from '../../ui/Failed.tsx'
 import { Notice } from '../../ui/Notice.tsx'
 import { useJobContext } from '../job/JobFrame.tsx'
 import { CutChoice } from './CutChoice.tsx'
@@ -73,6 +73,7 @@ export function KitScreen() {
       })
     else setTold({ look: 'good', text: t`${piece.name}: ${arrived} of ${most}, lot ${lot}.` })
   }
+  const measured = parts.filter((p) => p.formId !== null)
   const withoutPiece = parts.filter((p) => p.pieceId === null)
   return (
     <div className="flex min-h-0 flex-1 flex-col lg:grid lg:grid-cols-[1fr_23.75rem]">
@@ -83,9 +84,9 @@ export function KitScreen() {
           </Notice>
         )}
         {kits.length === 0 && withoutPiece.length === 0 ? (
-          <Failed
+          <NothingYet
             sentence={say`No kit belongs to this job.`}
-            fix={say`Choose parts with a pattern, or cut from the roll.`}
+            next={say`Choose parts with a pattern, or cut from the roll.`}
           />
         ) : null}
         {kits.map((kit) => (
@@ -155,23 +156,31 @@ export function KitScreen() {
           <section aria-label={t`Dry check`} className="px-5 py-4">
             <h2 className="label-strong text-body">{t`Dry check, before peeling`}</h2>
             <p className="text-body text-quiet">{t`Each pattern against its part: does it cover, do holes meet features, is it the right side.`}</p>
-            <Button
-              look="go"
-              className="mt-2 w-full"
-              onClick={() => {
-                for (const part of parts) {
-                  const question = partQuestionOf(bundle, part)
-                  if (question?.work.measured === true) dryCheck(checkKey(part), question)
-                }
-              }}
-            >
-              {parts.length === 1 ? t`Check the part` : t`Check all ${parts.length} parts`}
-            </Button>
+            {measured.length === 0 ? null : (
+              <Button
+                look="go"
+                className="mt-2 w-full"
+                onClick={() => {
+                  for (const part of measured) {
+                    const question = partQuestionOf(bundle, part)
+                    if (question !== null) dryCheck(checkKey(part), question)
+                  }
+                }}
+              >
+                {measured.length === 1 ? t`Check the part` : t`Check all ${measured.length} parts`}
+              </Button>
+            )}
             <ul className="mt-2">
               {parts.map((part) => (
                 <DryRow key={part.id} part={part}>
-                  <DryResult state={states[checkKey(part)]} />
-                  {part.formId === null ? null : <CutChoice part={part} />}
+                  {part.formId === null ? (
+                    <p className="text-body text-quiet">{t`nobody has measured it yet`}</p>
+                  ) : (
+                    <>
+                      <DryResult state={states[checkKey(part)]} />
+                      <CutChoice part={part} />
+                    </>
+                  )}
                 </DryRow>
               ))}
             </ul>

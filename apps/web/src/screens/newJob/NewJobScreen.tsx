@@ -15,7 +15,7 @@ import { useModelsQuery } from '../../remote/vehiclesApi.ts'
 import { useShelfQuery } from '../../remote/shelfApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Button, buttonClass } from '../../ui/Button.tsx'
-import { Busy, Failed } from '../../ui/Failed.tsx'
+import { Busy, Failed, NothingYet } from '../../ui/Failed.tsx'
 import { Field, SelectInput, TextInput } from '../../ui/Field.tsx'
 import { AskBeforeLeaving } from '../../ui/AskBeforeLeaving.tsx'
 import { type JobDraft, jobDraft } from './jobDraft.ts'
@@ -46,12 +46,12 @@ export function NewJobScreen() {
     return error === undefined ? <Busy text={t`Opening`} /> : <Failed {...failureOf(error)} />
   if (shelf.films.length === 0)
     return (
-      <Failed
+      <NothingYet
         sentence={say`There is no film on the shelf yet.`}
-        fix={say`Put one there first: a part is taken in with the film that it gets.`}
+        next={say`Put one there first: a part is taken in with the film that it gets.`}
       >
         <Link to="/shelf/films/new" className={buttonClass('go')}>{t`A new film`}</Link>
-      </Failed>
+      </NothingYet>
     )
   const model = chosen ?? models.find(({ id }) => id === left?.modelId) ?? null
   const anew = () => {

@@ -8,7 +8,7 @@ import { failureOf } from '../../remote/failureOf.ts'
 import { useShelfQuery } from '../../remote/shelfApi.ts'
 import { useAddRollMutation, useStockQuery } from '../../remote/stockApi.ts'
 import { Button, buttonClass } from '../../ui/Button.tsx'
-import { Busy, Failed } from '../../ui/Failed.tsx'
+import { Busy, Failed, NothingYet } from '../../ui/Failed.tsx'
 import { Title } from '../../ui/Title.tsx'
 import { useWords } from '../../ui/words.ts'
 import { ForRole } from '../frame/ForRole.tsx'
@@ -31,9 +31,9 @@ export function NewRollScreen() {
   const [firstFilm] = shelf.films
   if (firstFilm === undefined)
     return (
-      <Failed sentence={say`No film is on the shelf yet.`} fix={say`Say first which film the roll is of.`}>
+      <NothingYet sentence={say`No film is on the shelf yet.`} next={say`Say first which film the roll is of.`}>
         <Link to="/shelf/films/new" className={buttonClass('go')}>{t`A new film`}</Link>
-      </Failed>
+      </NothingYet>
     )
   const roll: NewRoll = own ?? {
     filmId: firstFilm.id,
