@@ -27,7 +27,7 @@ export function PartRow({ part, slots, nameProblem, onChange, onRemove }: PartRo
   const pieces = shelf?.pieces.filter((p) => p.formId === part.formId || p.id === part.pieceId) ?? []
   return (
     <li className={`grid items-start gap-y-1 border-t border-hair py-1.5 ${partColumns}`}>
-      <details>
+      <details className="sm:max-lg:col-span-3">
         <summary className="flex min-h-11 cursor-pointer items-center text-body font-bold leading-tight underline decoration-hair underline-offset-4">
           {part.name}
         </summary>
