@@ -27,10 +27,16 @@ export function sayProblem(error: z.ZodError): { readonly where: string; readonl
   return { where, sentence: where === '' || says.text.endsWith('.') ? says : say`${name(where)}: ${says}` }
 }
 
+/** What the first rule of our own says that a document broke; null where something else of it is wrong, such as a figure. */
+export function ownRule(error: z.ZodError): Sentence | null {
+  const issue = error.issues[0]
+  return issue?.code === 'custom' ? (sentence.safeParse(issue.params?.says).data ?? null) : null
+}
+
 function wordsOf(issue: z.core.$ZodIssue | undefined): Sentence {
   if (issue === undefined) return say`is not what was expected`
-  const own = sentence.safeParse(issue.code === 'custom' ? issue.params?.says : undefined)
-  if (own.success) return own.data
+  const own = ownRule(new z.ZodError([issue]))
+  if (own !== null) return own
   if (issue.code === 'invalid_type' && issue.message.endsWith('received undefined'))
     return say`is missing; a ${name(issue.expected)} is expected there`
   return verbatim(issue.message)

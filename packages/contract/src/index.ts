@@ -61,7 +61,7 @@ export { faultStageOf, isDue, openProblems, type Problem, stopsPart } from './fi
 export { stopsClosing } from './fit/stopsClosing.ts'
 export { lastReadings, type Looked, looksOf } from './fit/looks.ts'
 export { becameOf, curedBy, spoilWords } from './fit/lines/becameOf.ts'
-export { asIssue, sayProblem, type WireFailure, wireFailure } from './failure.ts'
+export { asIssue, ownRule, sayProblem, type WireFailure, wireFailure } from './failure.ts'
 export { type RemovableKind, removableKinds, type RemovedThing, removedThing, removedThings } from './removed.ts'
 export type { RecordContext } from './fit/lines/defineRecordLine.ts'
 export { type GapReading, gapReading } from './fit/events/gapsMeasured.ts'

@@ -1,7 +1,7 @@
-import { name, say } from '@truelay/core/say'
+import { atStart, name, say } from '@truelay/core/say'
 import { wholeFailure } from '@truelay/core/result'
 import { useWords } from '../../ui/words.ts'
-import { type Form, formDoc, idFromName, jobId, partId } from '@truelay/contract'
+import { type Form, formDoc, idFromName, jobId, ownRule, partId } from '@truelay/contract'
 import { useEffect, useMemo, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { useFormsQuery, useSaveFormMutation } from '../../remote/vehiclesApi.ts'
@@ -60,6 +60,7 @@ export function FormScreen() {
     return (
       <PhotoImport
         left={formDraft(`new ${photographedId}`).found()}
+        onLeft={setScanned}
         onMade={(form, photo) => {
           setScanned(named(form))
           setUnder(photo)
@@ -71,7 +72,12 @@ export function FormScreen() {
     // "new" is the address of the empty bench.
     const taken = new Set<string>(['new', ...forms.map((form) => form.id)])
     const whole = formDoc.safeParse(isNew ? { ...draft, id: idFromName(draft.name, taken) } : draft)
-    if (!whole.success) return t`Something in this form is out of range. Check the last figure that was typed.`
+    if (!whole.success) {
+      const rule = ownRule(whole.error)
+      return rule === null
+        ? t`Something in this form is out of range. Check the last figure that was typed.`
+        : t`${atStart(rule)}.`
+    }
     const outcome = await saveForm(whole.data)
     if (outcome.error !== undefined) return t(wholeFailure(failureOf(outcome.error)))
     if (part.success) {

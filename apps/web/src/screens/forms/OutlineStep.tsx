@@ -6,7 +6,7 @@ import { type ReactNode, useState } from 'react'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectInput } from '../../ui/Field.tsx'
 import { Notice } from '../../ui/Notice.tsx'
-import { bendStretch, removeStretch, snapped, splitStretch, startOfStretch } from './editForm.ts'
+import { bendStretch, endStretchAt, removeStretch, snapped, splitStretch, startOfStretch } from './editForm.ts'
 import type { StepProps } from './stepProps.ts'
 import { NumberCell } from './NumberCell.tsx'
 
@@ -53,14 +53,14 @@ export function OutlineStep({ form, onChange, chosen, onChoose, photo }: Outline
                 value={segment.to[0]}
                 min={-5000}
                 max={5000}
-                onCommit={(x) => set(i, (s) => ({ ...s, to: [x, s.to[1]] }))}
+                onCommit={(x) => onChange((now) => endStretchAt(now, i, [x, now.outline[i]?.to[1] ?? 0]))}
               />
               <NumberCell
                 label={t`to y`}
                 value={segment.to[1]}
                 min={-5000}
                 max={5000}
-                onCommit={(y) => set(i, (s) => ({ ...s, to: [s.to[0], y] }))}
+                onCommit={(y) => onChange((now) => endStretchAt(now, i, [now.outline[i]?.to[0] ?? 0, y]))}
               />
               <SelectInput
                 aria-label={t`Stretch ${i + 1} runs`}

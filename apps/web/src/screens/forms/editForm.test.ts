@@ -6,6 +6,7 @@ import { describe, expect, test } from 'vitest'
 import {
   bendStretch,
   blankForm,
+  endStretchAt,
   freshName,
   handlesOf,
   moveHandle,
@@ -47,6 +48,24 @@ describe('a form in the making', () => {
         expect(after.filter((h, i) => h.at.join() !== handlesOf(rich, step)[i]?.at.join()).length, handle.key).toBe(1)
         expect(formDoc.safeParse(moved).success, handle.key).toBe(true)
       }
+  })
+  test('a mark on a corner goes with it, one beside it stays', () => {
+    const marks = [
+      { name: 'on', label: 'on', at: [300, -200] as const, weight: 1 },
+      { name: 'beside', label: 'beside', at: [299, -200] as const, weight: 1 },
+    ]
+    expect(endStretchAt({ ...form, marks }, 0, [60, -40]).marks.map(({ at }) => at)).toEqual([
+      [60, -40],
+      [299, -200],
+    ])
+  })
+  test('a part that is much smaller than it began can be kept: its corner marks have come along', () => {
+    const smaller = form.outline.reduce(
+      (now, { to }, i) => endStretchAt(now, i, [to[0] / 5, to[1] / 5]),
+      form as ReturnType<typeof blankForm>,
+    )
+    expect(area(smaller)).toBe(area(form) / 25)
+    expect(formDoc.safeParse(smaller).success).toBe(true)
   })
   test('the outline stays closed when its last corner moves', () => {
     const moved = moveHandle(form, 'corner-3', [-320, -230])

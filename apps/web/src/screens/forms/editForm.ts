@@ -1,6 +1,6 @@
 import { count, name, say, type Sentence, verbatim } from '@truelay/core/say'
 import type { FormDoc, OutlineSegment } from '@truelay/core/form'
-import { boundsOf, lerp, type Vec2 } from '@truelay/core/geometry'
+import { boundsOf, distance, lerp, type Vec2 } from '@truelay/core/geometry'
 import { ordinaryForm } from '@truelay/core/plan'
 
 /** A point of a form that can be taken and moved. */
@@ -128,10 +128,8 @@ export function moveHandle(form: FormDoc, key: string, to: Vec2): FormDoc {
     return outline.map(([x, y]) => [round(x + at[0] - mx), round(y + at[1] - my)])
   }
   switch (kind) {
-    case 'corner': {
-      const outline = replaced(form.outline, i, (segment) => ({ ...segment, to: at }))
-      return i === form.outline.length - 1 ? { ...form, start: at, outline } : { ...form, outline }
-    }
+    case 'corner':
+      return endStretchAt(form, i, at)
     case 'through':
       return {
         ...form,
@@ -163,6 +161,21 @@ export function moveHandle(form: FormDoc, key: string, to: Vec2): FormDoc {
       return { ...form, obstacles: replaced(form.obstacles ?? [], i, (o) => ({ ...o, at })) }
     default:
       return form
+  }
+}
+
+/** How near to a corner a mark is its own, mm. */
+const sameMm = 0.01
+
+/** A stretch ending somewhere else; marks that stand on that corner go with it. */
+export function endStretchAt(form: FormDoc, index: number, to: Vec2): FormDoc {
+  const corner = form.outline[index]?.to
+  if (corner === undefined) return form
+  return {
+    ...form,
+    outline: replaced(form.outline, index, (segment) => ({ ...segment, to })),
+    ...(index === form.outline.length - 1 ? { start: to } : {}),
+    marks: form.marks.map((mark) => (distance(mark.at, corner) < sameMm ? { ...mark, at: to } : mark)),
   }
 }
 

@@ -17,10 +17,12 @@ interface PhotoImportProps {
   /** Made before and not kept yet. */
   readonly left: Form | null
   readonly onMade: (form: Form, photo: PhotoUnder | null) => void
+  /** What was made before is gone on with. */
+  readonly onLeft: (form: Form) => void
 }
 
 /** A part from photographs of targets that are stuck on it: printed, photographed, measured, and its rim named. */
-export function PhotoImport({ left, onMade }: PhotoImportProps) {
+export function PhotoImport({ left, onMade, onLeft }: PhotoImportProps) {
   const t = useWords()
   const work = useMeasuredPhotos(onMade)
   const { photos, found } = work
@@ -46,7 +48,7 @@ export function PhotoImport({ left, onMade }: PhotoImportProps) {
           {left === null || photos.length > 0 ? null : (
             <p className="flex flex-wrap items-center gap-3 bg-amber-tint px-3 py-2 text-body text-amber-ink">
               {t`${left.name} was made before and is not kept yet.`}
-              <Button onClick={() => onMade(left, null)}>{t`Go on with it`}</Button>
+              <Button onClick={() => onLeft(left)}>{t`Go on with it`}</Button>
             </p>
           )}
           <PhotoSteps work={work} />
