@@ -5,17 +5,18 @@
 export const byDegrees = (value: number, from: number, whole: number): number =>
   Math.min(1, Math.max(0, (value - from) / Math.max(whole - from, 1e-12)))
 
-/**
- * The value that a share of the area of some triangles does not pass, and the triangle that has it.
- *
- * @param triangles at least one
- */
-export function percentileByArea(
+/** What some triangles, at least one, have over a share of their area, and the triangle that it is read from. */
+type OfArea = (
   areaMm2: Float64Array,
   triangles: readonly number[],
   figureOf: (triangle: number) => number,
   share: number,
-): { value: number; triangle: number } {
+) => { value: number; triangle: number }
+
+/**
+ * The value that a share of the area of some triangles does not pass, and the triangle that has it.
+ */
+export const percentileByArea: OfArea = (areaMm2, triangles, figureOf, share) => {
   const figure = Float64Array.from(triangles, figureOf)
   const sorted = Int32Array.from(triangles.keys()).sort((a, b) => figure[a]! - figure[b]!)
   const goal = share * triangles.reduce((sum, t) => sum + areaMm2[t]!, 0)
@@ -32,15 +33,8 @@ export function percentileByArea(
 /**
  * The mean over the share of the area of some triangles that has most of something, and the triangle that has most. It lies
  * near the percentile halfway into that share, but does not hang on the one triangle that happens to hold it.
- *
- * @param triangles at least one
  */
-export function meanOfMost(
-  areaMm2: Float64Array,
-  triangles: readonly number[],
-  figureOf: (triangle: number) => number,
-  share: number,
-): { value: number; triangle: number } {
+export const meanOfMost: OfArea = (areaMm2, triangles, figureOf, share) => {
   const figure = Float64Array.from(triangles, figureOf)
   const sorted = Int32Array.from(triangles.keys()).sort((a, b) => figure[b]! - figure[a]!)
   const wholeMm2 = share * triangles.reduce((sum, t) => sum + areaMm2[t]!, 0)

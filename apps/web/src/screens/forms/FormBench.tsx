@@ -174,7 +174,7 @@ export function FormBench({
           </Button>
         </p>
       )}
-      {isOrdinary && form === first ? (
+      {isOrdinary && !changed ? (
         <p role="status" className="bg-petrol-tint px-5 py-2 text-body">
           {t`Drawn as large as such a part mostly is. Nothing of it is measured yet: put its points where yours has them.`}
         </p>
