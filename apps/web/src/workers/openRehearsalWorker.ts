@@ -1,29 +1,65 @@
 import type { LayOrder, PullsAllowed, SchoolName } from '@truelay/core/lay'
 import { failure, type Result, refused } from '@truelay/core/result'
 import { say } from '@truelay/core/say'
-import { proxy, wrap } from 'comlink'
+import { proxy, transfer, wrap } from 'comlink'
 import type { RehearsalWorker } from './rehearsal.worker.ts'
 import type { RehearsalQuestion, SearchNews } from './rehearsalWork.ts'
+import type { TrialWorker } from './trial.worker.ts'
 import { withProgress } from './withProgress.ts'
 
-/** A worker of its own for the rehearsals of one part. Closing it stops whatever it does. */
+/** Hands of a search: as many as there are processors, but no more than there are trials to be made side by side. */
+const mostHands = 4
+
+/**
+ * A worker of its own for the rehearsals of one part, and further ones once an order is looked for. Closing it stops
+ * whatever they do.
+ */
 export function openRehearsalWorker() {
-  const worker = new Worker(new URL('./rehearsal.worker.ts', import.meta.url), { type: 'module' })
-  const remote = wrap<RehearsalWorker>(worker)
+  const workers: Worker[] = []
   let stop: (why: Result<never>) => void = () => {}
   const stopped = new Promise<Result<never>>((resolve) => {
     stop = resolve
   })
-  worker.onerror = () => stop(refused(failure('WORKER_LOST', { work: say`rehearsal` })))
+  const opened = (worker: Worker) => {
+    worker.onerror = () => stop(refused(failure('WORKER_LOST', { work: say`rehearsal` })))
+    workers.push(worker)
+    return worker
+  }
+  const remote = wrap<RehearsalWorker>(
+    opened(new Worker(new URL('./rehearsal.worker.ts', import.meta.url), { type: 'module' })),
+  )
+  let hands: ReturnType<typeof wrap<TrialWorker>>[] | null = null
+  const openHands = () =>
+    Array.from({ length: Math.max(1, Math.min(mostHands, navigator.hardwareConcurrency)) }, () =>
+      wrap<TrialWorker>(opened(new Worker(new URL('./trial.worker.ts', import.meta.url), { type: 'module' }))),
+    )
+  /** Asked for before the hands were there. */
+  let stopSoon = false
+  const search = async (tries: number, onNews: (news: SearchNews) => void) => {
+    stopSoon = false
+    hands ??= openHands()
+    const ports = await Promise.all(
+      hands.map(async (hand) => {
+        const { port1, port2 } = new MessageChannel()
+        await hand.serve(transfer(port1, [port1]))
+        return port2
+      }),
+    )
+    if (stopSoon) return refused(failure('WORK_STOPPED', { work: say`search` }))
+    return remote.search(tries, transfer(ports, ports), proxy(onNews))
+  }
   return {
     open: (question: RehearsalQuestion) => Promise.race([remote.open(question), stopped]),
     bySchool: (school: SchoolName) => Promise.race([remote.bySchool(school), stopped]),
     inOrder: (order: LayOrder, pulls?: PullsAllowed) => Promise.race([remote.inOrder(order, pulls), stopped]),
     search: (tries: number, onNews: (news: SearchNews) => void) =>
-      withProgress(onNews, (news) => Promise.race([remote.search(tries, proxy(news)), stopped])),
-    stopSearch: () => remote.stop(),
+      withProgress(onNews, (news) => Promise.race([search(tries, news), stopped])),
+    stopSearch() {
+      stopSoon = true
+      return remote.stop()
+    },
     close() {
-      worker.terminate()
+      for (const worker of workers) worker.terminate()
       stop(refused(failure('WORK_STOPPED', { work: say`rehearsal` })))
     },
   }

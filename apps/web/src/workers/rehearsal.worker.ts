@@ -9,22 +9,18 @@ import {
   type Rehearsal,
   rehearse,
   type SchoolName,
-  type SearchStages,
-  searchOrder,
-  setSearchStages,
   setStage,
 } from '@truelay/core/lay'
 import { orderPractice, rehearsalOptions } from '@truelay/core/plan'
-import { done, failure, type Result, refused } from '@truelay/core/result'
-import { say } from '@truelay/core/say'
-import { expose } from 'comlink'
-import { nextMessage } from './nextMessage.ts'
+import { done, type Result } from '@truelay/core/result'
+import { expose, wrap } from 'comlink'
 import type { FoundOrder, RehearsalQuestion, RehearsalStage, SearchNews, ShownRehearsal } from './rehearsalWork.ts'
+import { searchInHands } from './searchInHands.ts'
+import type { TrialHand } from './trialHand.ts'
 
 interface Bench {
   readonly question: RehearsalQuestion
   readonly fine: PreparedStage
-  stages: SearchStages | null
 }
 
 let bench: Bench | null = null
@@ -40,7 +36,7 @@ const rehearsalWorker = {
   open(question: RehearsalQuestion): Result<RehearsalStage> {
     const fine = setStage(question.form, question.film)
     if (!fine.ok) return fine
-    bench = { question, fine: fine.value, stages: null }
+    bench = { question, fine: fine.value }
     return done({ surface: fine.value.surface })
   },
 
@@ -55,37 +51,28 @@ const rehearsalWorker = {
     return done(shown(fine, rehearse(fine, order, { ...rehearsalOptions(question.practice), pulls })))
   },
 
-  /** Looks for a better order; between tries it listens, so that `stop` is heard. */
-  async search(tries: number, onNews: (news: SearchNews) => void): Promise<Result<FoundOrder>> {
-    const current = opened()
+  /** Looks for a better order, in the hands of the workers at the other ends of some ports. */
+  async search(tries: number, ports: readonly MessagePort[], onNews: (news: SearchNews) => void) {
+    const { fine, question } = opened()
     stopped = false
-    if (current.stages === null) {
-      const stages = setSearchStages(current.fine)
-      if (!stages.ok) return stages
-      current.stages = stages.value
-    }
-    const search = searchOrder(current.stages, {
-      tries,
-      practice: orderPractice(current.question.practice),
-      rehearsal: rehearsalOptions(current.question.practice),
+    const { practice } = question
+    const options = { tries, practice: orderPractice(practice), rehearsal: rehearsalOptions(practice) }
+    const hands = ports.map((port) => wrap<TrialHand>(port))
+    const result = await searchInHands(fine, options, hands, {
+      stopped: () => stopped,
+      onNews: ({ share, tried, best }) => onNews({ share, tried, best }),
     })
-    for (;;) {
-      const next = search.next()
-      if (next.done) {
-        const { best, schools, tried, matters } = next.value
-        const school = schools[0] ?? best
-        return done({
-          best: shown(current.fine, best),
-          school: shown(current.fine, school),
-          because: explainBetter(current.fine.form, school, best, current.fine.patterned),
-          tried,
-          matters,
-        })
-      }
-      onNews({ share: next.value.share, tried: next.value.tried, best: next.value.best })
-      await nextMessage()
-      if (stopped) return refused(failure('WORK_STOPPED', { work: say`search` }))
-    }
+    for (const port of ports) port.close()
+    if (!result.ok) return result
+    const { best, schools, tried, matters } = result.value
+    const school = schools[0] ?? best
+    return done<FoundOrder>({
+      best: shown(fine, best),
+      school: shown(fine, school),
+      because: explainBetter(fine.form, school, best, fine.patterned),
+      tried,
+      matters,
+    })
   },
 
   stop() {

@@ -28,7 +28,8 @@ export interface ShownRehearsal {
 export interface SearchNews {
   readonly share: number
   readonly tried: number
-  readonly best: Sentence
+  /** Null until all schools have been tried. */
+  readonly best: Sentence | null
 }
 
 export interface FoundOrder {

@@ -52,17 +52,21 @@ export {
 export { rehearse } from './rehearsal/rehearse.ts'
 export { type PreparedStage, prepareStage, type Stage } from './rehearsal/stage.ts'
 export {
+  type OrderSearch,
+  orderSearch,
+  progressIn,
+  type SearchedPart,
   type SearchOptions,
   type SearchProgress,
   type SearchResult,
+  type SearchRound,
   searchDefaults,
-  type SearchStages,
-  isSmallPart,
-  orderMatters,
   searchOrder,
 } from './rehearsal/searchOrder.ts'
+export { isSmallPart, orderMatters } from './rehearsal/orderMatters.ts'
+export { rehearseTrial, type SearchStages, type Trial, type TrialPractice } from './rehearsal/trials.ts'
 export { type FingerSpot, fingerProfile } from './rehearsal/fingerProfile.ts'
-export { type StageFilm, setSearchStages, setStage, stageTriangles } from './rehearsal/setStage.ts'
+export { type StageFilm, setSearchStages, setStage, setTrialStage, stageTriangles } from './rehearsal/setStage.ts'
 export { type CornerNotch, cornerNotches } from './relief/cornerNotches.ts'
 export { type CutMesh, cutMesh } from './relief/cutMesh.ts'
 export { type ReliefAdvice, type ReliefCut, reliefCuts } from './relief/reliefCuts.ts'

@@ -87,7 +87,10 @@ function SearchBox(props: OrdersComparedProps) {
             aria-label={t`How far the search is`}
           />
           <p className="mt-1 min-h-[3.875rem] text-note leading-snug">
-            {t`${search.news.tried} tried.`} <span className="text-quiet">{t`Best so far: ${search.news.best}`}</span>
+            {t`${search.news.tried} tried.`}{' '}
+            {search.news.best === null ? null : (
+              <span className="text-quiet">{t`Best so far: ${search.news.best}`}</span>
+            )}
           </p>
           <Button className="w-full" onClick={onStop}>{t`Stop looking`}</Button>
         </div>

@@ -1,6 +1,5 @@
 import type { LayOrder, SchoolName } from '@truelay/core/lay'
 import type { AnyFailure } from '@truelay/core/result'
-import { nothing } from '@truelay/core/say'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { type Answer, asked } from '../../workers/answer.ts'
 import { type OpenRehearsalWorker, openRehearsalWorker } from '../../workers/openRehearsalWorker.ts'
@@ -68,7 +67,7 @@ export function useRehearsals(question: RehearsalQuestion, chosen: LayOrder | nu
   const look = useCallback(async () => {
     const opened = worker.current
     if (opened === null) return
-    setSearch({ phase: 'looking', news: { share: 0, tried: 0, best: nothing } })
+    setSearch({ phase: 'looking', news: { share: 0, tried: 0, best: null } })
     const result = await opened.search(tries, (news) => setSearch({ phase: 'looking', news }))
     if (worker.current !== opened) return
     if (!result.ok) {

@@ -6,10 +6,17 @@ import {
   orderBySchool,
   orderDefaults,
   orderMatters,
+  orderSearch,
+  progressIn,
   type Rehearsal,
   rehearse,
+  rehearseTrial,
   schoolNames,
+  searchDefaults,
+  type SearchOptions,
   searchOrder,
+  type SearchRound,
+  type Trial,
 } from '../index.ts'
 import { bulgedPart, flatPart, hollowPart, softFilm, stageOf } from '../testParts.ts'
 
@@ -72,14 +79,17 @@ describe('what tells the schools apart', () => {
 describe('the search', () => {
   const coarse = stageOf(hollowPart, softFilm, 200)
   const fine = stageOf(hollowPart, softFilm, 400)
-  const options = { tries: 16, fineTries: 4 }
+  const options = { tries: 16, fineTries: 4, atOnce: 1 }
   function search(more: Parameters<typeof searchOrder>[1] = {}, judges: readonly (typeof fine)[] = []) {
     const run = searchOrder({ coarse, fine, judges }, { ...options, ...more })
     const shares: number[] = []
     let step = run.next()
     while (step.done !== true) {
       shares.push(step.value.share)
-      expect(english(step.value.best)).toMatch(/\.$/)
+      // Nothing is the best before all schools have been tried.
+      const { best, tried } = step.value
+      if (tried <= schoolNames.length) expect(best).toBeNull()
+      else expect(best === null ? '' : english(best)).toMatch(/\.$/)
       expect(step.value.trouble).toBeGreaterThanOrEqual(0)
       step = run.next()
     }
@@ -100,7 +110,9 @@ describe('the search', () => {
     expect(found.shares).toEqual([...found.shares].sort((a, b) => a - b))
     expect(found.shares[0]).toBeGreaterThan(0)
     expect(found.shares[found.shares.length - 1]).toBeLessThanOrEqual(1)
-    expect(found.tried).toBeGreaterThanOrEqual(options.tries + schoolNames.length)
+    // What is changed into something that was tried is not tried again.
+    expect(found.tried).toBeGreaterThan(2 * schoolNames.length)
+    expect(found.tried).toBe(found.shares.length)
   })
   test('finds the same with the same seed', () => {
     const again = search()
@@ -139,6 +151,89 @@ describe('the search', () => {
     expect(search({ practice: { ...orderDefaults, worthShare: saved - 1e-6 } }, [fine, fine]).best.order).toEqual(
       found.best.order,
     )
+  })
+})
+
+describe('the trials that a search asks for', () => {
+  const coarse = stageOf(hollowPart, softFilm, 200)
+  const fine = stageOf(hollowPart, softFilm, 400)
+  const judge = stageOf(hollowPart, softFilm, 300)
+  const options = { ...searchDefaults, tries: 20, fineTries: 8, atOnce: 2 }
+  const stageFor = ({ on }: Trial) => (on === 'coarse' ? coarse : on === 'fine' ? fine : judge)
+  function run(inWhatOrder: (trials: Trial[]) => Trial[], more: Partial<SearchOptions> = {}) {
+    const rounds: SearchRound[] = []
+    const search = orderSearch({ ...fine, judges: 2 }, { ...options, ...more })
+    let round = search.next()
+    while (round.done !== true) {
+      const { trials } = round.value
+      rounds.push(round.value)
+      const made = new Map(
+        inWhatOrder([...trials]).map((trial) => [trial, rehearseTrial(stageFor(trial), trial, options)]),
+      )
+      round = search.next(trials.flatMap((trial) => made.get(trial) ?? []))
+    }
+    return { rounds, ...round.value }
+  }
+  const forwards = run((trials) => trials)
+  const { rounds, best, schools, tried } = forwards
+  const asked = (on: Trial['on']) => rounds.flatMap(({ trials }) => trials).filter((trial) => trial.on === on)
+
+  test('of one round do not wait for each other: made last first, all comes out the same', () => {
+    const backwards = run((trials) => trials.reverse())
+    expect(backwards.best.order).toEqual(best.order)
+    expect(backwards.rounds).toEqual(rounds)
+  })
+  test('are all schools on both forms first, then changes, so many at once and never more than are planned', () => {
+    const [first, ...others] = rounds
+    expect(first?.trials).toEqual(schoolNames.map((order) => ({ on: 'coarse', order })))
+    const fineRound = others.find(({ trials }) => trials[0]?.on === 'fine')
+    expect(fineRound?.trials.slice(0, schoolNames.length).map(({ order }) => order)).toEqual([...schoolNames])
+    for (const { trials } of others.filter((round) => round !== fineRound && typeof round.trials[0]?.on !== 'number'))
+      expect(trials.length).toBeLessThanOrEqual(options.atOnce)
+    expect(asked('coarse').length).toBeLessThanOrEqual(options.tries)
+    expect(asked('fine').length).toBeLessThanOrEqual(schoolNames.length + 3 + options.fineTries)
+    for (const { tried: before, planned, trials } of rounds) expect(before + trials.length).toBeLessThanOrEqual(planned)
+    expect(tried).toBe(rounds.flatMap(({ trials }) => trials).length)
+  })
+  test.each(['coarse', 'fine'] as const)('on the %s form none is asked for twice', (on) => {
+    const orders = asked(on).map(({ order }) => JSON.stringify(order))
+    expect(new Set(orders).size).toBe(orders.length)
+  })
+  test('before both judges come the best school and what was found, one mesh after the other', () => {
+    expect(best.order.made).toBe('by search')
+    const judged = rounds.filter(({ trials }) => typeof trials[0]?.on === 'number')
+    expect(judged[0]?.trials.map(({ on }) => on)).toEqual([0, 0, 1, 1])
+    const [school, found] = judged[0]?.trials ?? []
+    expect(school?.order).toBe(schools[0]?.order.school)
+    expect(judged[0]?.trials[2]?.order).toBe(school?.order)
+    expect(judged[0]?.trials[3]?.order).toBe(found?.order)
+    for (const { trials } of judged.slice(1)) expect(trials.map(({ on }) => on)).toEqual([0, 1])
+  })
+  test('a change is made of the best so far: one at a time, each of what came before it', () => {
+    const single = run((trials) => trials, { atOnce: 1 })
+    expect(
+      Math.max(...single.rounds.slice(1).map(({ trials }) => trials.filter((t) => typeof t.order !== 'string').length)),
+    ).toBeLessThanOrEqual(3)
+    expect(single.rounds.length).toBeGreaterThan(rounds.length)
+  })
+  test('tell how far the search is, and its best so far', () => {
+    const [first, second] = rounds
+    if (first === undefined || second === undefined) throw new Error('no rounds')
+    expect(progressIn(first, 0)).toMatchObject({ share: 0, tried: 0 })
+    expect(progressIn(first, 3).best).toBeNull()
+    expect(progressIn(second, 2)).toMatchObject({
+      tried: schoolNames.length + 2,
+      share: (schoolNames.length + 2) / second.planned,
+    })
+    const leastOnCoarse = Math.min(
+      ...schoolNames.map((order) => rehearseTrial(coarse, { on: 'coarse', order }, options).figures.trouble),
+    )
+    expect(progressIn(second, 0).trouble).toBe(leastOnCoarse)
+    const troubles = rounds
+      .filter(({ trials }) => trials[0]?.on === 'fine')
+      .slice(1)
+      .map(({ trouble }) => trouble)
+    expect(troubles).toEqual([...troubles].sort((a, b) => b - a))
   })
 })
 

@@ -1,48 +1,60 @@
-import { boundsOf } from '../../geometry/index.ts'
-import type { PartSurface } from '../../form/index.ts'
+import type { FormDoc, PartSurface } from '../../form/index.ts'
 import { seededRandom } from '../../numerics/index.ts'
-import { nothing, type Sentence } from '../../say/index.ts'
+import type { Sentence } from '../../say/index.ts'
 import { candidatePlaces, changedOrder } from './changeOrder.ts'
 import { compareOrders, orderWords } from './compare.ts'
+import { orderMatters } from './orderMatters.ts'
 import { type LayOrder, type Rehearsal, schoolNames } from './orderTypes.ts'
-import { rehearse } from './rehearse.ts'
-import type { RehearsalOptions } from './rehearsalOptions.ts'
-import { type OrderPractice, orderBySchool, orderDefaults } from './schools.ts'
-import type { PreparedStage } from './stage.ts'
+import { orderDefaults } from './schools.ts'
+import { rehearseTrial, type SearchStages, type Trial, type TrialPractice } from './trials.ts'
 
-/** One part on several meshes. */
-export interface SearchStages {
-  /** On which orders are tried out. */
-  readonly coarse: PreparedStage
-  /** On which schools are compared and what is found is shown. */
-  readonly fine: PreparedStage
-  /** Others, on which what is found has to be better as well. */
-  readonly judges: readonly PreparedStage[]
+/** The part whose order is looked for. */
+export interface SearchedPart {
+  readonly form: FormDoc
+  readonly surface: PartSurface
+  /** Film with a printed pattern; see `compareOrders`. */
+  readonly patterned?: boolean | undefined
+  /** How many meshes judge what is found. */
+  readonly judges: number
 }
 
-export interface SearchOptions {
+export interface SearchOptions extends TrialPractice {
   /** Rehearsals on the coarse form. */
   readonly tries: number
   /** Changes of the best order that are tried on the fine form. */
   readonly fineTries: number
+  /** How many changes are tried before the best are looked at again: as many can be made side by side. */
+  readonly atOnce: number
   readonly seed: number
-  readonly practice: OrderPractice
-  readonly rehearsal: Partial<RehearsalOptions>
 }
 
 export const searchDefaults: SearchOptions = {
   tries: 40,
   fineTries: 16,
+  atOnce: 4,
   seed: 1,
   practice: orderDefaults,
   rehearsal: {},
 }
 
+/** What a search wants next, and how it stands before that. */
+export interface SearchRound {
+  /** None of them waits for another. */
+  readonly trials: readonly Trial[]
+  readonly tried: number
+  /** How many it tries at most. */
+  readonly planned: number
+  /** The best order so far. */
+  readonly best: LayOrder | null
+  /** Its trouble; on the coarse form, until the fine one has been rehearsed. */
+  readonly trouble: number
+}
+
 export interface SearchProgress {
   readonly share: number
   readonly tried: number
-  /** The best order so far, in words, and its trouble on the coarse form. */
-  readonly best: Sentence
+  /** The best order so far, in words, and its trouble; null until all schools have been tried. */
+  readonly best: Sentence | null
   readonly trouble: number
 }
 
@@ -51,10 +63,15 @@ export interface SearchResult {
   readonly best: Rehearsal
   /** Every school, rehearsed on the fine form, least trouble first. */
   readonly schools: readonly Rehearsal[]
+  /** Rehearsals that were made. */
   readonly tried: number
   /** Whether the choice of an order changes much on this part; see `orderMatters`. */
   readonly matters: boolean
 }
+
+/** A search that asks for trials, a round at a time, and goes on with what came of them, in the same order. */
+export type OrderSearch = Asking<SearchResult>
+type Asking<Answer> = Generator<SearchRound, Answer, readonly Rehearsal[]>
 
 /** How many orders are kept to be changed further, and how many are rehearsed on the fine form. */
 const kept = 4
@@ -65,97 +82,191 @@ const heard = 3
 /**
  * Looks for a better order, better anchors and better pulls: all schools first, then small changes of the best ones (an
  * anchor more or less, drawn or not, another start, flats first, longer or shorter strokes), on a coarse form; the best few
- * and all schools are rehearsed on the fine form, and the best is changed further there. What is found counts as better only
- * when a hand would notice it, it beats the best school on every mesh, and it saves a share of the trouble that is worth it. Never worse than the best school. A generator, so that whoever runs it can
- * show progress and stop; the same seed gives the same result.
+ * and all schools are rehearsed on the fine form, and the best is changed further there. What is found counts as better
+ * only when a hand would notice it, it beats the best school on every mesh, and it saves a share of the trouble that is
+ * worth it. Never worse than the best school.
+ *
+ * It makes no rehearsal itself: whoever runs it makes the trials that it asks for, in as many hands as there are, shows
+ * progress, and may stop. The same seed gives the same result, however many hands there are.
  */
+export function* orderSearch(part: SearchedPart, options: Partial<SearchOptions> = {}): OrderSearch {
+  const use = { ...searchDefaults, ...options }
+  const standing: Standing = {
+    tried: 0,
+    planned: use.tries + schoolNames.length + finalists + use.fineTries + part.judges * (1 + heard),
+    best: null,
+    trouble: Number.POSITIVE_INFINITY,
+  }
+  const changes = changesOf(part, use)
+  const coarse = yield* triesOnCoarse(use, changes, standing)
+  const fine = yield* triesOnFine(use, coarse, changes, standing)
+  const best = yield* beforeJudges(part, use, fine, standing)
+  const matters = orderMatters(part.surface, fine.schools, use.practice)
+  return { best, schools: fine.schools, tried: standing.tried, matters }
+}
+
+/** The same search in one pair of hands, which makes one trial after the other. */
 export function* searchOrder(
   { coarse, fine, judges }: SearchStages,
   options: Partial<SearchOptions> = {},
 ): Generator<SearchProgress, SearchResult> {
   const use = { ...searchDefaults, ...options }
-  const random = seededRandom(use.seed)
-  const places = candidatePlaces(coarse.form, coarse.surface)
-  const work = use.tries + schoolNames.length + finalists + use.fineTries + judges.length
-  let done = 0
-  let best: Rehearsal | null = null
-  const pool: { order: LayOrder; trouble: number }[] = []
+  const search = orderSearch({ ...fine, judges: judges.length }, use)
+  let round = search.next()
+  while (round.done !== true) {
+    const rehearsals: Rehearsal[] = []
+    for (const trial of round.value.trials) {
+      const stage = trial.on === 'coarse' ? coarse : trial.on === 'fine' ? fine : judges[trial.on]!
+      rehearsals.push(rehearseTrial(stage, trial, use))
+      yield progressIn(round.value, rehearsals.length)
+    }
+    round = search.next(rehearsals)
+  }
+  return round.value
+}
+
+/** How a search stands when so many trials of a round are made. */
+export function progressIn({ tried, planned, best, trouble }: SearchRound, made: number): SearchProgress {
+  return {
+    share: (tried + made) / planned,
+    tried: tried + made,
+    best: best === null ? null : orderWords(best),
+    trouble,
+  }
+}
+
+type Standing = { -readonly [K in Exclude<keyof SearchRound, 'trials'>]: SearchRound[K] }
+
+/** Has trials made, and counts them. */
+function* made(standing: Standing, trials: readonly Trial[]): Asking<readonly Rehearsal[]> {
+  if (trials.length === 0) return []
+  const rehearsals = yield { ...standing, trials }
+  standing.tried += trials.length
+  return rehearsals
+}
+
+/** Small changes, as chance has them. */
+interface Changes {
+  of(order: LayOrder): LayOrder
+  /** One of a list, an early one rather than a late one. */
+  pick<T>(list: readonly T[]): T
+}
+
+function changesOf({ form, surface }: SearchedPart, { seed, practice }: SearchOptions): Changes {
+  const random = seededRandom(seed)
+  const places = candidatePlaces(form, surface)
+  return {
+    of: (order) => changedOrder(order, places, surface.figures.areaMm2, random, practice.releaseMm),
+    pick: (list) => list[Math.floor(list.length * random() ** 2)]!,
+  }
+}
+
+/** Lets every order through once. */
+function once() {
   const seen = new Set<string>()
-  const tryOut = (order: LayOrder) => {
-    seen.add(JSON.stringify(order))
-    const { flipped, figures } = rehearse(coarse, order, use.rehearsal)
+  return (order: LayOrder): boolean => {
+    const before = seen.size
+    return seen.add(JSON.stringify(order)).size > before
+  }
+}
+
+/** All schools, then changes of the best ones; the best few of all. */
+function* triesOnCoarse(
+  { tries, atOnce }: SearchOptions,
+  changes: Changes,
+  standing: Standing,
+): Asking<readonly LayOrder[]> {
+  const pool: { readonly order: LayOrder; readonly trouble: number }[] = []
+  const keep = (order: LayOrder, { flipped, figures }: Rehearsal) =>
     pool.push({ order, trouble: flipped > 0 ? Number.POSITIVE_INFINITY : figures.trouble })
+  const rank = () => {
     pool.sort((a, b) => a.trouble - b.trouble)
     pool.length = Math.min(pool.length, kept)
-    done++
+    standing.best = pool[0]?.order ?? null
+    standing.trouble = pool[0]?.trouble ?? Number.POSITIVE_INFINITY
   }
-  const progress = (): SearchProgress => ({
-    share: done / work,
-    tried: done,
-    best: best === null ? (pool[0] === undefined ? nothing : orderWords(pool[0].order)) : orderWords(best.order),
-    trouble: best?.figures.trouble ?? pool[0]?.trouble ?? Number.POSITIVE_INFINITY,
-  })
-  for (const school of schoolNames) {
-    tryOut(orderBySchool(school, coarse.form, coarse.surface, use.practice))
-    yield progress()
+  for (const school of yield* made(
+    standing,
+    schoolNames.map((order) => ({ on: 'coarse', order })),
+  ))
+    keep(school.order, school)
+  rank()
+  const isNew = once()
+  for (let left = tries - schoolNames.length; left > 0; left -= atOnce) {
+    const orders = Array.from({ length: Math.min(left, atOnce) }, () => changes.of(changes.pick(pool).order)).filter(
+      isNew,
+    )
+    const rehearsals = yield* made(
+      standing,
+      orders.map((order) => ({ on: 'coarse', order })),
+    )
+    for (const [i, order] of orders.entries()) keep(order, rehearsals[i]!)
+    rank()
   }
-  while (done < use.tries) {
-    const parent = pool[Math.floor(pool.length * random() ** 2)]
-    if (parent === undefined) break
-    const child = changedOrder(parent.order, places, coarse.surface.figures.areaMm2, random, use.practice.releaseMm)
-    if (seen.has(JSON.stringify(child))) {
-      done++
-      continue
-    }
-    tryOut(child)
-    yield progress()
-  }
+  return pool.map(({ order }) => order)
+}
 
-  const schools: Rehearsal[] = []
-  for (const school of schoolNames) {
-    schools.push(rehearse(fine, orderBySchool(school, fine.form, fine.surface, use.practice), use.rehearsal))
-    done++
-    yield progress()
-  }
-  schools.sort((a, b) => a.figures.trouble - b.figures.trouble)
-  const school = schools.find((s) => s.flipped === 0) ?? schools[0]!
-  best = school
+interface FineTries {
+  /** Least trouble first. */
+  readonly schools: readonly Rehearsal[]
+  /** The best school that turns no film over. */
+  readonly school: Rehearsal
+  /** What has less trouble than it, least first. */
+  readonly found: readonly Rehearsal[]
+}
+
+/** What helps on the coarse form need not on the fine one: the best few are tried there again, and changed further. */
+function* triesOnFine(
+  { fineTries, atOnce }: SearchOptions,
+  coarse: readonly LayOrder[],
+  changes: Changes,
+  standing: Standing,
+): Asking<FineTries> {
+  const isNew = once()
+  const onFine = (orders: readonly Trial['order'][]) => orders.map((order) => ({ on: 'fine', order }) as const)
+  const first = coarse.slice(0, finalists).filter((order) => order.made === 'by search' && isNew(order))
+  const rehearsals = yield* made(standing, onFine([...schoolNames, ...first]))
+  const schools = rehearsals.slice(0, schoolNames.length).sort((a, b) => a.figures.trouble - b.figures.trouble)
+  const school = schools.find(({ flipped }) => flipped === 0) ?? schools[0]!
   const found: Rehearsal[] = []
-  const seenFine = new Set<string>()
-  const tryFine = (order: LayOrder) => {
-    done++
-    if (order.made === 'by school' || seenFine.has(JSON.stringify(order))) return false
-    seenFine.add(JSON.stringify(order))
-    const rehearsal = rehearse(fine, order, use.rehearsal)
-    if (rehearsal.flipped > 0 || rehearsal.figures.trouble >= school.figures.trouble) return true
-    found.push(rehearsal)
-    if (rehearsal.figures.trouble < best!.figures.trouble) best = rehearsal
-    return true
+  const keep = (tried: readonly Rehearsal[]) => {
+    found.push(...tried.filter((r) => r.flipped === 0 && r.figures.trouble < school.figures.trouble))
+    found.sort((a, b) => a.figures.trouble - b.figures.trouble)
+    const best = found[0] ?? school
+    standing.best = best.order
+    standing.trouble = best.figures.trouble
   }
-  for (const { order } of pool.slice(0, finalists)) if (tryFine(order)) yield progress()
-  // What helps on the coarse form need not on the fine one: the last changes are judged there.
-  for (let i = 0; i < use.fineTries; i++) {
-    const order = changedOrder(best.order, places, fine.surface.figures.areaMm2, random, use.practice.releaseMm)
-    if (tryFine(order)) yield progress()
+  keep(rehearsals.slice(schoolNames.length))
+  for (let left = fineTries; left > 0; left -= atOnce) {
+    const best = found[0] ?? school
+    const orders = Array.from({ length: Math.min(left, atOnce) }, () => changes.of(best.order)).filter(isNew)
+    keep(yield* made(standing, onFine(orders)))
   }
-  found.sort((a, b) => a.figures.trouble - b.figures.trouble)
-  best = school
-  const schoolOn = judges.map((judge) => rehearse(judge, orderAgain(school.order, judge, use.practice), use.rehearsal))
+  return { schools, school, found }
+}
+
+/** The first of those found that a hand would notice and that is better than the best school on every mesh; else that school. */
+function* beforeJudges(
+  { form, patterned, judges }: SearchedPart,
+  { practice }: SearchOptions,
+  { school, found }: FineTries,
+  standing: Standing,
+): Asking<Rehearsal> {
   const noticed = found.filter(({ figures }) =>
-    compareOrders(fine.form, school.figures, figures, fine.patterned).some((difference) => difference.better),
+    compareOrders(form, school.figures, figures, patterned).some((difference) => difference.better),
   )
-  for (const candidate of noticed.slice(0, heard)) {
-    const savedOn = [savedShare(school, candidate)]
-    for (const [i, judge] of judges.entries()) {
-      savedOn.push(savedShare(schoolOn[i]!, rehearse(judge, candidate.order, use.rehearsal)))
-      if (savedOn[savedOn.length - 1]! <= 0) break
-    }
-    yield progress()
-    if (Math.min(...savedOn) <= 0 || mean(savedOn) < use.practice.worthShare) continue
-    best = candidate
-    break
+  let schoolOn: readonly Rehearsal[] = []
+  for (const [i, candidate] of noticed.slice(0, heard).entries()) {
+    const orders = i === 0 ? [school.order.school, candidate.order] : [candidate.order]
+    // What one mesh judges stands together, so that hands need not share it.
+    const trials = Array.from({ length: judges }, (_, on) => orders.map((order) => ({ on, order }))).flat()
+    const rehearsals = yield* made(standing, trials)
+    if (i === 0) schoolOn = rehearsals.filter((_, k) => k % 2 === 0)
+    const candidateOn = i === 0 ? rehearsals.filter((_, k) => k % 2 === 1) : rehearsals
+    const saved = [savedShare(school, candidate), ...candidateOn.map((other, k) => savedShare(schoolOn[k]!, other))]
+    if (Math.min(...saved) > 0 && mean(saved) >= practice.worthShare) return candidate
   }
-  return { best, schools, tried: done, matters: orderMatters(fine.surface, schools, use.practice) }
+  return school
 }
 
 /** Share of the trouble of one that another saves, both on one mesh; nothing where film turns over in the other. */
@@ -163,33 +274,3 @@ const savedShare = (of: Rehearsal, other: Rehearsal) =>
   other.flipped > 0 ? 0 : (of.figures.trouble - other.figures.trouble) / Math.max(of.figures.trouble, 1e-9)
 
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
-
-/** A school's order as its rule makes it on another mesh. */
-const orderAgain = (order: LayOrder, stage: PreparedStage, practice: OrderPractice) =>
-  orderBySchool(order.school, stage.form, stage.surface, practice)
-
-/** Schools that differ by less than this share lie close together. */
-const closeTogether = 0.35
-
-/** Whether a part is shorter than a length, by the longer side of its box. */
-export function isSmallPart({ outline }: Pick<PartSurface, 'outline'>, smallMm: number): boolean {
-  const { min, max } = boundsOf(outline.polygon)
-  return Math.max(max[0] - min[0], max[1] - min[1]) < smallMm
-}
-
-/**
- * Whether it changes much in which order a part is laid: on a large part always, on a small one where the best school is
- * clearly better than one in the middle.
- *
- * @param schools least trouble first
- */
-export function orderMatters(
-  surface: Pick<PartSurface, 'outline'>,
-  schools: readonly Rehearsal[],
-  { smallMm }: Pick<OrderPractice, 'smallMm'> = orderDefaults,
-): boolean {
-  if (!isSmallPart(surface, smallMm)) return true
-  const [best, middle] = [schools[0], schools[Math.floor(schools.length / 2)]]
-  if (best === undefined || middle === undefined) return true
-  return middle.figures.trouble - best.figures.trouble > closeTogether * middle.figures.trouble
-}

@@ -4,8 +4,8 @@ import type { FilmHandling } from '../handling/filmHandling.ts'
 import { unfolded } from '../unfolded.ts'
 import { naturalLay } from '../naturalLay.ts'
 import { workedLay, workedOptions } from '../workedLay.ts'
-import type { SearchStages } from './searchOrder.ts'
 import { type PreparedStage, prepareStage } from './stage.ts'
+import type { SearchStages, Trial } from './trials.ts'
 
 /** What a rehearsal has to know about a film. */
 export interface StageFilm {
@@ -49,15 +49,22 @@ export function setStage(
   )
 }
 
+/** The stage of a trial, for a part whose fine stage is set. Can be refused: what `setStage` finds. */
+export function setTrialStage(fine: PreparedStage, on: Trial['on']): Result<PreparedStage> {
+  if (on === 'fine') return done(fine)
+  const { form, handling, laid, patterned } = fine
+  const triangles = on === 'coarse' ? stageTriangles.coarse : stageTriangles.judges[on]
+  if (triangles === undefined) throw new RangeError(`there is no judge ${on}`)
+  return setStage(form, { handling, laid, patterned }, triangles)
+}
+
 /** The further stages that a search needs beside the fine one. Can be refused: what `setStage` finds. */
 export function setSearchStages(fine: PreparedStage): Result<SearchStages> {
-  const { form, handling, laid, patterned } = fine
-  const film = { handling, laid, patterned }
-  const coarse = setStage(form, film, stageTriangles.coarse)
+  const coarse = setTrialStage(fine, 'coarse')
   if (!coarse.ok) return coarse
   const judges: PreparedStage[] = []
-  for (const triangles of stageTriangles.judges) {
-    const judge = setStage(form, film, triangles)
+  for (const on of stageTriangles.judges.keys()) {
+    const judge = setTrialStage(fine, on)
     if (!judge.ok) return judge
     judges.push(judge.value)
   }
