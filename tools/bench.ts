@@ -141,7 +141,9 @@ function openHand(): { readonly hand: RemoteHand; readonly close: () => Promise<
 /** One search from the stage that a screen has open; the further stages are set in it. */
 async function searchMs(fine: PreparedStage, hands: readonly RemoteHand[]) {
   const began = performance.now()
-  const found = required(await searchInHands(fine, {}, hands, { stopped: () => false, onNews: () => {} }))
+  const found = required(
+    await searchInHands(new Map([['fine', fine]]), {}, hands, { stopped: () => false, onNews: () => {} }),
+  )
   return { ms: performance.now() - began, found }
 }
 /** The median of a native program's own runs, ms; it is given a mesh and prints `name, triangles, method, scaling, runs, median, …`. */

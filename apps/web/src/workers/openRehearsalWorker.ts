@@ -3,7 +3,7 @@ import { failure, type Result, refused } from '@truelay/core/result'
 import { say } from '@truelay/core/say'
 import { proxy, transfer, wrap } from 'comlink'
 import type { RehearsalWorker } from './rehearsal.worker.ts'
-import type { RehearsalQuestion, SearchNews } from './rehearsalWork.ts'
+import type { RehearsalQuestion, SearchNews, SearchWish } from './rehearsalWork.ts'
 import type { TrialWorker } from './trial.worker.ts'
 import { withProgress } from './withProgress.ts'
 
@@ -35,7 +35,7 @@ export function openRehearsalWorker() {
     )
   /** Asked for before the hands were there. */
   let stopSoon = false
-  const search = async (tries: number, onNews: (news: SearchNews) => void) => {
+  const search = async (wish: SearchWish, onNews: (news: SearchNews) => void) => {
     stopSoon = false
     hands ??= openHands()
     const ports = await Promise.all(
@@ -46,14 +46,14 @@ export function openRehearsalWorker() {
       }),
     )
     if (stopSoon) return refused(failure('WORK_STOPPED', { work: say`search` }))
-    return remote.search(tries, transfer(ports, ports), proxy(onNews))
+    return remote.search(wish, transfer(ports, ports), proxy(onNews))
   }
   return {
     open: (question: RehearsalQuestion) => Promise.race([remote.open(question), stopped]),
     bySchool: (school: SchoolName) => Promise.race([remote.bySchool(school), stopped]),
     inOrder: (order: LayOrder, pulls?: PullsAllowed) => Promise.race([remote.inOrder(order, pulls), stopped]),
-    search: (tries: number, onNews: (news: SearchNews) => void) =>
-      withProgress(onNews, (news) => Promise.race([search(tries, news), stopped])),
+    search: (wish: SearchWish, onNews: (news: SearchNews) => void) =>
+      withProgress(onNews, (news) => Promise.race([search(wish, news), stopped])),
     stopSearch() {
       stopSoon = true
       return remote.stop()

@@ -14,14 +14,25 @@ import {
 import { orderPractice, rehearsalOptions } from '@truelay/core/plan'
 import { done, type Result } from '@truelay/core/result'
 import { expose, wrap } from 'comlink'
-import type { FoundOrder, RehearsalQuestion, RehearsalStage, SearchNews, ShownRehearsal } from './rehearsalWork.ts'
-import { searchInHands } from './searchInHands.ts'
+import type {
+  FoundOrder,
+  RehearsalQuestion,
+  RehearsalStage,
+  SearchNews,
+  SearchWish,
+  ShownRehearsal,
+} from './rehearsalWork.ts'
+import { searchInHands, type StagesSet } from './searchInHands.ts'
 import type { TrialHand } from './trialHand.ts'
 
 interface Bench {
   readonly question: RehearsalQuestion
   readonly fine: PreparedStage
+  readonly stages: StagesSet
 }
+
+/** News come faster than anybody reads, and every one is drawn. */
+const newsMs = 200
 
 let bench: Bench | null = null
 let stopped = false
@@ -36,7 +47,7 @@ const rehearsalWorker = {
   open(question: RehearsalQuestion): Result<RehearsalStage> {
     const fine = setStage(question.form, question.film)
     if (!fine.ok) return fine
-    bench = { question, fine: fine.value }
+    bench = { question, fine: fine.value, stages: new Map([['fine', fine.value]]) }
     return done({ surface: fine.value.surface })
   },
 
@@ -52,15 +63,20 @@ const rehearsalWorker = {
   },
 
   /** Looks for a better order, in the hands of the workers at the other ends of some ports. */
-  async search(tries: number, ports: readonly MessagePort[], onNews: (news: SearchNews) => void) {
-    const { fine, question } = opened()
+  async search(wish: SearchWish, ports: readonly MessagePort[], onNews: (news: SearchNews) => void) {
+    const { fine, question, stages } = opened()
     stopped = false
     const { practice } = question
-    const options = { tries, practice: orderPractice(practice), rehearsal: rehearsalOptions(practice) }
+    const options = { ...wish, practice: orderPractice(practice), rehearsal: rehearsalOptions(practice) }
     const hands = ports.map((port) => wrap<TrialHand>(port))
-    const result = await searchInHands(fine, options, hands, {
+    let told = Number.NEGATIVE_INFINITY
+    const result = await searchInHands(stages, options, hands, {
       stopped: () => stopped,
-      onNews: ({ share, tried, best }) => onNews({ share, tried, best }),
+      onNews({ share, tried, best }) {
+        if (performance.now() - told < newsMs) return
+        told = performance.now()
+        onNews({ share, tried, best })
+      },
     })
     for (const port of ports) port.close()
     if (!result.ok) return result

@@ -24,6 +24,12 @@ export interface ShownRehearsal {
   readonly fingers: readonly FingerSpot[]
 }
 
+/** How far a search goes, and what chance it follows: another seed tries other changes. */
+export interface SearchWish {
+  readonly tries: number
+  readonly seed: number
+}
+
 /** How a search stands. */
 export interface SearchNews {
   readonly share: number

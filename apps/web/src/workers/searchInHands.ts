@@ -27,34 +27,44 @@ interface Meanwhile {
   readonly onNews: (news: SearchProgress) => void
 }
 
+/** Stages of one part, the fine one among them. */
+export type StagesSet = Map<Trial['on'], PreparedStage>
+
 /**
  * Looks for a better order in several hands at once: what the trials of a round stand on is set first, then each hand takes
  * the next trial as soon as it is free. Refused: what a stage is refused for, and `WORK_STOPPED`.
+ *
+ * @param stages those that are set already; what has to be set further is added, for the next search
  */
 export async function searchInHands(
-  fine: PreparedStage,
+  stages: StagesSet,
   options: Partial<SearchOptions>,
   hands: readonly RemoteHand[],
   { stopped, onNews }: Meanwhile,
 ): Promise<Result<SearchResult>> {
-  const how = { ...searchDefaults, ...options }
-  await Promise.all(hands.map((hand) => hand.open(fine, { practice: how.practice, rehearsal: how.rehearsal })))
-  const set = new Set<Trial['on']>(['fine'])
-  const search = orderSearch({ ...fine, judges: stageTriangles.judges.length }, how)
+  const fine = stages.get('fine')
+  if (fine === undefined) throw new RangeError('searched before the fine stage was set')
+  const { practice, rehearsal, ...use } = { ...searchDefaults, ...options }
+  const how = { practice, rehearsal }
+  await Promise.all(hands.map((hand) => hand.open(stages)))
+  const search = orderSearch({ ...fine, judges: stageTriangles.judges.length }, { ...use, ...how })
   let round = search.next()
   while (round.done !== true) {
     const asked = round.value
-    const unset = [...new Set(asked.trials.map(({ on }) => on))].filter((on) => !set.has(on))
-    const stages = await shared(hands, unset, async (hand, on) => ({ hand, on, stage: await hand.set(on) }))
-    for (const { hand, on, stage } of stages) {
+    const unset = [...new Set(asked.trials.map(({ on }) => on))].filter((on) => !stages.has(on))
+    for (const { hand, on, stage } of await shared(hands, unset, async (setter, which) => ({
+      hand: setter,
+      on: which,
+      stage: await setter.set(which),
+    }))) {
       if (!stage.ok) return stage
       await Promise.all(hands.filter((other) => other !== hand).map((other) => other.have(on, stage.value)))
-      set.add(on)
+      stages.set(on, stage.value)
     }
     let made = 0
     const rehearsals = await shared(hands, asked.trials, async (hand, trial): Promise<Rehearsal | null> => {
       if (stopped()) return null
-      const rehearsal = await hand.make(trial)
+      const rehearsal = await hand.make(trial, how)
       made++
       onNews(progressIn(asked, made))
       return rehearsal

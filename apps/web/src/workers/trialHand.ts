@@ -10,21 +10,21 @@ import type { Result } from '@truelay/core/result'
 
 /** One pair of hands of a search: makes the trials of one part, on the stages that it has set or was given. */
 export function trialHand() {
-  let part: { readonly fine: PreparedStage; readonly how: TrialPractice } | null = null
   const stages = new Map<Trial['on'], PreparedStage>()
-  const opened = () => {
-    if (part === null) throw new RangeError('tried before a part was opened')
-    return part
+  const stageOf = (on: Trial['on']) => {
+    const stage = stages.get(on)
+    if (stage === undefined) throw new RangeError(`tried on a stage that is not set: ${on}`)
+    return stage
   }
   return {
-    open(fine: PreparedStage, how: TrialPractice): void {
-      part = { fine, how }
+    /** Begins with a part, on the stages that are set for it; the fine one has to be. */
+    open(known: ReadonlyMap<Trial['on'], PreparedStage>): void {
       stages.clear()
-      stages.set('fine', fine)
+      for (const [on, stage] of known) stages.set(on, stage)
     },
     /** Sets a further stage. Refused: what `setTrialStage` finds. */
     set(on: Trial['on']): Result<PreparedStage> {
-      const stage = setTrialStage(opened().fine, on)
+      const stage = setTrialStage(stageOf('fine'), on)
       if (stage.ok) stages.set(on, stage.value)
       return stage
     },
@@ -32,11 +32,7 @@ export function trialHand() {
     have(on: Trial['on'], stage: PreparedStage): void {
       stages.set(on, stage)
     },
-    make(trial: Trial): Rehearsal {
-      const stage = stages.get(trial.on)
-      if (stage === undefined) throw new RangeError(`tried on a stage that is not set: ${trial.on}`)
-      return rehearseTrial(stage, trial, opened().how)
-    },
+    make: (trial: Trial, how: TrialPractice): Rehearsal => rehearseTrial(stageOf(trial.on), trial, how),
   }
 }
 

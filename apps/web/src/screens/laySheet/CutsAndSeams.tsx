@@ -70,7 +70,7 @@ export function CutsAndSeams({ question, first, neededStretch, onCuts }: CutsAnd
       {asked.phase === 'asking' ? (
         <p role="status" className="text-note">
           {t`Cutting and laying again`}
-          <progress className="block h-2 w-full accent-[var(--petrol)]" value={asked.share} max={1} />
+          <progress className="block h-2 w-full" value={asked.share} max={1} />
         </p>
       ) : (
         <Button className="mt-1.5 w-full" onClick={ask}>{t`Would cuts help?`}</Button>

@@ -79,7 +79,7 @@ function Working({
       <div className="border-l border-hair bg-paper p-5">
         <p role="status" className="label text-body text-quiet">
           {t`Working out what hands and heat can do`}
-          <progress className="mt-2 block h-2 w-full accent-[var(--petrol)]" value={share} max={1} />
+          <progress className="mt-2 block h-2 w-full" value={share} max={1} />
         </p>
       </div>
     </div>

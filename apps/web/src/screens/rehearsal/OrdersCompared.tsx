@@ -81,7 +81,7 @@ function SearchBox(props: OrdersComparedProps) {
         <div role="status">
           <p className="label-strong text-body">{t`Looking for a better order`}</p>
           <progress
-            className="mt-1 block h-2.5 w-full accent-[var(--petrol)]"
+            className="mt-1 block h-2.5 w-full"
             value={search.news.share}
             max={1}
             aria-label={t`How far the search is`}
@@ -104,6 +104,9 @@ function SearchBox(props: OrdersComparedProps) {
                   : t`A better order`}
               </strong>
               {t(search.found.because)}
+              {search.times > 1 ? (
+                <span className="mt-1 block">{t`Looked ${search.times} times, tried ${search.found.tried} orders: this is the best of all.`}</span>
+              ) : null}
               {search.found.matters ? null : (
                 <span className="mt-1 block">{t`On this part the order hardly matters: the schools lie close together. Lay it as suits your hand.`}</span>
               )}

@@ -1,5 +1,6 @@
 import { act, renderHook, waitFor } from '@testing-library/react'
-import { partQuestionOf } from '@truelay/contract'
+import { readFileSync } from 'node:fs'
+import { formDoc, partQuestionOf } from '@truelay/contract'
 import { english } from '@truelay/words'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { InShop, type OpenShop, openShop } from '../../testing/openShop.tsx'
@@ -8,12 +9,14 @@ import { useRehearsals } from './useRehearsals.ts'
 
 let shop: OpenShop
 let question: RehearsalQuestion
+let lamp: RehearsalQuestion
 beforeAll(async () => {
   shop = await openShop()
   const { bundle, part } = await shop.bundle('0412')
   const asked = partQuestionOf(bundle, part)
   if (asked === null) throw new Error('the bonnet cannot be worked out')
   question = { form: asked.lay.form, film: asked.lay.film, practice: asked.work.practice }
+  lamp = { ...question, form: formDoc.parse(JSON.parse(readFileSync('demo/forms/pipit-fog-left.json', 'utf8'))) }
 })
 afterAll(() => shop.close())
 
@@ -54,6 +57,27 @@ test('a search tells how far it is, and can be stopped', async () => {
   act(() => view.now().stop())
   await waitFor(() => expect(view.now().search.phase).toBe('idle'))
   expect(view.now().known.found).toBeUndefined()
+})
+
+test('looked for again, other changes are tried, and the best of all searches stays', async () => {
+  const view = await open(lamp)
+  const found = async () => {
+    await act(() => view.now().look())
+    const { search } = view.now()
+    if (search.phase !== 'found') throw new Error(`not found: ${search.phase}`)
+    return search
+  }
+  const once = await found()
+  const twice = await found()
+  expect([once.times, twice.times]).toEqual([1, 2])
+  expect(twice.found.tried).toBeGreaterThan(once.found.tried + 16)
+  const troubles = [once, twice].map((search) => search.found.best.rehearsal.figures.trouble)
+  expect(troubles[1]).toBeLessThanOrEqual(troubles[0] ?? 0)
+  // One that is stopped leaves what was found.
+  act(() => void view.now().look())
+  await waitFor(() => expect(view.now().search.phase).toBe('looking'))
+  act(() => view.now().stop())
+  await waitFor(() => expect(view.now().search).toEqual(twice))
 })
 
 test('a form that makes no sense is refused with its reason', async () => {

@@ -17,7 +17,8 @@ export type OrderChoice = SchoolName | 'chosen' | 'found'
 export type SearchState =
   | { readonly phase: 'idle' }
   | { readonly phase: 'looking'; readonly news: SearchNews }
-  | { readonly phase: 'found'; readonly found: FoundOrder }
+  /** With how often it was looked for. */
+  | { readonly phase: 'found'; readonly found: FoundOrder; readonly times: number }
   | { readonly phase: 'refused'; readonly failure: AnyFailure }
 
 const tries = 40
@@ -28,6 +29,8 @@ export function useRehearsals(question: RehearsalQuestion, chosen: LayOrder | nu
   const [known, setKnown] = useState<Partial<Record<OrderChoice, ShownRehearsal>>>({})
   const [search, setSearch] = useState<SearchState>({ phase: 'idle' })
   const worker = useRef<OpenRehearsalWorker | null>(null)
+  /** What the searches on this stage have found, which each goes beyond. */
+  const before = useRef<{ readonly found: FoundOrder; readonly times: number } | null>(null)
 
   useEffect(() => {
     const opened = openRehearsalWorker()
@@ -36,6 +39,7 @@ export function useRehearsals(question: RehearsalQuestion, chosen: LayOrder | nu
     setStage(asked)
     setKnown({})
     setSearch({ phase: 'idle' })
+    before.current = null
     void opened.open(question).then((result) => {
       if (!current) return
       setStage(result.ok ? { phase: 'known', value: result.value } : { phase: 'refused', failure: result.failure })
@@ -68,19 +72,33 @@ export function useRehearsals(question: RehearsalQuestion, chosen: LayOrder | nu
     const opened = worker.current
     if (opened === null) return
     setSearch({ phase: 'looking', news: { share: 0, tried: 0, best: null } })
-    const result = await opened.search(tries, (news) => setSearch({ phase: 'looking', news }))
+    const times = (before.current?.times ?? 0) + 1
+    const result = await opened.search({ tries, seed: times }, (news) => setSearch({ phase: 'looking', news }))
     if (worker.current !== opened) return
     if (!result.ok) {
       setSearch(
-        result.failure.code === 'WORK_STOPPED' ? { phase: 'idle' } : { phase: 'refused', failure: result.failure },
+        result.failure.code !== 'WORK_STOPPED'
+          ? { phase: 'refused', failure: result.failure }
+          : before.current === null
+            ? { phase: 'idle' }
+            : { phase: 'found', ...before.current },
       )
       return
     }
-    const { best } = result.value
-    if (best.order.made === 'by search') setKnown((before) => ({ ...before, found: best }))
-    setSearch({ phase: 'found', found: result.value })
+    const found = betterOf(before.current?.found ?? null, result.value)
+    before.current = { found, times }
+    const { best } = found
+    if (best.order.made === 'by search') setKnown((others) => ({ ...others, found: best }))
+    setSearch({ phase: 'found', found, times })
   }, [])
 
   const stop = useCallback(() => void worker.current?.stopSearch(), [])
   return { stage, known, search, ask, look, stop }
+}
+
+/** The order with less trouble, with what all searches have tried. */
+function betterOf(before: FoundOrder | null, now: FoundOrder): FoundOrder {
+  if (before === null) return now
+  const { trouble } = before.best.rehearsal.figures
+  return { ...(now.best.rehearsal.figures.trouble < trouble ? now : before), tried: before.tried + now.tried }
 }
