@@ -6,6 +6,7 @@ import { OrbitControls } from '@react-three/drei/core/OrbitControls'
 import { Canvas, type ThreeEvent, useFrame, useThree } from '@react-three/fiber'
 import { type RefObject, useCallback, useEffect, useMemo, useRef } from 'react'
 import { BufferAttribute, BufferGeometry, DoubleSide, Vector3 } from 'three'
+import { clearOf } from './clearOf.ts'
 import { inSpace } from './placeOnSurface.ts'
 import { CutLine, type FilmProgress, FilmOnForm } from './FilmOnForm.tsx'
 import { dense } from './dense.ts'
@@ -165,14 +166,20 @@ function LabelsFollow({
   useFrame(({ camera, size }) => {
     const spans = overlay.current?.children
     if (spans === undefined) return
-    labels.forEach((label, i) => {
-      const span = spans[i]
-      if (!(span instanceof HTMLElement)) return
-      const seen = label.at
+    const seen = labels.map((label): Vec2 => {
+      const at = label.at
         .clone()
         .sub(new Vector3(...middle))
         .project(camera)
-      span.style.transform = `translate(${((seen.x + 1) * size.width) / 2}px, ${((1 - seen.y) * size.height) / 2}px)`
+      return [((at.x + 1) * size.width) / 2, ((1 - at.y) * size.height) / 2]
+    })
+    const numbers = seen.filter((_, i) => labels[i]?.look === 'anchor')
+    labels.forEach((label, i) => {
+      const span = spans[i]
+      const at = seen[i]
+      if (!(span instanceof HTMLElement) || at === undefined) return
+      const [x, y] = label.look === 'pull' ? clearOf(at, numbers) : at
+      span.style.transform = `translate(${x}px, ${y}px)`
     })
   })
   return null

@@ -77,7 +77,7 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next, miss 
             onFocus={() => onChoose({ reading: i })}
             className={`border p-2 ${named(reading.name) ? 'border-stop bg-stop-tint' : 'border-hair'} ${chosen.reading === i ? 'bg-paper' : ''}`}
           >
-            <div className="grid grid-cols-[1fr_5.75rem_2.75rem] items-end gap-2">
+            <div className="grid grid-cols-[1fr_2.75rem] items-center gap-2">
               <input
                 aria-label={t`Name of reading ${i + 1}`}
                 value={reading.name}
@@ -90,15 +90,6 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next, miss 
                 }
                 className="min-h-11 w-full min-w-0 bg-transparent text-body font-bold"
               />
-              <NumberCell
-                label={t`gap`}
-                value={reading.sagittaMm}
-                min={-500}
-                max={1000}
-                onCommit={(sagittaMm) =>
-                  onChange((now) => ({ ...now, bow: now.bow.map((r, k) => (k === i ? { ...r, sagittaMm } : r)) }))
-                }
-              />
               <button
                 type="button"
                 aria-label={t`Remove ${reading.name}`}
@@ -108,10 +99,21 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next, miss 
                 <Trash2 size={18} />
               </button>
             </div>
-            <p className="text-note text-quiet">
-              {t`from ${place(reading.from)} to ${place(reading.to)}`}
-              {named(reading.name) ? t`. Measure this one again.` : ''}
-            </p>
+            <div className="grid grid-cols-[1fr_6.5rem] items-end gap-2">
+              <p className="text-note leading-snug text-quiet">
+                {t`from ${place(reading.from)} to ${place(reading.to)}`}
+                {named(reading.name) ? t`. Measure this one again.` : ''}
+              </p>
+              <NumberCell
+                label={t`gap`}
+                value={reading.sagittaMm}
+                min={-500}
+                max={1000}
+                onCommit={(sagittaMm) =>
+                  onChange((now) => ({ ...now, bow: now.bow.map((r, k) => (k === i ? { ...r, sagittaMm } : r)) }))
+                }
+              />
+            </div>
           </li>
         ))}
       </ol>
