@@ -138,7 +138,12 @@ function openHand(): { readonly hand: RemoteHand; readonly close: () => Promise<
   const worker = new Worker(new URL('./testing/trialHand.mjs', import.meta.url))
   return { hand: wrap<TrialHand>(nodeEndpoint(worker)), close: () => worker.terminate() }
 }
-/** One search from the stage that a screen has open; the further stages are set in it. */
+/** The least of three searches from the stage that a screen has open; the further stages are set in each. */
+async function leastSearchMs(fine: PreparedStage, hands: readonly RemoteHand[]) {
+  const one = await searchMs(fine, hands)
+  const others = [await searchMs(fine, hands), await searchMs(fine, hands)]
+  return { ms: Math.min(one.ms, ...others.map(({ ms: other }) => other)), found: one.found }
+}
 async function searchMs(fine: PreparedStage, hands: readonly RemoteHand[]) {
   const began = performance.now()
   const found = required(
@@ -232,8 +237,8 @@ for (const [formFile, filmFile] of [
   const fine = required(setStage(form, filmDoc.parse(read(`demo/films/${filmFile}.json`))))
   const { coarse } = required(setSearchStages(fine))
   const one = bestOf(2, () => rehearse(fine, orderBySchool('centre out', form, fine.surface)))
-  const { ms: twoMs } = await searchMs(fine, two)
-  const { ms: aloneMs, found } = await searchMs(fine, two.slice(0, 1))
+  const { ms: twoMs } = await leastSearchMs(fine, two)
+  const { ms: aloneMs, found } = await leastSearchMs(fine, two.slice(0, 1))
   const cutsMs = bestOf(1, () => reliefCuts(coarse, 0.01))
   const school = found.schools[0]
   say(
