@@ -5,10 +5,8 @@ import { proxy, transfer, wrap } from 'comlink'
 import type { RehearsalWorker } from './rehearsal.worker.ts'
 import type { RehearsalQuestion, SearchNews, SearchWish } from './rehearsalWork.ts'
 import type { TrialWorker } from './trial.worker.ts'
+import { handsFor } from './handsFor.ts'
 import { withProgress } from './withProgress.ts'
-
-/** Hands of a search: as many as there are processors, but no more than there are trials to be made side by side. */
-const mostHands = 4
 
 /**
  * A worker of its own for the rehearsals of one part, and further ones once an order is looked for. Closing it stops
@@ -30,7 +28,7 @@ export function openRehearsalWorker() {
   )
   let hands: ReturnType<typeof wrap<TrialWorker>>[] | null = null
   const openHands = () =>
-    Array.from({ length: Math.max(1, Math.min(mostHands, navigator.hardwareConcurrency)) }, () =>
+    Array.from({ length: handsFor(navigator.hardwareConcurrency) }, () =>
       wrap<TrialWorker>(opened(new Worker(new URL('./trial.worker.ts', import.meta.url), { type: 'module' }))),
     )
   /** Asked for before the hands were there. */

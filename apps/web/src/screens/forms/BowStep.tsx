@@ -77,7 +77,8 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next, miss 
             onFocus={() => onChoose({ reading: i })}
             className={`border p-2 ${named(reading.name) ? 'border-stop bg-stop-tint' : 'border-hair'} ${chosen.reading === i ? 'bg-paper' : ''}`}
           >
-            <div className="grid grid-cols-[1fr_2.75rem] items-center gap-2">
+            {/* Beside its name where there is room; below it in the narrow column, so that the name is read whole. */}
+            <div className="grid grid-cols-[1fr_5.75rem_2.75rem] lg:grid-cols-[1fr_3.25rem_2.75rem] items-end gap-x-2">
               <input
                 aria-label={t`Name of reading ${i + 1}`}
                 value={reading.name}
@@ -88,31 +89,31 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next, miss 
                     bow: now.bow.map((r, k) => (k === i ? { ...r, name: event.target.value } : r)),
                   }))
                 }
-                className="min-h-11 w-full min-w-0 bg-transparent text-body font-bold"
+                className="min-h-11 w-full min-w-0 lg:col-span-2 bg-transparent text-body font-bold"
               />
+              <div className="lg:col-span-2 lg:col-start-2 lg:row-start-2">
+                <NumberCell
+                  label={t`gap`}
+                  value={reading.sagittaMm}
+                  min={-500}
+                  max={1000}
+                  onCommit={(sagittaMm) =>
+                    onChange((now) => ({ ...now, bow: now.bow.map((r, k) => (k === i ? { ...r, sagittaMm } : r)) }))
+                  }
+                />
+              </div>
               <button
                 type="button"
                 aria-label={t`Remove ${reading.name}`}
                 onClick={() => onChange((now) => ({ ...now, bow: now.bow.filter((_, k) => k !== i) }))}
-                className="flex size-11 items-center justify-center text-quiet hover:text-stop"
+                className="flex size-11 lg:col-start-3 lg:row-start-1 items-center justify-center text-quiet hover:text-stop"
               >
                 <Trash2 size={18} />
               </button>
-            </div>
-            <div className="grid grid-cols-[1fr_6.5rem] items-end gap-2">
-              <p className="text-note leading-snug text-quiet">
+              <p className="col-span-3 text-note leading-snug text-quiet lg:col-span-1 lg:col-start-1 lg:row-start-2">
                 {t`from ${place(reading.from)} to ${place(reading.to)}`}
                 {named(reading.name) ? t`. Measure this one again.` : ''}
               </p>
-              <NumberCell
-                label={t`gap`}
-                value={reading.sagittaMm}
-                min={-500}
-                max={1000}
-                onCommit={(sagittaMm) =>
-                  onChange((now) => ({ ...now, bow: now.bow.map((r, k) => (k === i ? { ...r, sagittaMm } : r)) }))
-                }
-              />
             </div>
           </li>
         ))}
