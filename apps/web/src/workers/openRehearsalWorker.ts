@@ -26,16 +26,11 @@ export function openRehearsalWorker() {
   const remote = wrap<RehearsalWorker>(
     opened(new Worker(new URL('./rehearsal.worker.ts', import.meta.url), { type: 'module' })),
   )
-  let hands: ReturnType<typeof wrap<TrialWorker>>[] | null = null
-  const openHands = () =>
-    Array.from({ length: handsFor(navigator.hardwareConcurrency) }, () =>
-      wrap<TrialWorker>(opened(new Worker(new URL('./trial.worker.ts', import.meta.url), { type: 'module' }))),
-    )
-  /** Asked for before the hands were there. */
-  let stopSoon = false
-  const search = async (wish: SearchWish, onNews: (news: SearchNews) => void) => {
-    stopSoon = false
-    hands ??= openHands()
+  const openHand = () =>
+    wrap<TrialWorker>(opened(new Worker(new URL('./trial.worker.ts', import.meta.url), { type: 'module' })))
+  let hands: ReturnType<typeof openHand>[] | null = null
+  const giveHands = async () => {
+    hands ??= Array.from({ length: handsFor(navigator.hardwareConcurrency) }, openHand)
     const ports = await Promise.all(
       hands.map(async (hand) => {
         const { port1, port2 } = new MessageChannel()
@@ -43,11 +38,30 @@ export function openRehearsalWorker() {
         return port2
       }),
     )
+    await remote.takeHands(transfer(ports, ports))
+  }
+  /** Hands for the part that is open, once they are wanted. */
+  let given: Promise<void> | null = null
+  const haveHands = () => {
+    given ??= giveHands()
+    return given
+  }
+  /** Asked for before the hands were there. */
+  let stopSoon = false
+  const search = async (wish: SearchWish, onNews: (news: SearchNews) => void) => {
+    stopSoon = false
+    await haveHands()
     if (stopSoon) return refused(failure('WORK_STOPPED', { work: say`search` }))
-    return remote.search(wish, transfer(ports, ports), proxy(onNews))
+    return remote.search(wish, proxy(onNews))
+  }
+  const open = (question: RehearsalQuestion) => {
+    given = null
+    return remote.open(question)
   }
   return {
-    open: (question: RehearsalQuestion) => Promise.race([remote.open(question), stopped]),
+    open: (question: RehearsalQuestion) => Promise.race([open(question), stopped]),
+    /** Lets the further workers make what a search would begin with, while the screen is looked at. */
+    getReady: () => Promise.race([haveHands().then(() => remote.getReady()), stopped]),
     bySchool: (school: SchoolName) => Promise.race([remote.bySchool(school), stopped]),
     inOrder: (order: LayOrder, pulls?: PullsAllowed) => Promise.race([remote.inOrder(order, pulls), stopped]),
     search: (wish: SearchWish, onNews: (news: SearchNews) => void) =>

@@ -22,24 +22,31 @@ import type {
   SearchWish,
   ShownRehearsal,
 } from './rehearsalWork.ts'
-import { searchInHands, type StagesSet } from './searchInHands.ts'
+import { searchBench } from './searchBench.ts'
 import type { TrialHand } from './trialHand.ts'
 
 interface Bench {
   readonly question: RehearsalQuestion
   readonly fine: PreparedStage
-  readonly stages: StagesSet
+  readonly schools: Map<SchoolName, Rehearsal>
+  /** Once there are hands to search with. */
+  search: ReturnType<typeof searchBench> | null
 }
 
 /** News come faster than anybody reads, and every one is drawn. */
 const newsMs = 200
 
 let bench: Bench | null = null
-let stopped = false
+let stopping = new AbortController()
 
 const opened = (): Bench => {
   if (bench === null) throw new RangeError('rehearsed before a form was opened')
   return bench
+}
+const searching = () => {
+  const { search } = opened()
+  if (search === null) throw new RangeError('searched before there were hands')
+  return search
 }
 
 /** Carries messages; the work is done by the core. */
@@ -47,14 +54,32 @@ const rehearsalWorker = {
   open(question: RehearsalQuestion): Result<RehearsalStage> {
     const fine = setStage(question.form, question.film)
     if (!fine.ok) return fine
-    bench = { question, fine: fine.value, stages: new Map([['fine', fine.value]]) }
+    bench = { question, fine: fine.value, schools: new Map(), search: null }
     return done({ surface: fine.value.surface })
   },
 
-  bySchool(school: SchoolName): Result<ShownRehearsal> {
-    const { fine, question } = opened()
+  /** The hands of the workers at the other ends of some ports. */
+  takeHands(ports: readonly MessagePort[]) {
+    const now = opened()
+    const { practice } = now.question
+    now.search = searchBench(
+      now.fine,
+      { practice: orderPractice(practice), rehearsal: rehearsalOptions(practice) },
+      ports.map((port) => wrap<TrialHand>(port)),
+      now.schools,
+    )
+  },
+
+  /** Lets the hands make what a search would begin with. */
+  getReady: () => searching().getReady(),
+
+  async bySchool(school: SchoolName): Promise<Result<ShownRehearsal>> {
+    const { fine, question, schools, search } = opened()
+    if (search !== null) return done(shown(fine, await search.school(school)))
     const order = orderBySchool(school, fine.form, fine.surface, orderPractice(question.practice))
-    return done(shown(fine, rehearse(fine, order, rehearsalOptions(question.practice))))
+    const rehearsal = rehearse(fine, order, rehearsalOptions(question.practice))
+    schools.set(school, rehearsal)
+    return done(shown(fine, rehearsal))
   },
 
   inOrder(order: LayOrder, pulls: PullsAllowed = 'warm'): Result<ShownRehearsal> {
@@ -62,23 +87,19 @@ const rehearsalWorker = {
     return done(shown(fine, rehearse(fine, order, { ...rehearsalOptions(question.practice), pulls })))
   },
 
-  /** Looks for a better order, in the hands of the workers at the other ends of some ports. */
-  async search(wish: SearchWish, ports: readonly MessagePort[], onNews: (news: SearchNews) => void) {
-    const { fine, question, stages } = opened()
-    stopped = false
-    const { practice } = question
-    const options = { ...wish, practice: orderPractice(practice), rehearsal: rehearsalOptions(practice) }
-    const hands = ports.map((port) => wrap<TrialHand>(port))
+  /** Looks for a better order, in the hands that it has. */
+  async search(wish: SearchWish, onNews: (news: SearchNews) => void) {
+    const { fine } = opened()
+    stopping = new AbortController()
     let told = Number.NEGATIVE_INFINITY
-    const result = await searchInHands(stages, options, hands, {
-      stopped: () => stopped,
+    const result = await searching().search(wish, {
+      stop: stopping.signal,
       onNews({ share, tried, best }) {
         if (performance.now() - told < newsMs) return
         told = performance.now()
         onNews({ share, tried, best })
       },
     })
-    for (const port of ports) port.close()
     if (!result.ok) return result
     const { best, schools, tried, matters } = result.value
     const school = schools[0] ?? best
@@ -92,7 +113,7 @@ const rehearsalWorker = {
   },
 
   stop() {
-    stopped = true
+    stopping.abort()
   },
 }
 

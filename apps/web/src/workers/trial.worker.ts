@@ -1,13 +1,11 @@
 import { expose } from 'comlink'
 import { trialHand } from './trialHand.ts'
 
-const hand = trialHand()
-
 /** Carries messages; trials are made by the core. */
 const trialWorker = {
-  /** Lets whoever has the other end of a port have trials made. */
+  /** Lets whoever has the other end of a port have trials of one part made. */
   serve(port: MessagePort) {
-    expose(hand, port)
+    expose(trialHand(), port)
   },
 }
 

@@ -17,10 +17,10 @@ export function trialHand() {
     return stage
   }
   return {
-    /** Begins with a part, on the stages that are set for it; the fine one has to be. */
-    open(known: ReadonlyMap<Trial['on'], PreparedStage>): void {
+    /** Begins with a part. */
+    open(fine: PreparedStage): void {
       stages.clear()
-      for (const [on, stage] of known) stages.set(on, stage)
+      stages.set('fine', fine)
     },
     /** Sets a further stage. Refused: what `setTrialStage` finds. */
     set(on: Trial['on']): Result<PreparedStage> {

@@ -8,6 +8,7 @@ import { useSheet } from '../laySheet/SheetFrame.tsx'
 import { OrderView } from './OrderView.tsx'
 import { OrdersCompared } from './OrdersCompared.tsx'
 import { Player } from './Player.tsx'
+import { type Sides, sidesAfter } from './sidesAfter.ts'
 import { type OrderChoice, useRehearsals } from './useRehearsals.ts'
 
 /** Two orders of laying side by side, before anything is peeled; and a search for a better one. */
@@ -18,10 +19,14 @@ export function RehearsalScreen() {
   const { practice } = asked.work
   const question = useMemo<RehearsalQuestion>(() => ({ form, film, practice }), [form, film, practice])
   const chosen = part.order
-  const { stage, known, search, ask, look, stop } = useRehearsals(question, chosen?.order ?? null)
+  const { stage, known, search, ask, getReady, look, stop } = useRehearsals(question, chosen?.order ?? null)
   const usual = usualSchools(form, asked.work.film, asked.work.found).begin
-  const [left, setLeft] = useState<OrderChoice>(chosen === null ? usual : 'chosen')
-  const [right, setRight] = useState<OrderChoice>(usual === 'centre out' ? 'one end and follow' : 'centre out')
+  const [{ left, right }, setSides] = useState<Sides>({
+    left: chosen === null ? usual : 'chosen',
+    right: usual === 'centre out' ? 'one end and follow' : 'centre out',
+  })
+  const setLeft = (choice: OrderChoice) => setSides((sides) => ({ ...sides, left: choice }))
+  const setRight = (choice: OrderChoice) => setSides((sides) => ({ ...sides, right: choice }))
   const [at, setAt] = useState(1)
 
   useEffect(() => {
@@ -31,13 +36,15 @@ export function RehearsalScreen() {
   const found = search.phase === 'found' ? search.found : null
   useEffect(() => {
     if (found === null) return
-    setLeft(found.school.order.school)
-    // Where nothing beats the best school, what one compares with stays.
-    if (found.best.order.made === 'by search') setRight('found')
+    setSides((sides) => sidesAfter(found, sides))
     setAt(1)
   }, [found])
 
   const [a, b] = [known[left] ?? null, known[right] ?? null]
+  const bothShown = a !== null && b !== null
+  useEffect(() => {
+    if (bothShown) getReady()
+  }, [bothShown, getReady])
   if (stage.phase === 'refused') return <Failed sentence={stage.failure.sentence} fix={stage.failure.fix} />
   if (stage.phase === 'asked') return <Busy text={t`Building the form and the film for it`} />
   return (

@@ -68,6 +68,8 @@ export function useRehearsals(question: RehearsalQuestion, chosen: LayOrder | nu
     [chosen],
   )
 
+  const getReady = useCallback(() => void worker.current?.getReady(), [])
+
   const look = useCallback(async () => {
     const opened = worker.current
     if (opened === null) return
@@ -93,7 +95,7 @@ export function useRehearsals(question: RehearsalQuestion, chosen: LayOrder | nu
   }, [])
 
   const stop = useCallback(() => void worker.current?.stopSearch(), [])
-  return { stage, known, search, ask, look, stop }
+  return { stage, known, search, ask, getReady, look, stop }
 }
 
 /** The order with less trouble, with what all searches have tried. */
