@@ -1,13 +1,22 @@
+import { areaD, Clipper, FillRule, type PathsD } from 'clipper2-ts'
 import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
-import { boundsOf, contains, nearestOnOutline, type Polygon, type Vec2 } from '../geometry/index.ts'
+import {
+  boundsOf,
+  contains,
+  nearestOnOutline,
+  type Polygon,
+  selfCrossing,
+  signedArea,
+  type Vec2,
+} from '../geometry/index.ts'
 import { seededRandom } from '../numerics/index.ts'
 import { wholeFailure } from '../result/index.ts'
 import { inTheWay, layoutByHand, nestPieces, type NestRequest, putDown, whatFits } from './index.ts'
 import { fewerSidesOutward } from './outward.ts'
 import { sidesCross } from './overlap.ts'
 import { polesOf } from './poles.ts'
-import { shapesOf } from './shape.ts'
+import { filmOf, shapesOf } from './shape.ts'
 import { drawn, expectSound, nested, rectangle } from './testLayouts.ts'
 import { areaOf, jigsaw, kitOfPieces } from './testPieces.ts'
 
@@ -124,6 +133,109 @@ test('whether two shapes lie over each other does not hang on which is asked fir
   expect(over).toBeLessThan(2500)
 })
 
+test('finely drawn discs lie over each other exactly where their middles are too near, and touching is none', () => {
+  const disc = (radiusMm: number, sides: number): Vec2[] =>
+    Array.from({ length: sides }, (_, k) => {
+      const turn = (2 * Math.PI * k) / sides
+      return [radiusMm * Math.cos(turn), radiusMm * Math.sin(turn)]
+    })
+  const random = seededRandom(6)
+  // More sides than anybody has yet asked for.
+  for (const sides of [40, 900, 4000]) {
+    const [large, small] = [filmOf([disc(100, sides)]), filmOf([disc(30, sides)])]
+    for (let k = 0; k < 60; k++) {
+      const away = 130 + (k % 2 === 0 ? -1 : 1) * (0.5 + 3 * random())
+      const turn = 2 * Math.PI * random()
+      const [dx, dy] = [away * Math.cos(turn), away * Math.sin(turn)]
+      expect([sides, away, sidesCross(large, small, dx, dy)]).toEqual([sides, away, away < 130])
+    }
+    // One within the other, and one round the other.
+    expect([sidesCross(large, small, 10, -20), sidesCross(small, large, 10, -20)]).toEqual([true, true])
+  }
+  // Where they cross comes first of all sides in one of them and last in the other, and neither begins in the other.
+  const even = filmOf([disc(100, 4000)])
+  expect([sidesCross(even, even, 0, 100), sidesCross(even, even, 0, 201)]).toEqual([true, false])
+  // A saw of a thousand teeth, and a bar over it whose one leg reaches into the last of them.
+  const saw = Array.from({ length: 2001 }, (_, k): Vec2 => [1000 - k / 2, 100 + (k % 2)])
+  const teeth = filmOf([[[0, 0], [1000, 0], ...saw]])
+  const bar = (legMm: number) =>
+    filmOf([
+      [
+        [1100, 160],
+        [-100, 160],
+        [-100, 150],
+        [1, 150],
+        [1, 150 - legMm],
+        [2, 150 - legMm],
+        [2, 150],
+        [1100, 150],
+      ],
+    ])
+  expect([sidesCross(teeth, bar(48), 0, 0), sidesCross(teeth, bar(60), 0, 0)]).toEqual([false, true])
+
+  // A corner that points at a slanting side, a thousandth off it and in it, drawn in either direction.
+  const slanting: Vec2[] = [
+    [0, 0],
+    [300, 0],
+    [0, 300],
+  ]
+  const pointed: Vec2[] = [
+    [0, 0],
+    [60, -30],
+    [80, 80],
+    [-30, 60],
+  ]
+  for (const side of [slanting, [...slanting].reverse()].map((loop) => filmOf([loop])))
+    for (const corner of [pointed, [...pointed].reverse()].map((loop) => filmOf([loop])))
+      for (const off of [0.001, -0.001]) {
+        expect(sidesCross(side, corner, 150 + off, 150 + off)).toBe(off < 0)
+        expect(sidesCross(corner, side, -150 - off, -150 - off)).toBe(off < 0)
+      }
+  const plate = filmOf([rectangle(300, 200)])
+  const beside = [
+    [300, 0],
+    [-300, 40],
+    [120, 200],
+    [300, 200],
+  ] as const
+  for (const [dx, dy] of beside) expect(sidesCross(plate, plate, dx, dy)).toBe(false)
+  for (const [dx, dy] of beside) expect(sidesCross(plate, plate, 0.999 * dx, 0.999 * dy)).toBe(true)
+})
+
+test('shapes drawn in whole millimetres, whose corners meet corners and sides all the time, lie over each other where clipping says so', () => {
+  const random = seededRandom(12)
+  const drawnAnew = (): Vec2[] => {
+    const corners = 3 + Math.floor(random() * 6)
+    return Array.from({ length: corners }, (_, k): Vec2 => {
+      const turn = (2 * Math.PI * (k + 0.8 * random())) / corners
+      const far = 2 + 6 * random()
+      return [Math.round(far * Math.cos(turn)), Math.round(far * Math.sin(turn))]
+    }).filter((p, i, all) => !all.slice(0, i).some((q) => p[0] === q[0] && p[1] === q[1]))
+  }
+  const whole = (loop: Vec2[]) => loop.length > 2 && Math.abs(signedArea(loop)) > 1 && selfCrossing(loop) === null
+  const shapes = Array.from({ length: 400 }, drawnAnew).filter(whole)
+  expect(shapes.length).toBeGreaterThan(200)
+  const pick = () => shapes[Math.floor(random() * shapes.length)]!
+  const paths = (loop: readonly Vec2[], dx = 0, dy = 0) => [loop.map(([x, y]) => ({ x: x + dx, y: y + dy }))]
+  const commonArea = (one: PathsD, two: PathsD) =>
+    Clipper.intersectD(one, two, FillRule.NonZero, 6).reduce((sum, path) => sum + Math.abs(areaD(path)), 0)
+  const seen = { over: 0, touching: 0 }
+  for (let k = 0; k < 4000; k++) {
+    const [a, b] = [pick(), k % 5 === 0 ? null : pick()]
+    // Now and then on a shape of its own kind.
+    const other = b ?? a
+    const [dx, dy] = [Math.round(12 * (random() - 0.5)), Math.round(12 * (random() - 0.5))]
+    const common = commonArea(paths(a), paths(other, dx, dy))
+    const [first, second] = [filmOf([a]), filmOf([other])]
+    const said = [sidesCross(first, second, dx, dy), sidesCross(second, first, -dx, -dy)]
+    expect({ a, other, dx, dy, said }).toEqual({ a, other, dx, dy, said: [common > 1e-3, common > 1e-3] })
+    if (common > 1e-3) seen.over++
+    else if (Clipper.unionD(paths(a), paths(other, dx, dy), FillRule.NonZero, 6).length === 1) seen.touching++
+  }
+  expect(seen.over).toBeGreaterThan(1000)
+  expect(seen.touching).toBeGreaterThan(5)
+})
+
 describe('what cannot be laid out is said', () => {
   const plate = { id: 'plate', count: 1, outline: rectangle(300, 200) }
   const roll: NestRequest = { rollWidthMm: 250, gapMm: 3, pieces: [plate] }
@@ -136,6 +248,8 @@ describe('what cannot be laid out is said', () => {
   test.each<[string, NestRequest, RegExp]>([
     ['nothing', { ...roll, pieces: [] }, /no piece to be cut/],
     ['wider than the roll', { ...roll, rollWidthMm: 180 }, /“plate” needs 200 mm across the roll, which has 180 mm/],
+    ['wider by a hair', { ...roll, rollWidthMm: 199.5 }, /needs 200 mm across the roll/],
+    ['longer by a hair', { ...roll, rollLengthMm: 299.5 }, /needs 300 mm along the roll/],
     ['only in a turn that does not fit', { ...roll, pieces: [{ ...plate, turns: [90] }] }, /needs 300 mm across/],
     ['a border', { ...roll, borderMm: 30 }, /has 190 mm between its borders/],
     ['all border', { ...roll, borderMm: 130 }, /leaves nothing of a roll 250 mm wide/],
@@ -272,6 +386,22 @@ describe('what stands in for a piece', () => {
   test('straight sides stay where they are', () => {
     const plate = rectangle(300, 200)
     expect(fewerSidesOutward(plate, 5)).toEqual(plate)
+  })
+  test('its first circle is nearly the largest there is', () => {
+    const first = (outline: Polygon) => polesOf([outline], Math.abs(signedArea(outline)))[0]?.radiusMm ?? 0
+    for (const [long, wide] of [
+      [400, 100],
+      [230, 190],
+    ] as const)
+      expect(first(rectangle(long, wide)) / (wide / 2)).toBeGreaterThan(0.91)
+    // Of a triangle with a right angle: its legs less its long side, by two.
+    const triangle: Polygon = [
+      [0, 0],
+      [300, 0],
+      [0, 225],
+    ]
+    expect(first(triangle) / ((300 + 225 - 375) / 2)).toBeGreaterThan(0.95)
+    expect(first(triangle) / ((300 + 225 - 375) / 2)).toBeLessThanOrEqual(1)
   })
   test('its circles lie within its film and cover most of it', () => {
     for (const piece of bay) {

@@ -15,6 +15,7 @@ export function sidesCross(a: Film, b: Film, dx: number, dy: number): boolean {
   if (nearB.length < b.sides.length) nearB = new Float64Array(b.sides.length)
   const inA = sidesWithin(a, 0, 0, minX, minY, maxX, maxY, nearA)
   const inB = sidesWithin(b, dx, dy, minX, minY, maxX, maxY, nearB)
+  let touch = false
   for (let i = 0; i < inA; i += 4) {
     const ax = nearA[i]!
     const ay = nearA[i + 1]!
@@ -36,11 +37,65 @@ export function sidesCross(a: Film, b: Film, dx: number, dy: number): boolean {
       if ((c > 0 && e > 0) || (c < 0 && e < 0) || (c === 0 && e === 0)) continue
       const p = (ex - cx) * (ay - cy) - (ey - cy) * (ax - cx)
       const q = (ex - cx) * (by - cy) - (ey - cy) * (bx - cx)
-      if ((p > 0 && q < 0) || (p < 0 && q > 0)) return true
+      if ((p > 0 && q > 0) || (p < 0 && q < 0)) continue
+      // An end that lies just on a side crosses nothing, nor does it say that nothing is crossed.
+      if (c === 0 || e === 0 || p === 0 || q === 0) touch = true
+      else return true
     }
   }
+  if (
+    touch &&
+    (reachesInto(a, 0, 0, nearA, inA, b, dx, dy, nearB, inB) || reachesInto(b, dx, dy, nearB, inB, a, 0, 0, nearA, inA))
+  )
+    return true
   // No side crosses another: one may still lie wholly within the other.
-  return holdsFirst(a, b, dx, dy) || holdsFirst(b, a, -dx, -dy)
+  return !touch && (holdsFirst(a, b, dx, dy) || holdsFirst(b, a, -dx, -dy))
+}
+
+/** Film thinner than this over other film is none, mm. */
+const thinMm = 1e-4
+
+/**
+ * Whether film along the rim of one shape lies on another, where rims touch: looked at between the places where they do, a hair within the first.
+ * Each shape with its place, and with those of its sides, as they lie, that come near the other.
+ */
+function reachesInto(
+  own: Film,
+  ownX: number,
+  ownY: number,
+  sides: Float64Array,
+  inSides: number,
+  other: Film,
+  otherX: number,
+  otherY: number,
+  others: Float64Array,
+  inOthers: number,
+): boolean {
+  for (let i = 0; i < inSides; i += 4) {
+    const x = sides[i]!
+    const y = sides[i + 1]!
+    const alongX = sides[i + 2]! - x
+    const alongY = sides[i + 3]! - y
+    const longMm = Math.hypot(alongX, alongY)
+    if (longMm === 0) continue
+    const meets = [0, 1]
+    for (let j = 0; j < inOthers; j += 4) {
+      const toX = others[j]! - x
+      const toY = others[j + 1]! - y
+      const share = (toX * alongX + toY * alongY) / (longMm * longMm)
+      if (share > 0 && share < 1 && Math.abs(alongX * toY - alongY * toX) < thinMm * longMm) meets.push(share)
+    }
+    meets.sort((s, t) => s - t)
+    for (let k = 1; k < meets.length; k++) {
+      const middle = (meets[k - 1]! + meets[k]!) / 2
+      for (const within of [thinMm, -thinMm]) {
+        const px = x + middle * alongX - (within * alongY) / longMm
+        const py = y + middle * alongY + (within * alongX) / longMm
+        if (inFilm(own.sides, px - ownX, py - ownY) && inFilm(other.sides, px - otherX, py - otherY)) return true
+      }
+    }
+  }
+  return false
 }
 
 const rimMm = 1e-6

@@ -14,8 +14,8 @@ const cellsAcross = 48
 
 /**
  * Circles that stand in for a piece where only the depth of an overlap counts: each is the largest within the piece whose middle lies outside the
- * ones before and that reaches little into them, as found on a grid and moved to its best place (poles of inaccessibility; Gardeyn and Wauters
- * 2025 use them so).
+ * ones before and that reaches little into them, as found on a grid and moved a little where that helps (poles of inaccessibility; Gardeyn and Wauters
+ * 2025 use them so). Larger ones, sought along the ridges as well, were tried: kits came out longer by a hundredth.
  * @param loops outline and openings, in any direction
  */
 export function polesOf(loops: readonly Polygon[], areaMm2: number): Pole[] {

@@ -374,6 +374,15 @@ describe('planned anew while it goes on', () => {
     )
     expect(anew(wide, before).makespanMinutes).toBe(90)
   })
+  test('a gain that is exactly what was asked for is taken, one minute less is not', () => {
+    const tasks = ['a', 'b', 'c'].map((id) => task(id, 10))
+    const two: Day = { people: [ines, tarek], tools: [], tasks }
+    const before = Object.fromEntries(['a', 'b', 'c'].map((id, k) => [id, { startMinute: 10 * k, people: ['Ines'] }]))
+    const lasting = (gain: number) =>
+      required(planDay(two, { seconds: 1, spentMs: spending(2), before, gain })).makespanMinutes
+    // One after the other takes 30 minutes, side by side 20.
+    expect([lasting(10), lasting(11)]).toEqual([20, 30])
+  })
   test('what runs over pushes through, the rest keeps its order and hands', () => {
     const made = plan(day)
     const first = made.tasks.find(({ startMinute }) => startMinute === 0)?.id ?? ''
@@ -417,6 +426,10 @@ describe('planned anew while it goes on', () => {
           expect(turns(next.tasks)).toEqual(turns(made.tasks))
         }
       }
+    })
+    test('it says how short a day could be that only waits hold up, and asks no further', () => {
+      const made = plan(day)
+      expect(pushed(day, made)).toMatchObject({ lowerBoundMinutes: 45, makespanMinutes: made.makespanMinutes })
     })
     test('where somebody is gone, it falls to who can do it and has least to do', () => {
       const of: Day = {
