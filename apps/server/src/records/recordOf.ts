@@ -9,6 +9,7 @@ import {
   type PartRecord,
   type Person,
   type Piece,
+  standing,
   workedSteps,
 } from '@truelay/contract'
 import { verbatim } from '@truelay/core/say'
@@ -19,7 +20,7 @@ interface RecordSources {
   readonly film: Film
   readonly piece: Piece | null
   readonly kitName: string | null
-  /** The lot that was noted when the kit came in. */
+  /** The lot that was noted when the kit came in, or all of them where there were several. */
   readonly lot: string | null
   readonly findings: readonly Finding[]
   readonly people: readonly Person[]
@@ -60,7 +61,7 @@ export function recordOf({ job, part, film, piece, kitName, lot, findings, peopl
     ...common,
     // What was laid came off the roll, whatever piece lies in the box.
     kit: plan.cut.way === 'from the roll' ? null : common.kit,
-    lot: plan.cut.way === 'from the roll' ? lot : common.lot,
+    lot: plan.cut.way === 'from the roll' ? lot : (standing(state, 'lotTold').at(-1)?.lot ?? common.lot),
     state: state.phase,
     startedAt: state.startedAt,
     finishedAt: state.phase === 'finished' ? (last?.at ?? null) : null,

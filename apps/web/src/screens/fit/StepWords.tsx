@@ -15,6 +15,7 @@ import type { GapRounds } from './useGapRounds.ts'
 import type { StandIn } from './useStandIns.ts'
 import type { Together } from './useTogether.ts'
 import type { Waits } from './useWaits.ts'
+import { LotInHand } from './LotInHand.tsx'
 import { PullMade } from './PullMade.tsx'
 import { SpoiltPiece } from './SpoiltPiece.tsx'
 import { StepHeading } from './StepHeading.tsx'
@@ -104,6 +105,7 @@ export function StepWords({
           <HeatShown state={state} step={step} heat={heat} happened={happened} />
         </>
       )}
+      <LotInHand part={part} state={state} step={step} happened={happened} />
       <PullMade state={state} step={step} edges={plan.edges} happened={happened} />
       {step.uses === undefined ? null : (
         <BottleInHand

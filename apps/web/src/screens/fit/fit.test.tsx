@@ -405,6 +405,51 @@ describe('film that dries', () => {
   })
 })
 
+describe('a piece of a kit that came in several lots', () => {
+  test('its lot is asked for when it is taken in hand, and stands in the record', async () => {
+    const { bundle } = await shop.bundle('0415')
+    const part = bundle.parts.findLast(({ pieceId }) => pieceId !== null)
+    if (part === undefined) throw new Error('job 0415 has pieces')
+    const count = (arrived: number, lot: string) =>
+      shop.server.send('PUT', `/api/jobs/0415/kit-check/${part.pieceId}`, { arrived, lot, personId: 'ines' })
+    await count(1, 'L-1')
+    await count(2, 'L-2')
+    const plan = smallPlan(
+      [smallStep('wash'), smallStep('hold it up', { tools: ['piece'] }), smallStep('lay it', { tools: ['piece'] })],
+      { partId: part.id, partName: part.name },
+    )
+    const [started] = smallEvents(plan)
+    const sent = [{ ...started, id: '00000000-0000-4000-8000-000000000078', at: new Date().toISOString() }]
+    expect((await shop.server.send('POST', `/api/parts/${part.id}/fit`, sent)).status).toBe(200)
+    const record = async () => (await shop.server.get(`/api/parts/${part.id}/record`)).body.lot
+    expect(await record()).toBe('L-1 / L-2')
+    const visit = shop.visit(`/jobs/0415/fit/${part.id}`)
+    await visit.sees('step 1 of 3')
+    expect(page()).not.toContain('Its label says lot')
+    await visit.pedal()
+    await visit.sees(/step 2 of 3.*Its label says lot ?L-1 ?L-2/)
+    await visit.presses('L-1')
+    await waitFor(() => expect(screen.getByRole('button', { name: 'L-1' }).getAttribute('aria-pressed')).toBe('true'))
+    await settled()
+    expect(await record()).toBe('L-1')
+    // A wrong tap is put right by the next one.
+    vi.setSystemTime(Date.now() + 1000)
+    await visit.presses('L-2')
+    await settled()
+    expect(await record()).toBe('L-2')
+    vi.setSystemTime(Date.now() + 1000)
+    await visit.pedal()
+    await visit.sees('step 3 of 3')
+    expect(page()).not.toContain('Its label says lot')
+    // Gone back to, it is asked again: it may be another piece.
+    vi.setSystemTime(Date.now() + 1000)
+    await visit.user.keyboard('{PageUp}')
+    await visit.sees(/step 2 of 3.*Its label says lot/)
+    await settled()
+    expect(await record()).toBe('L-1 / L-2')
+  })
+})
+
 describe('a fit that cannot be', () => {
   test('of a job that is not there', async () => {
     const { sees } = shop.visit('/jobs/9999/fit/9999-bonnet')

@@ -12,6 +12,7 @@ export const eventWords: Readonly<Record<FitEventName, Sentence>> = {
   batchMixed: say`liquid mixed`,
   bottleTaken: say`bottle taken in hand`,
   bladeUsed: say`cut with the blade`,
+  lotTold: say`said of which lot the piece is`,
   filmWetted: say`film wetted again`,
   gapsMeasured: say`gaps measured`,
   heatRead: say`thermometer read`,

@@ -6,6 +6,7 @@ import { fitStarted } from './fitStarted.ts'
 import { gapsMeasured } from './gapsMeasured.ts'
 import { heatRead } from './heatRead.ts'
 import { lookedAt } from './lookedAt.ts'
+import { lotTold } from './lotTold.ts'
 import { photographed } from './photographed.ts'
 import { problemSeen } from './problemSeen.ts'
 import { problemSettled } from './problemSettled.ts'
@@ -28,6 +29,7 @@ export const fitEventKinds = {
   batchMixed,
   bottleTaken,
   bladeUsed,
+  lotTold,
   gapsMeasured,
   heatRead,
   pullMade,

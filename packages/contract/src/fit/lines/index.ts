@@ -28,6 +28,7 @@ export const lineKinds = {
   batchMixed: batchMixedLine,
   bottleTaken: bottleTakenLine,
   bladeUsed: bladeUsedLine,
+  lotTold: none,
   gapsMeasured: gapsMeasuredLine,
   heatRead: heatReadLine,
   pullMade: pullMadeLine,
