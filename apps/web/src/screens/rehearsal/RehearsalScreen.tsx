@@ -8,7 +8,7 @@ import { useSheet } from '../laySheet/SheetFrame.tsx'
 import { OrderView } from './OrderView.tsx'
 import { OrdersCompared } from './OrdersCompared.tsx'
 import { Player } from './Player.tsx'
-import { type Sides, sidesAfter } from './sidesAfter.ts'
+import { besides, type Sides, sidesAfter } from './sidesAfter.ts'
 import { type OrderChoice, useRehearsals } from './useRehearsals.ts'
 
 /** Two orders of laying side by side, before anything is peeled; and a search for a better one. */
@@ -23,7 +23,7 @@ export function RehearsalScreen() {
   const usual = usualSchools(form, asked.work.film, asked.work.found).begin
   const [{ left, right }, setSides] = useState<Sides>({
     left: chosen === null ? usual : 'chosen',
-    right: usual === 'centre out' ? 'one end and follow' : 'centre out',
+    right: besides(usual),
   })
   const setLeft = (choice: OrderChoice) => setSides((sides) => ({ ...sides, left: choice }))
   const setRight = (choice: OrderChoice) => setSides((sides) => ({ ...sides, right: choice }))

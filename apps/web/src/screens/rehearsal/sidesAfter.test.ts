@@ -23,4 +23,9 @@ test('where nothing beats it, it stands beside what was shown, never beside itse
   expect(sidesAfter(none, { left: 'chosen', right: 'spiral' })).toEqual({ left: 'centre out', right: 'spiral' })
   expect(sidesAfter(none, { left: 'spiral', right: 'centre out' })).toEqual({ left: 'centre out', right: 'spiral' })
   expect(sidesAfter(none, { left: 'centre out', right: 'spiral' })).toEqual({ left: 'centre out', right: 'spiral' })
+  // Not even where the same school was chosen on both sides.
+  expect(sidesAfter(none, { left: 'centre out', right: 'centre out' })).toEqual({
+    left: 'centre out',
+    right: 'one end and follow',
+  })
 })

@@ -1,3 +1,4 @@
+import type { SchoolName } from '@truelay/core/lay'
 import type { ShownRehearsal } from '../../workers/rehearsalWork.ts'
 import type { OrderChoice } from './useRehearsals.ts'
 
@@ -12,6 +13,10 @@ interface FoundOrders {
   readonly school: Pick<ShownRehearsal, 'order'>
 }
 
+/** A school to stand beside another, where nobody has chosen one. */
+export const besides = (school: SchoolName): SchoolName =>
+  school === 'centre out' ? 'one end and follow' : 'centre out'
+
 /**
  * The best school beside what was found. Where nothing beats it, it stands beside what was shown with it or instead of it:
  * never beside itself.
@@ -19,5 +24,6 @@ interface FoundOrders {
 export function sidesAfter({ best, school }: FoundOrders, { left, right }: Sides): Sides {
   const name = school.order.school
   if (best.order.made === 'by search') return { left: name, right: 'found' }
-  return { left: name, right: right === name ? left : right }
+  const other = [right, left].find((side) => side !== name)
+  return { left: name, right: other ?? besides(name) }
 }
