@@ -24,6 +24,11 @@ describe('mutants of a source', () => {
     expect(becomes('type A = 1 | 2; interface B { readonly c: true }')).toEqual([])
     expect(becomes("import { a } from './a.ts'")).toEqual([])
   })
+  test('what stands in for an entry that is always there stays as it is', () => {
+    expect(becomes('f(() => list[at] ?? 0)')).toEqual([])
+    expect(becomes('f(() => map.get(at) ?? 0)')).toEqual(['f(() => map.get(at) ?? 1)'])
+    expect(becomes('f(() => a ?? list[0])')).toEqual(['f(() => a ?? list[1])'])
+  })
   test('a function that has a name is code, not a figure', () => {
     expect(becomes('const double = (x: number) => 2 * x')).toHaveLength(2)
   })

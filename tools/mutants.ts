@@ -30,7 +30,8 @@ const leftOut = new Set(['filter', 'sort', 'reverse', 'slice'])
 
 /**
  * All mutants of a source: operators, conditions, numbers, truths, and calls that are left out. Words (templates), types and figures
- * of practice (numbers that have a name of their own at the top of a file) are no behaviour of the code and stay.
+ * of practice (numbers that have a name of their own at the top of a file) are no behaviour of the code and stay; so does what stands in
+ * for an entry of a list (`list[at] ?? 0`), which the types ask for where the entry is always there.
  */
 export function mutantsOf(file: string, text: string): Mutant[] {
   const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true)
@@ -60,7 +61,8 @@ export function mutantsOf(file: string, text: string): Mutant[] {
       const [yes, no] = [node.whenTrue, node.whenFalse].map((branch) => branch.getText(source))
       add(node, `(${node.condition.getText(source)} ? ${no} : ${yes})`)
     }
-    if (ts.isNumericLiteral(node) && !ts.isPropertyAssignment(node.parent)) add(node, String(Number(node.text) + 1))
+    if (ts.isNumericLiteral(node) && !ts.isPropertyAssignment(node.parent) && !standsInForAnEntry(node))
+      add(node, String(Number(node.text) + 1))
     if (node.kind === ts.SyntaxKind.TrueKeyword) add(node, 'false')
     if (node.kind === ts.SyntaxKind.FalseKeyword) add(node, 'true')
     if (ts.isCallExpression(node) && ts.isPropertyAccessExpression(node.expression))
@@ -69,6 +71,13 @@ export function mutantsOf(file: string, text: string): Mutant[] {
   }
   visit(source)
   return found
+}
+
+/** The 0 of `list[at] ?? 0`. */
+function standsInForAnEntry(node: ts.Node): boolean {
+  const around = node.parent
+  if (!ts.isBinaryExpression(around) || around.operatorToken.kind !== ts.SyntaxKind.QuestionQuestionToken) return false
+  return around.right === node && ts.isElementAccessExpression(around.left)
 }
 
 function hasFunction(node: ts.Node): boolean {

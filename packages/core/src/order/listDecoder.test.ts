@@ -107,3 +107,39 @@ describe.each(days)('%s', (_, day) => {
     expect(decoder.fellBehind).toBe(true)
   })
 })
+
+describe('a small day, by hand', () => {
+  const task = (id: string, minutes: number, more: Partial<Day['tasks'][number]> = {}): Day['tasks'][number] => ({
+    id,
+    minutes,
+    people: 1,
+    tools: [],
+    after: [],
+    ...more,
+  })
+  const people = [{ id: 'Ines', skills: ['stretch film'] }, { id: 'Tarek' }]
+  const decoderOf = (day: Day) => {
+    const net = netOf(day)
+    const blocks = blocksOf(net, 0)
+    if (blocks === null) throw new Error('there are blocks')
+    return { net, decoder: new ListDecoder(net, blocks, false) }
+  }
+
+  test('what follows another stands as well, in whatever order they are named', () => {
+    const tasks = [
+      task('trim', 10, { after: [{ task: 'lay', minMinutes: 20 }] }),
+      task('lay', 10, { skill: 'stretch film' }),
+      task('wash', 10),
+    ]
+    const { decoder } = decoderOf({ people, tools: [], tasks })
+    const stood = {
+      start: Int32Array.of(45, 5, 20),
+      who: Int32Array.of(2, 1, 2),
+      until: 60,
+      metBy: Number.POSITIVE_INFINITY,
+    }
+    const placed = decoder.decode(Float64Array.of(0, 1, 2), stood)
+    expect([...(placed?.start ?? [])]).toEqual([45, 5, 20])
+    expect([...(placed?.who ?? [])]).toEqual([2, 1, 2])
+  })
+})

@@ -148,6 +148,30 @@ describe('the shortest plan', () => {
       }
     }
   })
+  test('nor is it above any plan where one place lets vehicles through one after the other, and it is reached by most', () => {
+    let reached = 0
+    for (let seed = 1; seed <= 60; seed++) {
+      const random = seededRandom(seed)
+      const between = (least: number, most: number) => least + Math.floor(random() * (most - least + 1))
+      const tasks = Array.from({ length: between(2, 4) }, (_, car) => [
+        task(`${car} wash`, between(5, 30), { tools: ['wash bay'] }),
+        ...Array.from({ length: between(1, 3) }, (__, k) =>
+          task(`${car} ${k}`, between(5, 30), { after: [after(`${car} wash`, random() < 0.4 ? between(0, 20) : 0)] }),
+        ),
+      ]).flat()
+      const net = netOf({
+        people: [ines, tarek, { id: 'Bo' }].slice(0, between(2, 3)),
+        tools: [{ id: 'wash bay', count: 1 }],
+        tasks,
+      })
+      let asked = 0
+      const { best } = search(net, { bound: 0, left: () => 1 - asked++ / 300 })
+      const bound = lowerBound(net)
+      expect(bound, `seed ${seed}`).toBeLessThanOrEqual(best?.minutes ?? Number.POSITIVE_INFINITY)
+      if (bound === best?.minutes) reached++
+    }
+    expect(reached).toBeGreaterThan(30)
+  })
   test('more people, more tools or looser waits never raise the bound', () => {
     const day = shopDay({ seed: 3, vehicles: 3, parts: 3, people: 2 })
     const more = { ...day, people: [...day.people, { id: 'one more' }] }
@@ -240,6 +264,12 @@ describe('waits, windows, places and people', () => {
     const spare = plan({ people: [tarek, { id: 'Bo' }, { id: 'Cleo' }], tools, tasks: [first, hot] })
     expect(because(spare, 'hot')).toBe('“gun” was in use')
   })
+  test('a tool that lies idle is not what held it up', () => {
+    const tasks = [task('clean', 20, { notAfter: 20 }), task('lamp', 10, { tools: ['gun'], skill: 'lamps' })]
+    const made = plan({ people: [ines], tools: [{ id: 'gun', count: 1 }], tasks })
+    expect(startOf(made, 'lamp')).toBe(20)
+    expect(because(made, 'lamp')).toBe('nobody who can do it was free')
+  })
   test('what follows work says after which, and what has to be followed soon is held back for it', () => {
     const tasks = [
       task('busy', 30, { notBefore: 0, notAfter: 30 }),
@@ -280,6 +310,14 @@ describe('waits, windows, places and people', () => {
     const tasks = [task('long', 40), task('promised', 10, { notAfter: 20 })]
     const made = plan({ people: [ines], tools: [], tasks })
     expect(startOf(made, 'promised')).toBeLessThanOrEqual(10)
+  })
+  test('a long day that only comes out late is refused with what is the latest in it', () => {
+    const tasks = Array.from({ length: 45 }, (_, k) => task(`t${k}`, 10, { notAfter: 400 }))
+    const answer = planned(
+      { people: [ines, tarek], tools: [], tasks: [...tasks, ...tasks.map((one) => ({ ...one, id: `${one.id}b` }))] },
+      20,
+    )
+    expect(answer).toMatchObject({ ok: false, failure: { code: 'DAY_LATE', facts: { late: 50 } } })
   })
   test('where it is allowed, what cannot be kept is late by as little as it goes, and told', () => {
     const tasks = [task('a', 40, { notAfter: 50 }), task('b', 40, { notAfter: 50 })]

@@ -68,6 +68,22 @@ test('a task that was in no plan cannot be pushed through', () => {
   expect(pushed(day, { a: was(0, 'Ines') })).toBeNull()
 })
 
+test('what would run into a break of those who do it waits until it is over; what ends before it, or is done by others, does not', () => {
+  const day: Day = {
+    people,
+    tools: [],
+    tasks: [task('short', { minutes: 10 }), task('long'), task('last'), task('other', { minutes: 40 })],
+    breaks: [{ people: ['Ines'], from: 15, to: 30 }],
+  }
+  const before = { short: was(0, 'Ines'), long: was(50, 'Ines'), last: was(80, 'Ines'), other: was(10, 'Bo') }
+  expect(pushed(day, before)).toEqual({ short: [0, 'Ines'], long: [30, 'Ines'], last: [50, 'Ines'], other: [0, 'Bo'] })
+  const all = { ...day, breaks: [{ from: 15, to: 30 }] }
+  expect(pushed(all, before)).toMatchObject({ short: [0, 'Ines'], long: [30, 'Ines'], other: [30, 'Bo'] })
+  // What ends as the break begins, and what begins as it ends, lies beside it.
+  const beside = { ...day, breaks: [{ from: 10, to: 30 }] }
+  expect(pushed(beside, before)).toMatchObject({ short: [0, 'Ines'], long: [30, 'Ines'] })
+})
+
 test('a tool goes round in the order in which it did, and a place is left before the next comes', () => {
   const day: Day = {
     people,

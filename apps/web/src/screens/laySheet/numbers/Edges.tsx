@@ -10,9 +10,9 @@ export function Edges({ plan }: { readonly plan: PartPlan }) {
     <Block title={t`Edges`}>
       <ul>
         {plan.edges.map((edge) => (
-          <li key={edge.name} className="flex justify-between gap-3" title={t(edge.advice)}>
-            <span className="shrink-0">{edge.label}</span>
-            <span className="text-right">
+          <li key={edge.name} className="flex flex-wrap justify-between gap-x-3" title={t(edge.advice)}>
+            <span>{edge.label}</span>
+            <span className="ml-auto text-right">
               {t(edgeCodeWords[edge.code])}{' '}
               <span className="text-quiet">
                 {edge.rule.maxMm < 0
