@@ -63,6 +63,51 @@ test('every screen on a phone and a tablet, in both themes: no barriers, nothing
   expect(found).toEqual([])
 })
 
+/** What scrolls sideways and does not say so: rows of tabs and wide tables have a name, anything else is too wide for its place. */
+const tooWide = (page: Page) =>
+  page.evaluate(() => {
+    const of = (element: Element) => getComputedStyle(element)
+    return [...document.querySelectorAll('main, main *')].flatMap((element) => {
+      const over = element.scrollWidth - element.clientWidth
+      const scrolls = ['auto', 'scroll'].includes(of(element).overflowX) && !element.hasAttribute('aria-label')
+      return scrolls && over > 1 && element.clientWidth > 0 ? [`${element.className} by ${over} px`] : []
+    })
+  })
+
+test('nothing is wider than its place, from a phone to a desk, with long names', async ({ page, shop }) => {
+  test.slow()
+  const hour = (h: number) => new Date(Date.now() + h * 3_600_000).toISOString()
+  const answer = await page.request.post(`${shop.url}/api/jobs`, {
+    headers: { 'x-write-id': crypto.randomUUID() },
+    data: {
+      customer: 'The Harbour and Hinterland Vehicle Leasing Co-operative of the Lower Quays',
+      plate: 'QF 1234567890123 QF',
+      year: null,
+      colour: 'signal white over slate green, pearl',
+      bay: 'Bay 1',
+      personId: 'ines',
+      modelId: 'hallowen-finch',
+      arrivesAt: hour(-1),
+      dueAt: hour(8),
+      parts: [{ slot: 'front-bumper', name: 'Front bumper', filmId: 'clearcoat-hull-180' }],
+    },
+  })
+  expect(answer.ok()).toBe(true)
+  const found: string[] = []
+  for (const path of [...screens, '/jobs/0416', '/jobs/0416/walk-round', '/jobs/0416/lay-sheets/0416-01']) {
+    await page.goto(shop.url + path)
+    await expect(page.locator('h1').first(), path).toBeAttached()
+    if (path.includes('lay-sheets')) await expect(page.getByRole('link', { name: 'To the fit' })).toBeVisible()
+    await page.waitForTimeout(500)
+    await unfold(page)
+    for (const width of [390, 820, 1024, 1280]) {
+      await page.setViewportSize({ width, height: 768 })
+      for (const what of await tooWide(page)) found.push(`${path} at ${width}: ${what}`)
+    }
+  }
+  expect(found).toEqual([])
+})
+
 /** What opens over a screen or in it, each from a page of its own. */
 const opened: readonly { readonly what: string; readonly at: string; readonly open: (page: Page) => Promise<void> }[] =
   [

@@ -35,14 +35,14 @@ export function ChangesScreen() {
         <tbody>
           {data.changes.map((change) => (
             <tr key={change.id} className="border-b border-hair align-top">
-              <td className="py-2.5 pr-6 text-quiet whitespace-nowrap">
+              <td className="py-2.5 pr-3 text-quiet sm:pr-6 sm:whitespace-nowrap">
                 {shortDayText(change.at)}, {clockText(change.at)}
               </td>
-              <td className="w-44 py-2.5 pr-3 font-bold">
+              <td className="py-2.5 pr-3 font-bold sm:w-44">
                 {change.by ?? t`at the desk`}
                 {change.from === null ? null : <span className="block font-normal text-quiet">{change.from}</span>}
               </td>
-              <td className="py-2.5 first-letter:uppercase">{t(change.what)}</td>
+              <td className="wrap-anywhere py-2.5 first-letter:uppercase">{t(change.what)}</td>
             </tr>
           ))}
         </tbody>
