@@ -8,6 +8,7 @@ import { useJobQuery } from '../../remote/jobApi.ts'
 import { failureOf } from '../../remote/failureOf.ts'
 import { Busy, Failed } from '../../ui/Failed.tsx'
 import { ToBay } from '../../ui/ToBay.tsx'
+import { useOpenInSight } from '../../ui/useOpenInSight.ts'
 import { warmLayWorker } from '../../workers/openLayWorker.ts'
 import { useLayAhead } from './useLayAhead.ts'
 import { RoomAir } from '../frame/RoomAir.tsx'
@@ -54,16 +55,7 @@ export function JobFrame() {
             {partId === undefined ? '' : `, ${part.name}`}
           </Title>
         </div>
-        <nav aria-label={t`Stages of the job`} className="flex max-w-full overflow-x-auto">
-          <Stage to={`/jobs/${job.id}`} end text={t`Job`} />
-          <Stage to={`/jobs/${job.id}/walk-round`} text={t`Walk-round`} />
-          <Stage to={`/jobs/${job.id}/kit`} text={t`Kit`} />
-          <Stage to={`/jobs/${job.id}/lay-sheets/${part.id}`} text={t`Lay sheet`} />
-          <Stage to={`/jobs/${job.id}/waits`} text={t`Waits`} />
-          <Stage to={`/jobs/${job.id}/fit/${part.id}`} text={t`Fit`} />
-          <Stage to={`/jobs/${job.id}/record/${part.id}`} text={t`Record`} />
-          <Stage to={`/jobs/${job.id}/hand-over`} text={t`Hand over`} />
-        </nav>
+        <Stages job={job.id} part={part.id} />
         <div className="label ml-auto flex items-center gap-3 text-note text-quiet">
           {job.bay}
           <RoomAir job={job} />
@@ -82,13 +74,31 @@ function LaidAhead({ bundle, part }: JobContext) {
   return null
 }
 
+/** The stages of the work in their order; on a phone they scroll sideways. */
+function Stages({ job, part }: { readonly job: string; readonly part: string }) {
+  const t = useWords()
+  const row = useOpenInSight()
+  return (
+    <nav ref={row} aria-label={t`Stages of the job`} className="flex max-w-full overflow-x-auto">
+      <Stage to={`/jobs/${job}`} end text={t`Job`} />
+      <Stage to={`/jobs/${job}/walk-round`} text={t`Walk-round`} />
+      <Stage to={`/jobs/${job}/kit`} text={t`Kit`} />
+      <Stage to={`/jobs/${job}/lay-sheets/${part}`} text={t`Lay sheet`} />
+      <Stage to={`/jobs/${job}/waits`} text={t`Waits`} />
+      <Stage to={`/jobs/${job}/fit/${part}`} text={t`Fit`} />
+      <Stage to={`/jobs/${job}/record/${part}`} text={t`Record`} />
+      <Stage to={`/jobs/${job}/hand-over`} text={t`Hand over`} />
+    </nav>
+  )
+}
+
 function Stage({ to, text, end = false }: { readonly to: string; readonly text: string; readonly end?: boolean }) {
   return (
     <NavLink
       to={to}
       end={end}
       className={({ isActive }) =>
-        `label-strong flex min-h-13 items-center border-b-4 px-2 text-body ${isActive ? 'border-petrol text-petrol' : 'border-transparent text-quiet hover:text-petrol'}`
+        `label-strong flex min-h-13 items-center whitespace-nowrap border-b-4 px-2 text-body ${isActive ? 'border-petrol text-petrol' : 'border-transparent text-quiet hover:text-petrol'}`
       }
     >
       {text}

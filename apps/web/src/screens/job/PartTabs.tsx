@@ -1,7 +1,8 @@
 import { useWords } from '../../ui/words.ts'
 import type { JobBundle } from '@truelay/contract'
-import { type ReactNode, useEffect, useRef } from 'react'
-import { NavLink, useLocation } from 'react-router'
+import type { ReactNode } from 'react'
+import { NavLink } from 'react-router'
+import { useOpenInSight } from '../../ui/useOpenInSight.ts'
 
 /** The parts of a job, side by side. */
 export function PartTabs({
@@ -15,12 +16,7 @@ export function PartTabs({
   readonly children?: ReactNode
 }) {
   const t = useWords()
-  const tabs = useRef<HTMLElement>(null)
-  const { pathname } = useLocation()
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the open part is another one at another address
-  useEffect(() => {
-    tabs.current?.querySelector('[aria-current=page]')?.scrollIntoView?.({ block: 'nearest', inline: 'center' })
-  }, [pathname])
+  const tabs = useOpenInSight()
   return (
     <div className="no-print flex flex-wrap border-b border-hair bg-bench lg:flex-nowrap">
       <nav ref={tabs} aria-label={t`Parts of the job`} className="flex min-w-0 overflow-x-auto pl-2.5">

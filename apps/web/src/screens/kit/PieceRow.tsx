@@ -50,7 +50,7 @@ export function PieceRow({ piece, inJob, arrived, known, onCount }: PieceRowProp
     }
   })()
   return (
-    <li className="grid grid-cols-[5.75rem_1fr_auto] items-center gap-x-4 border-t border-hair px-5 py-2">
+    <li className="grid grid-cols-[5.75rem_1fr] items-center gap-x-4 gap-y-2 border-t border-hair px-5 py-2 sm:grid-cols-[5.75rem_1fr_auto]">
       <PieceShape pattern={piece.pattern} className="h-14 w-23" />
       <div className="min-w-0">
         <p className="text-body font-bold leading-tight">
@@ -85,12 +85,14 @@ export function PieceRow({ piece, inJob, arrived, known, onCount }: PieceRowProp
               </p>
             ))}
       </div>
-      <CountStepper of={piece.name} count={now} most={40} onCount={onCount} testId={`count-${piece.id}`}>
-        <span className="inline-block min-w-16">
-          {arrived === undefined ? '?' : now}
-          <span className="text-body font-normal text-quiet"> / {most}</span>
-        </span>
-      </CountStepper>
+      <div className="col-start-2 justify-self-start sm:col-start-auto">
+        <CountStepper of={piece.name} count={now} most={40} onCount={onCount} testId={`count-${piece.id}`}>
+          <span className="inline-block min-w-16">
+            {arrived === undefined ? '?' : now}
+            <span className="text-body font-normal text-quiet"> / {most}</span>
+          </span>
+        </CountStepper>
+      </div>
     </li>
   )
 }

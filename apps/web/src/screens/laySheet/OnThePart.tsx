@@ -54,8 +54,8 @@ export function OnThePart({
   const anchors = full?.plan.anchors ?? []
   return (
     <section aria-labelledby="on-part" className="no-print relative flex min-h-0 min-w-0 flex-col">
-      <div className="flex items-start justify-between gap-3 px-4 pt-3">
-        <div>
+      <div className="flex flex-wrap items-start justify-between gap-x-3 gap-y-2 px-4 pt-3">
+        <div className="min-w-36 flex-1">
           <h2 id="on-part" className="label-strong text-body leading-tight">{t`On the part`}</h2>
           <p className="label text-note text-quiet">{t(modeWords[mode])}</p>
         </div>
@@ -91,9 +91,9 @@ export function OnThePart({
           )}
         </Suspense>
       </div>
-      <div className="flex items-end justify-between gap-4 px-4 pb-3">
+      <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-1 px-4 pb-3">
         <StretchLegend full={scale} />
-        <p aria-live="polite" className="pb-0.5 text-right text-note">
+        <p aria-live="polite" className="min-w-32 flex-1 pb-0.5 text-right text-note">
           {mode === 'in order' ? (
             <span className="text-quiet">{t`pale blue floats; move the step below`}</span>
           ) : pointed === null ? (

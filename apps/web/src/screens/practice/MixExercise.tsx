@@ -36,7 +36,7 @@ export function MixExercise({ id, seed, level, done, onDone }: ExerciseProps) {
     if (after.problem === null) setActs([...acts, next])
   }
   return (
-    <div className="grid flex-1 gap-x-8 gap-y-4 px-6 py-4 lg:grid-cols-[16rem_minmax(0,1fr)_20rem]">
+    <div className="grid flex-1 gap-x-8 gap-y-4 px-6 py-4 lg:grid-cols-[16rem_minmax(0,1fr)] xl:grid-cols-[16rem_minmax(0,1fr)_20rem]">
       <figure className="flex flex-col items-center">
         <div className="h-72 lg:h-[26rem]">
           <PouredBottle volumeMl={bottle.volumeMl} bottleMl={task.bottleMl} />
@@ -65,20 +65,28 @@ export function MixExercise({ id, seed, level, done, onDone }: ExerciseProps) {
               text: t(ingredientWords[one]),
             }))}
           />
-          <div className="mt-3 grid max-w-xl grid-cols-[8rem_1fr_1fr] items-end gap-4">
-            <NumberField
-              label={t`how much`}
-              unit="mL"
-              digits={1}
-              min={0.1}
-              max={task.bottleMl}
-              value={ml}
-              onCommit={setMl}
-            />
-            <Button className="min-h-14 text-lead" onClick={() => act({ kind: 'pour', what, ml })}>
+          <div className="mt-3 flex max-w-xl flex-wrap items-end gap-4">
+            <div className="w-32">
+              <NumberField
+                label={t`how much`}
+                unit="mL"
+                digits={1}
+                min={0.1}
+                max={task.bottleMl}
+                value={ml}
+                onCommit={setMl}
+              />
+            </div>
+            <Button
+              className="min-h-14 flex-1 whitespace-nowrap text-lead"
+              onClick={() => act({ kind: 'pour', what, ml })}
+            >
               {t`Pour it in`}
             </Button>
-            <Button className="min-h-14 text-lead" onClick={() => act({ kind: 'pour off', ml })}>
+            <Button
+              className="min-h-14 flex-1 whitespace-nowrap text-lead"
+              onClick={() => act({ kind: 'pour off', ml })}
+            >
               {t`Pour it away`}
             </Button>
           </div>
@@ -108,7 +116,7 @@ export function MixExercise({ id, seed, level, done, onDone }: ExerciseProps) {
           </Button>
         )}
       </div>
-      <section aria-labelledby="poured">
+      <section aria-labelledby="poured" className="lg:col-start-2 xl:col-start-auto">
         <h2 id="poured" className="label-strong border-b-2 border-ink pb-1 text-lead">{t`Poured so far`}</h2>
         <ol className="text-lead">
           {acts.map((one, i) => (

@@ -125,9 +125,9 @@ const Played = memo(function Played({ surface, form, shown, at, scale }: PlayedP
           />
         </Suspense>
       </div>
-      <div className="flex items-end justify-between gap-3 px-4 pb-2">
+      <div className="flex flex-wrap items-end justify-between gap-x-3 gap-y-1 px-4 pb-2">
         <StretchLegend full={scale} />
-        <p aria-live="polite" className="min-h-[2.75rem] text-right text-note leading-snug">
+        <p aria-live="polite" className="min-h-[2.75rem] min-w-40 flex-1 text-right text-note leading-snug">
           {step === undefined ? (
             t`Nothing lies yet.`
           ) : (

@@ -53,10 +53,10 @@ export function Player({ a, b, at, onAt }: PlayerProps) {
           }}
           className="h-11 w-full accent-[var(--petrol)]"
         />
-        <p className="label flex justify-between text-note text-quiet">
-          <span>{t`first tack`}</span>
-          <span>{t`pale blue: film that floats. Heavy line: the front. Violet ticks: film left over`}</span>
-          <span>{t`last edge`}</span>
+        <p className="label flex justify-between gap-4 text-note text-quiet">
+          <span className="whitespace-nowrap">{t`first tack`}</span>
+          <span className="text-center">{t`pale blue: film that floats. Heavy line: the front. Violet ticks: film left over`}</span>
+          <span className="whitespace-nowrap">{t`last edge`}</span>
         </p>
       </div>
     </div>
