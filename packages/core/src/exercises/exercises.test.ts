@@ -32,6 +32,15 @@ const practice = practiceWith()
 const seeds = Array.from({ length: 200 }, (_, i) => 7919 * i + 13)
 const mean = (shares: readonly number[]) => shares.reduce((sum, share) => sum + share, 0) / shares.length
 
+test('the first parts to align are square, later ones lean', () => {
+  const square = (seed: number, level: 1 | 2 | 3) => {
+    const [a, b, c, d] = makeGaps(seed, level).part
+    return a?.[0] === d?.[0] && b?.[0] === c?.[0] && a?.[1] === b?.[1] && c?.[1] === d?.[1]
+  }
+  for (let seed = 1; seed <= 20; seed++)
+    expect([1, 2, 3].map((level) => square(seed, level as 1 | 2 | 3))).toEqual([true, false, false])
+})
+
 describe.each(exerciseLevels)('gaps, level %i', (level) => {
   test('the same seed makes the same; the piece lies off by more than a rule tells, and the move that the gaps ask for puts it right', () => {
     for (const seed of seeds) {

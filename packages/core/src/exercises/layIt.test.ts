@@ -174,3 +174,12 @@ describe('the verdict', () => {
     expect(shares[3]).toBe(1)
   })
 })
+
+test('an order at random fixes one to three places, each once, and no more than there are', () => {
+  const { form } = makeLay(13, 1)
+  const chance = seededRandom(5)
+  const fixed = Array.from({ length: 200 }, (_, i) => anyHandOrder({ form }, i % 2 === 0 ? 8 : 2, chance).anchors)
+  expect(new Set(fixed.filter((_, i) => i % 2 === 0).map(({ length }) => length))).toEqual(new Set([1, 2, 3]))
+  expect(new Set(fixed.filter((_, i) => i % 2 === 1).map(({ length }) => length))).toEqual(new Set([1, 2]))
+  for (const anchors of fixed) expect(new Set(anchors.map(({ place }) => place)).size).toBe(anchors.length)
+})

@@ -252,9 +252,9 @@ function PartRows({ bundle, onDone }: PartRowsProps) {
       {bundle.parts.map((part) => (
         <li
           key={part.id}
-          className="grid items-center gap-x-5 gap-y-1 border-t border-hair py-1.5 @md:grid-cols-[1fr_auto_auto] @3xl:grid-cols-[1fr_18rem_auto_auto]"
+          className="grid items-center gap-x-5 gap-y-1 border-t border-hair py-1.5 @md:grid-cols-[1fr_auto_auto] @2xl:grid-cols-[1fr_18rem_auto_auto]"
         >
-          <span className="text-body font-bold leading-tight @md:col-span-3 @3xl:col-span-1">{part.name}</span>
+          <span className="text-body font-bold leading-tight @md:col-span-3 @2xl:col-span-1">{part.name}</span>
           <SelectInput
             aria-label={t`Film for ${part.name}`}
             value={part.filmId}

@@ -28,7 +28,7 @@ function LaidSheet() {
   return (
     <div className="flex-1 lg:grid lg:min-h-0 lg:grid-cols-[1fr_19.75rem]">
       <div className="min-w-0 lg:grid lg:min-h-0 lg:grid-rows-[1fr_auto]">
-        <div className="grid h-[35rem] min-w-0 grid-rows-1 md:grid-cols-2 lg:h-auto lg:min-h-0 print:grid-cols-1 print:h-[30rem]">
+        <div className="grid h-[56rem] min-w-0 grid-rows-2 md:h-[35rem] md:grid-cols-2 md:grid-rows-1 lg:h-auto lg:min-h-0 print:grid-cols-1 print:grid-rows-1 print:h-[30rem]">
           <OnThePart
             first={first}
             full={full}
