@@ -6,7 +6,7 @@ import { ListDecoder, type Placed } from './listDecoder.ts'
 import { longestPaths } from './longestPaths.ts'
 import { type Net, netOf, reversed } from './net.ts'
 import { broken } from './testBroken.ts'
-import { jigsawDay, shopDay } from './testDays.ts'
+import { jigsawDay, shopDay, task } from './testDays.ts'
 import { kitDay } from './testKitDays.ts'
 import { whoDoes } from './who.ts'
 
@@ -109,14 +109,6 @@ describe.each(days)('%s', (_, day) => {
 })
 
 describe('a small day, by hand', () => {
-  const task = (id: string, minutes: number, more: Partial<Day['tasks'][number]> = {}): Day['tasks'][number] => ({
-    id,
-    minutes,
-    people: 1,
-    tools: [],
-    after: [],
-    ...more,
-  })
   const people = [{ id: 'Ines', skills: ['stretch film'] }, { id: 'Tarek' }]
   const decoderOf = (day: Day) => {
     const net = netOf(day)

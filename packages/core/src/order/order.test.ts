@@ -10,7 +10,7 @@ import { lowerBound } from './lowerBound.ts'
 import { netOf } from './net.ts'
 import { search } from './search.ts'
 import { broken } from './testBroken.ts'
-import { jigsawDay, shopDay } from './testDays.ts'
+import { jigsawDay, shopDay, task } from './testDays.ts'
 import { kitDay } from './testKitDays.ts'
 
 /** Counted instead of measured, so that the same is tried on every machine. */
@@ -28,14 +28,6 @@ const refusal = (day: Day): string => {
   if (answer.ok) throw new Error('it was planned')
   return english(answer.failure.sentence)
 }
-const task = (id: string, minutes: number, more: Partial<DayTask> = {}): DayTask => ({
-  id,
-  minutes,
-  people: 1,
-  tools: [],
-  after: [],
-  ...more,
-})
 const after = (name: string, minMinutes = 0, maxMinutes?: number) => ({ task: name, minMinutes, maxMinutes })
 const ines = { id: 'Ines', skills: ['lamps'] }
 const tarek = { id: 'Tarek' }

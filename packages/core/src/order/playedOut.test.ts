@@ -1,15 +1,10 @@
 import { describe, expect, test } from 'vitest'
 import { required } from '../result/index.ts'
+import type { DayTask } from './day.ts'
 import { chanceBy, type Day, planDay, playedOut, readyBy } from './index.ts'
+import { task as lasting } from './testDays.ts'
 
-const task = (id: string, more: Partial<Day['tasks'][number]> = {}): Day['tasks'][number] => ({
-  id,
-  minutes: 30,
-  people: 1,
-  tools: [],
-  after: [],
-  ...more,
-})
+const task = (id: string, more: Partial<DayTask> = {}) => lasting(id, 30, more)
 const after = (id: string, minMinutes = 0) => [{ task: id, minMinutes }]
 const people = (...ids: string[]) => ids.map((id) => ({ id }))
 const none = { spread: () => 0, oneOf: (id: string) => id, runs: 20 }

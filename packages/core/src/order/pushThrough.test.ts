@@ -1,16 +1,10 @@
 import { expect, test } from 'vitest'
-import type { Day } from './day.ts'
+import type { Day, DayTask } from './day.ts'
 import { netOf } from './net.ts'
 import { pushThrough } from './pushThrough.ts'
+import { task as lasting } from './testDays.ts'
 
-const task = (id: string, more: Partial<Day['tasks'][number]> = {}): Day['tasks'][number] => ({
-  id,
-  minutes: 20,
-  people: 1,
-  tools: [],
-  after: [],
-  ...more,
-})
+const task = (id: string, more: Partial<DayTask> = {}) => lasting(id, 20, more)
 const people = ['Ines', 'Tarek', 'Bo'].map((id) => ({ id }))
 const was = (startMinute: number, ...names: string[]) => ({ startMinute, people: names })
 /** Starts and hands, by task; null where it cannot be pushed through. */

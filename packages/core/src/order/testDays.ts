@@ -1,6 +1,16 @@
 import { seededRandom } from '../numerics/index.ts'
 import type { Day, DayTask, TaskAfter } from './day.ts'
 
+/** A task of one person without tools or waits, if nothing else is said. */
+export const task = (id: string, minutes: number, more: Partial<DayTask> = {}): DayTask => ({
+  id,
+  minutes,
+  people: 1,
+  tools: [],
+  after: [],
+  ...more,
+})
+
 export interface JigsawKind {
   readonly seed: number
   readonly people: number
