@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { english } from '@truelay/words'
 import { sayProblem } from './failure.ts'
-import { closedTimes, usualHours, type WeekHours, weekHours, whenOpen } from './hours.ts'
+import { closedTimes, openOn, usualHours, type WeekHours, weekHours, whenOpen } from './hours.ts'
 
 const at = (day: number, hour: number, minute = 0) => new Date(2030, 4, day, hour, minute)
 
@@ -15,6 +15,10 @@ describe('when the shop is open (1 May 2030 is a Wednesday)', () => {
     ['at the very end it is still open', at(1, 17), at(1, 17)],
   ])('%s', (_, asked, wanted) => {
     expect(whenOpen(asked, usualHours)).toEqual(wanted)
+  })
+  test('from when to when on one day; not at all at the weekend', () => {
+    expect(openOn(at(3, 23), usualHours)).toEqual([at(3, 8), at(3, 17)])
+    expect([4, 5].map((day) => openOn(at(day, 12), usualHours))).toEqual([null, null])
   })
   test('over the end of a month', () => {
     expect(whenOpen(at(31, 20), usualHours)).toEqual(new Date(2030, 5, 3, 8))

@@ -51,6 +51,12 @@ export const usualHours: WeekHours = Array.from({ length: 7 }, (_, day) =>
   day < 5 ? { from: '08:00', to: '17:00' } : null,
 )
 
+/** From when to when the shop is open on the day of a moment, by the clock of this machine; null where it stays closed. */
+export function openOn(at: Date, hours: WeekHours): readonly [opens: Date, closes: Date] | null {
+  const open = hours[weekday(at)]
+  return open === null || open === undefined ? null : [moment(at, open.from), moment(at, open.to)]
+}
+
 /**
  * The moment itself while the shop is open, else the next time that it opens, by the clock of this machine. A shop that never opens leaves it as it
  * is.
@@ -58,9 +64,9 @@ export const usualHours: WeekHours = Array.from({ length: 7 }, (_, day) =>
 export function whenOpen(at: Date, hours: WeekHours): Date {
   for (let later = 0; later <= 7; later++) {
     const day = new Date(at.getFullYear(), at.getMonth(), at.getDate() + later)
-    const open = hours[(day.getDay() + 6) % 7]
-    if (open === null || open === undefined) continue
-    const [from, to] = [moment(day, open.from), moment(day, open.to)]
+    const open = openOn(day, hours)
+    if (open === null) continue
+    const [from, to] = open
     if (later === 0 && at > to) continue
     return at > from ? at : from
   }
@@ -75,7 +81,7 @@ export function closedTimes(hours: WeekHours, from: Date, until: Date): (readonl
   for (let later = 0; since < until; later++) {
     const day = new Date(from.getFullYear(), from.getMonth(), from.getDate() + later)
     if (day > until) break
-    const open = hours[(day.getDay() + 6) % 7]
+    const open = hours[weekday(day)]
     if (open === null || open === undefined) continue
     const [opens, closes] = [moment(day, open.from), moment(day, open.to)]
     if (closes <= since) continue
@@ -88,6 +94,9 @@ export function closedTimes(hours: WeekHours, from: Date, until: Date): (readonl
   }
   return since < until ? [...closed, [since, until]] : closed
 }
+
+/** Which day of the week, Monday 0. */
+const weekday = (day: Date) => (day.getDay() + 6) % 7
 
 function moment(day: Date, time: string): Date {
   const [hours = 0, minutes = 0] = time.split(':').map(Number)

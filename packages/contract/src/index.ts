@@ -211,7 +211,7 @@ export {
   forgotten,
   toForget,
 } from './jobList.ts'
-export { usualHours, type WeekHours, weekHours, closedTimes, whenOpen } from './hours.ts'
+export { usualHours, type WeekHours, weekHours, closedTimes, openOn, whenOpen } from './hours.ts'
 export { type ConfirmedSkill, confirmedSkill, hasSkill, type Skill, skills } from './person.ts'
 export {
   type NewPerson,

@@ -96,7 +96,8 @@ export const measuresIn =
   }
 
 /** The round length along an edge on which excess film is counted: 100 mm, or 4 in. */
-export const spanIn = ({ length }: UnitChoice): string => (length === 'mm' ? '100 mm' : '4 in')
+export const spanIn = ({ length }: UnitChoice): Shown =>
+  length === 'mm' ? { figure: '100', unit: 'mm' } : { figure: '4', unit: 'in' }
 
 /** Tenths of a millimetre; whole ones from 100 on. */
 const inMm = (mm: number, digits: number | undefined, kept: Kept): Shown => ({
@@ -123,5 +124,6 @@ function inOunces(ml: number, figure: Figure): Shown {
 
 type Kept = (value: number, digits: number) => string
 
-/** A degree stands at its figure, every other unit apart from it. */
-export const inWords = ({ figure, unit }: Shown) => (unit === '°' ? `${figure}°` : `${figure} ${unit}`)
+/** A degree stands at its figure, every other unit a space apart from it. */
+export const inWords = ({ figure, unit }: Shown, space = ' ') =>
+  unit === '°' ? `${figure}°` : `${figure}${space}${unit}`

@@ -159,6 +159,15 @@ describe('quantities are shown where they are read', () => {
   })
 })
 
+describe('where lines break by themselves', () => {
+  test('a figure stays at its unit, and words break as before', () => {
+    const words = wordsIn({ unbroken: true })
+    const sentence = say`Stretch ${length(12)} at ${temperature(68)}, ${percent(4)} of ${span}, then turn ${angle(30)}.`
+    expect(words(sentence)).toBe('Stretch 12\u00a0mm at 68\u00a0°C, 4\u00a0% of 100\u00a0mm, then turn 30°.')
+    expect(words(sentence).replaceAll('\u00a0', ' ')).toBe(english(sentence))
+  })
+})
+
 describe('a language that does not exist', () => {
   const words = wordsIn({ catalogue: pseudo })
   test('dresses every word and leaves figures, units and names alone', () => {

@@ -11,6 +11,8 @@ export interface WordsChoice {
   /** BCP 47; decides number format, lists, plurals and the clock. */
   readonly locale?: string
   readonly catalogue?: Catalogue
+  /** Keeps a figure and its unit in one line, where lines break by themselves: on a screen, on paper. */
+  readonly unbroken?: boolean
 }
 
 /** Turns a sentence into what stands on a screen, on paper or in a terminal. */
@@ -26,7 +28,13 @@ function once<T>(make: () => T): () => T {
 }
 
 /** The words of one shop: its units, its language, its number format. */
-export function wordsIn({ units = metricUnits, locale = 'en-GB', catalogue = asWritten }: WordsChoice = {}): Words {
+export function wordsIn({
+  units = metricUnits,
+  locale = 'en-GB',
+  catalogue = asWritten,
+  unbroken = false,
+}: WordsChoice = {}): Words {
+  const space = unbroken ? noBreak : ' '
   const figure = figureIn(locale)
   const measured = measuresIn(units, figure)
   const lists = once(() => new Intl.ListFormat(locale, { type: 'conjunction' }))
@@ -60,9 +68,9 @@ export function wordsIn({ units = metricUnits, locale = 'en-GB', catalogue = asW
       case 'force':
       case 'percent':
       case 'angle':
-        return inWords(measured(value, 'sentence'))
+        return inWords(measured(value, 'sentence'), space)
       case 'span':
-        return spanIn(units)
+        return inWords(spanIn(units), space)
       case 'duration':
         return duration(value.minutes, value.in)
       case 'day':
@@ -92,6 +100,9 @@ export function wordsIn({ units = metricUnits, locale = 'en-GB', catalogue = asW
   }
   return render
 }
+
+/** A space at which no line ends. */
+const noBreak = '\u00a0'
 
 const asWritten: Catalogue = (text) => text
 

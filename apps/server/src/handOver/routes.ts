@@ -24,7 +24,13 @@ export function handOverRoutes(database: Database, now: () => Date): Router {
     ]
     res.type('application/pdf')
     res.setHeader('Content-Disposition', `inline; filename="hand-over-${job.number}.pdf"`)
-    writeHandOver({ sheet, job, shop, words: wordsIn({ units: shop.units }), faces: await paperFaces() }).pipe(res)
+    writeHandOver({
+      sheet,
+      job,
+      shop,
+      words: wordsIn({ units: shop.units, unbroken: true }),
+      faces: await paperFaces(),
+    }).pipe(res)
   })
   routes.put(
     '/jobs/:jobId/hand-over',

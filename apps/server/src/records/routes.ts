@@ -26,7 +26,7 @@ export function recordRoutes(database: Database, photos: PhotoStore): Router {
     const { record, shop } = await readRecord(database, partId.parse(req.params.partId))
     res.type('application/pdf')
     res.setHeader('Content-Disposition', `inline; filename="${record.job.number}-${record.part.id}.pdf"`)
-    const words = wordsIn({ units: shop.units })
+    const words = wordsIn({ units: shop.units, unbroken: true })
     writeRecord({ record, shop, words, faces: await paperFaces(), photoFile: photos.fileOf }).pipe(res)
   })
   routes.get('/jobs/:jobId/record.pdf', async (req, res) => {
@@ -43,7 +43,7 @@ export function recordRoutes(database: Database, photos: PhotoStore): Router {
       })
     res.type('application/pdf')
     res.setHeader('Content-Disposition', `inline; filename="record-${job.number}.pdf"`)
-    const words = wordsIn({ units: shop.units })
+    const words = wordsIn({ units: shop.units, unbroken: true })
     writeRecords({ records: begun, job, shop, words, faces: await paperFaces(), photoFile: photos.fileOf }).pipe(res)
   })
   return routes

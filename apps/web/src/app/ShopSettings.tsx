@@ -17,7 +17,10 @@ export function ShopSettings({ children }: { readonly children: ReactNode }) {
     if (theme !== undefined) document.documentElement.dataset.theme = theme
   }, [theme])
   const units = shop?.units ?? metricUnits
-  const words = useMemo(() => screenWords(wordsIn({ units, ...(marked() ? { catalogue: pseudo } : {}) })), [units])
+  const words = useMemo(
+    () => screenWords(wordsIn({ units, unbroken: true, ...(marked() ? { catalogue: pseudo } : {}) })),
+    [units],
+  )
   return (
     <UnitsContext value={units}>
       <WordsContext value={words}>{children}</WordsContext>

@@ -34,8 +34,16 @@ export interface Visit {
   readonly pedal: () => Promise<void>
 }
 
-/** What the page says, as it is read. */
-export const page = () => (document.body.textContent ?? '').replace(/\s+/g, ' ')
+/** What an element says, as it is read: whatever keeps a figure at its unit is a space. */
+export const says = (element: Element) => asRead(element.textContent ?? '')
+const asRead = (text: string) => text.replace(/\s+/g, ' ')
+
+/** What the page says. */
+export const page = () => says(document.body)
+
+/** A name of something, as it is read. */
+const called = (name: string | RegExp) => (written: string) =>
+  typeof name === 'string' ? asRead(written) === name : name.test(asRead(written))
 
 const pressable = ['button', 'link', 'radio', 'checkbox'] as const
 
@@ -51,7 +59,7 @@ function visitor(user: Visit['user'], address: Visit['address'], goes: Visit['go
     seesNo: (text) => waitFor(() => expect(holds(text), `the page should not say ${text}`).toBe(false)),
     async presses(name) {
       const found = await waitFor(() => {
-        const all = pressable.flatMap((role) => screen.queryAllByRole(role, { name }))
+        const all = pressable.flatMap((role) => screen.queryAllByRole(role, { name: called(name) }))
         const first = all[0]
         if (first === undefined) throw new Error(`there is nothing to press that is called ${name}`)
         return first

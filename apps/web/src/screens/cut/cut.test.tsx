@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { type OpenShop, openShop } from '../../testing/openShop.tsx'
+import { type OpenShop, openShop, says } from '../../testing/openShop.tsx'
 
 let shop: OpenShop
 beforeAll(async () => {
@@ -15,8 +15,7 @@ const arrived = async () =>
   )
 
 /** The choice that is worded so. */
-const named = (words: RegExp) =>
-  screen.getAllByRole('option').find(({ textContent }) => words.test(textContent ?? '')) as HTMLElement
+const named = (words: RegExp) => screen.getAllByRole('option').find((option) => words.test(says(option))) as HTMLElement
 
 describe('what a job needs is cut', () => {
   test('from the kit: laid out at once, film by film, with how much of the roll it takes', async () => {
@@ -111,7 +110,7 @@ describe('what a job needs is cut', () => {
     const visit = shop.visit('/jobs/0415/cut')
     await visit.user.click(await screen.findByRole('radio', { name: 'Hullskin 180 clear' }))
     const from = await screen.findByLabelText('Cut from')
-    expect((from as HTMLSelectElement).selectedOptions[0]?.textContent).toBe('Roll 1: 8.2 m, lot H180-2611-04')
+    expect(says((from as HTMLSelectElement).selectedOptions[0] as Element)).toBe('Roll 1: 8.2 m, lot H180-2611-04')
     expect(screen.queryByLabelText(/Lot on the core/)).toBeNull()
     await screen.findByRole('button', { name: 'Look again' })
     const used = Number.parseInt(screen.getByTestId('roll-used').textContent ?? '', 10)
@@ -202,7 +201,7 @@ describe('what a job needs is cut', () => {
     const visit = shop.visit('/jobs/0414/cut')
     await visit.user.click(await screen.findByRole('radio', { name: /Weir smoke/ }))
     const pieces = await screen.findByRole('region', { name: 'Pieces to cut' })
-    await expect.poll(() => pieces.textContent).toMatch(/sheet \d+ mm by \d+ mm, off the roll/)
+    await expect.poll(() => says(pieces)).toMatch(/sheet \d+ mm by \d+ mm, off the roll/)
     await screen.findByRole('button', { name: 'Look again' })
     await visit.presses('It is cut: count it in')
     await visit.sees(/Pipit|Skua|kit/)

@@ -1,7 +1,7 @@
 import { nothingChosen } from '@truelay/core/plan'
 import { fireEvent, screen, within } from '@testing-library/react'
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest'
-import { type OpenShop, openShop } from '../../testing/openShop.tsx'
+import { type OpenShop, openShop, says } from '../../testing/openShop.tsx'
 
 let shop: OpenShop
 beforeAll(async () => {
@@ -174,7 +174,7 @@ describe('what is chosen for one part', () => {
   test('an edge ends otherwise: its steps, its margin and its doubt follow at once', async () => {
     const visit = shop.visit(`${bonnet}/edges`)
     await visit.user.click(await screen.findByRole('button', { name: /nose edge stop short/ }))
-    await visit.user.click(screen.getByRole('button', { name: /wrap ?12 mm to 20 mm over/ }))
+    await visit.user.click(screen.getByRole('button', { name: /wrap ?12\smm to 20\smm over/ }))
     await visit.sees(/nose edge ?wrap ?12 to 20 mm ?over the edge/i)
     await visit.sees('Does this suit?')
     expect((await chosen()).ends).toEqual({ nose: 'wrap' })
@@ -257,7 +257,7 @@ describe('the rehearsal', () => {
     await visit.chooses('Second', 'one end and follow')
     await visit.sees(/From one end|one end/)
     const figures = await screen.findByRole('table')
-    expect(figures.textContent).toMatch(/largest stretch.*film left over, per 100 mm/)
+    expect(says(figures)).toMatch(/largest stretch.*film left over, per 100 mm/)
   })
   test('the second order can be taken into the fit, and given back', async () => {
     const visit = shop.visit(`${bonnet}/rehearsal`)

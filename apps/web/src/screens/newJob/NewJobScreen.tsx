@@ -2,9 +2,9 @@ import { Title } from '../../ui/Title.tsx'
 import { say, type Sentence } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import { zodResolver } from '@hookform/resolvers/zod'
-import { newJob, type NewJob, type Shelf, type VehicleModel, worksHere } from '@truelay/contract'
+import { newJob, type NewJob, type Shelf, type VehicleModel, type WeekHours, worksHere } from '@truelay/contract'
 import { bodyPlan } from '@truelay/core/vehicle'
-import { addBusinessDays, format, setHours, startOfHour } from 'date-fns'
+import { format } from 'date-fns'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { Link, useNavigate } from 'react-router'
@@ -22,6 +22,7 @@ import { type JobDraft, jobDraft } from './jobDraft.ts'
 import { ChooseModel } from './ChooseModel.tsx'
 import { EarliestPromise } from './EarliestPromise.tsx'
 import { PartList } from './PartList.tsx'
+import { usualStay } from './usualStay.ts'
 import { partsOfModel, usualFilm } from '../job/partsOfModel.ts'
 import { WhatFailed } from '../frame/WhatFailed.tsx'
 import { ForRole } from '../frame/ForRole.tsx'
@@ -68,6 +69,7 @@ export function NewJobScreen() {
       shelf={shelf}
       people={bay.people.filter(worksHere)}
       bays={bay.shop.places.map((place) => place.name)}
+      hours={bay.shop.hours}
       onOther={anew}
     />
   )
@@ -78,17 +80,18 @@ interface JobFormProps {
   readonly shelf: Shelf
   readonly people: readonly { readonly id: NewJob['personId']; readonly name: string; readonly role: string }[]
   readonly bays: readonly string[]
+  readonly hours: WeekHours
   /** As it was left the last time. */
   readonly left: JobDraft | null
   readonly onOther: () => void
 }
 
-function JobForm({ model, shelf, people, bays, left, onOther }: JobFormProps) {
+function JobForm({ model, shelf, people, bays, hours, left, onOther }: JobFormProps) {
   const t = useWords()
   const navigate = useNavigate()
   const [addJob, { error, isLoading }] = useAddJobMutation()
   const [parts, setParts] = useState<NewJob['parts']>(left?.parts ?? [])
-  const arrives = setHours(startOfHour(new Date()), 8)
+  const stay = usualStay(new Date(), hours)
   const form = useForm({
     defaultValues: {
       customer: '',
@@ -97,8 +100,8 @@ function JobForm({ model, shelf, people, bays, left, onOther }: JobFormProps) {
       year: '',
       bay: bays[0] ?? '',
       personId: people[0]?.id ?? '',
-      arrivesAt: forInput(arrives),
-      dueAt: forInput(setHours(addBusinessDays(arrives, 1), 16)),
+      arrivesAt: forInput(stay.arrivesAt),
+      dueAt: forInput(stay.dueAt),
       ...left?.typed,
     },
     resolver: async (typed, ...rest) => {

@@ -22,7 +22,7 @@ import { smallPlan, smallStep } from '@truelay/contract/testing'
 import { fireEvent, screen, within } from '@testing-library/react'
 import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest'
 import { keptWrites } from '../../store/store.ts'
-import { type OpenShop, openShop } from '../../testing/openShop.tsx'
+import { type OpenShop, openShop, says } from '../../testing/openShop.tsx'
 
 let shop: OpenShop
 beforeAll(async () => {
@@ -38,7 +38,7 @@ describe('what is best practised now', () => {
     const visit = shop.visit('/practice')
     await visit.sees(/Gaps ?The piece lies off.*level 1 ?never done/)
     const team = within(screen.getByRole('table'))
-    expect(team.getByRole('row', { name: /^Tarek/ }).textContent).toMatch(/level 3, best 78 %/)
+    expect(says(team.getByRole('row', { name: /^Tarek/ }))).toMatch(/level 3, best 78 %/)
     expect(team.getByRole('row', { name: /^Ines/ }).textContent).toMatch(/^Ines–+by their role$/)
     await visit.chooses('who practises', 'Bo')
     await visit.sees(/Gun in hand.*level 1, best 44 %/)
@@ -107,7 +107,7 @@ describe('gaps', () => {
   test('the move that the gaps ask for is worth all; it is kept, and the piece lies right', async () => {
     const visit = shop.visit('/practice/gaps?seed=12&level=2&who=ines')
     await visit.sees('Gaps, level 2')
-    expect(screen.getByRole('img', { name: /Gap 3: film hangs over by 4\.\d mm/ })).toBeTruthy()
+    expect(screen.getByRole('img', { name: /Gap 3: film hangs over by 4\.\d\smm/ })).toBeTruthy()
     await visit.types('to the right', asked.rightMm.toFixed(1))
     await visit.types('upward', asked.upMm.toFixed(1))
     await visit.types('clockwise, at its corners', asked.clockwiseMm.toFixed(1))
@@ -117,7 +117,7 @@ describe('gaps', () => {
     await visit.sees('Read every gap before anything moves')
     for (const number of [1, 4, 8])
       expect(
-        screen.getByRole('img', { name: new RegExp(`Gap ${number}: the rule shows (1\\.[6-9]|2(\\.[0-4])?) mm`) }),
+        screen.getByRole('img', { name: new RegExp(`Gap ${number}: the rule shows (1\\.[6-9]|2(\\.[0-4])?)\\smm`) }),
       ).toBeTruthy()
     expect(screen.queryByRole('button', { name: 'Move it' })).toBeNull()
     await expect

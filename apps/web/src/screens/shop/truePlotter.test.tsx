@@ -2,7 +2,7 @@ import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { screen } from '@testing-library/react'
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import { type OpenShop, openShop } from '../../testing/openShop.tsx'
+import { type OpenShop, openShop, says } from '../../testing/openShop.tsx'
 
 let shop: OpenShop
 let device: Server
@@ -41,7 +41,7 @@ test('a square is cut and measured; what it is off is told, taken over, and the 
   await visit.presses('Cut it on the plotter')
   await visit.sees('The plotter has it. Weed it, and lay it flat to measure.')
   await visit.types('Along the roll', '199.2')
-  await expect.poll(() => screen.getByTestId('off-along').textContent).toBe('4 mm too short on a metre')
+  await expect.poll(() => says(screen.getByTestId('off-along'))).toBe('4 mm too short on a metre')
   expect(screen.getByTestId('off-across').textContent).toBe('true')
   await visit.presses('Cut true from now on')
   await visit.sees(/Every cut is drawn so that it comes out true/)
