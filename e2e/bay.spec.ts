@@ -37,7 +37,7 @@ test('units and theme are the shop’s choice, everywhere', async ({ page, shop 
   await page.getByRole('radio', { name: 'Dark bay' }).click()
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'bay')
   await openLaySheet(page, shop, 'Bonnet')
-  await expect(page.getByText(/rule 0\.079 in to 0\.118 in/)).toBeVisible()
+  await expect(page.getByText(/rule 0\.079\sin to 0\.118\sin/)).toBeVisible()
   await expect(page.getByText('70.5 °F')).toBeVisible()
   await expect(page.getByText(/fl oz/).first()).toBeVisible()
 })
@@ -53,7 +53,7 @@ test('a figure of the trade can be changed within its range, and not beyond', as
   await field.press('Enter')
   await expect(page.getByRole('button', { name: 'Back to usual' })).toBeVisible()
   await openLaySheet(page, shop, 'Bonnet')
-  await expect(page.getByText(/rule 1\.5 mm to 3 mm/)).toBeVisible()
+  await expect(page.getByText(/rule 1\.5\smm to 3\smm/)).toBeVisible()
 })
 
 async function noBarriers(page: Page) {

@@ -99,7 +99,7 @@ test('colder, damper air moves every wait and the release; a frost keeps the veh
 
 test('a sensor that is silent, late or mad is said, and what is entered counts', async ({ page, shop, standIns }) => {
   await page.goto(`${shop.url}/jobs/0412/waits`)
-  await expect(page.getByRole('button', { name: /^Room air: 21.4 °C, 48 %, sensor/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Room air: 21.4\s°C, 48\s%, sensor/ })).toBeVisible()
   await standIns.turn({
     room: { temperatureC: 21.4, humidityPercent: 48, fault: 'silent' },
     forecast: { coldestC: 7, warmestC: 14, fault: 'silent' },
@@ -111,14 +111,14 @@ test('a sensor that is silent, late or mad is said, and what is entered counts',
   await expect(page.getByRole('dialog')).toContainText('It does not answer.')
   await page.keyboard.press('Escape')
   await enterAir(page, '9', '80')
-  await expect(page.getByRole('button', { name: /^Room air: 9 °C, 80 %, entered/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Room air: 9\s°C, 80\s%, entered/ })).toBeVisible()
   await type(page, 'Coldest outside over the next day', '-4')
-  await expect(page.getByText(/down to [-−]4 °C/)).toBeVisible()
+  await expect(page.getByText(/down to [-−]4\s°C/)).toBeVisible()
 
   await standIns.turn({ room: { temperatureC: 21.4, humidityPercent: 48, fault: 'nonsense' } })
   await page.reload()
   await expect(page.getByText(/sensor measures nonsense/)).toBeVisible()
-  await expect(page.getByRole('button', { name: /^Room air: 9 °C/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Room air: 9\s°C/ })).toBeVisible()
 })
 
 test('a gun read twice with the thermometer is surer, and changes how it is held', async ({ page, shop, standIns }) => {

@@ -88,7 +88,7 @@ test('from a drawing to a counted piece: brought in, cut on the plotter in its t
   await page
     .getByLabel('Drawing, SVG or DXF')
     .setInputFiles({ name: 'wing.dxf', mimeType: 'application/octet-stream', buffer: Buffer.from(wingDrawing()) })
-  await expect(page.getByTestId('pattern-size')).toHaveText(/700 mm x 420 mm/)
+  await expect(page.getByTestId('pattern-size')).toHaveText(/700\smm x 420\smm/)
   await page.getByLabel('Covers').selectOption({ label: 'Velmora Pipit bonnet' })
   await page.getByLabel('Name of the piece').fill('Wing, inner')
   await page.getByRole('button', { name: 'Keep this pattern' }).click()
@@ -113,9 +113,9 @@ test('from a drawing to a counted piece: brought in, cut on the plotter in its t
 
   // Its film is gone from the roll of the shelf, with the job that it was for.
   await page.goto(`${shop.url}/shelf/rolls/r1`)
-  await expect(page.getByText(/^0\.\d+ m cut off:/)).toBeVisible()
+  await expect(page.getByText(/^0\.\d+\sm cut off:/)).toBeVisible()
   await expect(page.getByRole('link', { name: 'job 0412' }).first()).toBeVisible()
-  await expect(page.getByTestId('roll-left')).toHaveText(/^7\.\d+ m$/)
+  await expect(page.getByTestId('roll-left')).toHaveText(/^7\.\d+\sm$/)
   await page.goto(`${shop.url}/jobs/0412/kit`)
 
   await standIns.turn({ plotter: { rollWidthMm: 1520, filmLeftMm: 100, cutsPercent: 100, fault: 'none' } })

@@ -59,7 +59,7 @@ test('a bonnet from the first wash to the record, through a closed browser and a
   await onPart.click({ position: { x: box.width / 2, y: box.height / 2 } })
   await again.getByRole('button', { name: 'Here: in the middle' }).click()
   await expect(again.getByRole('region', { name: 'What to do' })).toContainText('Rinse the speck off the glue')
-  await expect(again.getByRole('region', { name: 'Why' })).toContainText(/\d+ %/)
+  await expect(again.getByRole('region', { name: 'Why' })).toContainText(/\d+\s%/)
   await again
     .getByLabel('Photo of it')
     .setInputFiles({ name: 'hair.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(await photo(again, 'grey')) })
@@ -124,7 +124,7 @@ test('a lamp laid dry: no mixing, mask, pull, shrink, post-heat, tuck, cut, tape
   await goOnTo(page, /Take the tape off/)
   expect(seen.join()).not.toContain('Mix')
   await page.goto(`${shop.url}/jobs/0412/record/0412-headlamp-left`)
-  await expect(page.getByText(/62 % of the light is left/)).toBeVisible()
+  await expect(page.getByText(/62\s% of the light is left/)).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Batches' })).toBeHidden()
 })
 

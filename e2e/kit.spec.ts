@@ -85,7 +85,7 @@ test('an SVG and a DXF pattern are brought in: what was understood is shown befo
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save as DXF' }).click(),
   ])
-  const size = (await page.getByText(/^\d+ mm x \d+ mm$/).textContent()) ?? ''
+  const size = (await page.getByText(/^\d+\smm x \d+\smm$/).textContent()) ?? ''
   for (const [name, file] of [
     ['bonnet.svg', svg],
     ['bonnet.dxf', dxf],
@@ -144,7 +144,7 @@ test('a drawing in pixels is asked for one measure; layers are put right after a
   )
   await expect(page.getByText('The longest side is 1376 mm: right? The file does not say its unit.')).toBeVisible()
   await expect(page.getByText('1 hidden shape left out.')).toBeVisible()
-  await expect(page.getByRole('img', { name: /1376 mm wide and \d+ mm high, on squares of 100 mm/ })).toBeVisible()
+  await expect(page.getByRole('img', { name: /1376\smm wide and \d+\smm high, on squares of 100\smm/ })).toBeVisible()
   await expect(keep).toBeDisabled()
   await page.getByRole('button', { name: 'It is right' }).click()
   await expect(keep).toBeEnabled()
@@ -181,7 +181,7 @@ test('a drawing in pixels is asked for one measure; layers are put right after a
 
 test('a pattern is enlarged along one edge, and saved so', async ({ page, shop }) => {
   await page.goto(`${shop.url}/shelf/pieces/drover-side-panel`)
-  const size = page.getByText(/^\d+ mm x \d+ mm$/)
+  const size = page.getByText(/^\d+\smm x \d+\smm$/)
   const before = ((await size.textContent()) ?? '').match(/\d+/g)?.map(Number) ?? []
   await page.getByText('Enlarge along some edges').click()
   await page.getByLabel('front edge').fill('16')

@@ -72,7 +72,7 @@ test('the lamp is another job: dry, warm pulls, bleed, light', async ({ page, sh
   await openLaySheet(page, shop, 'Headlamp')
   await expect(page.getByText(/Hardest pull/)).toBeVisible()
   await expect(page.getByText(/Nothing: it is laid dry/)).toBeVisible()
-  await expect(page.getByText(/62 % of the light is left/)).toBeVisible()
+  await expect(page.getByText(/62\s% of the light is left/)).toBeVisible()
   await expect(page.getByText('film past the edge, true to size')).toBeVisible()
   const slider = page.getByRole('slider', { name: 'Step' })
   await slider.focus()
@@ -107,7 +107,7 @@ test('a piece that is far too small for its part is refused in words', async ({ 
     await route.fulfill({ response: answer, json: job })
   })
   await page.goto(`${shop.url}/jobs/0412/lay-sheets/0412-bonnet`)
-  await expect(page.getByRole('alert')).toContainText(/has only 11(\.\d)? % of the area this part needs/, {
+  await expect(page.getByRole('alert')).toContainText(/has only 11(\.\d)?\s% of the area this part needs/, {
     timeout: 60_000,
   })
 })

@@ -27,8 +27,8 @@ test('a headlamp that nobody has measured is photographed, becomes a form, and i
   await bar(page, '112 to 113', '420')
   await expect(page.getByText('That is enough: measure.')).toBeVisible()
   await page.getByRole('button', { name: 'Measure', exact: true }).click()
-  await expect(page.getByText(/targets, each sure to 0\.\d mm/)).toBeVisible()
-  await expect(page.getByText(/The second bar comes out 0.0\d % off/)).toBeVisible()
+  await expect(page.getByText(/targets, each sure to 0\.\d\smm/)).toBeVisible()
+  await expect(page.getByText(/The second bar comes out 0.0\d\s% off/)).toBeVisible()
   await page.getByRole('button', { name: 'Make it a form' }).click()
 
   // Laid over its own photograph; as large and as bowed as the lamp that was photographed.
@@ -37,7 +37,7 @@ test('a headlamp that nobody has measured is photographed, becomes a form, and i
   expect(Math.abs((await figure(page, 'Area')) / 56_720 - 1)).toBeLessThan(0.015)
   expect(Math.abs((await figure(page, 'Not developable')) / 1.013 - 1)).toBeLessThan(0.06)
   await page.getByRole('button', { name: '2 Bow', exact: true }).click()
-  await expect(page.getByText(/targets from photographs, heights sure to 0\.\d mm/)).toBeVisible()
+  await expect(page.getByText(/targets from photographs, heights sure to 0\.\d\smm/)).toBeVisible()
   await page.getByLabel('New form: vehicle and part').fill('Selwick Tern headlamp')
   // Whatever happens to the page before it is kept, the form is there.
   await page.reload()

@@ -47,8 +47,8 @@ test('the gun in hand: film warms under the pointer, cools without it, and the e
   await expect(figure(page, 'Thermometer, at the spot')).toHaveText('–')
 
   await page.getByRole('button', { name: 'Gun down: done' }).click()
-  await expect(page.getByTestId('share')).toHaveText(/^\d+ ?%$/)
-  await expect(page.getByText(/of the place came to between 61 °C and 75 °C/)).toBeVisible()
+  await expect(page.getByTestId('share')).toHaveText(/^\d+\s?%$/)
+  await expect(page.getByText(/of the place came to between 61\s°C and 75\s°C/)).toBeVisible()
   await expect(page.getByText('The gun never stands still')).toBeVisible()
   await expect
     .poll(async () => (await (await page.request.get(`${shop.url}/api/exercises`)).json()).at(-1))
@@ -79,7 +79,7 @@ test('lay it: spots are fixed by a tap and from the list, it is laid, tried othe
 
   await page.getByLabel('Fix another spot').selectOption({ index: 2 })
   await page.getByRole('button', { name: 'Lay it', exact: true }).click()
-  await expect(page.getByRole('row', { name: /^1 .* mm .* %/ })).toBeVisible()
+  await expect(page.getByRole('row', { name: /^1 .*\smm .*\s%/ })).toBeVisible()
   await page.getByRole('radio', { name: 'flats first' }).click()
   await page.getByRole('button', { name: 'Lay it', exact: true }).click()
   await expect(page.getByRole('row', { name: /^2 / })).toBeVisible()
@@ -89,7 +89,7 @@ test('lay it: spots are fixed by a tap and from the list, it is laid, tried othe
   await page.getByRole('button', { name: 'Look at try 1' }).click()
   await expect(page.getByRole('radio', { name: 'straight on' })).toBeChecked()
   await page.getByRole('button', { name: 'That is how I lay it' }).click()
-  await expect(page.getByTestId('share')).toHaveText(/^\d+ ?%$/, { timeout: 90_000 })
+  await expect(page.getByTestId('share')).toHaveText(/^\d+\s?%$/, { timeout: 90_000 })
   await expect(page.getByText('Begin where the form is hardest to please')).toBeVisible()
   await expect
     .poll(async () => (await (await page.request.get(`${shop.url}/api/exercises`)).json()).at(-1))

@@ -15,7 +15,7 @@ test('two orders are compared on the bumper and played; a better one is found an
 
   // Corners set taut spread the stretch; from the centre it piles up towards the rim.
   const changes = page.getByRole('region', { name: 'What the second order changes' })
-  await expect(changes.getByText(/^The top edge then needs \d+(\.\d)? % instead of/)).toBeVisible()
+  await expect(changes.getByText(/^The top edge then needs \d+(\.\d)?\s% instead of/)).toBeVisible()
   await second.getByRole('combobox').selectOption('corners first')
   await expect(changes.getByText('Nothing that a hand would notice.')).toBeVisible()
   await second.getByRole('combobox').selectOption('one end and follow')
@@ -81,7 +81,7 @@ test('cuts that would save stretch are named with their gain; a flat part needs 
   await expect(cuts.getByText(/No cut is needed/)).toBeVisible()
   await cuts.getByLabel('Keep the stretch below').selectOption({ index: 0 })
   await cuts.getByRole('button', { name: 'Would cuts help?' }).click()
-  await expect(cuts.getByText(/cuts?: \d+\.\d % instead of \d+\.\d %/)).toBeVisible({ timeout: 120_000 })
+  await expect(cuts.getByText(/cuts?: \d+\.\d\s% instead of \d+\.\d\s%/)).toBeVisible({ timeout: 120_000 })
   await expect(cuts.getByText(/is left over at its mouth/).first()).toBeVisible()
 })
 

@@ -85,7 +85,7 @@ test('film off the roll is chosen on the kit screen, and lay sheet, steps and pi
   await bonnet.getByRole('radio', { name: 'one' }).click()
   await expect(bonnet.getByText('From the roll, 1 person')).toBeVisible()
   await page.goto(`${shop.url}/jobs/0412/fit/0412-bonnet`)
-  await begin(page, /Cut 16\d0 mm by 12\d0 mm from the roll/)
+  await begin(page, /Cut 16\d0\smm by 12\d0\smm from the roll/)
   await goOnTo(page, /Then the other half/)
   await goOnTo(page, /Surplus even all round/)
   await expect(page.getByText('125 mm over on each side.').first()).toBeVisible()

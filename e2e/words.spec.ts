@@ -110,7 +110,7 @@ test('in inches, Fahrenheit and fluid ounces no screen and no step of a fit leav
     await page.waitForLoadState('networkidle')
     const metric = (await wordsOf(page)).filter(
       (text) =>
-        (/\d ?(mm|cm|mL|L|°C|K)\b/.test(text) || /^(mm|cm|mL|mL\/L|°C|K)$/.test(text.trim())) &&
+        (/\d\s?(mm|cm|mL|L|°C|K)\b/.test(text) || /^(mm|cm|mL|mL\/L|°C|K)$/.test(text.trim())) &&
         !choiceOfUnit(where, text),
     )
     for (const text of new Set(metric)) left.push(`${where}: ${text.trim()}`)
