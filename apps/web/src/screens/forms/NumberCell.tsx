@@ -14,14 +14,20 @@ interface NumberCellProps {
   readonly unit?: string
 }
 
-/** A number in a table: taken over while it is typed as long as it is one, so that the part follows at once. */
+/**
+ * A number in a table: taken over while it is typed as long as it is one, so that the part follows at once. What is none
+ * stays to be mended, with the figure that still counts, until another one comes from elsewhere; Escape gives it up.
+ */
 export function NumberCell({ label, value, min, max, onCommit, unit = 'mm' }: NumberCellProps) {
   const typing = typedIn(useUnits(), unit, 2)
   const [least, most] = [typing.shown(min), typing.shown(max)]
   const t = useWords()
   const id = useId()
-  const [typed, setTyped] = useState<string | null>(null)
-  const shown = typed ?? String(Number(typing.shown(value).toFixed(typing.digits)))
+  /** What is being typed; once it is left, only what is no number here, and the value that counts instead. */
+  const [typed, setTyped] = useState<{ readonly text: string; readonly insteadOf: number | null } | null>(null)
+  const counts = String(Number(typing.shown(value).toFixed(typing.digits)))
+  const isMine = typed !== null && (typed.insteadOf === null || typed.insteadOf === value)
+  const shown = isMine ? typed.text : counts
   const fits = (number: number) => number >= least && number <= most
   const read = (text: string) => readNumber(text, { unit: typing.unit, fits })
   const number = read(shown)
@@ -40,21 +46,24 @@ export function NumberCell({ label, value, min, max, onCommit, unit = 'mm' }: Nu
           aria-invalid={wrong}
           aria-describedby={wrong ? `${id}-wrong` : undefined}
           onChange={(event) => {
-            setTyped(event.target.value)
+            setTyped({ text: event.target.value, insteadOf: null })
             const now = read(event.target.value)
             if (now !== null && fits(now) && typing.toMetric(now) !== value) onCommit(typing.toMetric(now))
           }}
-          onBlur={() => setTyped(null)}
+          onBlur={() => setTyped(wrong ? { text: shown, insteadOf: value } : null)}
+          onKeyDown={(event) => {
+            if (event.key === 'Escape') setTyped(null)
+          }}
           className="min-h-11 w-full min-w-0 bg-transparent text-body font-semibold outline-none"
         />
         <span className="text-note text-quiet">{typing.unit}</span>
       </span>
       {wrong ? (
-        <span
-          id={`${id}-wrong`}
-          role="alert"
-          className="block text-note text-stop"
-        >{t`${figure(least, 2)} to ${figure(most, 2)}`}</span>
+        <span id={`${id}-wrong`} role="alert" className="block text-note text-stop">
+          {typed?.insteadOf == null
+            ? t`${figure(least, 2)} to ${figure(most, 2)}`
+            : t`${figure(least, 2)} to ${figure(most, 2)}; ${figure(Number(counts), typing.digits)} still counts`}
+        </span>
       ) : null}
     </span>
   )
