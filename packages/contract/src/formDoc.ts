@@ -6,7 +6,11 @@ import { point, polygon } from '@truelay/core/geometry'
 import { formId } from './ids.ts'
 import { mirrors } from '@truelay/core/schema'
 
-const name = z.string().min(1).max(60)
+/** What is typed on the form bench is at most 60 long; the likeness of a half is called so, and "right". */
+export const nameOnForm = z.string().min(1).max(80)
+const name = nameOnForm
+/** How many of something a part may have: twice what half of it may, of which the other half is the likeness. */
+const whole = 2
 const marginMm = z.number().min(-80).max(40)
 
 export const edgeCode = z.enum(edgeCodes)
@@ -42,7 +46,10 @@ const formParts = z.strictObject({
   family: z.enum(partFamilies),
   material: partMaterial,
   start: point,
-  outline: z.array(outlineSegment).min(2).max(500),
+  outline: z
+    .array(outlineSegment)
+    .min(2)
+    .max(whole * 500),
   edges: z
     .array(
       z.strictObject({
@@ -57,7 +64,7 @@ const formParts = z.strictObject({
       }),
     )
     .min(1)
-    .max(40),
+    .max(60),
   directions: z.strictObject({ right: direction, left: direction, up: direction, down: direction }),
   bow: z
     .array(
@@ -70,7 +77,7 @@ const formParts = z.strictObject({
         chordMm: z.number().positive().max(20_000).optional(),
       }),
     )
-    .max(100),
+    .max(whole * 100),
   spots: z
     .array(
       z.strictObject({
@@ -80,7 +87,7 @@ const formParts = z.strictObject({
         sigmaMm: z.number().positive().max(100),
       }),
     )
-    .max(200)
+    .max(whole * 200)
     .optional(),
   relief: z
     .strictObject({
@@ -101,7 +108,7 @@ const formParts = z.strictObject({
         reachMm: z.number().min(5).max(1000),
       }),
     )
-    .max(20),
+    .max(whole * 20),
   recesses: z
     .array(
       z.strictObject({
@@ -111,7 +118,7 @@ const formParts = z.strictObject({
         wallDeg: z.number().min(1).max(80),
       }),
     )
-    .max(20),
+    .max(whole * 20),
   raised: z
     .array(
       z.strictObject({
@@ -121,7 +128,7 @@ const formParts = z.strictObject({
         wallDeg: z.number().min(1).max(80),
       }),
     )
-    .max(20)
+    .max(whole * 20)
     .optional(),
   channels: z
     .array(
@@ -133,7 +140,7 @@ const formParts = z.strictObject({
         wallDeg: z.number().min(1).max(80),
       }),
     )
-    .max(20)
+    .max(whole * 20)
     .optional(),
   obstacles: z
     .array(
@@ -145,10 +152,12 @@ const formParts = z.strictObject({
         reachMm: z.number().min(0).max(500),
       }),
     )
-    .max(20)
+    .max(whole * 20)
     .optional(),
-  holes: z.array(hole).max(20),
-  marks: z.array(z.strictObject({ name, label: name, at: point, weight: z.number().positive().max(100) })).max(40),
+  holes: z.array(hole).max(whole * 20),
+  marks: z
+    .array(z.strictObject({ name, label: name, at: point, weight: z.number().positive().max(100) }))
+    .max(whole * 40),
   opens: name.optional(),
 })
 

@@ -5,8 +5,8 @@ import { cutWays, type WorkChange, type WorkChoices } from '@truelay/core/plan'
 import { mirrors } from '@truelay/core/schema'
 import { z } from 'zod'
 import { nothingSaid, saysSomething } from './failure.ts'
+import { nameOnForm } from './formDoc.ts'
 
-const edgeName = z.string().min(1).max(60)
 const liquidSchool = z.enum(liquidSchools)
 
 const share = z.number().min(0.05).max(1)
@@ -23,7 +23,7 @@ const atMostEdges = <S extends z.ZodType<object>>(ends: S) =>
   ends.refine((named) => Object.keys(named).length <= 60, 'at most 60 edges')
 
 const chosen = z.strictObject({
-  ends: atMostEdges(z.record(edgeName, z.enum(edgeCodes))),
+  ends: atMostEdges(z.record(nameOnForm, z.enum(edgeCodes))),
   liquids: z.strictObject({ slip: liquidSchool, tack: liquidSchool }).nullable(),
   cut: z.enum(cutWays).nullable(),
   hands: z.union([z.literal(1), z.literal(2)]).nullable(),
@@ -37,7 +37,7 @@ export const workChoices = mirrors<WorkChoices>()(chosen)
 export const workChange = mirrors<WorkChange>()(
   chosen
     .extend({
-      ends: atMostEdges(z.record(edgeName, z.enum(edgeCodes).nullable())),
+      ends: atMostEdges(z.record(nameOnForm, z.enum(edgeCodes).nullable())),
       light: lensAndWish.exactPartial().nullable(),
     })
     .exactPartial()
