@@ -131,8 +131,8 @@ function Vehicle({ vehicle, works, given, next, names, onGive }: VehicleProps) {
               const hands = to.get(work.id)
               const step = morningStepWords[work.step]
               return (
-                <li key={work.id} className="flex min-h-12 items-center gap-2 border-b border-hair">
-                  <span className={`min-w-0 flex-1 leading-tight ${hands === undefined ? '' : 'text-quiet'}`}>
+                <li key={work.id} className="flex min-h-12 flex-wrap items-center gap-x-2 border-b border-hair">
+                  <span className={`min-w-36 flex-1 py-1 leading-tight ${hands === undefined ? '' : 'text-quiet'}`}>
                     <span className="text-lead">{t`${atStart(step)}`}</span>{' '}
                     <span className="text-body">{t`${minutes(work.minutes)}`}</span>
                     {work.waitMinutes === 0 ? null : (
@@ -143,15 +143,17 @@ function Vehicle({ vehicle, works, given, next, names, onGive }: VehicleProps) {
                   {hands !== undefined ? (
                     <span className="text-body text-quiet">{names[hands]}</span>
                   ) : next.includes(work) ? (
-                    bothHands.map((one) => (
-                      <Button
-                        key={one}
-                        aria-label={t`${step}, vehicle ${vehicle + 1}: ${names[one]}`}
-                        onClick={() => onGive(work.id, one)}
-                      >
-                        {names[one]}
-                      </Button>
-                    ))
+                    <span className="flex gap-2 pb-1">
+                      {bothHands.map((one) => (
+                        <Button
+                          key={one}
+                          aria-label={t`${step}, vehicle ${vehicle + 1}: ${names[one]}`}
+                          onClick={() => onGive(work.id, one)}
+                        >
+                          {names[one]}
+                        </Button>
+                      ))}
+                    </span>
                   ) : null}
                 </li>
               )
