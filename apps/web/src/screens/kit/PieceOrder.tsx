@@ -58,11 +58,12 @@ export function PieceOrder({ kit, pieces, forms, parts, practice }: PieceOrderPr
 function RowLine({ row }: { readonly row: LineCarry }) {
   const t = useWords()
   return (
-    <div className="mt-3">
+    <div className="@container mt-3">
       <p className="text-body leading-snug">
         <strong>{t`One line along the row.`}</strong> {t(row.words)}
       </p>
-      <ol className="mt-1.5 grid gap-px bg-hair" style={{ gridTemplateColumns: `repeat(${row.pieces.length}, 1fr)` }}>
+      {/* Side by side as on the vehicle where there is room, else below each other. */}
+      <ol className="mt-1.5 grid gap-px bg-hair @xl:auto-cols-fr @xl:grid-flow-col">
         {[...row.pieces]
           .sort((a, b) => a.place - b.place)
           .map((piece) => (
