@@ -84,6 +84,26 @@ const tooWide = (page: Page) =>
     })
   })
 
+/** Words that stand about one to a line. */
+const squeezed = (page: Page) =>
+  page.evaluate(() => {
+    const [leastLines, leastLetters] = [3, 9]
+    return [...document.querySelectorAll('main *:not(svg, svg *, select, select *, table *)')].flatMap((element) => {
+      const inline = [...element.children].every((child) => getComputedStyle(child).display === 'inline')
+      const words = element.textContent?.trim() ?? ''
+      if (!inline || words.length < leastLetters || !element.checkVisibility()) return []
+      const range = document.createRange()
+      range.selectNodeContents(element)
+      // Letters of one line stand a little higher or lower, as they are large.
+      const lines = new Set(
+        [...range.getClientRects()].filter(({ width }) => width > 1).map(({ bottom }) => bottom >> 3),
+      )
+      return lines.size >= leastLines && words.length / lines.size < leastLetters
+        ? [`"${words.slice(0, 40)}" on ${lines.size} lines`]
+        : []
+    })
+  })
+
 /** Drawings that nobody can see anything on. */
 const tooLittle = (page: Page) =>
   page.evaluate(() => {
@@ -94,7 +114,7 @@ const tooLittle = (page: Page) =>
     })
   })
 
-test('nothing is wider than its place, no drawing lost, from a phone to a desk, with long names', async ({
+test('nothing is wider than its place, no drawing lost, no words squeezed, from a phone to a desk, with long names', async ({
   page,
   shop,
 }) => {
@@ -121,6 +141,7 @@ test('nothing is wider than its place, no drawing lost, from a phone to a desk, 
     ...screens,
     '/jobs/0416',
     '/jobs/0416/walk-round',
+    '/jobs/0414/kit',
     '/jobs/0416/lay-sheets/0416-01',
     '/jobs/0412/lay-sheets/0412-bonnet',
     '/jobs/0412/lay-sheets/0412-bonnet/rehearsal',
@@ -133,7 +154,8 @@ test('nothing is wider than its place, no drawing lost, from a phone to a desk, 
     await unfold(page)
     for (const width of [390, 820, 1024, 1280]) {
       await page.setViewportSize({ width, height: 768 })
-      for (const what of await tooWide(page)) found.push(`${path} at ${width}: ${what}`)
+      for (const what of [...(await tooWide(page)), ...(await squeezed(page))])
+        found.push(`${path} at ${width}: ${what}`)
       if (!path.includes('lay-sheets')) continue
       // A drawing follows its place a frame later.
       await page.waitForTimeout(300)
