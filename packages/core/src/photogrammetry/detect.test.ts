@@ -88,6 +88,17 @@ describe('targets in a picture', () => {
     const found = detectTargets(drawnPicture(640, 500, drawn, sharp, 3))
     expect(found.map((one) => one.target).sort()).toEqual([2, 4, 6])
   })
+  test('one that hardly stands out from its paper is not read', () => {
+    const drawn: DrawnTarget = { target: 7, atPx: [100, 100], alongX: [9, 0], alongY: [0, 9] }
+    const clear = drawnPicture(200, 200, [drawn], { noise: 0, blurPx: 0.6, uneven: 0, paint: 235 }, 1)
+    const span = Math.max(...clear.grey) - Math.min(...clear.grey)
+    const faint = (contrast: number) => ({
+      ...clear,
+      grey: clear.grey.map((grey) => 128 + ((grey - 128) * contrast) / span),
+    })
+    expect([20, 24].map((contrast) => detectTargets(faint(contrast)).length)).toEqual([0, 0])
+    expect([40, 80].map((contrast) => detectTargets(faint(contrast))[0]?.target)).toEqual([7, 7])
+  })
   test('two of one number are none: nobody knows which is meant', () => {
     const target = (atPx: Vec2): DrawnTarget => ({ target: 30, atPx, alongX: [6, 0], alongY: [0, 6] })
     const other: DrawnTarget = { target: 31, atPx: [300, 100], alongX: [6, 0], alongY: [0, 6] }
