@@ -59,7 +59,7 @@ export function BayScreen() {
           <DayBoard bay={bay} plan={day.plan} making={day.making} changes={day.changes ?? null} now={now} />
         </Suspense>
       )}
-      <div className="grid flex-1 lg:grid-cols-[1fr_19.75rem]">
+      <div className="grid flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_19.75rem]">
         <div className="min-w-0">
           {here.length === 0 ? (
             <NothingYet

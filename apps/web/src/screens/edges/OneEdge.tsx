@@ -34,8 +34,10 @@ export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
       <p className="mt-1 text-figure font-bold leading-none" data-testid="edge-amount">
         <Quantity of={length(least, tidy(least))} bare />
         {t` to `}
-        <Quantity of={length(most, tidy(most))} unitClass="text-head" />
-        <span className="text-lead font-normal text-quiet"> {over ? t`over the edge` : t`short of it`}</span>
+        <Quantity of={length(most, tidy(most))} unitClass="text-head" />{' '}
+        <span className="whitespace-nowrap text-lead font-normal text-quiet">
+          {over ? t`over the edge` : t`short of it`}
+        </span>
       </p>
       <p className="mt-2 text-body leading-snug">{t(edgeAdvice(edge.code))}</p>
       {edge.doubts.map((doubt) => (

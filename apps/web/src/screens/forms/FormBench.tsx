@@ -184,7 +184,7 @@ export function FormBench({
           {problem}
         </Notice>
       )}
-      <div className="grid min-h-0 flex-1 lg:grid-cols-[21.25rem_1fr_21.25rem]">
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[21.25rem_minmax(0,1fr)_21.25rem]">
         <section
           aria-label={t`${current?.text}`}
           className="flex min-h-0 flex-col overflow-y-auto border-b border-hair p-4 lg:border-b-0 lg:border-r"

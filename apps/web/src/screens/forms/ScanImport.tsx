@@ -78,7 +78,7 @@ export function ScanImport({ onMade }: { readonly onMade: (form: Form) => void }
         <p className="label text-note text-quiet">{t`Forms`}</p>
         <Title>{t`A part from a scan`}</Title>
       </header>
-      <div className="grid min-h-0 flex-1 lg:grid-cols-[21.25rem_1fr]">
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[21.25rem_minmax(0,1fr)]">
         <section
           aria-label={t`The scan`}
           className="space-y-4 overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"

@@ -22,7 +22,7 @@ export function HeatScreen() {
     )
   return (
     <div className="flex-1 lg:grid lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_26.875rem]">
-      <div className="grid min-h-0 min-w-0 grid-rows-[18.75rem_17.5rem] lg:grid-rows-[minmax(0,1fr)_16.875rem]">
+      <div className="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[18.75rem_17.5rem] lg:grid-rows-[minmax(0,1fr)_16.875rem]">
         <HeatOnThePart surface={first.surface} form={question.lay.form} heat={shown} />
         {courses.phase === 'refused' ? (
           <Failed sentence={courses.failure.sentence} fix={courses.failure.fix} />

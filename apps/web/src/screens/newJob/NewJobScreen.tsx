@@ -170,7 +170,7 @@ function JobForm({ model, shelf, people, bays, hours, left, onOther }: JobFormPr
           </span>
         </header>
         <AskBeforeLeaving when={begun} onThrowAway={jobDraft.forget} />
-        <div className="grid min-h-0 flex-1 lg:grid-cols-[20.625rem_1fr_20.625rem]">
+        <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[20.625rem_minmax(0,1fr)_20.625rem]">
           <section
             aria-label={t`Whose and when`}
             className="space-y-3 overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"

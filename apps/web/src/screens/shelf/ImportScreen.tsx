@@ -164,7 +164,7 @@ function Importing({ shelf, forms, practice, first, replaced, forPart, ofJob }: 
           <p className="label text-note text-quiet">{t`Shelf`}</p>
           <Title>{replaced === undefined ? t`Bring in a pattern` : t`Another pattern for ${replaced.name}`}</Title>
         </header>
-        <div className="grid min-h-0 flex-1 lg:grid-cols-[20.625rem_1fr_20.625rem]">
+        <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[20.625rem_minmax(0,1fr)_20.625rem]">
           <section
             aria-label={t`The file`}
             className="overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"

@@ -52,7 +52,7 @@ export function PieceScreen() {
         </p>
         <Title>{piece.name}</Title>
       </header>
-      <div className="grid flex-1 lg:grid-cols-[1fr_22.5rem]">
+      <div className="grid flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_22.5rem]">
         <div className="flex min-h-[26.25rem] items-center p-6">
           <PieceShape pattern={pattern} className="h-full max-h-[35rem] w-full" label={t`Pattern of ${piece.name}`} />
         </div>

@@ -40,7 +40,7 @@ export function PhotoImport({ left, onMade, onLeft }: PhotoImportProps) {
         <Title>{t`A part from photographs`}</Title>
         <p className="text-body text-quiet">{t`So far only simulated: nobody has checked it on a measured part yet. Check a span with the straightedge.`}</p>
       </header>
-      <div className="grid min-h-0 flex-1 lg:grid-cols-[26rem_1fr]">
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[26rem_minmax(0,1fr)]">
         <section
           aria-label={t`The photographs`}
           className="space-y-4 overflow-y-auto border-b border-hair p-5 lg:border-b-0 lg:border-r"
