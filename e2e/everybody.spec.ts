@@ -151,6 +151,7 @@ test('nothing is wider than its place, no drawing lost, no words squeezed, from 
     '/jobs/0416',
     '/jobs/0416/walk-round',
     '/jobs/0414/kit',
+    '/jobs/0412/fit/0412-bonnet',
     '/jobs/0416/lay-sheets/0416-01',
     '/jobs/0412/lay-sheets/0412-bonnet',
     '/jobs/0412/lay-sheets/0412-bonnet/rehearsal',

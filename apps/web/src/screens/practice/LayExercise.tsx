@@ -78,7 +78,7 @@ function OnPart({ id, done, onDone, task, stage, laying }: OnPartProps) {
     if (verdict !== null) onDone(verdict)
   }
   return (
-    <div className="grid flex-1 content-start lg:grid-cols-[minmax(0,1fr)_27rem]">
+    <div className="grid flex-1 grid-cols-[minmax(0,1fr)] content-start lg:grid-cols-[minmax(0,1fr)_27rem]">
       <div className="flex min-h-0 flex-col border-r border-hair">
         <div className="h-80 lg:h-[min(60vh,34rem)]">
           <LaidByHand
