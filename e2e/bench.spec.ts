@@ -85,7 +85,7 @@ test('colder, damper air moves every wait and the release; a frost keeps the veh
   await standIns.turn({ room: { temperatureC: 12, humidityPercent: 85, fault: 'none' } })
   await page.reload()
   await expect(wrap).toContainText(/times as long/)
-  await expect(wrap.locator('strong').last()).toHaveText(/^[3-9]\d min$/)
+  await expect(wrap.locator('strong').last()).toHaveText(/^[3-9]\d\smin$/)
   await expect(page.getByTestId('wait-fullBond')).toContainText(/[5-9](\.\d)? days/)
   await expect(page.getByTestId('release')).not.toHaveText(early ?? '')
 
@@ -187,7 +187,7 @@ test('the fit asks which bottle is in hand, warns of the wrong one, and the wait
   await pedal(page)
   await expect(page.getByRole('region', { name: 'Wait' })).toContainText('20 min in place of 20')
   await standIns.turn({ room: { temperatureC: 12, humidityPercent: 85, fault: 'none' } })
-  await expect(page.getByRole('region', { name: 'Wait' })).toContainText(/[4-9]\d min in place of 20/, {
+  await expect(page.getByRole('region', { name: 'Wait' })).toContainText(/[4-9]\d\smin in place of 20/, {
     timeout: 45_000,
   })
   await page.getByRole('button', { name: 'It is ready already' }).click()

@@ -166,6 +166,13 @@ describe('where lines break by themselves', () => {
     expect(words(sentence)).toBe('Stretch 12\u00a0mm at 68\u00a0°C, 4\u00a0% of 100\u00a0mm, then turn 30°.')
     expect(words(sentence).replaceAll('\u00a0', ' ')).toBe(english(sentence))
   })
+  test('so does a bare one whose unit stands in the text, and no other word', () => {
+    const words = wordsIn({ unbroken: true })
+    const sentence = say`In ${figure(20)} min, up to 3 %, 5 m and 2 hours of 4 sheets in 6 mornings: ${figure(7)} h.`
+    expect(words(sentence)).toBe(
+      'In 20\u00a0min, up to 3\u00a0%, 5\u00a0m and 2 hours of 4 sheets in 6 mornings: 7\u00a0h.',
+    )
+  })
 })
 
 describe('a language that does not exist', () => {

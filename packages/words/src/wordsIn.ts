@@ -52,7 +52,8 @@ export function wordsIn({
   const render: Words = ({ text, with: said }) => {
     if (text === '') return ''
     const values = Object.fromEntries(said.map((value, i) => [i, value.kind === 'count' ? value.n : shown(value)]))
-    return String(messageOf(text).format(values))
+    const words = String(messageOf(text).format(values))
+    return unbroken ? words.replace(beforeUnit, noBreak) : words
   }
   const shown = (value: Said): string => {
     switch (value.kind) {
@@ -103,6 +104,8 @@ export function wordsIn({
 
 /** A space at which no line ends. */
 const noBreak = '\u00a0'
+/** Between a bare figure and a unit that stands in the text itself: "3 %", "20 min". */
+const beforeUnit = /(?<=\d) (?=(?:%|€|min|h|s|mm|m|µm|mL|L|°C|°F)(?![\p{L}\d²]))/gu
 
 const asWritten: Catalogue = (text) => text
 

@@ -75,7 +75,7 @@ function StartOfFit({ bundle, part, happened }: FitStartProps) {
         ))}
         <Remembered bundle={bundle} part={part} plan={plan} />
         {refusal === null ? null : <Failed sentence={refusal.sentence} fix={refusal.fix} />}
-        <ol className="mt-6 max-w-3xl columns-1 text-lead md:columns-2">
+        <ol className="mt-6 columns-1 gap-8 text-lead md:columns-2 xl:columns-3">
           {plan.steps.map((step) => (
             <li key={step.id} className="mb-1.5 break-inside-avoid">
               {t(step.headline)}
