@@ -89,7 +89,7 @@ test('a bonnet from the first wash to the record, through a closed browser and a
   await expect(again.getByText(/dirt or hair/)).toBeVisible()
   await expect(again.getByText(/put right, Ines/)).toBeVisible()
   await expect(again.getByRole('img', { name: 'dirt or hair, in the middle' })).toBeVisible()
-  await expect(again.getByText(/cut short by 1[78] min/)).toBeVisible()
+  await expect(again.getByText(/cut short by 1[78]\smin/)).toBeVisible()
   const download = again.waitForEvent('download')
   await again.getByRole('link', { name: 'PDF' }).click()
   const pdf = readFileSync(await (await download).path())
