@@ -226,7 +226,7 @@ describe('papers', () => {
     const page = await read('hand-over.pdf')
     for (const heading of headings) expect(page.split('\n'), page).toContain(heading)
     expect(page).toContain('Bonnet\nHullskin 180 clear, Wednesday 1 May, 09:20')
-    expect(page).toMatch(/Headlamp, driver’s side\n62 % of the light is left\. Read by Hanne Ostby, Wednesday 1 May\./)
+    expect(page).toMatch(/Headlamp, driver’s side\n62\s% of the light is left\. Read by Hanne Ostby, Wednesday 1 May\./)
     expect(page).toContain('(by the badge)')
     expect(page).toContain('dirt or hair, at the nose: we look at it again')
     expect(page).toContain('What the shop promises\nEdges stay down for two years.\nFor what lies flat: One year.')
