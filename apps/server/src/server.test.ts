@@ -260,7 +260,7 @@ test('the record tells film, batches, gaps before and after, and prints as PDF',
   const words = wordsOfPdf(Buffer.from(await pdf.arrayBuffer()))
   expect(words).toContain('Velmora Pipit, Bonnet')
   expect(words).toContain('lot H180-2611-04')
-  expect(words).toMatch(/1\.5 mm towards the passenger’s side/)
+  expect(words).toMatch(/1\.5\smm towards the passenger’s side/)
 })
 
 test('a moved piece stays where it was put', async () => {
