@@ -141,6 +141,15 @@ test('the three places of a scan are chosen by keys', async ({ page, shop }) => 
   await expect(page.getByText(/openings: 1\.$/)).toBeVisible()
 })
 
+test('on a desk its columns scroll, not the page into nothing', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/forms/pipit-bonnet`)
+  await expect(page.getByLabel('to x').last()).toBeAttached()
+  const hidden = (of: string) =>
+    page.locator(of).evaluate(({ scrollHeight, clientHeight }) => scrollHeight - clientHeight)
+  expect(await hidden('main')).toBeLessThanOrEqual(1)
+  expect(await hidden('main section[aria-label="1 Outline"]')).toBeGreaterThan(100)
+})
+
 test('a form that a fit has used is not changed but superseded', async ({ page, shop }) => {
   const version = async () => {
     const form = await (await fetch(`${shop.url}/api/forms/pipit-bonnet`)).json()

@@ -187,7 +187,7 @@ export function FormBench({
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[21.25rem_minmax(0,1fr)_21.25rem]">
         <section
           aria-label={t`${current?.text}`}
-          className="flex min-h-0 flex-col overflow-y-auto border-b border-hair p-4 lg:border-b-0 lg:border-r"
+          className="relative flex min-h-0 flex-col overflow-y-auto border-b border-hair p-4 lg:border-b-0 lg:border-r"
         >
           <p className="pb-2 text-body text-quiet">{t`${current?.says}`}</p>
           {failure === null ? null : (
