@@ -59,6 +59,7 @@ import { drawnPicture } from '../packages/core/src/photogrammetry/testPicture.ts
 import { jigsawDay, shopDay } from '../packages/core/src/order/testDays.ts'
 import { kitDay, type KitDayKind } from '../packages/core/src/order/testKitDays.ts'
 import { bottomLeft } from './bottomLeft.ts'
+import { openBrowser, sheetOpens } from './sheetOpens.ts'
 
 const bestOf = (runs: number, work: () => void): number => {
   let best = Number.POSITIVE_INFINITY
@@ -594,7 +595,15 @@ say(
     .map((f) => `${f.split('-')[0]} ${gz(join('apps/web/dist/assets', f)).toFixed(0)} kB`)
     .join(', ')}`,
 )
-say(`- demo shop from a built state, empty data folder, to the first answer: ${ms(await startTime())} ms`)
+const { startedMs, opened } = await withDemoShop(async (url, startedMs) => ({ startedMs, opened: await openings(url) }))
+say(`- demo shop from a built state, empty data folder, to the first answer: ${ms(startedMs)} ms`)
+say('')
+say('## A lay sheet from the tap on, ms (first one of a browser that draws in software; three browsers)')
+say('')
+say('| part | its figures | drawn, pixels read back |')
+say('|---|--:|--:|')
+for (const { part, opened: times } of opened)
+  say(`| ${part} | ${times.map((t) => ms(t.figuresMs)).join(', ')} | ${times.map((t) => ms(t.drawnMs)).join(', ')} |`)
 
 writeFileSync(
   'docs/bench.md',
@@ -613,21 +622,43 @@ function energyPerArea(mesh: TriangleMesh, stretch: Float64Array): number {
   return sum / area
 }
 
-async function startTime(): Promise<number> {
+/** A demo shop from a built state in an empty data folder, for as long as the work takes. */
+async function withDemoShop<T>(work: (url: string, startedMs: number) => Promise<T>): Promise<T> {
   const data = mkdtempSync(join(tmpdir(), 'truelay-bench-'))
+  const url = 'http://localhost:4689'
   const began = performance.now()
   const server = spawn(process.execPath, ['apps/server/dist/main.js', '--demo'], {
     env: { ...process.env, PORT: '4689', TRUELAY_DATA: data, TRUELAY_LOG: 'error' },
     stdio: 'ignore',
   })
   try {
-    while (!(await fetch('http://localhost:4689/api/bay').catch(() => null))?.ok) {
+    while (!(await fetch(`${url}/api/bay`).catch(() => null))?.ok) {
       if (performance.now() - began > 20_000) throw new Error('the server did not start')
       await new Promise((resolve) => setTimeout(resolve, 20))
     }
-    return performance.now() - began
+    return await work(url, performance.now() - began)
   } finally {
     server.kill()
     rmSync(data, { recursive: true, force: true })
+  }
+}
+
+/** Lay sheets of the demo shop from the tap on, each for the first time in a browser, once what the shop plans at its start is planned. */
+async function openings(url: string) {
+  await new Promise((resolve) => setTimeout(resolve, 60_000))
+  const browser = await openBrowser()
+  try {
+    const found: { readonly part: string; readonly opened: Awaited<ReturnType<typeof sheetOpens>>[] }[] = []
+    for (const [job, part] of [
+      ['0412', 'bonnet'],
+      ['0415', 'front bumper'],
+    ] as const) {
+      const opened = []
+      for (let i = 0; i < 3; i++) opened.push(await sheetOpens(browser, url, job))
+      found.push({ part, opened })
+    }
+    return found
+  } finally {
+    await browser.close()
   }
 }

@@ -4,6 +4,7 @@ import { BayScreen } from '../screens/bay/BayScreen.tsx'
 import { Frame } from '../screens/frame/Frame.tsx'
 import { LostScreen } from '../screens/frame/LostScreen.tsx'
 import { Busy } from '../ui/Failed.tsx'
+import { readLaySheetAhead } from './readAhead.ts'
 
 function Opening() {
   const t = useWords()
@@ -29,7 +30,11 @@ export const routes: RouteObject[] = [
       },
       {
         path: 'jobs/:jobId',
-        lazy: async () => ({ Component: (await import('../screens/job/JobFrame.tsx')).JobFrame }),
+        lazy: async () => {
+          const { JobFrame } = await import('../screens/job/JobFrame.tsx')
+          readLaySheetAhead()
+          return { Component: JobFrame }
+        },
         children: [
           {
             index: true,
