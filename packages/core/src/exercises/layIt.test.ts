@@ -142,6 +142,9 @@ test('some are parts that the shop has measured, the same for the same seed; sma
   const own = seeds.map((seed) => makeLay(seed, 2, [small, big]).form.id).filter((id) => id !== 'practice')
   expect(own.length).toBeGreaterThan(10)
   expect(new Set(own)).toEqual(new Set(['big']))
+  // In whatever order the shop names them.
+  const other = { ...big, id: 'another' }
+  for (const seed of seeds) expect(makeLay(seed, 2, [other, big])).toEqual(makeLay(seed, 2, [big, other]))
   expect(seeds.every((seed) => makeLay(seed, 1, [big]).form.id === 'practice')).toBe(true)
   expect(makeLay(4, 3, [small]).form).toEqual(makeLay(4, 3).form)
 })

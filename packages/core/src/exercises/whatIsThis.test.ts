@@ -1,6 +1,6 @@
 import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
-import { faultGroup, judgeFault } from '../judge/index.ts'
+import { canBeDone, cureWays, faultGroup, judgeFault } from '../judge/index.ts'
 import { usualHandling } from '../lay/index.ts'
 import { seededRandom } from '../numerics/index.ts'
 import { practiceWith } from '../practice/index.ts'
@@ -32,6 +32,16 @@ describe.each(exerciseLevels)('what is this, level %i', (level) => {
       expect(share).toBeCloseTo(1, 9)
       expect(says).toHaveLength(1)
     }
+  })
+  test('of the ways that are closed by then one at most is offered: the others are ways of other faults', () => {
+    const closed = all.map(({ shown, film, stage, cures }) => {
+      const own = shown === castingMark ? [] : cureWays[shown].map(({ steps }) => JSON.stringify(steps))
+      const place = { film, stage, delicate: false, takesHeat: true }
+      return cures.filter(
+        (cure) => cure !== 'too late' && own.includes(JSON.stringify(cure)) && !cure.every((id) => canBeDone(id, place)),
+      ).length
+    })
+    expect(Math.max(...closed)).toBe(1)
   })
   test('what is named at random is worth little, and the right one is not always at the same place', () => {
     const random = all.map((task, i) => {
