@@ -77,7 +77,7 @@ export const measuresIn =
           ? { figure: figure(measure.c, 0), unit: '°C' }
           : { figure: figure(1.8 * measure.c, 0), unit: '°F' }
       case 'volume':
-        return units.volume === 'fl oz' ? inOunces(measure.ml, figure) : inMl(measure.ml, style, kept)
+        return units.volume === 'fl oz' ? inOunces(measure.ml, kept) : inMl(measure.ml, style, kept)
       case 'per litre':
         return units.volume === 'mL'
           ? { figure: figure(measure.mlPerL, 0, 1), unit: 'mL/L' }
@@ -117,9 +117,9 @@ function inMl(ml: number, style: Style, kept: Kept): Shown {
   return { figure: kept(ml, ml < 1 ? 2 : ml < 20 ? 1 : 0), unit: 'mL' }
 }
 
-function inOunces(ml: number, figure: Figure): Shown {
+function inOunces(ml: number, kept: Kept): Shown {
   const ounces = fluidOunceFromMl(ml)
-  return { figure: figure(ounces, ounces < 1 ? 3 : ounces < 10 ? 2 : 1), unit: 'fl oz' }
+  return { figure: kept(ounces, ounces < 1 ? 3 : ounces < 10 ? 2 : 1), unit: 'fl oz' }
 }
 
 type Kept = (value: number, digits: number) => string

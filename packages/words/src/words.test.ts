@@ -100,6 +100,7 @@ describe('quantities are shown where they are read', () => {
     [volume(450), '450 mL', '15.2 fl oz'],
     [volume(1.8), '1.8 mL', '0.061 fl oz'],
     [volume(1400), '1.4 L', '47.3 fl oz'],
+    [volume(236.588236), '237 mL', '8 fl oz'],
     [perLitre(1.3), '1.3 mL/L', '0.17 fl oz/gal'],
     [percent(12.34), '12 %', '12 %'],
     [percent(12.34, 1), '12.3 %', '12.3 %'],

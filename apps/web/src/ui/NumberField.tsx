@@ -72,7 +72,7 @@ export function NumberField({ label, unit: metric, value, digits, min, max, onCo
           }}
           className="min-h-11 w-full min-w-0 bg-transparent text-body font-semibold outline-none"
         />
-        <span className="text-note text-quiet">{typing.unit}</span>
+        <span className="whitespace-nowrap text-note text-quiet">{typing.unit}</span>
       </div>
       {problem === null ? null : (
         <p

@@ -10,8 +10,9 @@ import { failureOf } from '../../remote/failureOf.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { useUnits } from '../../ui/units.ts'
 import { BenchLayout } from './BenchLayout.tsx'
-import { BottleSize } from './BottleSize.tsx'
+import { BottleSize, usualBottleMl } from './BottleSize.tsx'
 import { PourList } from './PourList.tsx'
 import { Refusal } from './Refusal.tsx'
 import { Warnings } from './Warnings.tsx'
@@ -31,7 +32,7 @@ interface MixFreshProps {
 export function MixFresh({ practice, stockPercent, onStock, personId, onMixed }: MixFreshProps) {
   const t = useWords()
   const [wish, setWish] = useState<Wish>(firstWish)
-  const [batchMl, setBatchMl] = useState(1000)
+  const [batchMl, setBatchMl] = useState(usualBottleMl(useUnits()))
   const [water, setWater] = useState<WaterKind>('distilled')
   const [save, { error, isLoading }] = useMixBatchMutation()
   const stock = { alcoholPercent: stockPercent }

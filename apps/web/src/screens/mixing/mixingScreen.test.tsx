@@ -1,6 +1,6 @@
 import { screen, within } from '@testing-library/react'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { type OpenShop, openShop } from '../../testing/openShop.tsx'
+import { type OpenShop, openShop, says } from '../../testing/openShop.tsx'
 
 let shop: OpenShop
 beforeAll(async () => {
@@ -156,12 +156,20 @@ describe('why it grabs as it does', () => {
 })
 
 describe('in a shop of fluid ounces', () => {
+  beforeAll(() => shop.chooseUnits({ length: 'in', temperature: 'F', volume: 'fl oz' }))
   test('nothing is in millilitres, and what is typed is understood', async () => {
-    await shop.chooseUnits({ length: 'in', temperature: 'F', volume: 'fl oz' })
     const visit = shop.visit('/mixing')
-    await visit.sees(/gives 33\.8 fl oz of ?10 % alcohol/)
     await visit.types('or', '100')
-    await visit.sees(/gives 100\.0 fl oz/)
-    await visit.seesNo(/\d mL/)
+    await visit.sees(/gives 100 fl oz/)
+    await visit.seesNo(/\d ?mL(?![a-z/])/)
+  })
+  test('the bottles are round ones there too, a quart at first', async () => {
+    const visit = shop.visit('/mixing')
+    await visit.sees(/gives 32 fl oz of ?10 % alcohol/)
+    const sizes = within(screen.getByRole('radiogroup', { name: 'How much' })).getAllByRole('radio')
+    expect(sizes.map((one) => says(one))).toEqual(['8 fl oz', '16 fl oz', '32 fl oz', '64 fl oz'])
+    expect(screen.getByLabelText<HTMLInputElement>('or').value).toBe('32')
+    await visit.presses('8 fl oz')
+    await visit.sees(/gives 8\.0\d fl oz of ?10 % alcohol/)
   })
 })
