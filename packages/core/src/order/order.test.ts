@@ -172,6 +172,22 @@ describe('the shortest plan', () => {
     expect(lowerBound(netOf(more))).toBeLessThanOrEqual(bound)
     expect(lowerBound(netOf(tools))).toBeLessThanOrEqual(bound)
   })
+  test('one thing after the other takes as long as all of it with its waits, however many hands there are', () => {
+    for (let seed = 1; seed <= 20; seed++) {
+      const random = seededRandom(seed)
+      const between = (least: number, most: number) => least + Math.floor(random() * (most - least + 1))
+      const lasts = Array.from({ length: between(2, 6) }, () => between(5, 60))
+      const waits = lasts.map((_, k) => (k === 0 ? 0 : between(0, 40)))
+      const line = lasts.map((minutes, k) =>
+        task(`${k}`, minutes, { after: k === 0 ? [] : [after(`${k - 1}`, waits[k] ?? 0)] }),
+      )
+      // What can be done beside it changes nothing.
+      const tasks = [...line, task('sweep', between(1, 5))]
+      const day = { people: [ines, tarek, { id: 'Bo' }], tools: [], tasks }
+      const all = [...lasts, ...waits].reduce((sum, minutes) => sum + minutes, 0)
+      expect(lowerBound(netOf(day)), `seed ${seed}`).toBe(all)
+    }
+  })
   test('one wash bay starves the others: the bound counts it', () => {
     // Three vehicles of 30 minutes of washing and 60 of work for two: the second pair of hands has nothing to do while the first is washed.
     const tasks = ['A', 'B', 'C'].flatMap((car) => [

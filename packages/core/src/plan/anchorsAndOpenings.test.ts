@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { distance, lerp, type Vec2 } from '../geometry/index.ts'
 import { anchorStep } from './rules/anchorStep.ts'
 import { lineOf, lineStep, openingStep } from './rules/openingStep.ts'
+import type { PlanContext } from './planContext.ts'
 import { testContexts } from './testContexts.ts'
 
 const contexts = [...testContexts()]
@@ -32,10 +33,25 @@ describe('an edge that is a line', () => {
     expect(none.length).toBeGreaterThan(5)
     for (const [name, c] of none) expect(lineStep(c), name).toBeNull()
   })
-  test('the edge that is marked as one comes before the only one that stops short', () => {
-    for (const [name, c] of contexts) {
-      const marked = c.form.edges.find((e) => e.line !== undefined)
-      if (marked !== undefined) expect(lineOf(c)?.name, name).toBe(marked.name)
+  const markedOf = (c: PlanContext) => c.form.edges.find((e) => e.line !== undefined)
+  test('the edge that is marked as one is it', () => {
+    const marked = contexts.filter(([, c]) => markedOf(c) !== undefined)
+    expect(marked.length).toBeGreaterThan(5)
+    for (const [name, c] of marked) expect(lineOf(c)?.name, name).toBe(markedOf(c)?.name)
+  })
+  test('where none is marked it is the only one that film stops short of; of several none', () => {
+    const short = (c: PlanContext) => c.edges.filter(({ code }) => code === 'stop-short').map(({ name }) => name)
+    const only = contexts.filter(([, c]) => markedOf(c) === undefined && short(c).length === 1 && c.edges.length > 1)
+    expect(only.length).toBeGreaterThan(5)
+    for (const [name, c] of only) {
+      expect(lineOf(c)?.name, name).toBe(short(c)[0])
+      const all = { ...c, edges: c.edges.map((e) => ({ ...e, code: 'stop-short' as const })) }
+      expect(lineOf(all), name).toBeNull()
+      // Whichever it is, and whatever is marked goes before it.
+      const other = c.form.edges.find((e) => e.name !== short(c)[0])
+      if (other === undefined) throw new Error(name)
+      const edges = c.form.edges.map((e) => (e === other ? { ...e, line: 'door shut' } : e))
+      expect(lineOf({ ...c, form: { ...c.form, edges } })?.name, name).toBe(other.name)
     }
   })
 })

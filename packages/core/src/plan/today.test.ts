@@ -2,6 +2,7 @@ import { english, wordsIn } from '@truelay/words'
 import { expect, test } from 'vitest'
 import { calibrated, type GunDoc } from '../heat/index.ts'
 import { required } from '../result/index.ts'
+import { testContexts } from './testContexts.ts'
 import { planOf, saidOf, testPart, tryPlan } from './testParts.ts'
 
 const bonnet = testPart('pipit-bonnet', 'clearcoat-hull-180', 'pipit-bonnet-piece', 600)
@@ -35,6 +36,19 @@ test('a panel is sealed at its edges, a dry lamp softened at its pulls and post-
   }
   const pull = planOf(lamp).steps.find((s) => s.id === 'pull-A')
   expect(pull?.heat).toBe('soften')
+})
+
+test('where heat is held most stands first, whatever comes first on the form', () => {
+  const sealed = [...testContexts()].flatMap(([name, c]) =>
+    c.heat.filter(({ use }) => use === 'seal').map(({ zones }) => ({ name, c, zones })),
+  )
+  const moved = sealed.filter(({ name, c, zones }) => {
+    const shares = zones.map(({ share }) => share)
+    expect(shares, name).toEqual(shares.toSorted((a, b) => b - a))
+    const onForm = c.edges.map((e) => e.name).filter((edge) => zones.some((z) => z.kind === 'edge' && z.edge === edge))
+    return onForm.join() !== zones.map((z) => (z.kind === 'edge' ? z.edge : '')).join()
+  })
+  expect(moved.length).toBeGreaterThan(0)
 })
 
 test('a gun that was read hotter than usual needs fewer passes or a lower setting', () => {
