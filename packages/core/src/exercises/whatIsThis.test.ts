@@ -129,6 +129,15 @@ describe('the picture', () => {
     for (const kind of ['fingers', 'silvering'] as const)
       expect(variation(of(kind), 170, 200)).toBeGreaterThan(8 * variation(of(kind), 0, 30))
   })
+  test('bridging is seen over the hollow, and beside it film looks as it does anywhere', () => {
+    const over = variation(of('bridging'), 80, 120)
+    expect(over).toBeGreaterThan(0.02)
+    for (const [from, to] of [
+      [0, 30],
+      [170, 200],
+    ] as const)
+      expect(variation(of('bridging'), from, to)).toBeLessThan(over / 20)
+  })
   test('fingers grow with the film that the solver leaves there', () => {
     expect(variation(of('fingers'), 150, 200)).toBeGreaterThan(0.05)
     const less = { ...place, excessAt: (x: number) => place.excessAt(x) / 4 }
