@@ -97,7 +97,20 @@ test('every word on every screen goes through the catalogue; only data, units an
 /** The choice of a unit names it. */
 const choiceOfUnit = (where: string, text: string) => where === '/shop' && /^(mm|°C|mL)$/.test(text.trim())
 
-test('in inches, Fahrenheit and fluid ounces no screen and no step of a fit leaves a metric figure behind', async ({
+/** Fields whose figure is wider than they are, or whose unit stands in more than one line. */
+const crampedFields = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll('input')]
+      .filter((field) => field.inputMode === 'decimal' && field.clientWidth > 0)
+      .filter((field) => {
+        const unit = field.nextElementSibling
+        const line = unit === null ? 0 : Number.parseFloat(getComputedStyle(unit).lineHeight)
+        return field.scrollWidth > field.clientWidth + 1 || (unit !== null && unit.clientHeight > 1.7 * line)
+      })
+      .map((field) => `${field.labels?.[0]?.textContent ?? ''} ${field.value} is cramped`),
+  )
+
+test('in inches, Fahrenheit and fluid ounces no screen and no step of a fit leaves a metric figure behind or cuts one off', async ({
   page,
   shop,
 }) => {
@@ -113,7 +126,7 @@ test('in inches, Fahrenheit and fluid ounces no screen and no step of a fit leav
         (/\d\s?(mm|cm|mL|L|°C|K)\b/.test(text) || /^(mm|cm|mL|mL\/L|°C|K)$/.test(text.trim())) &&
         !choiceOfUnit(where, text),
     )
-    for (const text of new Set(metric)) left.push(`${where}: ${text.trim()}`)
+    for (const text of new Set([...metric, ...(await crampedFields(page))])) left.push(`${where}: ${text.trim()}`)
   }
   await everyScreen(page, shop.url, look)
   await openLaySheet(page, shop, 'Bonnet')

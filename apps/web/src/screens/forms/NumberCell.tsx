@@ -12,14 +12,18 @@ interface NumberCellProps {
   readonly max: number
   readonly onCommit: (value: number) => void
   readonly unit?: string
+  /** Its unit stands above it: the figure has all the room. */
+  readonly narrow?: boolean
 }
 
 /**
  * A number in a table: taken over while it is typed as long as it is one, so that the part follows at once. What is none
  * stays to be mended, with the figure that still counts, until another one comes from elsewhere; Escape gives it up.
  */
-export function NumberCell({ label, value, min, max, onCommit, unit = 'mm' }: NumberCellProps) {
-  const typing = typedIn(useUnits(), unit, 2)
+export function NumberCell({ label, value, min, max, onCommit, unit = 'mm', narrow = false }: NumberCellProps) {
+  const units = useUnits()
+  // To a hundredth of a millimetre or a thousandth of an inch.
+  const typing = typedIn(units, unit, unit === 'mm' && units.length === 'in' ? 1 : 2)
   const [least, most] = [typing.shown(min), typing.shown(max)]
   const t = useWords()
   const id = useId()
@@ -35,11 +39,12 @@ export function NumberCell({ label, value, min, max, onCommit, unit = 'mm' }: Nu
   return (
     <span className="relative block">
       <label htmlFor={id} className="label block text-note text-quiet">
-        {label}
+        {narrow ? t`${label}, ${typing.unit}` : label}
       </label>
       <span className="flex items-baseline gap-1 border-b border-ink/50 focus-within:border-petrol">
         <input
           id={id}
+          aria-label={narrow ? label : undefined}
           inputMode="decimal"
           autoComplete="off"
           value={shown}
@@ -56,7 +61,7 @@ export function NumberCell({ label, value, min, max, onCommit, unit = 'mm' }: Nu
           }}
           className="min-h-11 w-full min-w-0 bg-transparent text-body font-semibold outline-none"
         />
-        <span className="text-note text-quiet">{typing.unit}</span>
+        {narrow ? null : <span className="whitespace-nowrap text-note text-quiet">{typing.unit}</span>}
       </span>
       {wrong ? (
         <span id={`${id}-wrong`} role="alert" className="block text-note text-stop">

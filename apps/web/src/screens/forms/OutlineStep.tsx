@@ -46,10 +46,11 @@ export function OutlineStep({ form, onChange, chosen, onChoose, photo }: Outline
             onFocus={() => onChoose({ stretch: i })}
             className={`border border-hair p-2 ${chosen.stretch === i ? 'bg-paper' : ''}`}
           >
-            <div className="grid grid-cols-[1.25rem_1fr_1fr_6.25rem] items-end gap-2">
+            <div className="grid grid-cols-[1.25rem_1fr_1fr_5.25rem] items-end gap-2">
               <span className="pb-2 text-body font-bold">{i + 1}</span>
               <NumberCell
                 label={t`to x`}
+                narrow
                 value={segment.to[0]}
                 min={-5000}
                 max={5000}
@@ -57,6 +58,7 @@ export function OutlineStep({ form, onChange, chosen, onChoose, photo }: Outline
               />
               <NumberCell
                 label={t`to y`}
+                narrow
                 value={segment.to[1]}
                 min={-5000}
                 max={5000}
