@@ -1,4 +1,14 @@
-import { chmodSync, cpSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import {
+  chmodSync,
+  cpSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -105,6 +115,18 @@ describe('before a database is brought up to date', () => {
     rmSync(join(folder, 'backups'), { recursive: true })
     await (await openDatabase(folder, migrations)).close()
     expect(copies()).toEqual([])
+  })
+  test('beside what lies there already; of such copies the five latest are kept, and nothing else is touched', async () => {
+    await (await openDatabase(folder, olderMigrations())).close()
+    const earlier = [1, 2, 3, 4, 5, 6].map((day) => `before-upgrade-2020010${day}-120000.sqlite`)
+    mkdirSync(join(folder, 'backups'))
+    for (const name of [...earlier, 'truelay-20200101.zip']) writeFileSync(join(folder, 'backups', name), name)
+    await (await openDatabase(folder, migrations)).close()
+    expect(copies().toSorted()).toEqual([
+      ...earlier.slice(-4),
+      expect.stringMatching(/^before-upgrade-(?!2020)\d{8}-\d{6}\.sqlite$/),
+      'truelay-20200101.zip',
+    ])
   })
 })
 
