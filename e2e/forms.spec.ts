@@ -150,6 +150,16 @@ test('on a desk its columns scroll, not the page into nothing', async ({ page, s
   expect(await hidden('main section[aria-label="1 Outline"]')).toBeGreaterThan(100)
 })
 
+test('the first change does not move the bench from under the hand', async ({ page, shop }) => {
+  await page.goto(`${shop.url}/forms/pipit-bonnet`)
+  const points = page.getByRole('region', { name: '1 Outline' })
+  const before = await points.boundingBox()
+  expect(before).not.toBeNull()
+  await page.getByLabel('to x').first().fill('-630')
+  await expect(page.getByRole('button', { name: 'Keep this form' })).toBeEnabled()
+  expect(await points.boundingBox()).toEqual(before)
+})
+
 test('a form that a fit has used is not changed but superseded', async ({ page, shop }) => {
   const version = async () => {
     const form = await (await fetch(`${shop.url}/api/forms/pipit-bonnet`)).json()

@@ -117,7 +117,7 @@ export function FormBench({
         <span className="sr-only">
           <Title>{isNew ? t`New form` : form.name}</Title>
         </span>
-        <div className="w-96 max-w-full">
+        <div className="w-80 max-w-96 grow">
           <Field label={isNew ? t`New form: vehicle and part` : t`Form, version ${form.version}`}>
             <TextInput
               value={form.name}
@@ -143,7 +143,7 @@ export function FormBench({
             </button>
           ))}
         </nav>
-        <div className="ml-auto flex items-center gap-2">
+        <div className="ml-auto flex flex-wrap items-center gap-2">
           <Button onClick={draft.undo} disabled={!draft.canUndo} aria-label={t`Undo`}>
             <Undo2 size={20} />
           </Button>

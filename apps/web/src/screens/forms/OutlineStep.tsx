@@ -46,7 +46,7 @@ export function OutlineStep({ form, onChange, chosen, onChoose, photo }: Outline
             onFocus={() => onChoose({ stretch: i })}
             className={`border border-hair p-2 ${chosen.stretch === i ? 'bg-paper' : ''}`}
           >
-            <div className="grid grid-cols-[1.25rem_1fr_1fr_5.25rem] items-end gap-2">
+            <div className="grid grid-cols-[1.25rem_1fr_1fr_5.75rem] items-end gap-1.5">
               <span className="pb-2 text-body font-bold">{i + 1}</span>
               <NumberCell
                 label={t`to x`}
