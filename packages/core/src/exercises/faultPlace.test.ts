@@ -25,7 +25,10 @@ describe.each([4, 11, 23, 58])('film on the cap of seed %i, where it is stretche
     ]
     return long(inSpace(from), inSpace(to)) / long(filmAt(from), filmAt(to)) - 1
   }
-  const all = Array.from({ length: 180 }, (_, i): Vec2 => [Math.cos((i * Math.PI) / 180), Math.sin((i * Math.PI) / 180)])
+  const all = Array.from(
+    { length: 180 },
+    (_, i): Vec2 => [Math.cos((i * Math.PI) / 180), Math.sin((i * Math.PI) / 180)],
+  )
 
   test('its way is the one along which the part is longest for its film', () => {
     expect(Math.hypot(...pulled.way)).toBeCloseTo(1, 9)

@@ -38,7 +38,8 @@ describe.each(exerciseLevels)('what is this, level %i', (level) => {
       const own = shown === castingMark ? [] : cureWays[shown].map(({ steps }) => JSON.stringify(steps))
       const place = { film, stage, delicate: false, takesHeat: true }
       return cures.filter(
-        (cure) => cure !== 'too late' && own.includes(JSON.stringify(cure)) && !cure.every((id) => canBeDone(id, place)),
+        (cure) =>
+          cure !== 'too late' && own.includes(JSON.stringify(cure)) && !cure.every((id) => canBeDone(id, place)),
       ).length
     })
     expect(Math.max(...closed)).toBe(1)
