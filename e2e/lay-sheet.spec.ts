@@ -100,13 +100,13 @@ test('the part is really drawn in space', async ({ page, shop }) => {
 
 test('its code is there before it is asked for, as soon as a job is looked at', async ({ page, shop }) => {
   await page.goto(`${shop.url}/jobs/0412`)
-  const fetched = () =>
-    page.evaluate(() => performance.getEntriesByType('resource').map(({ name }) => name.split('/').at(-1) ?? ''))
-  await expect.poll(fetched).toContainEqual(expect.stringMatching(/^PartView3D-/))
-  const before = await fetched()
+  const fetched = () => page.evaluate(() => performance.getEntriesByType('resource').map(({ name }) => name))
+  for (const code of ['SheetFrame', 'LaidFrame', 'LaySheetScreen', 'PartView3D'])
+    await expect.poll(fetched).toContainEqual(expect.stringContaining(`/assets/${code}-`))
+  // The job is still what is looked at.
+  await expect(page.locator('canvas')).toHaveCount(0)
   await page.getByRole('link', { name: 'Lay sheet' }).first().click()
   await expect(page.locator('canvas')).toBeVisible()
-  expect((await fetched()).filter((file) => file.endsWith('.js') && !before.includes(file))).toEqual([])
 })
 
 test('a piece that is far too small for its part is refused in words', async ({ page, shop }) => {

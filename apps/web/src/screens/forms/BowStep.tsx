@@ -14,12 +14,14 @@ import { NumberCell } from './NumberCell.tsx'
 interface BowStepProps extends StepProps {
   readonly failure: AnyFailure | null
   readonly next: SuggestedReading | null
+  /** A newer outline or reading is still worked out: `next` may lie beside the part. */
+  readonly behind: boolean
   /** How well spots from photographs agree with each other. */
   readonly miss: SpotMiss | null
 }
 
 /** The straightedge readings, and where to lay it next. */
-export function BowStep({ form, onChange, chosen, onChoose, failure, next, miss }: BowStepProps) {
+export function BowStep({ form, onChange, chosen, onChoose, failure, next, behind, miss }: BowStepProps) {
   const t = useWords()
   const shown = useShown()
   const { spots = [] } = form
@@ -66,7 +68,7 @@ export function BowStep({ form, onChange, chosen, onChoose, failure, next, miss 
           )}
         </Notice>
       ) : null}
-      <Button look="go" onClick={add} className="mt-2 w-full">
+      <Button look="go" onClick={add} disabled={behind && next !== null} className="mt-2 w-full">
         {next === null ? t`Add a reading` : t`Lay it there`}
       </Button>
       <ol className="mt-3 space-y-1">

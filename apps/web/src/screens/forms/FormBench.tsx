@@ -206,6 +206,7 @@ export function FormBench({
               {...props}
               failure={failure}
               next={answer?.next ?? null}
+              behind={of !== form}
               miss={answer?.surface.bowFit.spotMiss ?? null}
             />
           ) : null}

@@ -71,6 +71,13 @@ describe('measuring', () => {
     const readings = (await form('pipit-bonnet')).bow as { name: string }[]
     await visit.presses(`Remove ${readings[0]?.name}`)
     await visit.sees(/Next: /)
+    // Where to lay it next is of the part as it is now: as long as that is worked out, nothing is laid where it was.
+    const lay = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Lay it there' })
+    await expect.poll(() => lay().disabled).toBe(false)
+    const gap = screen.getAllByLabelText<HTMLInputElement>('gap')[0] as HTMLInputElement
+    fireEvent.change(gap, { target: { value: String(Number(gap.value) + 0.5) } })
+    expect(lay().disabled).toBe(true)
+    await expect.poll(() => lay().disabled).toBe(false)
     await visit.presses('Lay it there')
     await visit.sees('Keep this form')
   })
