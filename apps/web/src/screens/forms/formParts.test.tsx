@@ -55,6 +55,7 @@ describe('the readings', () => {
         onChoose={() => {}}
         failure={null}
         next={null}
+        behind={false}
         miss={null}
         {...more}
       />,
