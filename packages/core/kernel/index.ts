@@ -15,4 +15,4 @@ export {
 export { dot, remember, takeAway } from './mixing'
 export { lossAt, pairLoss } from './overlaps'
 export { facing, firstFlat, opposites } from './sheet'
-export { stepStacks } from './stacks'
+export { handOnAcross, stepStacks } from './stacks'

@@ -1,45 +1,42 @@
-import { num, pair, setPair } from './memory'
+import { num, pair, setNum, setPair } from './memory'
 
 /**
- * One step of TR-BDF2 (Bank et al. 1985) for stacks of slices that lie side by side, two at a time. `t`, `middle` and `right` hold
- * a row of stacks depth by depth, `t` row after row; `hWm2K` and `gasC` the air over every stack at the start, in between and at
- * the end, one after the other. `capacity` … `down` are one number a slice. What came in through all surfaces, J/m².
+ * One step of TR-BDF2 (Bank et al. 1985) for stacks of slices that lie side by side, two at a time. `t` holds a row of stacks depth by
+ * depth, row after row. `step`: weight, share of the ends, share of the middle, pivot of the surface; then a number a slice of capacity,
+ * conductance and the elimination's up, inverse and down. `air`: transfer over every stack at the start, in between and at the end, then
+ * its temperatures alike. `scratch`: two rows of stacks and two surfaces. What came in through all surfaces, J/m².
  */
-export function stepStacks(
-  rows: i32,
-  pairs: i32,
-  slices: i32,
-  weight: f64,
-  shareOfEnds: f64,
-  fromMiddle: f64,
-  surfacePivot: f64,
-  t: usize,
-  hWm2K: usize,
-  gasC: usize,
-  capacity: usize,
-  conductance: usize,
-  up: usize,
-  inverse: usize,
-  down: usize,
-  middle: usize,
-  right: usize,
-  flow: usize,
-  atStart: usize,
-): f64 {
+export function stepStacks(rows: i32, pairs: i32, slices: i32, step: usize, t: usize, air: usize, scratch: usize): f64 {
+  const weight = num(step, 0)
+  const shareOfEnds = num(step, 1)
+  const fromMiddle = num(step, 2)
+  const surfacePivot = num(step, 3)
+  const oneEach = (<usize>slices) << 3
+  const capacity = step + 32
+  const conductance = capacity + oneEach
+  const up = conductance + oneEach
+  const inverse = up + oneEach
+  const down = inverse + oneEach
+  const middle = scratch
+  const right = middle + ((<usize>(pairs * slices)) << 4)
+  const flow = right + ((<usize>(pairs * slices)) << 4)
+  const atStart = flow + ((<usize>pairs) << 4)
+  const hWm2K = air
+  const gasC = air + ((<usize>(3 * rows * pairs)) << 4)
   const stacks = rows * pairs
   let came = f64x2.splat(0)
   for (let row = 0; row < rows; row++) {
     const top = t + ((<usize>(row * slices * pairs)) << 4)
-    const air = row * pairs
-    firstRight(pairs, slices, weight, top, air, hWm2K, gasC, capacity, conductance, up, right, flow, atStart)
-    atSurface(pairs, weight, surfacePivot, air + stacks, hWm2K, gasC, right, middle)
+    const over = row * pairs
+    firstRight(pairs, slices, weight, top, over, hWm2K, gasC, capacity, conductance, up, right, flow, atStart)
+    atSurface(pairs, weight, surfacePivot, over + stacks, hWm2K, gasC, right, middle)
     downward(pairs, slices, inverse, down, right, middle)
     secondRight(pairs, slices, fromMiddle, top, capacity, up, middle, right)
-    atSurface(pairs, weight, surfacePivot, air + 2 * stacks, hWm2K, gasC, right, top)
+    atSurface(pairs, weight, surfacePivot, over + 2 * stacks, hWm2K, gasC, right, top)
     downward(pairs, slices, inverse, down, right, top)
     for (let x = 0; x < pairs; x++) {
-      const between = cameIn(hWm2K, gasC, air + stacks + x, pair(middle, x))
-      const end = cameIn(hWm2K, gasC, air + 2 * stacks + x, pair(top, x))
+      const between = cameIn(hWm2K, gasC, over + stacks + x, pair(middle, x))
+      const end = cameIn(hWm2K, gasC, over + 2 * stacks + x, pair(top, x))
       const ends = f64x2.mul(f64x2.splat(shareOfEnds), f64x2.add(pair(atStart, x), between))
       came = f64x2.add(came, f64x2.add(ends, f64x2.mul(f64x2.splat(weight), end)))
     }
@@ -138,5 +135,31 @@ function downward(pairs: i32, slices: i32, inverse: usize, down: usize, right: u
     const d = f64x2.splat(num(down, i))
     for (let x = i * pairs; x < (i + 1) * pairs; x++)
       setPair(into, x, f64x2.add(f64x2.mul(pair(right, x), v), f64x2.mul(d, pair(into, x - pairs))))
+  }
+}
+
+/**
+ * Heat from stack to stack of the row `t`, implicit, at so many depths: (stored + flow) x = stored x before, a tridiagonal system that was
+ * eliminated from the last stack inwards. `sideways` holds for every depth its number, then stored, inward, inverse and outward of each strip.
+ */
+export function handOnAcross(depths: i32, strips: i32, across: i32, sideways: usize, scratch: usize, t: usize): void {
+  const oneEach = (<usize>strips) << 3
+  for (let d = 0; d < depths; d++) {
+    const at = sideways + <usize>d * (8 + 4 * oneEach)
+    const stored = at + 8
+    const inward = stored + oneEach
+    const inverse = inward + oneEach
+    const outward = inverse + oneEach
+    const row = t + ((<usize>(<i32>num(at, 0) * across)) << 3)
+    let sum: f64 = 0
+    for (let i = strips - 1; i >= 0; i--) {
+      sum = num(stored, i) * num(row, i) + num(inward, i) * sum
+      setNum(scratch, i, sum)
+    }
+    let x: f64 = 0
+    for (let i = 0; i < strips; i++) {
+      x = num(scratch, i) * num(inverse, i) + num(outward, i) * x
+      setNum(row, i, x)
+    }
   }
 }

@@ -17,11 +17,11 @@ import {
   passesTo,
   passesWords,
   settingWords,
-  SlabMarch,
   slabOf,
   steadyWash,
   steamSeconds,
 } from './index.ts'
+import { SlabMarch } from './testSlabMarch.ts'
 
 /** exp(x²)·erfc(x) by its continued fraction above 2, below by the series of erf. */
 function scaledErfc(x: number): number {

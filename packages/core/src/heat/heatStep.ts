@@ -212,10 +212,12 @@ interface Tried {
 
 function tryPasses(unit: UnitCourse, excess: number, ambientC: number, targetC: number): Tried {
   const passes = passesWith(unit, excess, targetC - ambientC)
-  const end = unit.passEnds[(passes ?? unit.passEnds.length) - 1] ?? 0
-  let most = 0
-  for (let i = 0; i <= end; i++) most = Math.max(most, unit.surface[i]!)
-  return { passes, peakC: ambientC + excess * most, readingC: ambientC + excess * unit.surface[end]! }
+  const last = (passes ?? unit.passEnds.length) - 1
+  return {
+    passes,
+    peakC: ambientC + excess * unit.peaks[last]!,
+    readingC: ambientC + excess * unit.surface[unit.passEnds[last]!]!,
+  }
 }
 
 /** Passes after which the surface stays below damage however strong the gun is, as far as its readings allow. */
@@ -225,10 +227,8 @@ function safePasses(
   c: { readonly ambientC: number; readonly riseSigma: number; readonly damageC: number },
 ): number {
   const mostRise = (c.damageC - c.ambientC) / ((1 + c.riseSigma) * excess)
-  let at = 0
-  for (let pass = 0; pass < unit.passEnds.length; pass++)
-    for (const end = unit.passEnds[pass]!; at <= end; at++) if (unit.surface[at]! >= mostRise) return pass
-  return unit.passEnds.length
+  const over = unit.peaks.findIndex((peak) => peak >= mostRise)
+  return over < 0 ? unit.peaks.length : over
 }
 
 /** Passes until the rise is read, or null. */

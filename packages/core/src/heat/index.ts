@@ -30,7 +30,7 @@ export {
   unitCourse,
 } from './passes.ts'
 export { type GunOver, PatchMarch, type PatchOf } from './patch.ts'
-export { SlabMarch, slabOf } from './slab.ts'
+export { slabOf } from './slab.ts'
 export { steamSeconds, type SteamFigures, usualSteam } from './steam.ts'
 export { type HeatCourse, type SteadyRequest, stillAirHWm2K, steadyWash } from './steadyWash.ts'
 export { distanceWords, heatWords, numberWord, paceWords, passesWords, settingWords } from './words.ts'

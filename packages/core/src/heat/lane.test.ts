@@ -1,10 +1,12 @@
 import { describe, expect, test } from 'vitest'
+import { inKernel } from '../kernel/index.ts'
 import { layersOf } from './materials.ts'
-import { LaneMarch, laneOf } from './lane.ts'
+import { alone, LaneMarch, laneOf } from './lane.ts'
 import type { Wash } from './heatTypes.ts'
 import { jetOf } from './jet.ts'
 import { unitCourse } from './passes.ts'
-import { slabOf, SlabMarch } from './slab.ts'
+import { secondStage, slabOf } from './slab.ts'
+import { SlabMarch } from './testSlabMarch.ts'
 
 const film = { type: 'paint film', thicknessUm: 180 } as const
 const spotMm = 50
@@ -24,17 +26,19 @@ const gunAt = (seconds: number) => {
 
 function inStrips(material: Parameters<typeof layersOf>[1], passes: number): number {
   const lane = laneOf(slabOf(layersOf(film, material)), spotMm, 'lane')
-  const march = new LaneMarch(lane, 0)
   const dt = 0.03
   const steps = Math.round((passes * strokeMm) / speedMmS / dt)
-  for (let k = 0; k < steps; k++) {
-    const at = [k * dt, (k + 0.5858) * dt, (k + 1) * dt].map(gunAt)
-    march.step(
-      dt,
-      lane.strips.map(({ middleMm }) => at.map((mm) => washOf(bell(mm ** 2 + middleMm ** 2))) as [Wash, Wash, Wash]),
-    )
-  }
-  return march.middle.surfaceC
+  return inKernel(() => {
+    const march = new LaneMarch(lane, 0)
+    for (let k = 0; k < steps; k++) {
+      const at = [k * dt, (k + 0.5858) * dt, (k + 1) * dt].map(gunAt)
+      const washes = lane.strips.map(
+        ({ middleMm }) => at.map((mm) => washOf(bell(mm ** 2 + middleMm ** 2))) as [Wash, Wash, Wash],
+      )
+      march.step(dt, march.air(washes))
+    }
+    return march.surfaceC
+  })
 }
 
 /** The whole patch: a column under every 6 mm square, sideways in both directions, explicit and in small steps. */
@@ -121,16 +125,56 @@ describe('a lane and a band', () => {
     for (const material of ['painted plastic', 'lens plastic', 'glass'] as const)
       expect(end(material, 'lane')).toBe(end(material, 'band'))
   })
-  test('heat that goes sideways is neither lost nor made', () => {
+  test('heat that goes sideways is neither lost nor made, and comes to rest evenly', () => {
     const lane = laneOf(slabOf(layersOf(film, 'painted steel')), spotMm, 'lane')
-    const march = new LaneMarch(lane, 0)
-    const washes = lane.strips.map(({ middleMm }) => {
-      const wash = washOf(bell(middleMm ** 2))
-      return [wash, wash, wash] as const
+    const { capacityJm2K } = lane.slab
+    const across = 2 * Math.ceil(lane.strips.length / 2)
+    const stored = (of: Float64Array) =>
+      lane.strips.reduce(
+        (sum, { widthMm }, strip) =>
+          sum + capacityJm2K.reduce((all, c, slice) => all + c * of[slice * across + strip]!, 0) * widthMm,
+        0,
+      )
+    const uneven = Float64Array.from(
+      Array.from(capacityJm2K).flatMap((_, slice) => [90, 40, 10, 0, 30, 30].map((c) => c + slice)),
+    )
+    const after = inKernel(() => {
+      const march = new LaneMarch(lane, uneven)
+      const nothingBlows = { gasC: 500, hWm2K: 0 }
+      const air = march.air(lane.strips.map(() => [nothingBlows, nothingBlows, nothingBlows]))
+      for (let k = 0; k < 2000; k++) march.step(1, air)
+      return march.temperatureC.slice()
     })
-    for (let k = 0; k < 50; k++) march.step(0.05, washes)
-    const stored = march.strips.reduce((sum, s, i) => sum + s.storedJm2(0) * lane.strips[i]!.widthMm, 0)
-    const came = march.strips.reduce((sum, s, i) => sum + s.heatInJm2 * lane.strips[i]!.widthMm, 0)
-    expect(stored / came).toBeCloseTo(1, 6)
+    expect(stored(after) / stored(uneven)).toBeCloseTo(1, 9)
+    const width = lane.strips.reduce((sum, { widthMm }) => sum + widthMm, 0)
+    const evenC = stored(uneven) / (width * capacityJm2K.reduce((sum, c) => sum + c, 0))
+    for (const [i, c] of after.entries()) if (i % across < lane.strips.length) expect(c).toBeCloseTo(evenC, 3)
   })
 })
+
+test.each(['painted plastic', 'painted steel'] as const)(
+  'a stack of %s by itself goes exactly as it does written down plainly, in steps of several lengths',
+  (material) => {
+    const slab = slabOf(layersOf(film, material))
+    const plain = new SlabMarch(slab, 20)
+    const washAt = (seconds: number) => ({
+      gasC: 20 + 300 * Math.sin(seconds) ** 2,
+      hWm2K: 40 + 30 * Math.cos(seconds),
+    })
+    inKernel(() => {
+      const march = new LaneMarch(alone(slab), 20)
+      let time = 0
+      for (let k = 0; k < 120; k++) {
+        const seconds = 0.02 + 0.01 * (k % 7)
+        const washes = [0, secondStage, 1].map((share) => washAt(time + share * seconds)) as [Wash, Wash, Wash]
+        march.step(seconds, march.air([washes]))
+        plain.step(seconds, ...washes)
+        time += seconds
+        expect(march.surfaceC).toBeCloseTo(plain.surfaceC, 9)
+        expect(march.underTopC).toBeCloseTo(plain.underTopC, 9)
+        expect(march.backC).toBeCloseTo(plain.backC, 9)
+      }
+      expect(plain.surfaceC).toBeGreaterThan(30)
+    })
+  },
+)

@@ -1,5 +1,16 @@
+import {
+  type AcrossStep,
+  type LaidAcross,
+  type LaidAir,
+  type LaidStep,
+  layAcross,
+  layAir,
+  layStep,
+  type Stacks,
+  stacks,
+} from '../kernel/index.ts'
 import type { Wash } from './heatTypes.ts'
-import { Eliminations, type Slab, SlabMarch } from './slab.ts'
+import { Eliminations, ends, fromMiddle, type Slab, trapezoid } from './slab.ts'
 
 /** Ends of the strips across half a lane, in widths of the warmed spot; heat that goes farther is back before it matters. */
 const endsInSpots = [0.12, 0.36, 0.75, 1.4, 2.6]
@@ -20,6 +31,9 @@ export type Swept = 'lane' | 'band'
 /** The air over a strip at the start of a step, in between and at its end. */
 export type StepWashes = readonly [Wash, Wash, Wash]
 
+/** A stack by itself, nothing beside it. */
+export const alone = (slab: Slab): Lane => ({ slab, strips: [{ middleMm: 0, widthMm: 1 }] })
+
 export function laneOf(slab: Slab, spotMm: number, swept: Swept): Lane {
   const conducts = slab.sidewaysWK.some((wk) => wk > worthSidewaysWK)
   if (swept === 'band' || !conducts) return { slab, strips: [{ middleMm: 0, widthMm: spotMm }] }
@@ -34,105 +48,126 @@ export function laneOf(slab: Slab, spotMm: number, swept: Swept): Lane {
   }
 }
 
-/** What each strip hands on to the next at one depth and length of step: eliminated from the outermost inward. */
-interface Sideways {
-  readonly stored: Float64Array
-  readonly inward: Float64Array
-  readonly inverse: Float64Array
-  readonly outward: Float64Array
+/** What is laid out in the kernel for steps of one length. */
+interface LaidLength {
+  readonly step: LaidStep
+  /** Left out where no heat goes sideways. */
+  readonly across: LaidAcross | undefined
 }
 
-/** March of a lane in time: each strip by itself, then heat sideways (implicit, node by node through the depth). */
+/**
+ * March of a lane in time. Each strip by itself: TR-BDF2 (Bank et al. 1985), second order and damping, so that a sudden start leaves
+ * no ringing; the surface exchanges heat with the air above it, the back is insulated. Then heat sideways, implicit, node by node
+ * through the depth. Lives in the kernel's scope in which it was made.
+ */
 export class LaneMarch {
-  readonly strips: readonly SlabMarch[]
-  private readonly betweenMm: readonly number[]
-  private readonly right: Float64Array
-  /** Nodes that conduct enough to be worth it. */
-  private readonly nodes: readonly number[]
-  private readonly sidewaysBySeconds = new Map<number, readonly Sideways[]>()
+  private readonly stacks: Stacks
+  /** Stacks in the kernel: one a strip, and the outermost twice where they are odd. */
+  private readonly across: number
+  private readonly eliminations: Eliminations
+  private readonly laidBySeconds = new Map<number, LaidLength>()
 
+  /** @param startC of the whole lane, or all of it as `temperatureC` gave it */
   constructor(
     private readonly lane: Lane,
-    startC: number | readonly Float64Array[],
+    startC: number | Float64Array,
   ) {
-    const { strips, slab } = lane
-    const eliminations = new Eliminations(slab)
-    this.strips = strips.map((_, i) => new SlabMarch(eliminations, typeof startC === 'number' ? startC : startC[i]!))
-    let begin = 0
-    const middles = strips.map(({ widthMm }) => {
-      begin += widthMm
-      return begin - widthMm / 2
-    })
-    this.betweenMm = middles.slice(1).map((m, i) => m - middles[i]!)
-    this.right = new Float64Array(strips.length)
-    const several = strips.length > 1
-    this.nodes = Array.from(slab.sidewaysWK.keys()).filter((i) => several && slab.sidewaysWK[i]! > worthSidewaysWK)
+    const { slab, strips } = lane
+    this.across = 2 * Math.ceil(strips.length / 2)
+    this.eliminations = new Eliminations(slab)
+    this.stacks = stacks(1, this.across, slab.depthMm.length)
+    const { values } = this.stacks.temperature
+    if (typeof startC === 'number') values.fill(startC)
+    else values.set(startC)
   }
 
-  /** The strip under the gun's way. */
-  get middle(): SlabMarch {
-    return this.strips[0]!
+  /** Of the strip under the gun's way. */
+  get surfaceC(): number {
+    return this.at(0)
+  }
+  get underTopC(): number {
+    return this.at(this.lane.slab.underTop)
+  }
+  get backC(): number {
+    return this.at(this.lane.slab.depthMm.length - 1)
+  }
+  private at(slice: number): number {
+    return this.stacks.temperature.values[slice * this.across]!
   }
 
-  /** One step; the air over each strip at its start, in between (see `SlabMarch.step`) and at its end. */
-  step(seconds: number, washes: readonly StepWashes[]): void {
-    for (let s = 0; s < this.strips.length; s++) this.strips[s]!.step(seconds, ...washes[s]!)
-    if (this.nodes.length === 0) return
-    const sideways = this.sidewaysIn(seconds)
-    for (let n = 0; n < this.nodes.length; n++) this.handOn(this.nodes[n]!, sideways[n]!)
+  /** Lays out the air of a step: over each strip at its start, at 0.586 of it, and at its end. */
+  air(washes: readonly StepWashes[]): LaidAir {
+    const hWm2K = new Float64Array(3 * this.across)
+    const gasC = new Float64Array(3 * this.across)
+    for (let when = 0; when < 3; when++)
+      for (let stack = 0; stack < this.across; stack++) {
+        const wash = washes[Math.min(stack, washes.length - 1)]![when]!
+        hWm2K[when * this.across + stack] = wash.hWm2K
+        gasC[when * this.across + stack] = wash.gasC
+      }
+    return layAir({ hWm2K, gasC })
   }
 
-  /** The temperatures through each strip, to go on from. */
-  slices(): Float64Array[] {
-    return this.strips.map((strip) => strip.temperatureC.slice())
+  /** One step. */
+  step(seconds: number, air: LaidAir): void {
+    const { step, across } = this.laidFor(seconds)
+    this.stacks.step(step, air)
+    if (across !== undefined) this.stacks.handOn(across)
   }
 
-  /** (C w + dt K) x = C w before, over all strips at one depth. */
-  private handOn(node: number, { stored, inward, inverse, outward }: Sideways): void {
-    const { right, strips } = this
-    const last = strips.length - 1
-    right[last] = stored[last]! * strips[last]!.temperatureC[node]!
-    for (let i = last - 1; i >= 0; i--)
-      right[i] = stored[i]! * strips[i]!.temperatureC[node]! + inward[i]! * right[i + 1]!
-    let x = right[0]! * inverse[0]!
-    strips[0]!.temperatureC[node] = x
-    for (let i = 1; i <= last; i++) {
-      x = right[i]! * inverse[i]! + outward[i]! * x
-      strips[i]!.temperatureC[node] = x
-    }
+  /** Of every slice, depth by depth, in each strip after strip (the outermost twice where they are odd), to go on from. */
+  get temperatureC(): Float64Array {
+    return this.stacks.temperature.values
   }
 
-  private sidewaysIn(seconds: number): readonly Sideways[] {
-    const known = this.sidewaysBySeconds.get(seconds)
+  private laidFor(seconds: number): LaidLength {
+    const known = this.laidBySeconds.get(seconds)
     if (known !== undefined) return known
-    // Steps of a cooling lane grow every time: none of theirs is asked for again.
-    if (this.sidewaysBySeconds.size >= 4) this.sidewaysBySeconds.clear()
-    const made = this.nodes.map((node) => this.eliminate(node, seconds))
-    this.sidewaysBySeconds.set(seconds, made)
+    const weight = trapezoid * seconds
+    const across = acrossIn(this.lane, seconds)
+    const made = {
+      step: layStep({
+        ...this.eliminations.of(weight),
+        weight,
+        shareOfEnds: ends * seconds,
+        fromMiddle,
+        capacity: this.lane.slab.capacityJm2K,
+        conductance: this.lane.slab.conductanceWm2K,
+      }),
+      across: across.depths > 0 ? layAcross(across) : undefined,
+    }
+    this.laidBySeconds.set(seconds, made)
     return made
   }
-
-  private eliminate(node: number, seconds: number): Sideways {
-    const { slab, strips } = this.lane
-    const last = strips.length - 1
-    const flow = (i: number) => (seconds * slab.sidewaysWK[node]!) / (this.betweenMm[i]! / 1000)
-    const rows = {
-      stored: Float64Array.from(strips, ({ widthMm }) => slab.capacityJm2K[node]! * (widthMm / 1000)),
-      inward: new Float64Array(last + 1),
-      inverse: new Float64Array(last + 1),
-      outward: new Float64Array(last + 1),
-    }
-    let pivot = 0
-    for (let i = last; i >= 0; i--) {
-      const out = i === last ? 0 : flow(i)
-      if (i < last) rows.inward[i] = out / pivot
-      pivot = rows.stored[i]! + (i === 0 ? 0 : flow(i - 1)) + out - rows.inward[i]! * out
-      rows.inverse[i] = 1 / pivot
-      if (i > 0) rows.outward[i] = flow(i - 1) / pivot
-    }
-    return rows
-  }
 }
+
+/** What each strip hands on to the next in a step, at the nodes that conduct enough to be worth it: eliminated from the outermost inwards. */
+function acrossIn({ slab, strips }: Lane, seconds: number): AcrossStep {
+  const count = strips.length
+  const nodes = Array.from(slab.sidewaysWK.keys()).filter((i) => count > 1 && slab.sidewaysWK[i]! > worthSidewaysWK)
+  // From middle to middle two strips are as far apart as they are wide on the average.
+  const perWK = strips.map(({ widthMm }, i) =>
+    i === count - 1 ? 0 : (2 * 1000 * seconds) / (widthMm + strips[i + 1]!.widthMm),
+  )
+  const sideways = new Float64Array(nodes.length * (1 + 4 * count))
+  nodes.forEach((node, d) => {
+    const number = d * (1 + 4 * count)
+    const [stored, inward, inverse, outward] = [0, 1, 2, 3].map((n) => number + 1 + n * count) as Four
+    sideways[number] = node
+    let pivot = 1
+    for (let i = count - 1; i >= 0; i--) {
+      const out = perWK[i]! * slab.sidewaysWK[node]!
+      const back = i === 0 ? 0 : perWK[i - 1]! * slab.sidewaysWK[node]!
+      sideways[stored + i] = slab.capacityJm2K[node]! * (strips[i]!.widthMm / 1000)
+      sideways[inward + i] = out / pivot
+      pivot = sideways[stored + i]! + back + out - (out / pivot) * out
+      sideways[inverse + i] = 1 / pivot
+      sideways[outward + i] = back / pivot
+    }
+  })
+  return { strips: count, depths: nodes.length, sideways }
+}
+type Four = [number, number, number, number]
 
 /** Less than this goes less far sideways in a minute than a strip is wide, W/K: a millimetre of plastic has a fiftieth of it. */
 export const worthSidewaysWK = 0.002

@@ -1,3 +1,4 @@
+import { inKernel } from '../kernel/index.ts'
 import { done, failure, type Result, refused } from '../result/index.ts'
 import { length, say, speed, temperature } from '../say/index.ts'
 import { layerProblem, outside } from './checkLayers.ts'
@@ -27,9 +28,11 @@ export interface UnitCourse {
   readonly back: Float64Array
   /** Number of the last time of each pass. */
   readonly passEnds: readonly number[]
-  /** What was marched, and the rise of every slice of its strips at the end of each pass. */
+  /** The most that the surface has risen by the end of each pass. */
+  readonly peaks: readonly number[]
+  /** What was marched, and the rise of all of it at the end of each pass, one after the other. */
   readonly lane: Lane
-  readonly slicesAtEnd: readonly (readonly Float64Array[])[]
+  readonly wholeAtEnd: Float64Array
 }
 
 export interface MarchOptions {
@@ -63,50 +66,58 @@ export function unitCourse(
   { pulseSteps, restSteps }: MarchOptions = marchDefaults,
 ): UnitCourse {
   const lane = laneOf(slab, jet.spotMm, swept)
-  const march = new LaneMarch(lane, 0)
   const passS = strokeMm / speedMmS
   const pulseS = Math.min(passS, (1.6 * jet.spotMm) / speedMmS)
   const restS = (passS - pulseS) / 2
-  const perPass = pulseSteps + (restS > 1e-9 ? 2 * restSteps : 0)
-  const size = 1 + perPass * passes
-  const course = {
-    timesS: new Float64Array(size),
-    surface: new Float64Array(size),
-    underTop: new Float64Array(size),
-    back: new Float64Array(size),
-  }
-  const passEnds: number[] = []
-  const slicesAtEnd: Float64Array[][] = []
-  let at = 0
-  let time = 0
   const onePass = stepsOfPass(lane, jet, speedMmS, [
     ...(restS > 1e-9 ? [{ lastsS: restS, steps: restSteps, fromMm: -strokeMm / 2 }] : []),
     { lastsS: pulseS, steps: pulseSteps, fromMm: (-pulseS * speedMmS) / 2 },
     ...(restS > 1e-9 ? [{ lastsS: restS, steps: restSteps, fromMm: (pulseS * speedMmS) / 2 }] : []),
   ])
-  for (let pass = 0; pass < passes; pass++) {
-    for (const { seconds, washes } of onePass) {
-      march.step(seconds, washes)
-      at++
-      time += seconds
-      course.timesS[at] = time
-      course.surface[at] = march.middle.surfaceC
-      course.underTop[at] = march.middle.underTopC
-      course.back[at] = march.middle.backC
-    }
-    passEnds.push(at)
-    slicesAtEnd.push(march.slices())
-  }
-  return { ...course, lane, passEnds, slicesAtEnd }
+  return { lane, ...inKernel(() => marchPasses(lane, onePass, passes)) }
 }
 
-/** The steps of one pass, the same every time: how long each lasts, and the air over every strip. */
+interface StepOfPass {
+  readonly seconds: number
+  /** The air over every strip. */
+  readonly washes: readonly StepWashes[]
+}
+
+/** Lives within `inKernel`. */
+function marchPasses(lane: Lane, onePass: readonly StepOfPass[], passes: number): Omit<UnitCourse, 'lane'> {
+  const march = new LaneMarch(lane, 0)
+  const steps = onePass.map(({ seconds, washes }) => ({ seconds, air: march.air(washes) }))
+  const row = () => new Float64Array(1 + steps.length * passes)
+  const [timesS, surface, underTop, back] = [row(), row(), row(), row()]
+  const passEnds: number[] = []
+  const peaks: number[] = []
+  const wholeAtEnd = new Float64Array(march.temperatureC.length * passes)
+  let at = 0
+  let peak = 0
+  for (let pass = 0; pass < passes; pass++) {
+    for (const { seconds, air } of steps) {
+      march.step(seconds, air)
+      at++
+      timesS[at] = timesS[at - 1]! + seconds
+      surface[at] = march.surfaceC
+      underTop[at] = march.underTopC
+      back[at] = march.backC
+      peak = Math.max(peak, march.surfaceC)
+    }
+    passEnds.push(at)
+    peaks.push(peak)
+    wholeAtEnd.set(march.temperatureC, pass * march.temperatureC.length)
+  }
+  return { timesS, surface, underTop, back, passEnds, peaks, wholeAtEnd }
+}
+
+/** The steps of one pass, the same every time. */
 function stepsOfPass(
   { strips }: Lane,
   jet: Jet,
   speedMmS: number,
   stretches: readonly { readonly lastsS: number; readonly steps: number; readonly fromMm: number }[],
-): { readonly seconds: number; readonly washes: readonly StepWashes[] }[] {
+): StepOfPass[] {
   return stretches.flatMap(({ lastsS, steps, fromMm }) =>
     Array.from({ length: steps }, (_, k) => {
       const seconds = lastsS / steps
@@ -204,8 +215,10 @@ export function outcomeOf(unit: UnitCourse, jet: Jet, request: Omit<PassesReques
   const surfaceC = timesS.map((_, i) => rise(i))
   const underTopC = timesS.map((_, i) => ambientC + excess * unit.underTop[i]!)
   const peakSurfaceC = Math.max(...surfaceC)
-  const slices = unit.slicesAtEnd[passes - 1]!.map((strip) => strip.map((share) => ambientC + excess * share))
-  const cooled = coolDown(unit.lane, slices, ambientC, unit.timesS[end]!, [pressC, cutC])
+  const size = unit.wholeAtEnd.length / unit.passEnds.length
+  const whole = unit.wholeAtEnd.subarray((passes - 1) * size, passes * size)
+  const wholeC = whole.map((share) => ambientC + excess * share)
+  const cooled = inKernel(() => coolDown(unit.lane, wholeC, ambientC, unit.timesS[end]!, [pressC, cutC]))
   return {
     timesS: [...timesS, ...cooled.timesS],
     surfaceC: [...surfaceC, ...cooled.surfaceC],
@@ -237,18 +250,11 @@ function crossing(unit: UnitCourse, met: number, wanted: number): number {
   return unit.timesS[met - 1]! + share * (unit.timesS[met]! - unit.timesS[met - 1]!)
 }
 
-/** Still air after the last pass, until the surface is below every limit. */
-function coolDown(
-  lane: Lane,
-  slicesC: readonly Float64Array[],
-  ambientC: number,
-  fromS: number,
-  limitsC: readonly number[],
-) {
-  const lanes = new LaneMarch(lane, slicesC)
-  const march = lanes.middle
+/** Still air after the last pass, until the surface is below every limit. Lives within `inKernel`. */
+function coolDown(lane: Lane, startC: Float64Array, ambientC: number, fromS: number, limitsC: readonly number[]) {
+  const march = new LaneMarch(lane, startC)
   const air: Wash = { gasC: ambientC, hWm2K: stillAirHWm2K }
-  const still = lanes.strips.map(() => [air, air, air] as const)
+  const still = march.air(lane.strips.map(() => [air, air, air]))
   const reached: (number | null)[] = limitsC.map((limit) => (march.surfaceC <= limit ? 0 : null))
   const course = { timesS: [] as number[], surfaceC: [] as number[], underTopC: [] as number[] }
   let peakBackC = march.backC
@@ -256,7 +262,7 @@ function coolDown(
   let stepS = 0.05
   while (after < longestCoolS && (after < 5 || reached.some((r, i) => r === null && limitsC[i]! > ambientC))) {
     const before = march.surfaceC
-    lanes.step(stepS, still)
+    march.step(stepS, still)
     peakBackC = Math.max(peakBackC, march.backC)
     limitsC.forEach((limit, i) => {
       if (reached[i] === null && march.surfaceC <= limit)

@@ -4,7 +4,8 @@ import { jetOf } from './jet.ts'
 import { layersOf } from './materials.ts'
 import { unitCourse } from './passes.ts'
 import { type GunOver, PatchMarch } from './patch.ts'
-import { Eliminations, ends, fromMiddle, secondStage, SlabMarch, slabOf, trapezoid } from './slab.ts'
+import { Eliminations, ends, fromMiddle, secondStage, slabOf, trapezoid } from './slab.ts'
+import { SlabMarch } from './testSlabMarch.ts'
 
 const film = { type: 'paint film', thicknessUm: 180 } as const
 const materials = ['painted steel', 'painted aluminium', 'painted plastic', 'glass'] as const

@@ -28,7 +28,7 @@ const liveSlices = { firstSliceMm: 0.06, growth: 0.3, fewestSlices: 1, wholeFrom
 const mostHandedOn = 0.2
 
 /**
- * March of a patch in time: under every cell a stack, as `SlabMarch` has one; metal hands heat on between the stacks, in both
+ * March of a patch in time: under every cell a stack of its own; metal hands heat on between the stacks, in both
  * directions, node by node (explicit, in so many parts of a step that it cannot swing). Of still air the cooling counts everywhere.
  * Temperatures in °C; cells run along x first.
  */
@@ -85,7 +85,7 @@ export class PatchMarch {
     return stored * (this.of.cellMm / 1000) ** 2
   }
 
-  /** TR-BDF2 of every stack, as in `SlabMarch.step`. What came in, J/m². */
+  /** TR-BDF2 of every stack. What came in, J/m². */
   private stepStacks(seconds: number): number {
     const { capacityJm2K: capacity, conductanceWm2K: conductance } = this.slab
     const weight = trapezoid * seconds

@@ -1,8 +1,10 @@
+import { inKernel } from '../kernel/index.ts'
 import { done, type Result, refused } from '../result/index.ts'
 import { figure, say, seconds as asSeconds, temperature } from '../say/index.ts'
 import { layerProblem, outside } from './checkLayers.ts'
 import type { Layer, Wash } from './heatTypes.ts'
-import { SlabMarch, slabOf } from './slab.ts'
+import { alone, LaneMarch } from './lane.ts'
+import { slabOf } from './slab.ts'
 
 export interface SteadyRequest {
   readonly ambientC: number
@@ -57,21 +59,26 @@ export function steadyWash(
       [say`time to cool`, asSeconds, coolSeconds, 0, 86_400],
     ])
   if (problem !== null) return refused(problem)
-  const march = new SlabMarch(slabOf(layers, finerSpace), ambientC)
-  const course: Course = { timesS: [0], surfaceC: [ambientC], underTopC: [ambientC] }
-  let peakBackC = ambientC
-  const wash = (air: Wash, fromS: number, lastsS: number) => {
-    for (const stepS of growingSteps(lastsS, finerTime)) {
-      march.step(stepS, air, air, air)
-      peakBackC = Math.max(peakBackC, march.backC)
-      course.timesS.push(Math.min(fromS + lastsS, (course.timesS[course.timesS.length - 1] ?? 0) + stepS))
-      course.surfaceC.push(march.surfaceC)
-      course.underTopC.push(march.underTopC)
-    }
-  }
-  wash({ gasC, hWm2K }, 0, seconds)
-  if (coolSeconds > 0) wash({ gasC: ambientC, hWm2K: stillAirHWm2K }, seconds, coolSeconds)
-  return done({ ...course, peakSurfaceC: Math.max(...course.surfaceC), peakBackC })
+  return done(
+    inKernel(() => {
+      const march = new LaneMarch(alone(slabOf(layers, finerSpace)), ambientC)
+      const course: Course = { timesS: [0], surfaceC: [ambientC], underTopC: [ambientC] }
+      let peakBackC = ambientC
+      const wash = (wash: Wash, fromS: number, lastsS: number) => {
+        const air = march.air([[wash, wash, wash]])
+        for (const stepS of growingSteps(lastsS, finerTime)) {
+          march.step(stepS, air)
+          peakBackC = Math.max(peakBackC, march.backC)
+          course.timesS.push(Math.min(fromS + lastsS, (course.timesS[course.timesS.length - 1] ?? 0) + stepS))
+          course.surfaceC.push(march.surfaceC)
+          course.underTopC.push(march.underTopC)
+        }
+      }
+      wash({ gasC, hWm2K }, 0, seconds)
+      if (coolSeconds > 0) wash({ gasC: ambientC, hWm2K: stillAirHWm2K }, seconds, coolSeconds)
+      return { ...course, peakSurfaceC: Math.max(...course.surfaceC), peakBackC }
+    }),
+  )
 }
 
 interface Course {

@@ -1,8 +1,10 @@
+import { inKernel } from '../kernel/index.ts'
 import { done, type Result, refused } from '../result/index.ts'
 import { say, temperature } from '../say/index.ts'
 import { layerProblem, outside } from './checkLayers.ts'
 import type { Layer } from './heatTypes.ts'
-import { SlabMarch, slabOf } from './slab.ts'
+import { alone, LaneMarch } from './lane.ts'
+import { slabOf } from './slab.ts'
 
 /** A garment-type steamer at a hand's breadth: wet steam that condenses on what is cooler. */
 export interface SteamFigures {
@@ -29,13 +31,18 @@ export function steamSeconds(
   const problem = layerProblem(layers) ?? outside([[say`room temperature`, temperature, ambientC, -40, 80]])
   if (problem !== null) return refused(problem)
   if (targetC > steamC - fallsShortK) return done(null)
-  const march = new SlabMarch(slabOf(layers), ambientC)
   // Moving over a hand's breadth, a spot is under the steam about half of the time.
-  const air = { gasC: steamC, hWm2K: hWm2K / 2 }
+  const steam = { gasC: steamC, hWm2K: hWm2K / 2 }
   const stepS = 0.1
-  for (let time = 0; time <= longestS; time += stepS) {
-    if (march.surfaceC >= targetC) return done(time)
-    march.step(stepS, air, air, air)
-  }
-  return done(null)
+  return done(
+    inKernel(() => {
+      const march = new LaneMarch(alone(slabOf(layers)), ambientC)
+      const air = march.air([[steam, steam, steam]])
+      for (let time = 0; time <= longestS; time += stepS) {
+        if (march.surfaceC >= targetC) return time
+        march.step(stepS, air)
+      }
+      return null
+    }),
+  )
 }

@@ -13,4 +13,15 @@ export { doubles, inKernel, ints } from './instance.ts'
 export { type Mixing, mixing } from './mixing.ts'
 export { type Overlaps, overlaps, type StandIn } from './overlaps.ts'
 export { facingOf, firstFlatTriangle, sideEnd, type Sides, sidesOf } from './sides.ts'
-export { type AirOverStacks, type StackStep, stepStacks } from './stacks.ts'
+export {
+  type AcrossStep,
+  type LaidAcross,
+  type LaidAir,
+  type LaidStep,
+  layAcross,
+  layAir,
+  layStep,
+  type Stacks,
+  stacks,
+  stepStacks,
+} from './stacks.ts'

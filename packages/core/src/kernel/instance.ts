@@ -94,27 +94,8 @@ interface Kernel {
   turnLikeSeen(vertices: number, uv: number, position: number, out: number): void
   firstFlat(triangles: number, corner: number, position: number, leastShare: number): number
   takeAway(pairs: number, y: number, share: number, x: number): void
-  stepStacks(
-    rows: number,
-    pairs: number,
-    slices: number,
-    weight: number,
-    shareOfEnds: number,
-    fromMiddle: number,
-    surfacePivot: number,
-    t: number,
-    hWm2K: number,
-    gasC: number,
-    capacity: number,
-    conductance: number,
-    up: number,
-    inverse: number,
-    down: number,
-    middle: number,
-    right: number,
-    flow: number,
-    atStart: number,
-  ): number
+  stepStacks(rows: number, pairs: number, slices: number, step: number, t: number, air: number, scratch: number): number
+  handOnAcross(depths: number, strips: number, across: number, sideways: number, scratch: number, t: number): void
   pairLoss(a: number, b: number, dx: number, dy: number): number
   lossAt(
     size: number,
