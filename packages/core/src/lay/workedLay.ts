@@ -225,7 +225,11 @@ function fitIntoBox(
 
 const penalty = 4
 
-/** The least total stretch inside the box, from a lay that is (nearly) inside it. */
+/** How often the steps to the least total are looked at, and how little the film has moved since then when they have come to rest. */
+const restEvery = 20
+const restMm = 0.01
+
+/** The least total stretch inside the box, from a lay that is (nearly) inside it; no more than so many steps. */
 function leastTotal(
   film: FilmSystem,
   from: Float64Array,
@@ -234,9 +238,15 @@ function leastTotal(
   onProgress: (share: number) => void,
 ): Float64Array {
   begin(film, from)
-  for (let count = 0; count < steps; count++) {
+  let before = from
+  for (let count = 1; count <= steps; count++) {
     step(film, box, 1 / (1 + penalty))
-    if (count % 20 === 0) onProgress(count / steps)
+    if (count % restEvery !== 0) continue
+    onProgress(count / steps)
+    const now = taken(film)
+    const inside = outsideOf(film.range(), box) < mendable(box) / 4
+    if (inside && now.every((mm, i) => Math.abs(mm - before[i]!) < restMm)) return now
+    before = now
   }
   return taken(film)
 }
