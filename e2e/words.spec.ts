@@ -97,6 +97,9 @@ test('every word on every screen goes through the catalogue; only data, units an
 /** The choice of a unit names it. */
 const choiceOfUnit = (where: string, text: string) => where === '/shop' && /^(mm|°C|mL)$/.test(text.trim())
 
+/** Syringes and cylinders are marked in mL everywhere. */
+const readOffTool = (text: string): boolean => /syringe|cylinder/.test(text)
+
 /** Fields whose figure is wider than they are, or whose unit stands in more than one line. */
 const crampedFields = (page: Page) =>
   page.evaluate(() =>
@@ -123,8 +126,9 @@ test('in inches, Fahrenheit and fluid ounces no screen and no step of a fit leav
     await page.waitForLoadState('networkidle')
     const metric = (await wordsOf(page)).filter(
       (text) =>
-        (/\d\s?(mm|cm|mL|L|°C|K)\b/.test(text) || /^(mm|cm|mL|mL\/L|°C|K)$/.test(text.trim())) &&
-        !choiceOfUnit(where, text),
+        (/\d\s?(mm|cm|m|mL|L|°C|K)\b/.test(text) || /^(mm|cm|m|m²|mL|mL\/L|°C|K)$/.test(text.trim())) &&
+        !choiceOfUnit(where, text) &&
+        !readOffTool(text),
     )
     for (const text of new Set([...metric, ...(await crampedFields(page))])) left.push(`${where}: ${text.trim()}`)
   }

@@ -18,4 +18,13 @@ export {
 } from './recallPart.ts'
 export { type PaceOf, recallPaces } from './recallPaces.ts'
 export { nameless } from './nameless.ts'
-export { fingerWords, heatWords, offsetWords, paceWords, pullMadeWords, pullWords, timesWords } from './recallWords.ts'
+export {
+  bladeUsedWords,
+  fingerWords,
+  heatWords,
+  offsetWords,
+  paceWords,
+  pullMadeWords,
+  pullWords,
+  timesWords,
+} from './recallWords.ts'

@@ -1,7 +1,7 @@
 import { english } from '@truelay/words'
 import { describe, expect, test } from 'vitest'
 import { practiceWith } from '../practice/index.ts'
-import { type FitFact, type PullMade, pullMadeWords, pullWords, recallPart } from './index.ts'
+import { bladeUsedWords, type FitFact, type PullMade, pullMadeWords, pullWords, recallPart } from './index.ts'
 
 const fact = (...pulls: [string, PullMade][]): FitFact => ({
   partId: crypto.randomUUID(),
@@ -53,4 +53,24 @@ describe('how far film had to be pulled in earlier fits', () => {
   ] as const)('in one fit: %s', (needed, words) => {
     expect(english(pullMadeWords({ place: 'the nose edge', needed }))).toBe(words)
   })
+})
+
+test.each([
+  [[{ fresh: false, cutMm: 300 }], '300 mm cut'],
+  [
+    [
+      { fresh: true, cutMm: 300 },
+      { fresh: false, cutMm: 40 },
+    ],
+    '1 fresh segment, 340 mm cut',
+  ],
+  [
+    [
+      { fresh: true, cutMm: 300 },
+      { fresh: true, cutMm: 0 },
+    ],
+    '2 fresh segments, 300 mm cut',
+  ],
+] as const)('what was cut with a blade: %j', (strokes, words) => {
+  expect(english(bladeUsedWords(strokes))).toBe(words)
 })

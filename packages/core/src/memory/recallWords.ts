@@ -129,3 +129,10 @@ const heatUses: Readonly<Record<string, Sentence>> = {
   seal: say`sealing`,
   'post-heat': say`post-heating`,
 }
+
+/** "2 fresh segments, 3240 mm cut". */
+export function bladeUsedWords(strokes: readonly { readonly fresh: boolean; readonly cutMm: number }[]): Sentence {
+  const fresh = strokes.filter((stroke) => stroke.fresh).length
+  const cut = say`${length(strokes.reduce((sum, { cutMm }) => sum + cutMm, 0))} cut`
+  return fresh === 0 ? cut : say`${counted(fresh, '# fresh segment', '# fresh segments')}, ${cut}`
+}

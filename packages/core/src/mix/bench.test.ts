@@ -1,5 +1,5 @@
 import { nothing, verbatim } from '../say/index.ts'
-import { english } from '@truelay/words'
+import { english, wordsIn } from '@truelay/words'
 import { required as must } from '../result/index.ts'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
@@ -9,6 +9,7 @@ import {
   isAlike,
   learnUse,
   measureBatch,
+  measureDefaults,
   mixBatch,
   outlook,
   pourOf,
@@ -28,6 +29,14 @@ describe('measuring', () => {
     expect(english(pourWords(pourOf('water', 857.143)))).toBe('8 full cylinders (100 mL each) and 57 mL')
     expect(english(pourWords(pourOf('soap', 1.34)))).toBe('syringe to 1.3 mL')
     expect(english(pourWords(pourOf('water', 100)))).toBe('one full cylinder (100 mL)')
+    // Steps finer than a tenth are read as they are marked.
+    expect(english(pourWords(pourOf('soap', 1.26, { ...measureDefaults, syringeStepMl: 0.05 })))).toBe(
+      'syringe to 1.25 mL',
+    )
+  })
+  test('is read off the tool, also where volumes are told in fluid ounces', () => {
+    const inOunces = wordsIn({ units: { length: 'in', temperature: 'F', volume: 'fl oz' } })
+    expect(inOunces(pourWords(pourOf('water', 811)))).toBe('8 full cylinders (100 mL each) and 11 mL')
   })
   test('what results from the rounded pours is said, and is close to what was wanted', () => {
     fc.assert(

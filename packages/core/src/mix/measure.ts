@@ -1,4 +1,4 @@
-import { counted, say, type Sentence, volume } from '../say/index.ts'
+import { counted, figure, say, type Sentence, volume } from '../say/index.ts'
 import { type Addition, type Ingredient, ingredientWords, type Stock, type Strength } from './mixTypes.ts'
 
 /** What volumes are measured with. */
@@ -95,14 +95,17 @@ export const measuringToolWords: Readonly<Record<Pour['tool'], Sentence>> = {
   syringe: say`syringe`,
 }
 
+/** What is read off a tool: syringes and cylinders are marked in mL, whatever else a shop reckons in. */
+const marked = (ml: number): Sentence => say`${figure(ml, String(ml).split('.')[1]?.length ?? 0)} mL`
+
 /** A pour in words: "8 full cylinders (100 mL each) and 57 mL", "syringe to 1.3 mL". */
 export function pourWords({ tool, timesFull, restMl }: Pour, measures: Measures = measureDefaults): Sentence {
-  const holds = volume(tool === 'cylinder' ? measures.cylinderMl : measures.syringeMl)
-  if (timesFull === 0) return say`${measuringToolWords[tool]} to ${volume(restMl)}`
+  const holds = marked(tool === 'cylinder' ? measures.cylinderMl : measures.syringeMl)
+  if (timesFull === 0) return say`${measuringToolWords[tool]} to ${marked(restMl)}`
   const full =
     tool === 'cylinder'
       ? say`${counted(timesFull, 'one full cylinder', '# full cylinders')}`
       : say`${counted(timesFull, 'one full syringe', '# full syringes')}`
   const each = timesFull === 1 ? say`${full} (${holds})` : say`${full} (${holds} each)`
-  return restMl > 0 ? say`${each} and ${volume(restMl)}` : each
+  return restMl > 0 ? say`${each} and ${marked(restMl)}` : each
 }

@@ -1,7 +1,7 @@
 import { findingMeanings } from '@truelay/core/plan'
 import { becameOf, curedBy, type PartRecord, type PhotoId, type Shop } from '@truelay/contract'
 import { causeOf, cureStep, faultWords } from '@truelay/core/judge'
-import { pullMadeWords } from '@truelay/core/memory'
+import { bladeUsedWords, pullMadeWords } from '@truelay/core/memory'
 import { strengthWords } from '@truelay/core/mix'
 import {
   clock,
@@ -144,11 +144,7 @@ function recordPages(sheet: Sheet, { record, shop, words, photoFile }: Omit<Reco
     for (const { at, readC, wantedC } of lines.heatRead)
       row(say`${clock(at)}`, say`thermometer ${temperature(readC)}, planned ${temperature(wantedC)}`)
     for (const pull of lines.pullMade) row(say`${clock(pull.at)}`, pullMadeWords(pull))
-    if (lines.bladeUsed.length > 0)
-      row(
-        say`Blade`,
-        say`${counted(lines.bladeUsed.filter((b) => b.fresh).length, '# fresh segment', '# fresh segments')}, ${length(lines.bladeUsed.reduce((sum, b) => sum + b.cutMm, 0))} cut`,
-      )
+    if (lines.bladeUsed.length > 0) row(say`Blade`, bladeUsedWords(lines.bladeUsed))
   }
   if (lines.problemSeen.length > 0) {
     heading(say`Found and put right`)

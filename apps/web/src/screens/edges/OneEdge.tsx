@@ -1,4 +1,4 @@
-import { length, list } from '@truelay/core/say'
+import { counted, filmLength, length, list } from '@truelay/core/say'
 import { useWords } from '../../ui/words.ts'
 import type { EdgePlan, EdgeWork } from '@truelay/core/edges'
 import { edgeAdvice, edgeCodeWords } from '@truelay/core/plan'
@@ -102,8 +102,7 @@ export function OneEdge({ edge, plan, practice }: OneEdgeProps) {
       <p className="mt-4 border-t border-hair pt-3 text-body">
         {plan.segments === 0
           ? t`No blade on this part.`
-          : t`${plan.segments} fresh ${plan.segments === 1 ? t`segment` : t`segments`} for this part: one to begin, and again every ${Math.round(practice.bladeAlong / 1000)} m. `}
-        {plan.segments === 0 ? null : t`In all ${length(plan.cutMm)} to cut.`}
+          : t`${counted(plan.segments, '# fresh segment', '# fresh segments')} for this part: one to begin, and again every ${filmLength(practice.bladeAlong)}. In all ${length(plan.cutMm)} to cut.`}
       </p>
     </aside>
   )

@@ -1,6 +1,6 @@
 import { screen, within } from '@testing-library/react'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { type OpenShop, openShop, says } from '../../testing/openShop.tsx'
+import { type OpenShop, openShop, page, says } from '../../testing/openShop.tsx'
 
 let shop: OpenShop
 beforeAll(async () => {
@@ -157,11 +157,14 @@ describe('why it grabs as it does', () => {
 
 describe('in a shop of fluid ounces', () => {
   beforeAll(() => shop.chooseUnits({ length: 'in', temperature: 'F', volume: 'fl oz' }))
-  test('nothing is in millilitres, and what is typed is understood', async () => {
+  test('nothing is in millilitres but what is read off a tool, and what is typed is understood', async () => {
     const visit = shop.visit('/mixing')
     await visit.types('or', '100')
     await visit.sees(/gives 100 fl oz/)
-    await visit.seesNo(/\d ?mL(?![a-z/])/)
+    await visit.sees(/full cylinders \(100 mL each\) and \d+ mL/)
+    const elsewhere = page().replace(/full cylinders? \(100 mL( each)?\)( and \d+ mL)?|syringe to [\d.]+ mL/g, '')
+    expect(elsewhere).toMatch(/gives 100 fl oz/)
+    expect(elsewhere).not.toMatch(/\d ?mL(?![a-z/])/)
   })
   test('the bottles are round ones there too, a quart at first', async () => {
     const visit = shop.visit('/mixing')

@@ -1,6 +1,6 @@
 import { causeOf, cureStep, faultWords } from '@truelay/core/judge'
 import { count, counted, length, minutes, say, temperature, volume } from '@truelay/core/say'
-import { pullMadeWords } from '@truelay/core/memory'
+import { bladeUsedWords, pullMadeWords } from '@truelay/core/memory'
 import { useWords } from '../../ui/words.ts'
 import { becameOf, curedBy, spoilWords, type PartRecord, type Shop } from '@truelay/contract'
 import { strengthWords } from '@truelay/core/mix'
@@ -49,8 +49,6 @@ function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly s
     problemSeen: problems,
     spoilSettled,
   } = record.lines
-  const fresh = strokes.filter((stroke) => stroke.fresh).length
-  const cutMm = strokes.reduce((sum, stroke) => sum + stroke.cutMm, 0)
   if (record.state === 'not begun')
     return (
       <div className="p-8">
@@ -175,11 +173,7 @@ function RecordPaper({ record, shop }: { readonly record: PartRecord; readonly s
                 </span>
               </Line>
             ))}
-            {strokes.length === 0 ? null : (
-              <Line
-                label={t`blade`}
-              >{t`${counted(fresh, '# fresh segment', '# fresh segments')}, ${length(cutMm)} cut`}</Line>
-            )}
+            {strokes.length === 0 ? null : <Line label={t`blade`}>{t(bladeUsedWords(strokes))}</Line>}
           </Part>
         )}
 
