@@ -13,6 +13,19 @@ test('two orders are compared on the bumper and played; a better one is found an
   await expect(page.getByTestId('most-second')).toBeVisible({ timeout: 90_000 })
   await expect(first.getByRole('combobox')).toHaveValue('corners first')
 
+  // However long their words are, both parts are drawn to one scale.
+  const heights = () => page.locator('canvas').evaluateAll((drawn) => drawn.map(({ clientHeight }) => clientHeight))
+  for (const size of [
+    { width: 820, height: 1180 },
+    { width: 1280, height: 800 },
+  ]) {
+    await page.setViewportSize(size)
+    await expect.poll(heights).toHaveLength(2)
+    await expect
+      .poll(async () => Math.abs(((await heights())[0] ?? 0) - ((await heights())[1] ?? 1000)))
+      .toBeLessThan(2)
+  }
+
   // Corners set taut spread the stretch; from the centre it piles up towards the rim.
   const changes = page.getByRole('region', { name: 'What the second order changes' })
   await expect(changes.getByText(/^The top edge then needs \d+(\.\d)?\s% instead of/)).toBeVisible()
@@ -40,7 +53,7 @@ test('two orders are compared on the bumper and played; a better one is found an
   expect(told.length).toBeGreaterThan(2)
   expect(new Set(told).size).toBe(told.length)
   const words = (await second.getByText(/^Fix /).textContent()) ?? ''
-  expect(words).toMatch(/^Fix the .+, then /)
+  expect(words).toMatch(/^Fix (\(1\) )?the .+, then /)
 
   await page.getByRole('button', { name: 'Take the second into the fit' }).click()
   await expect(page.getByText('Order of laying')).toBeVisible({ timeout: 120_000 })

@@ -38,7 +38,8 @@ export function OrderView({ place, choice, onChoose, offered, surface, form, sho
   return (
     <section
       aria-label={place === 'first' ? t`First order` : t`Second order`}
-      className="relative flex min-h-0 min-w-0 flex-col border-r border-hair last:border-r-0"
+      // Side by side they share their rows, so that both parts are drawn to one scale however long their words are.
+      className="relative flex min-h-0 min-w-0 flex-col border-r border-hair last:border-r-0 md:row-span-4 md:grid md:grid-rows-subgrid"
     >
       <div className="flex flex-wrap items-center justify-between gap-2 px-4 pt-3">
         <label className="label flex items-center gap-2 text-note text-quiet">
@@ -75,7 +76,9 @@ export function OrderView({ place, choice, onChoose, offered, surface, form, sho
         )}
       </div>
       {shown === null ? (
-        <Busy text={t`Rehearsing`} />
+        <div className="md:row-span-3">
+          <Busy text={t`Rehearsing`} />
+        </div>
       ) : (
         <Played surface={surface} form={form} shown={shown} at={at} scale={scale} />
       )}

@@ -50,7 +50,7 @@ export function RehearsalScreen() {
   return (
     <div className="flex-1 lg:grid lg:min-h-0 lg:grid-cols-[1fr_21rem]">
       <div className="min-w-0 lg:grid lg:min-h-0 lg:grid-rows-[1fr_auto]">
-        <div className="grid h-[62.5rem] min-w-0 grid-rows-2 md:h-[32.5rem] md:grid-cols-2 md:grid-rows-1 lg:h-auto lg:min-h-0">
+        <div className="grid h-[62.5rem] min-w-0 grid-rows-2 md:h-[32.5rem] md:grid-cols-2 md:grid-rows-[auto_auto_minmax(0,1fr)_auto] lg:h-auto lg:min-h-0">
           {(
             [
               ['first', left, setLeft, a],

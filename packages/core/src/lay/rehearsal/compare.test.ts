@@ -219,6 +219,10 @@ describe('an order in words', () => {
     ],
     [{ anchors: anchors(1, 0) }, 'Fix the corner 1 (film pulled taut) and the corner 2, then outward from there.'],
     [{ anchors: anchors(0.25, 0) }, 'Fix the corner 1 and the corner 2, then outward from there.'],
+    [
+      { anchors: anchors(1, 1, 1) },
+      'Fix (1) the corner 1, (2) the corner 2 and (3) the corner 3 with the film pulled taut, then outward from there.',
+    ],
     [{ made: 'by search', strokeMm: 236 }, 'Fix the centre, then outward from there. Each stroke about 240 mm.'],
     [{ made: 'by search', spiral: true }, 'Fix the centre, then round it in widening turns.'],
     [{ made: 'by search', flatFirst: 1 }, 'Fix the centre, then the flats from there, and what turns last.'],

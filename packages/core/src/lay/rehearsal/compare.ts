@@ -1,6 +1,7 @@
 import type { FormDoc } from '../../form/index.ts'
 import {
   atStart,
+  count,
   length,
   list,
   name,
@@ -127,14 +128,19 @@ const riskWords: Readonly<Record<RehearsalFigures['hollows'][number]['risk'], Se
 export const orderName = (order: Pick<LayOrder, 'made' | 'school'>): Sentence =>
   order.made === 'by school' ? schoolWords[order.school] : say`better order`
 
+/** So many anchors are told with their numbers. */
+const numberedFrom = 3
+
 /** An order in one sentence: what is fixed first and how the front runs. */
 export function orderWords(order: LayOrder): Sentence {
   const taut = order.anchors.filter((a) => a.pullShare > 0.25).length
   const all = taut > 0 && taut === order.anchors.length
   const anchors = list(
-    order.anchors.map((a) =>
-      !all && a.pullShare > 0.25 ? say`the ${a.label} (film pulled taut)` : say`the ${a.label}`,
-    ),
+    order.anchors.map((a, i) => {
+      const where = !all && a.pullShare > 0.25 ? say`the ${a.label} (film pulled taut)` : say`the ${a.label}`
+      // Many are numbered, as in the picture: their names may have commas and "and" of their own.
+      return order.anchors.length < numberedFrom ? where : say`(${count(i + 1)}) ${where}`
+    }),
   )
   const run = runWords(order)
   if (order.anchors.length === 0) return paragraph(say`${atStart(run)}.`, strokeWords(order))
