@@ -74,6 +74,13 @@ describe('two orders that differ in one thing', () => {
       `The hardest place needs 2 % (by the ${label}) instead of 6 % (by the ${labelOf(otherEdge)}).`,
     ],
     [
+      'largest',
+      { largestStretch: 0.06 },
+      { largestStretch: 0.02 },
+      0.8,
+      `The hardest place, by the ${label}, needs 2 % instead of 6 %.`,
+    ],
+    [
       'glue line',
       { glueLineShare: 0.25 },
       { glueLineShare: 0.05 },

@@ -69,7 +69,9 @@ export function compareOrders(
     add(
       'largest',
       20 * largest,
-      say`The hardest place needs ${share(to.largestStretch)} (by the ${label(to.largestStretchEdge)}) instead of ${share(from.largestStretch)} (by the ${label(from.largestStretchEdge)}).`,
+      to.largestStretchEdge === from.largestStretchEdge
+        ? say`The hardest place, by the ${label(to.largestStretchEdge)}, needs ${share(to.largestStretch)} instead of ${share(from.largestStretch)}.`
+        : say`The hardest place needs ${share(to.largestStretch)} (by the ${label(to.largestStretchEdge)}) instead of ${share(from.largestStretch)} (by the ${label(from.largestStretchEdge)}).`,
     )
   const glue = from.glueLineShare - to.glueLineShare
   if (Math.abs(glue) > 0.01)
