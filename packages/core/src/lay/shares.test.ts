@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { seededRandom } from '../numerics/index.ts'
 import { byDegrees, meanOfMost, percentileByArea } from './shares.ts'
 
 describe('by degrees', () => {
@@ -35,6 +36,23 @@ describe('a percentile by area', () => {
   test('a small triangle does not decide', () => {
     const area = Float64Array.of(0.001, 100, 100)
     expect(percentileByArea(area, [0, 1, 2], of, 0.995).value).toBe(3)
+  })
+  test('is the one that is found by putting all in order, where many are alike too', () => {
+    const random = seededRandom(4)
+    for (const count of [1, 2, 3, 10, 200]) {
+      const area = Float64Array.from({ length: count }, () => 0.1 + random())
+      const figure = Float64Array.from(area, () => Math.floor(8 * random()))
+      const all = [...area.keys()]
+      for (const share of [0, 0.05, 0.4, 0.95, 1]) {
+        const goal = share * area.reduce((sum, a) => sum + a, 0) - 1e-9
+        const inOrder = [...all].sort((a, b) => figure[a]! - figure[b]!)
+        const areaUpTo = (place: number) => inOrder.slice(0, place + 1).reduce((sum, t) => sum + area[t]!, 0)
+        const last = inOrder.find((_, place) => areaUpTo(place) >= goal)!
+        const { value, triangle } = percentileByArea(area, all, (t) => figure[t]!, share)
+        expect(value).toBe(figure[last])
+        expect(figure[triangle]).toBe(value)
+      }
+    }
   })
   test('only the triangles that are asked for count', () => {
     expect(percentileByArea(Float64Array.of(1, 1, 1), [1], of, 0.9)).toEqual({ value: 1, triangle: 1 })

@@ -36,11 +36,9 @@ export function filmPatch(film: FilmMesh, free: Int32Array, lies: (vertex: numbe
   free.forEach((v, i) => {
     place[v] = i
   })
-  const triangles = touching(film, free).filter((t) =>
-    [0, 1, 2].every((c) => {
-      const v = film.corner[3 * t + c]!
-      return place[v]! >= 0 || lies(v)
-    }),
+  const holds = (v: number) => place[v]! >= 0 || lies(v)
+  const triangles = touching(film, free).filter(
+    (t) => holds(film.corner[3 * t]!) && holds(film.corner[3 * t + 1]!) && holds(film.corner[3 * t + 2]!),
   )
   const { system, global } = cutOut(film, free, place, triangles)
   const local = new Float64Array(2 * global.length)

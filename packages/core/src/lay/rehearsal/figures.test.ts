@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { fitRigid, rotate, type Vec2 } from '../../geometry/index.ts'
 import { bulgedPart, flatPart, hollowPart, softFilm, stageOf } from '../testParts.ts'
 import {
+  type Rehearsal,
   type RehearsalFigures,
   figuresOf,
   orderBySchool,
@@ -111,10 +112,32 @@ describe('trouble', () => {
 
 describe('figures of a rehearsal', () => {
   const bulge = stageOf(bulgedPart)
-  const made = rehearse(bulge, orderBySchool('centre out', bulge.form, bulge.surface))
+  const order = orderBySchool('centre out', bulge.form, bulge.surface)
+  const [made, later] = [0, 0.5].map((begin) => rehearse(bulge, order, { strokesBegin: [begin] })) as [
+    Rehearsal,
+    Rehearsal,
+  ]
   const figures = figuresOf(bulge, made.order, made)
   test('are those that the rehearsal itself carries', () => {
     expect(figures).toEqual(made.figures)
+  })
+  test('of film laid twice, with strokes that begin half a stroke apart, are the means; steps and picture are of the first', () => {
+    const twice = rehearse(bulge, order)
+    expect(twice).toMatchObject({ steps: made.steps, flat: made.flat, stretch: made.stretch })
+    const mean = (of: (figures: RehearsalFigures) => number) => (of(made.figures) + of(later.figures)) / 2
+    for (const of of [
+      (f) => f.largestStretch,
+      (f) => f.liftedShare,
+      (f) => f.warmShare,
+      (f) => f.farEnd.shiftMm,
+      (f) => f.edges[3]?.stretch ?? 0,
+      (f) => f.edges[0]?.marginShiftMm ?? 0,
+    ] satisfies ((figures: RehearsalFigures) => number)[]) {
+      expect(of(twice.figures)).toBeCloseTo(mean(of), 12)
+      expect(of(later.figures)).not.toBe(of(made.figures))
+    }
+    expect(twice.figures.trouble).toBe(troubleOf(twice.figures, false))
+    expect(twice.figures).toMatchObject({ lifts: made.figures.lifts, warmPulls: made.figures.warmPulls })
   })
   test('name each edge once, and their worst finger', () => {
     expect(figures.edges.map((e) => e.edge)).toEqual(bulgedPart.edges.map((e) => e.name))

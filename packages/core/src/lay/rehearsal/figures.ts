@@ -205,6 +205,9 @@ const spannedBand = 0.15
 const someRisk = 0.05
 const highRisk = 0.8
 
+export const riskOf = (bridging: number): HollowFigure['risk'] =>
+  bridging >= highRisk ? 'high' : bridging > someRisk ? 'some' : 'none'
+
 function hollowFigures({ hollows, film, handling }: PreparedStage, made: Made): HollowFigure[] {
   return hollows.map(({ name, within, ...places }) => {
     const floor = places.floor.map((v) => made.stepOfVertex[v]!)
@@ -220,7 +223,6 @@ function hollowFigures({ hollows, film, handling }: PreparedStage, made: Made): 
     const ifSpanned = byDegrees(stretch, handling.coldStretch / 4, handling.coldStretch)
     const ifNot = byDegrees(stretch, handling.glueLineStretch, handling.warmStretch)
     const bridging = Math.max(ifNot, spanned * ifSpanned)
-    const risk = bridging >= highRisk ? 'high' : bridging > someRisk ? 'some' : 'none'
-    return { name, stretch, floorFirst: before < spannedShare, bridging, risk }
+    return { name, stretch, floorFirst: before < spannedShare, bridging, risk: riskOf(bridging) }
   })
 }

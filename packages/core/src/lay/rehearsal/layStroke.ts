@@ -7,9 +7,9 @@ import type { StepPull } from './orderTypes.ts'
 import type { RehearsalOptions } from './rehearsalOptions.ts'
 import type { PreparedStage } from './stage.ts'
 
-/** Steps of the solver for a pull: enough to see whether a cold one will do, and to settle a warm one. */
-const coldSteps = 40
-const warmSteps = 70
+/** Steps of the solver for a pull: enough to see whether a cold one will do, and to settle a warm one; a hand does not pull on until nothing gives. */
+const coldSteps = 30
+const warmSteps = 40
 
 /** What a stroke lays, and what may move with it. */
 export interface Stroke {
@@ -52,11 +52,18 @@ export function layStroke(
 
 /** Triangles of the patch that the stroke lays with at least a side: its own film, and what it meets. */
 function ownTriangles(film: FilmMesh, triangles: Int32Array, band: readonly number[], stepOf: Int32Array): number[] {
+  const { corner } = film
   const own = new Set(band)
-  return [...triangles].filter((t) => {
-    const corners = [0, 1, 2].map((c) => film.corner[3 * t + c]!)
-    return corners.some((v) => own.has(v)) && corners.filter((v) => own.has(v) || stepOf[v] !== 0).length >= 2
-  })
+  const found: number[] = []
+  for (const t of triangles) {
+    let [laysNow, lies] = [0, 0]
+    for (let k = 3 * t; k < 3 * t + 3; k++) {
+      if (own.has(corner[k]!)) laysNow++
+      else if (stepOf[corner[k]!] !== 0) lies++
+    }
+    if (laysNow > 0 && laysNow + lies >= 2) found.push(t)
+  }
+  return found
 }
 
 /**
@@ -89,12 +96,12 @@ export function pullOf(
 ): StepPull | null {
   if (own.length === 0) return null
   const m = new Float64Array(4)
-  const stretchOf = new Map<number, number>()
+  const stretchOf = new Float64Array(film.triangles)
   for (const t of own) {
     matrixOf(film, uv, t, m, 0)
-    stretchOf.set(t, 1 / Math.max(1e-3, singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)[1]) - 1)
+    stretchOf[t] = 1 / Math.max(1e-3, singularValues2x2(m[0]!, m[1]!, m[2]!, m[3]!)[1]) - 1
   }
-  const most = percentileByArea(film.area, own, (t) => stretchOf.get(t)!, 0.95).value
+  const most = percentileByArea(film.area, own, (t) => stretchOf[t]!, 0.95).value
   if (most < 0.001) return null
   const flat = new Float64Array(2 * film.vertices)
   for (let v = 0; v < film.vertices; v++) {
@@ -103,7 +110,8 @@ export function pullOf(
   }
   let weight = 0
   let [x, y, xx, xy, yy] = [0, 0, 0, 0, 0]
-  for (const [t, stretch] of stretchOf) {
+  for (const t of own) {
+    const stretch = stretchOf[t]!
     if (stretch < 0.6 * most) continue
     const shape = triangleShape(surface, flat, t)
     const w = shape.areaMm2 * stretch

@@ -12,6 +12,8 @@ export interface RehearsalOptions {
   readonly anchorRadiusMm: number
   /** Share of a step's area that may be left with too much film before it is lifted and pulled. */
   readonly liftShare: number
+  /** How often the film is laid, each time with so much of the first stroke left out (a share); figures are the means. */
+  readonly strokesBegin: readonly number[]
 }
 
 /**
@@ -24,4 +26,5 @@ export const rehearsalDefaults: RehearsalOptions = {
   settleAheadDryMm: 70,
   anchorRadiusMm: 30,
   liftShare: 0.04,
+  strokesBegin: [0, 0.5],
 }

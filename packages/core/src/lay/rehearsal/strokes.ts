@@ -21,17 +21,17 @@ export function evenStroke(time: Float64Array, wantedMm: number): number {
 /** A stroke that lays less than this share of the part is made together with the one before it. */
 const leastStrokeShare = 1 / 200
 
-/** Vertices that are still free, in strokes as the front reaches them. */
-export function bandsOf(film: FilmMesh, front: Front, stepOf: Int32Array, bandMm: number): Band[] {
+/** Vertices that are still free, in strokes as the front reaches them; of the first stroke a share (`begin`) is left out. */
+export function bandsOf(film: FilmMesh, front: Front, stepOf: Int32Array, bandMm: number, begin = 0): Band[] {
   const { vertexArea } = film
-  const strokes = strokesOf(film, front, bandMm)
+  const strokes = strokesOf(film, front, bandMm, begin)
   const bands: (Band & { areaMm2: number })[] = []
   let wholeMm2 = 0
   for (let v = 0; v < film.vertices; v++) {
     wholeMm2 += vertexArea[v]!
     if (stepOf[v] !== 0) continue
     const number = strokes[v]!
-    bands[number] ??= { vertices: [], fromMm: number * bandMm, untilMm: (number + 1) * bandMm, areaMm2: 0 }
+    bands[number] ??= { vertices: [], fromMm: 0, untilMm: (number + 1 - begin) * bandMm, areaMm2: 0 }
     bands[number].vertices.push(v)
     bands[number].areaMm2 += vertexArea[v]!
   }
@@ -56,8 +56,8 @@ export function bandsOf(film: FilmMesh, front: Front, stepOf: Int32Array, bandMm
  * The stroke in which each vertex is laid, from 0: in the order in which the front comes to them, so many that they stand for as much of
  * the part as it has really passed by then. Rows of the mesh that lie along the front would else come all too soon or all too late.
  */
-function strokesOf(film: FilmMesh, { time, within }: Front, bandMm: number): Int32Array {
-  const numberAt = (mm: number) => Math.max(0, Math.ceil(mm / bandMm - 1e-9) - 1)
+function strokesOf(film: FilmMesh, { time, within }: Front, bandMm: number, begin: number): Int32Array {
+  const numberAt = (mm: number) => Math.max(0, Math.ceil(mm / bandMm + begin - 1e-9) - 1)
   const passedMm2: number[] = []
   within.forEach((mm, i) => {
     const number = numberAt(mm)
@@ -80,9 +80,13 @@ function strokesOf(film: FilmMesh, { time, within }: Front, bandMm: number): Int
 /** Over how much of each triangle a stroke passes, a share. */
 export function passesOf({ within }: Front, { fromMm, untilMm }: Band): Float64Array {
   const share = new Float64Array(within.length / spotsPerTriangle)
-  for (let i = 0; i < within.length; i++) {
-    const mm = within[i]!
-    if ((mm > fromMm || fromMm === 0) && mm <= untilMm) share[Math.floor(i / spotsPerTriangle)]! += 1 / spotsPerTriangle
+  for (let t = 0, i = 0; t < share.length; t++) {
+    let passed = 0
+    for (const end = i + spotsPerTriangle; i < end; i++) {
+      const mm = within[i]!
+      if ((mm > fromMm || fromMm === 0) && mm <= untilMm) passed++
+    }
+    share[t] = passed / spotsPerTriangle
   }
   return share
 }

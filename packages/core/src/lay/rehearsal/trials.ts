@@ -28,12 +28,15 @@ export interface TrialPractice {
   readonly rehearsal: Partial<RehearsalOptions>
 }
 
+/** Where nothing is shown the film is laid once: other trials and other meshes tell chance apart. */
+const laidOnce: Partial<RehearsalOptions> = { strokesBegin: [0] }
+
 /** Makes one trial on the mesh that it asks for. */
 export function rehearseTrial(
   stage: PreparedStage,
-  { order }: Trial,
+  { on, order }: Trial,
   { practice, rehearsal }: TrialPractice,
 ): Rehearsal {
   const laid = typeof order === 'string' ? orderBySchool(order, stage.form, stage.surface, practice) : order
-  return rehearse(stage, laid, rehearsal)
+  return rehearse(stage, laid, on === 'fine' ? rehearsal : { ...rehearsal, ...laidOnce })
 }
