@@ -65,7 +65,7 @@ export function OrdersCompared(props: OrdersComparedProps) {
         {a === null || b === null ? null : (
           <Figures a={a.rehearsal.figures} b={b.rehearsal.figures} form={form} patterned={patterned} />
         )}
-        <p className="px-4 pb-3 text-note leading-snug text-quiet">{t`Film as a membrane without friction, pulled as evenly as hands can. Compare orders by it; do not read it to the tenth of a millimetre.`}</p>
+        <p className="px-4 pb-3 text-note leading-snug text-quiet">{t`Film as a membrane without friction, pulled as evenly as hands can, laid twice with strokes half a stroke apart: figures are the means. Compare orders by it; do not read it to the tenth of a millimetre.`}</p>
       </div>
       <TakeIt bundle={bundle} part={part} b={b} search={search} />
     </aside>

@@ -35,6 +35,22 @@ describe('strokes over a part', () => {
         expect(Math.abs(laidShare - (k + 1) / 10)).toBeLessThan(1.01 * onePart)
     },
   )
+  test('with half of the first stroke left out, each ends half a stroke sooner, and the last is half as long', () => {
+    const { film, surface } = flats[2]!
+    const front = frontOver(film, surface, swept)
+    const [whole, sooner] = [0, 0.5].map((begin) => bandsOf(film, front, new Int32Array(film.vertices), 30, begin))
+    expect(whole?.map(({ untilMm }) => Math.round(untilMm))).toEqual([30, 60, 90, 120, 150, 180, 210, 240, 270, 300])
+    expect(sooner?.map(({ untilMm }) => Math.round(untilMm))).toEqual([
+      15, 45, 75, 105, 135, 165, 195, 225, 255, 285, 315,
+    ])
+    // So much has passed by then; no nearer than a vertex stands for.
+    const onePart = Math.max(...film.vertexArea) / surface.figures.areaMm2
+    let laid = 0
+    for (const { vertices, untilMm } of sooner ?? []) {
+      laid += vertices.reduce((sum, v) => sum + film.vertexArea[v]!, 0) / surface.figures.areaMm2
+      expect(Math.abs(laid - Math.min(1, untilMm / 300))).toBeLessThan(1.01 * onePart)
+    }
+  })
   test('wound round, the share that lies at each time is the same on every mesh', () => {
     const lying = flats.map(({ film, form, surface }) => {
       const order = { ...orderBySchool('spiral', form, surface), strokeMm: 60 }
