@@ -19,7 +19,7 @@ export default defineConfig({
           name: 'computations',
           // Files share what they import: half the time. A test leaves nothing behind that another could trip over.
           isolate: false,
-          include: ['packages/*/src/**/*.test.ts', 'apps/*/src/**/*.test.ts', 'tools/*.test.ts'],
+          include: ['packages/*/src/**/*.test.ts', 'apps/*/src/**/*.test.ts', 'tools/**/*.test.ts'],
         },
       },
       {

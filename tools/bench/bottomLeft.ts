@@ -1,7 +1,7 @@
 import { minkowskiSumD } from 'clipper2-ts'
-import type { NestPlacement, NestRequest } from '../packages/core/src/nest/index.ts'
-import { shapesOf, type Shapes } from '../packages/core/src/nest/shape.ts'
-import { seededRandom } from '../packages/core/src/numerics/index.ts'
+import type { NestPlacement, NestRequest } from '../../packages/core/src/nest/index.ts'
+import { shapesOf, type Shapes } from '../../packages/core/src/nest/shape.ts'
+import { seededRandom } from '../../packages/core/src/numerics/index.ts'
 
 /**
  * The plain way to lay pieces out, as a yardstick: one after the other, each as near to the beginning of the roll as it goes beside those that lie, by exact
