@@ -21,13 +21,15 @@ function arithmetic(): void {
   kept += a + b + c + d
 }
 
-/** How loaded the machine is, as what the arithmetic takes on the average of a second to what it took at the quietest. */
+/** How loaded the machine is, as what the arithmetic takes on the average of a while to what it took at the quietest. */
 export class Load {
   leastMs: number
+  readonly #averageMs: number
 
-  /** `leastMs`: what the arithmetic took at the quietest that is known of this machine; infinite when nothing is known. */
-  constructor(leastMs: number) {
+  /** `leastMs`: what the arithmetic took at the quietest that is known of this machine; infinite when nothing is known. The average is that of so many ms. */
+  constructor(leastMs: number, averageMs = 1000) {
     this.leastMs = leastMs
+    this.#averageMs = averageMs
     this.now()
   }
 
@@ -39,7 +41,7 @@ export class Load {
       arithmetic()
       this.leastMs = Math.min(this.leastMs, performance.now() - start)
       times++
-    } while (performance.now() - began < 1000)
+    } while (performance.now() - began < this.#averageMs)
     if (!Number.isFinite(kept)) throw new Error('the arithmetic came to no number')
     return (performance.now() - began) / times / this.leastMs
   }

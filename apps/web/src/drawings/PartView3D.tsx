@@ -6,7 +6,7 @@ import { OrbitControls } from '@react-three/drei/core/OrbitControls'
 import { Canvas, type ThreeEvent, useFrame, useThree } from '@react-three/fiber'
 import { type RefObject, useCallback, useEffect, useMemo, useRef } from 'react'
 import { BufferAttribute, BufferGeometry, DoubleSide, Vector3 } from 'three'
-import { clearOf } from './clearOf.ts'
+import { eachClearOf } from './clearOf.ts'
 import { inSpace } from './placeOnSurface.ts'
 import { CutLine, type FilmProgress, FilmOnForm } from './FilmOnForm.tsx'
 import { dense } from './dense.ts'
@@ -173,13 +173,14 @@ function LabelsFollow({
         .project(camera)
       return [((at.x + 1) * size.width) / 2, ((1 - at.y) * size.height) / 2]
     })
-    const numbers = seen.filter((_, i) => labels[i]?.look === 'anchor')
-    labels.forEach((label, i) => {
+    const of = (look: PartLabel['look']) => seen.filter((_, i) => labels[i]?.look === look)
+    const letters = eachClearOf(of('pull'), of('anchor'))
+    let letter = 0
+    labels.forEach(({ look }, i) => {
       const span = spans[i]
-      const at = seen[i]
+      const at = look === 'pull' ? letters[letter++] : seen[i]
       if (!(span instanceof HTMLElement) || at === undefined) return
-      const [x, y] = label.look === 'pull' ? clearOf(at, numbers) : at
-      span.style.transform = `translate(${x}px, ${y}px)`
+      span.style.transform = `translate(${at[0]}px, ${at[1]}px)`
     })
   })
   return null

@@ -36,3 +36,13 @@ export function clearOf(at: Vec2, anchors: readonly Vec2[]): Vec2 {
   }
   return nearest
 }
+
+/** Where figures stand so that none covers a number of an anchor or a figure that comes before it. */
+export function eachClearOf(figures: readonly Vec2[], anchors: readonly Vec2[]): readonly Vec2[] {
+  const taken = [...anchors]
+  return figures.map((at) => {
+    const clear = clearOf(at, taken)
+    taken.push(clear)
+    return clear
+  })
+}
