@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { plainScreens, unfold } from './screens.ts'
+import { plainScreens, scrollsOverNothing, unfold } from './screens.ts'
 import { expect, test } from './shop.ts'
 
 const screens = [...plainScreens, '/guide/fit', '/nowhere']
@@ -55,6 +55,7 @@ test('every screen on a phone and a tablet, in both themes: no barriers, nothing
       for (const barrier of await barriers(page)) found.push(where + barrier)
       const beside = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)
       if (beside > 0) found.push(`${where}${beside} px beside the edge`)
+      for (const nothing of await scrollsOverNothing(page)) found.push(where + nothing)
       if (forThumbs.has(path)) for (const low of await tooLow(page)) found.push(where + low)
     }
   }

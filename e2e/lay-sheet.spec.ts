@@ -1,3 +1,4 @@
+import { scrollsOverNothing } from './screens.ts'
 import { expect, openLaySheet, test } from './shop.ts'
 
 test('the bonnet’s sheet tells the worst edge and puts the piece right', async ({ page, shop }) => {
@@ -9,6 +10,16 @@ test('the bonnet’s sheet tells the worst edge and puts the piece right', async
   await expect(page.getByText('towards the windscreen').first()).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByText(/No room now/)).toBeVisible()
+})
+
+test('beside the drawings the numbers scroll, and nothing else does', async ({ page, shop }) => {
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await openLaySheet(page, shop, 'Headlamp')
+  const numbers = page.locator('aside > div').first()
+  await expect.poll(() => numbers.evaluate((e) => e.scrollHeight - e.clientHeight)).toBeGreaterThan(100)
+  await expect(page.getByText(/per 100\smm of edge/).first()).toBeAttached()
+  expect(await scrollsOverNothing(page)).toEqual([])
+  expect(await page.locator('main').evaluate((e) => e.scrollHeight - e.clientHeight)).toBe(0)
 })
 
 test('the piece follows the pointer, the arrow keys and typed values, and stays where it was put', async ({

@@ -52,3 +52,18 @@ export async function unfold(page: Page) {
     await folded.click()
   }
 }
+
+/** What can be scrolled further down than anything stands in it. */
+export const scrollsOverNothing = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll('main, main *')].flatMap((element) => {
+      const { overflowY, paddingBottom } = getComputedStyle(element)
+      if (!/auto|scroll/.test(overflowY) || element.scrollHeight <= element.clientHeight + 1) return []
+      const top = element.getBoundingClientRect().top - element.scrollTop
+      const ends = [...element.children].map((child) => child.getBoundingClientRect().bottom - top)
+      const over = element.scrollHeight - Math.max(element.clientHeight, ...ends) - Number.parseFloat(paddingBottom)
+      return over > 1
+        ? [`${Math.round(over)} px of nothing to scroll to in ${element.tagName}.${element.className}`]
+        : []
+    }),
+  )

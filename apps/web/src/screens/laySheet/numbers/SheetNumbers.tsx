@@ -32,7 +32,7 @@ export function SheetNumbers({ placed, mode, onCuts }: SheetNumbersProps) {
   const sheet = `/jobs/${bundle.job.id}/lay-sheets/${part.id}`
   return (
     <aside className="border-hair bg-paper lg:flex lg:min-h-0 lg:flex-col lg:border-l">
-      <div className="lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
+      <div className="lg:relative lg:min-h-0 lg:flex-1 lg:overflow-y-auto">
         <FoundHere plan={plan} />
         <FromBefore plan={plan} />
         <HardestPull plan={plan} placed={placed} />
