@@ -49,6 +49,16 @@ describe('a chain of openings', () => {
     ]
     expect(names(plate(mixed))).toEqual([['handle'], ['foot']])
   })
+  test.each([
+    ['a little', 22, [['front', 'rear']]],
+    ['much', 26, [['front'], ['rear']]],
+  ] as const)('two as far out whose sizes differ %s', (_, r, sets) => {
+    const two = [
+      { name: 'front', at: [300, 0] as Vec2, r: 20 },
+      { name: 'rear', at: [-305, 0] as Vec2, r },
+    ]
+    expect(names(plate(two))).toEqual(sets)
+  })
   test('one alone is what the film is cut for, not what it is set by', () => {
     expect(plate([{ name: 'badge', at: [0, 0], r: 40 }])).toEqual([])
   })

@@ -2074,6 +2074,23 @@ describe.each(planRules.map((rule) => [rule.name, rule] as const))('the rule “
   })
 })
 
+test('the blade cuts in the gap as far as edges of a door end there, and along none where they are butted', () => {
+  const cutInGap = (name: string) => {
+    const context = named.get(name)
+    const rule = planRules.find((r) => context !== undefined && r.when(context) && stepCut(r, context) !== undefined)
+    return { cutMm: rule && context ? stepCut(rule, context) : undefined, edges: context?.edgePlan.edges ?? [] }
+  }
+  const stepCut = (rule: (typeof planRules)[number], context: PlanContext) =>
+    rule.steps(context).find(({ id }) => id === 'gap-cut')?.cutMm
+  for (const code of ['gap-cut', 'tuck'] as const) {
+    const { cutMm, edges } = cutInGap(`door, ${code}`)
+    const endThereMm = edges.filter((edge) => edge.code === code).reduce((sum, edge) => sum + edge.lengthMm, 0)
+    expect(endThereMm).toBeGreaterThan(2000)
+    expect(cutMm).toBeCloseTo(endThereMm, 6)
+  }
+  expect(cutInGap('door, butt').cutMm).toBeUndefined()
+})
+
 test('only what every part needs holds for every part', () => {
   const always = planRules.filter((rule) => contexts.every(rule.when)).map((rule) => rule.name)
   expect(always.length).toBeLessThan(planRules.length / 3)
