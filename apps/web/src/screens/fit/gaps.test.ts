@@ -39,7 +39,17 @@ describe('typed gaps', () => {
     const round = readGaps(plan, { P: '2.5', Q: 'two' }, metricUnits)
     expect(round.ok ? '' : english(round.problem)).toBe('Q: "two" is no gap. Give it like this: 2.5 mm.')
     expect(round.ok ? '' : wordsIn({ units: inches })(round.problem)).toContain('0.098 in')
-    expect(readGaps(plan, { P: '2.5', Q: '4000' }, metricUnits).ok).toBe(false)
+  })
+  test.each([
+    ['250', metricUnits, 'Q: 250 mm is too much, 100 mm at most. Was a point left out?'],
+    ['-250', metricUnits, 'Q: −250 mm is too much, 100 mm at most. Was a point left out?'],
+    ['9.8', inches, 'Q: 9.80 in is too much, 3.94 in at most. Was a point left out?'],
+  ])('%s is too much, which is told in the unit it was typed in', (typed, units, problem) => {
+    const round = readGaps(plan, { P: '0.1', Q: typed }, units)
+    expect(round.ok ? '' : wordsIn({ units })(round.problem)).toBe(problem)
+  })
+  test('a hundred is not too much', () => {
+    expect(readGaps(plan, { P: '2.5', Q: '100' }, metricUnits).ok).toBe(true)
   })
   test('one place is not enough', () => {
     const round = readGaps(plan, { P: '2.5', Q: ' ' }, metricUnits)

@@ -42,10 +42,15 @@ export function readSomeGaps(checks: readonly CheckPoint[], drafts: GapDrafts, u
     const text = drafts[check.id] ?? ''
     if (text.trim() === '') continue
     const mm = draftMm(text, units)
-    if (mm === null || Math.abs(mm) > mostMm)
+    if (mm === null)
       return {
         ok: false,
         problem: say`${name(check.id)}: "${name(text)}" is no gap. Give it like this: ${length(Math.abs(check.wantedMm))}.`,
+      }
+    if (Math.abs(mm) > mostMm)
+      return {
+        ok: false,
+        problem: say`${name(check.id)}: ${length(mm)} is too much, ${length(mostMm)} at most. Was a point left out?`,
       }
     readings.push({ checkId: check.id, measuredMm: signOf(check) * mm })
   }
