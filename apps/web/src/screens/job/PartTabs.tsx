@@ -19,7 +19,11 @@ export function PartTabs({
   const tabs = useOpenInSight()
   return (
     <div className="no-print flex flex-wrap border-b border-hair bg-bench lg:flex-nowrap">
-      <nav ref={tabs} aria-label={t`Parts of the job`} className="flex min-w-0 overflow-x-auto pl-2.5 [scrollbar-width:thin]">
+      <nav
+        ref={tabs}
+        aria-label={t`Parts of the job`}
+        className="flex min-w-0 overflow-x-auto pl-2.5 [scrollbar-width:thin]"
+      >
         {bundle.parts.map((part) => (
           <NavLink
             key={part.id}
