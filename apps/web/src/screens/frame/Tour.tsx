@@ -41,18 +41,18 @@ export function Tour() {
   const [choice, choose] = useTabletChoice('has seen round')
   const [stop, setStop] = useState<number | null>(null)
   const now = stop === null ? undefined : stops[stop]
-  const arrived = useRef(false)
-  // Whoever goes elsewhere from a stop has seen enough.
+  const arrivedAt = useRef<Stop | null>(null)
+  // Whoever goes elsewhere from a stop has seen enough. "Next" may be pressed before the page of a stop has told that it is there.
   useEffect(() => {
     if (now === undefined) return
-    if (pathname === now.at) arrived.current = true
-    else if (arrived.current) setStop(null)
+    if (pathname === now.at) arrivedAt.current = now
+    else if (arrivedAt.current === now) setStop(null)
   }, [pathname, now])
   if (now === undefined && (choice !== 'not said' || pathname !== '/')) return null
   const go = (to: number) => {
     const next = stops[to]
     choose('yes')
-    arrived.current = false
+    arrivedAt.current = null
     setStop(next === undefined ? null : to)
     if (next !== undefined) void navigate(next.at)
   }
