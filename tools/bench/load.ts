@@ -6,7 +6,7 @@ const numbers = Float64Array.from({ length: size }, (_, i) => (i * 7919) % 1013)
 let kept = 0
 /**
  * Always the same arithmetic: what it takes tells how much of the processor the machine's other guests leave. Four sums that do not wait for each other, over
- * numbers here and there in 4 MB: a guest on the same core takes units and cache away, and a chain of dependent steps would not notice.
+ * numbers here and there in 128 kB: a guest on the same core takes units and cache away, and a chain of dependent steps would not notice.
  */
 function arithmetic(): void {
   let [a, b, c, d] = [0, 0, 0, 0]
