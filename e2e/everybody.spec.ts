@@ -117,6 +117,16 @@ const tooLittle = (page: Page) =>
     })
   })
 
+/** Lines over time or distance that have not followed their place. */
+const leftBehind = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll('main [role=img]:has(> div > svg)')].flatMap((place) => {
+      const drawn = place.querySelector('svg')?.getBoundingClientRect().width ?? 0
+      const over = Math.round(Math.abs(drawn - place.getBoundingClientRect().width))
+      return over > 1 ? [`"${place.getAttribute('aria-label')}" beside its place by ${over} px`] : []
+    }),
+  )
+
 /** What stands on a view of a lay sheet once it is worked out. */
 const workedOut: Readonly<Record<string, string>> = {
   rehearsal: 'Take the second into the fit',
@@ -173,6 +183,7 @@ test('nothing is wider than its place, no drawing lost, no words squeezed, from 
       if (!path.includes('lay-sheets')) continue
       // A drawing follows its place a frame later.
       await page.waitForTimeout(300)
+      await expect.poll(() => leftBehind(page), `${path} at ${width}`).toEqual([])
       for (const what of await tooLittle(page)) found.push(`${path} at ${width}: ${what}`)
     }
   }

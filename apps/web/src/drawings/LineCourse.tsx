@@ -47,7 +47,8 @@ export function LineCourse(props: LineCourseProps) {
       chart.dispose()
     }
   }, [props])
-  return <div ref={place} role="img" aria-label={props.label} className="size-full" />
+  // The lines follow their place a frame later; until then they may not widen the page.
+  return <div ref={place} role="img" aria-label={props.label} className="size-full overflow-hidden" />
 }
 
 const theme = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
