@@ -34,7 +34,7 @@ import {
 } from '@truelay/core/say'
 import { metricUnits, type UnitChoice } from '@truelay/core/units'
 import fc from 'fast-check'
-import { describe, expect, test } from 'vitest'
+import { describe, expect, test, vi } from 'vitest'
 import { english, figureIn, inWords, measuresIn, wordsIn } from './index.ts'
 import { pseudo } from './pseudo.ts'
 
@@ -154,6 +154,35 @@ describe('quantities are shown where they are read', () => {
     expect(german(say`${list(['a', 'b', 'c'])}`)).toBe('a, b und c')
     expect(english(say`${list(['a', 'b', 'c'])}`)).toBe('a, b and c')
     expect(english(say`${clock('2030-05-01T09:05:00')}`)).toBe('09:05')
+  })
+  test('every figure is written as its language writes it, whole ones too', () => {
+    const digits = fc.constantFrom([0, 0], [0, 1], [0, 3], [1, 1], [2, 2])
+    const value = fc.oneof(fc.integer({ min: -2e6, max: 2e6 }), fc.double({ min: -2e6, max: 2e6, noNaN: true }))
+    fc.assert(
+      fc.property(value, digits, fc.constantFrom('en-GB', 'de-DE', 'ar-EG'), (value, [least = 0, most = 0], locale) => {
+        const format = new Intl.NumberFormat(locale, {
+          minimumFractionDigits: least,
+          maximumFractionDigits: most,
+          useGrouping: false,
+        })
+        const rounded = Number(value.toFixed(most))
+        expect(figureIn(locale)(value, least, most)).toBe(format.format(rounded === 0 ? 0 : rounded).replace('-', '−'))
+      }),
+    )
+    expect(figureIn('en-GB')(Number.NaN, 0)).toBe('NaN')
+    expect(figureIn('en-GB')(-0.2, 0)).toBe('0')
+  })
+  test('whole figures in English do without the number formats of the runtime, which it is slow to make ready', () => {
+    const known = vi.spyOn(Intl.NumberFormat, 'supportedLocalesOf')
+    const format = vi.spyOn(Intl, 'NumberFormat')
+    try {
+      // A language that no other test has asked for.
+      expect(wordsIn({ locale: 'en-NZ' })(say`${percent(40)} of ${length(1200)}`)).toBe('40 % of 1200 mm')
+      expect(format).not.toHaveBeenCalled()
+      expect(known).not.toHaveBeenCalled()
+    } finally {
+      vi.restoreAllMocks()
+    }
   })
   test('a sentence that begins another one gets its capital', () => {
     expect(english(say`${atStart(say`rear edge`)}: trim.`)).toBe('Rear edge: trim.')

@@ -3,6 +3,9 @@ import { metricUnits, type UnitChoice } from '@truelay/core/units'
 import { IntlMessageFormat } from 'intl-messageformat'
 import { figureIn, inWords, measuresIn, spanIn } from './quantities.ts'
 
+// The language of a shop is one that the runtime knows: to ask it for all that it knows costs forty milliseconds at the first sentence.
+IntlMessageFormat.resolveLocale = (locales) => new Intl.Locale([locales].flat()[0] ?? 'en-GB')
+
 /** What a catalogue makes of a text: the same message in its language, in the syntax of ICU messages. */
 export type Catalogue = (text: string) => string
 
