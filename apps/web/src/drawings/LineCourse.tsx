@@ -58,7 +58,7 @@ function optionsOf({ lines, xName, xText, yName, yText, yRange, band, levels = [
   const line = { lineStyle: { color: theme('--hair') } }
   return {
     animation: false,
-    grid: { left: 8, right: 20, top: 30, bottom: 26, containLabel: true },
+    grid: { left: 8, right: 20, top: 30, bottom: 30, containLabel: true },
     xAxis: {
       type: 'value' as const,
       name: xName,

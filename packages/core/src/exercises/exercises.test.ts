@@ -177,6 +177,28 @@ function byAHandThatKnows(task: GunTask) {
   return markGun(task, march.hottestC, march.across)
 }
 
+test('a place for the gun: first a recess amidst the part, then edges and corners at its rim, at last edges alone, each with its heat', () => {
+  const kindOf = ({ place, widthMm, heightMm }: GunTask) => {
+    const below = place.topMm + place.heightMm === heightMm
+    const beside = place.leftMm === 0 || place.leftMm + place.widthMm === widthMm
+    return below && beside ? 'corner' : below ? 'edge' : beside ? 'side' : 'recess'
+  }
+  const told = { recess: /recess/, edge: /Seal the marked edge/, corner: /marked corner/, side: /never/ }
+  const heat = { recess: practice.heatSoften, edge: practice.heatSeal, corner: practice.heatSoften, side: Number.NaN }
+  for (const [level, kinds] of [
+    [1, ['recess']],
+    [2, ['corner', 'edge']],
+    [3, ['edge']],
+  ] as const) {
+    const tasks = seeds.slice(0, 40).map((seed) => makeGun(seed, level, practice))
+    expect([...new Set(tasks.map(kindOf))].sort()).toEqual(kinds)
+    for (const task of tasks) {
+      expect(english(task.says)).toMatch(told[kindOf(task)])
+      expect((task.leastC + task.mostC) / 2).toBeCloseTo(heat[kindOf(task)], 9)
+    }
+  }
+})
+
 describe.each(exerciseLevels)('gun in hand, level %i', (level) => {
   const coarse = (seed: number) => ({ ...makeGun(seed, level, practice), cellMm: 6 })
   test('a hand that knows brings the place to its heat and burns nothing', () => {

@@ -139,6 +139,19 @@ describe('the picture', () => {
     ] as const)
       expect(variation(of('bridging'), from, to)).toBeLessThan(over / 20)
   })
+  test('film over a hollow is darker within it and nowhere else, and glints at its shoulders', () => {
+    const { across, down, bright } = of('bridging')
+    const more = (j: number) => (bright[across * j] ?? 0) - (plain.bright[across * j] ?? 0)
+    const rows = Array.from({ length: down }, (_, j) => j)
+    const dark = rows.filter((j) => more(j) < -0.002)
+    const [first = 0, last = 0] = [dark[0], dark.at(-1)]
+    expect(dark).toHaveLength(last - first + 1)
+    // A picture of 100 mm from top to bottom.
+    expect((dark.length * 100) / down).toBeLessThanOrEqual(place.hollow.widthMm)
+    const [above, below] = [more(first - 2), more(last + 2)]
+    expect(Math.min(above, below)).toBeGreaterThan(0.05)
+    expect(Math.max(...rows.map(more))).toBeLessThan(0.3)
+  })
   test('fingers grow with the film that the solver leaves there', () => {
     expect(variation(of('fingers'), 150, 200)).toBeGreaterThan(0.05)
     const less = { ...place, excessAt: (x: number) => place.excessAt(x) / 4 }
